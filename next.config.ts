@@ -1,0 +1,12 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  reactStrictMode: true,
+  poweredByHeader: false,
+  serverExternalPackages: ['pg', 'pdfkit'],
+  // A test run builds beside a running Taller without disturbing it.
+  distDir: process.env.TALLER_DIST ?? '.next',
+  outputFileTracingRoot: process.cwd(),
+};
+
+export default config;

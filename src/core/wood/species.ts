@@ -1,0 +1,44 @@
+import { SPECIES_ROWS } from './species-table';
+
+export interface Species {
+  id: string;
+  commonName: string;
+  botanicalName: string;
+  kind: 'hardwood' | 'softwood';
+  /** Green to oven-dry, %; null where only coefficients are published. */
+  shrinkageRadial: number | null;
+  shrinkageTangential: number | null;
+  shrinkageVolumetric: number | null;
+  /** % moisture above which the wood does not move. */
+  fibreSaturation: number;
+  /** Fraction of the dimension per % moisture, across the rings (quarter-sawn width). */
+  coefficientRadial: number;
+  /** Fraction of the dimension per % moisture, along the rings (flat-sawn width). */
+  coefficientTangential: number;
+  /** On volume at 12 % and oven-dry mass. */
+  specificGravity: number;
+  /** MPa at 12 %. */
+  modulusOfElasticity: number;
+  /** MPa at 12 %. */
+  modulusOfRupture: number;
+  outdoorDurability: 'low' | 'moderate' | 'high';
+  source: 'wood-handbook' | 'din-68100';
+}
+
+export const SPECIES_SOURCE: Record<Species['source'], string> = {
+  'wood-handbook': 'Wood Handbook (USDA Forest Products Laboratory), ch. 4, 5 and 13; values from memory',
+  'din-68100': 'DIN 68100, differential swelling; values from memory',
+};
+
+const byId = new Map(SPECIES_ROWS.map((species) => [species.id, species]));
+
+export const ALL_SPECIES: readonly Species[] = SPECIES_ROWS;
+
+export function findSpecies(id: string): Species | undefined {
+  return byId.get(id);
+}
+
+/** kg/m³ at a moisture of about 12 % or less: 1000·G₁₂·(1 + M/100) (Wood Handbook ch. 4). */
+export function density(species: Species, moisturePercent: number): number {
+  return 1000 * species.specificGravity * (1 + moisturePercent / 100);
+}

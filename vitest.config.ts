@@ -1,0 +1,34 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const resolve = { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } };
+
+export default defineConfig({
+  test: {
+    projects: [
+      { resolve, test: { name: 'unit', include: ['src/**/*.test.ts'] } },
+      { resolve, test: { name: 'published', include: ['tests/published/**/*.test.ts'] } },
+      {
+        resolve,
+        test: {
+          name: 'http',
+          include: ['tests/http/**/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 30_000,
+        },
+      },
+      {
+        resolve,
+        test: {
+          name: 'browser',
+          include: ['tests/browser/**/*.test.ts'],
+          globalSetup: 'tests/browser/one-browser.ts',
+          fileParallelism: false,
+          testTimeout: 90_000,
+          hookTimeout: 60_000,
+        },
+      },
+      { resolve, test: { name: 'bench', include: [], benchmark: { include: ['tests/bench/**/*.bench.ts'] } } },
+    ],
+  },
+});
