@@ -3,7 +3,7 @@
 const outside = (name, from, to, why) => ({ name, severity: 'error', comment: why, from: { path: from }, to: { path: to } });
 
 /** The core in the order of the work; a folder may import itself and whatever stands before it. */
-const coreOrder = ['measure', 'wood', 'climate', 'stock', 'joint', 'piece', 'check', 'layout', 'glueup', 'plan', 'format'];
+const coreOrder = ['measure', 'wood', 'climate', 'decision', 'stock', 'joint', 'piece', 'check', 'layout', 'glueup', 'plan', 'format'];
 
 module.exports = {
   forbidden: [

@@ -1,0 +1,49 @@
+import type { Change, JobDocument } from '../decision/job-document';
+import type { Shop } from '../decision/shop';
+import type { Figure } from '../measure/figure';
+import type { Phrase, Quantity } from '../measure/quantity';
+import type { Piece } from '../piece/derive-piece';
+import type { Season } from '../piece/season';
+import type { Board } from '../stock/board';
+import type { Species } from '../wood/species';
+
+export type Level = 'stop' | 'watch' | 'good';
+export type Step = 'brief' | 'form' | 'season' | 'joints' | 'layout' | 'glue-up' | 'plan' | 'bench';
+
+/** Something that can go wrong: its number against its limit, where, why, and the way out. */
+export interface Check {
+  id: string;
+  step: Step;
+  level: Level;
+  sentence: Phrase;
+  value: Quantity;
+  limit: Quantity;
+  /** Ids of the parts or fasteners it is about. */
+  where: readonly string[];
+  why: string;
+  /** Absent when nothing is wrong. With changes, it is a button. */
+  wayOut?: { say: Phrase; changes: readonly Change[] };
+  /** The practice followed, where makers disagree. */
+  school?: string;
+  /** How the value was come by. */
+  figure?: Figure;
+}
+
+export interface CheckContext {
+  document: JobDocument;
+  piece: Piece;
+  season: Season;
+  species: Species;
+  shop: Shop;
+  /** Boards of the job's species that the maker has not left out. */
+  boards: readonly Board[];
+}
+
+/** `stop` when the limit is broken, `watch` when within the margin of it, else `good`. */
+export function judge(value: number, limit: number, rule: { sense: 'at-most' | 'at-least'; watchFrom?: number }): Level {
+  const over = rule.sense === 'at-most' ? value > limit + 1e-9 : value < limit - 1e-9;
+  if (over) return 'stop';
+  if (rule.watchFrom === undefined) return 'good';
+  const near = rule.sense === 'at-most' ? value > rule.watchFrom : value < rule.watchFrom;
+  return near ? 'watch' : 'good';
+}

@@ -1,0 +1,49 @@
+import { MM_PER_INCH } from '../measure/length';
+import { mm, say } from '../measure/quantity';
+import { findPart } from '../piece/derive-piece';
+import { HOLDS } from '../piece/hold';
+import { type Check, type CheckContext, judge } from './check';
+
+/** Wood left between a screw's point and the show face, 1/4 in; common practice. */
+export const LEAST_OVER_SCREW = MM_PER_INCH / 4;
+const LEAST_BITE = 10;
+
+export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] {
+  const { hold } = document.form;
+  const rule = HOLDS[hold.kind];
+  const thickness = findPart(piece, 'top')?.size.thickness ?? 0;
+  const bite = hold.screwLength - rule.underHead;
+  const left = thickness - bite;
+  const level = judge(left, LEAST_OVER_SCREW, { sense: 'at-least' });
+  const fits = Math.floor((thickness - LEAST_OVER_SCREW + rule.underHead) / 5) * 5;
+  const shallow = bite < LEAST_BITE;
+  return [
+    {
+      id: 'fasteners.screw', step: 'joints', level: level === 'good' && shallow ? 'watch' : level,
+      sentence: left < 0
+        ? say`The screws come ${mm(-left)} through the top.`
+        : shallow
+          ? say`The screws bite only ${mm(bite)} into the top.`
+          : say`The screws leave ${mm(left)} of wood under the show face.`,
+      value: mm(left), limit: mm(LEAST_OVER_SCREW),
+      where: ['top', ...piece.fasteners.map((fastener) => fastener.id)],
+      why: 'A screw’s point dimples the face before it breaks through. Leave a quarter inch.',
+      school: 'common practice',
+      figure: {
+        id: 'screw', label: 'Wood over the screw', quantity: mm(left),
+        formula: 'top − (screw − what lies under its head)',
+        inputs: [
+          { label: 'Top', quantity: mm(thickness) },
+          { label: 'Screw', quantity: mm(hold.screwLength) },
+          { label: `Under the head (${rule.name.toLowerCase()})`, quantity: mm(rule.underHead) },
+        ],
+        source: 'geometry; 1/4 in left, common practice',
+      },
+      ...(level === 'good' && !shallow ? {} : {
+        wayOut: fits - rule.underHead >= LEAST_BITE
+          ? { say: say`Take ${mm(fits)} screws`, changes: [{ path: 'form.hold.screwLength', value: fits }] }
+          : { say: say`The top is too thin for screws from below: glue a batten to it, free to move`, changes: [] },
+      }),
+    },
+  ];
+}

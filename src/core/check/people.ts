@@ -1,0 +1,141 @@
+import { MM_PER_INCH } from '../measure/length';
+import { count, mm, say } from '../measure/quantity';
+import type { Brief } from '../decision/job-document';
+import { type Check, type CheckContext, judge } from './check';
+
+/** Common practice, mm: 24 in of edge a chair (22 is tight), 18 in on a bench; 24 in under the apron, better 25. */
+export const EDGE_PER_CHAIR = 24 * MM_PER_INCH;
+export const EDGE_PER_CHAIR_TIGHT = 22 * MM_PER_INCH;
+export const EDGE_ON_BENCH = 18 * MM_PER_INCH;
+export const KNEE_HEIGHT = 24 * MM_PER_INCH;
+export const KNEE_HEIGHT_GOOD = 25 * MM_PER_INCH;
+/** Behind a chair: 36 in to a wall, 44 in where people pass. */
+export const BEHIND_CHAIR = { wall: 36 * MM_PER_INCH, passing: 44 * MM_PER_INCH } as const;
+const DOOR_HANDS = 20;
+
+/** How many sit at a table: along both sides, and one at each end where it is wide enough for a chair. */
+export function seatsAt(top: { length: number; width: number }, seating: Brief['seating'], edge?: number): number {
+  const each = edge ?? (seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR);
+  const atEnd = top.width >= (edge ?? EDGE_PER_CHAIR) - 1e-9 ? 2 : 0;
+  return 2 * Math.floor((top.length + 1e-6) / each) + atEnd;
+}
+
+export function kneeRoom({ document, piece }: CheckContext): Check[] {
+  const apron = document.form.base.apron.height;
+  const level = judge(piece.kneeHeight, KNEE_HEIGHT, { sense: 'at-least', watchFrom: KNEE_HEIGHT_GOOD });
+  const lower = Math.floor(apron - (KNEE_HEIGHT_GOOD - piece.kneeHeight));
+  return [
+    {
+      id: 'people.knees', step: 'form', level,
+      sentence: say`Under the apron ${mm(piece.kneeHeight)} are free for knees; ${mm(KNEE_HEIGHT)} is the least, ${mm(KNEE_HEIGHT_GOOD)} better.`,
+      value: mm(piece.kneeHeight), limit: mm(KNEE_HEIGHT), where: ['apron-front', 'apron-back'],
+      why: 'Thighs rub on a deep apron, and chairs with arms do not go under.',
+      school: '24 in under the apron, common practice',
+      ...(level === 'good' ? {} : {
+        wayOut: lower >= 40
+          ? { say: say`Make the aprons ${mm(lower)} high`, changes: [{ path: 'form.base.apron.height', value: lower }] }
+          : { say: say`Make the table higher or the top thinner`, changes: [] },
+      }),
+    },
+  ];
+}
+
+export function seatCount({ document, piece }: CheckContext): Check[] {
+  const { brief } = document;
+  const easy = seatsAt(piece.overall, brief.seating);
+  const tight = brief.seating === 'benches' ? easy : seatsAt(piece.overall, brief.seating, EDGE_PER_CHAIR_TIGHT);
+  const level = easy >= brief.seats ? 'good' : tight >= brief.seats ? 'watch' : 'stop';
+  const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
+  const ends = piece.overall.width >= EDGE_PER_CHAIR ? 2 : 0;
+  const longer = Math.ceil((Math.ceil(Math.max(0, brief.seats - ends) / 2) * each) / 10) * 10;
+  return [
+    {
+      id: 'people.seats', step: 'brief', level,
+      sentence: level === 'watch'
+        ? say`${count(brief.seats)} sit here only tightly; at ease it seats ${count(easy)}.`
+        : say`The edge seats ${count(easy)}; ${count(brief.seats)} are asked for.`,
+      value: count(easy), limit: count(brief.seats), where: ['top'],
+      why: 'Elbows need their width of edge.',
+      school: brief.seating === 'benches' ? '18 in a person on a bench' : '24 in a chair, 22 tight',
+      figure: {
+        id: 'seats', label: 'Seats', quantity: count(easy),
+        formula: '2 · whole(length ÷ edge per person) + 2 when the width takes a chair',
+        inputs: [
+          { label: 'Length', quantity: mm(piece.overall.length) },
+          { label: 'Width', quantity: mm(piece.overall.width) },
+          { label: 'Edge per person', quantity: mm(each) },
+        ],
+        source: 'common practice',
+      },
+      ...(level === 'good' ? {} : {
+        wayOut: { say: say`Make the top ${mm(longer)} long`, changes: [{ path: 'form.top.length', value: longer }] },
+      }),
+    },
+  ];
+}
+
+export function roomAround({ document, piece }: CheckContext): Check[] {
+  const { room, behindChairs } = document.brief;
+  const need = BEHIND_CHAIR[behindChairs];
+  const [roomLong, roomShort] = [Math.max(room.length, room.width), Math.min(room.length, room.width)];
+  const long = Math.max(piece.overall.length, piece.overall.width);
+  const short = Math.min(piece.overall.length, piece.overall.width);
+  const atEnds = (roomLong - long) / 2;
+  const atSides = (roomShort - short) / 2;
+  const least = Math.min(atEnds, atSides);
+  const level = least < need - 1e-9 ? (least < 610 ? 'stop' : 'watch') : 'good';
+  const fits = { length: Math.floor((roomLong - 2 * need) / 10) * 10, width: Math.floor((roomShort - 2 * need) / 10) * 10 };
+  const changes = [
+    ...(atEnds < need ? [{ path: 'form.top.length', value: fits.length }] : []),
+    ...(atSides < need ? [{ path: 'form.top.width', value: fits.width }] : []),
+  ];
+  const canFit = fits.length >= 600 && fits.width >= 500;
+  return [
+    {
+      id: 'people.room', step: 'brief', level,
+      sentence: say`In the middle of the room the table leaves ${mm(atSides)} at its sides and ${mm(atEnds)} at its ends; a chair wants ${mm(need)}.`,
+      value: mm(least), limit: mm(need), where: ['top'],
+      why: 'A chair is pushed back before somebody stands up, and people pass behind.',
+      school: behindChairs === 'wall' ? '36 in behind a chair to a wall' : '44 in where people pass',
+      ...(level === 'good' ? {} : {
+        wayOut: canFit
+          ? { say: say`Make the top at most ${mm(fits.length)} × ${mm(fits.width)}`, changes }
+          : { say: say`The room is too small for chairs all round: put one side to the wall`, changes: [] },
+      }),
+    },
+  ];
+}
+
+/** Straight through the door on its side, top on or top off. */
+export function throughTheDoor({ document, piece }: CheckContext): Check[] {
+  const { door } = document.brief;
+  const { length, width, height } = piece.overall;
+  const goes = (a: number, b: number) =>
+    (a + DOOR_HANDS <= door.width && b <= door.height - DOOR_HANDS) ||
+    (b + DOOR_HANDS <= door.width && a <= door.height - DOOR_HANDS);
+  const whole = goes(height, width) || goes(height, length) || goes(width, length);
+  const top = piece.parts.find((part) => part.kind === 'top');
+  const thickness = top?.size.thickness ?? 0;
+  const baseHeight = height - thickness;
+  const { length: bl, width: bw } = piece.base;
+  const apart = goes(thickness, Math.min(length, width)) && (goes(baseHeight, bw) || goes(baseHeight, bl) || goes(bw, bl));
+  const level = whole ? 'good' : apart ? 'watch' : 'stop';
+  const smallest = Math.min(height, width);
+  return [
+    {
+      id: 'people.door', step: 'brief', level,
+      sentence: whole
+        ? say`The table goes through the door of ${mm(door.width)} on its side.`
+        : apart
+          ? say`The table does not go through the door of ${mm(door.width)} in one piece; with the top taken off it does.`
+          : say`Neither the table nor its base goes through the door of ${mm(door.width)} × ${mm(door.height)}.`,
+      value: mm(smallest), limit: mm(door.width - DOOR_HANDS), where: ['top'],
+      why: 'Straight through, with a hand’s breadth of room; turning round a corner is not counted.',
+      ...(level === 'good' ? {} : {
+        wayOut: level === 'watch'
+          ? { say: say`Deliver the top and the base apart, and fasten it there`, changes: [] }
+          : { say: say`Make the base come apart, or bring the parts in and glue up there`, changes: [] },
+      }),
+    },
+  ];
+}

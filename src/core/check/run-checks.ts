@@ -1,0 +1,38 @@
+import type { Check, CheckContext, Level } from './check';
+import { screwsThroughTheTop } from './fasteners';
+import { cornerTenons, cutAlike } from './joints';
+import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
+import { boardsAsDryAsTheAir, topOnItsFasteners } from './season';
+import { lifting, tipping } from './stability';
+import { sagging } from './stiffness';
+import { thicknessOnTheRack } from './stock';
+
+/** Every family of checks; a new one is one file and one line here. */
+const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
+  seatCount,
+  roomAround,
+  throughTheDoor,
+  kneeRoom,
+  thicknessOnTheRack,
+  sagging,
+  tipping,
+  lifting,
+  topOnItsFasteners,
+  boardsAsDryAsTheAir,
+  cornerTenons,
+  screwsThroughTheTop,
+  cutAlike,
+];
+
+const RANK: Record<Level, number> = { stop: 0, watch: 1, good: 2 };
+
+/** What stops the work first; a way out only where something is to be done. */
+export function inOrder(checks: readonly Check[]): Check[] {
+  return checks
+    .map(({ wayOut, ...check }) => (check.level !== 'good' && wayOut ? { ...check, wayOut } : check))
+    .sort((a, b) => RANK[a.level] - RANK[b.level]);
+}
+
+export function runChecks(context: CheckContext): Check[] {
+  return inOrder(FAMILIES.flatMap((family) => family(context)));
+}

@@ -1,0 +1,91 @@
+import { movement, say } from '../measure/quantity';
+import { HOLDS } from '../piece/hold';
+import { travelNeeded } from '../piece/season';
+import { type Check, type CheckContext, judge } from './check';
+
+/** The top's growth against what its fasteners allow, both ways, at the fastener that moves most. */
+export function topOnItsFasteners({ document, piece, season }: CheckContext): Check[] {
+  const hold = document.form.hold;
+  const rule = HOLDS[hold.kind];
+  const travel = Math.min(hold.travel, rule.greatestTravel);
+  const sliding = piece.fasteners.filter((fastener) => !fastener.holdsMiddle);
+  const reach = Math.max(0, ...sliding.map((fastener) => Math.abs(fastener.y)));
+  const { outward, inward } = travelNeeded(season, reach);
+  const needed = Math.max(outward, inward);
+  const level = judge(needed, travel, { sense: 'at-most', watchFrom: travel * 0.8 });
+  const way = outward >= inward ? 'outward in the wet season' : 'inward in the dry season';
+  const enough = Math.ceil(needed * 1.25);
+  const canGrow = enough <= rule.greatestTravel;
+  return [
+    {
+      id: 'season.top-travel',
+      step: 'season',
+      level,
+      sentence:
+        level === 'stop'
+          ? say`The top moves ${movement(needed)} ${way} at its outer fasteners; they let it go ${movement(travel)}.`
+          : say`The top moves ${movement(needed)} at its outer fasteners and may go ${movement(travel)}.`,
+      value: movement(needed),
+      limit: movement(travel),
+      where: ['top', ...sliding.map((fastener) => fastener.id)],
+      why: `A top that cannot move splits, or tears its fasteners out. ${rule.how}`,
+      school: 'Dimensional-change coefficients, wood in equilibrium with the air',
+      ...(level === 'good'
+        ? {}
+        : {
+            wayOut: canGrow
+              ? { say: say`Give ${movement(enough)} each way`, changes: [{ path: 'form.hold.travel', value: enough }] }
+              : {
+                  say: say`Hold it with buttons, ${movement(enough)} each way`,
+                  changes: [
+                    { path: 'form.hold.kind', value: 'buttons' },
+                    { path: 'form.hold.travel', value: enough },
+                  ],
+                },
+          }),
+      figure: {
+        id: 'top-travel',
+        label: 'Travel needed at the outer fasteners',
+        quantity: movement(needed),
+        formula: 'greater of (widest − fastened) and (fastened − narrowest), times distance from the middle ÷ width',
+        inputs: [
+          { label: 'Widest', quantity: movement(season.topWidth.wettest) },
+          { label: 'Narrowest', quantity: movement(season.topWidth.driest) },
+          { label: 'Outer fastener from the middle', quantity: movement(reach) },
+          { label: 'Outward', quantity: movement(outward) },
+          { label: 'Inward', quantity: movement(inward) },
+        ],
+        source: 'Wood Handbook ch. 13; geometry',
+      },
+    },
+  ];
+}
+
+/** Boards that come in at another moisture than the piece is glued at. */
+export function boardsAsDryAsTheAir({ boards, season }: CheckContext): Check[] {
+  const read = boards.filter((board) => board.moisture !== null);
+  if (read.length === 0) return [];
+  const offOf = (moisture: number | null) => Math.abs((moisture ?? 0) - season.glued.moisture);
+  const worst = read.reduce((a, b) => (offOf(b.moisture) > offOf(a.moisture) ? b : a));
+  const off = offOf(worst.moisture);
+  const level = off > 2 ? 'watch' : 'good';
+  return [
+    {
+      id: 'season.board-moisture',
+      step: 'season',
+      level,
+      sentence:
+        level === 'good'
+          ? say`Every board read is within ${{ amount: 2, unit: 'percent-moisture' }} of the moisture at gluing.`
+          : say`Board ${worst.tag} was read at ${{ amount: worst.moisture ?? 0, unit: 'percent-moisture' }}; the piece is glued at ${{ amount: season.glued.moisture, unit: 'percent-moisture' }}.`,
+      value: { amount: off, unit: 'percent-moisture' },
+      limit: { amount: 2, unit: 'percent-moisture' },
+      where: [`board:${worst.tag}`],
+      why: 'Boards of two moistures glued together move against each other later, and a wet one shrinks away from its joint.',
+      school: 'Within 2 % of each other, common practice',
+      ...(level === 'watch'
+        ? { wayOut: { say: say`Let it rest in the shop, or leave ${worst.tag} out`, changes: [] } }
+        : {}),
+    },
+  ];
+}

@@ -1,0 +1,48 @@
+import * as v from 'valibot';
+
+/** A length in mm within what furniture can be; the messages are what a person reads. */
+export const length = (from: number, to: number) =>
+  v.pipe(
+    v.number('this must be a length in millimetres'),
+    v.finite('this must be a length in millimetres'),
+    v.minValue(from, `at least ${from} mm`),
+    v.maxValue(to, `at most ${to} mm`),
+  );
+
+export const whole = (from: number, to: number) =>
+  v.pipe(
+    v.number('this must be a whole number'),
+    v.integer('this must be a whole number'),
+    v.minValue(from, `at least ${from}`),
+    v.maxValue(to, `at most ${to}`),
+  );
+
+export const amount = (from: number, to: number) =>
+  v.pipe(
+    v.number('this must be a number'),
+    v.finite('this must be a number'),
+    v.minValue(from, `at least ${from}`),
+    v.maxValue(to, `at most ${to}`),
+  );
+
+/** A calendar day, YYYY-MM-DD. */
+export const day = v.pipe(
+  v.string('this must be a day, like 2027-03-13'),
+  v.isoDate('this must be a day, like 2027-03-13'),
+  v.check((text) => {
+    const date = new Date(`${text}T00:00:00Z`);
+    return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(text);
+  }, 'there is no such day in the calendar'),
+  v.check((text) => text >= '1950-01-01' && text <= '2150-12-31', 'a day between 1950 and 2150'),
+);
+
+export const line = (longest: number) =>
+  v.pipe(
+    v.string('this must be text'),
+    v.trim(),
+    v.maxLength(longest, `at most ${longest} letters`),
+    // PostgreSQL cannot hold the null character, and no name needs one.
+    v.check((text) => !text.includes('\u0000'), 'a character in here cannot be stored'),
+  );
+
+export const name = v.pipe(line(120), v.nonEmpty('a name is needed'));

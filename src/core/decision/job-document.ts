@@ -1,0 +1,187 @@
+import * as v from 'valibot';
+import { amount, day, length, line, name, whole } from './fields';
+
+/** Who sits there, in what room, by when. */
+export const BriefSchema = v.object({
+  seats: whole(1, 40),
+  seating: v.picklist(['chairs', 'benches']),
+  room: v.object({ length: length(500, 50000), width: length(500, 50000) }),
+  /** Wall behind the chairs only, or people passing behind them. */
+  behindChairs: v.picklist(['wall', 'passing']),
+  door: v.object({ width: length(300, 5000), height: length(500, 6000) }),
+  dueOn: day,
+  note: line(4000),
+});
+
+export const TopSchema = v.variant('kind', [
+  v.object({
+    kind: v.literal('glued-panel'),
+    length: length(200, 6000),
+    width: length(150, 2500),
+    thickness: length(8, 120),
+    /** From the edge of the top to the outside of the legs. */
+    endOverhang: length(0, 1500),
+    sideOverhang: length(0, 800),
+  }),
+]);
+
+export const TaperSchema = v.variant('kind', [
+  v.object({ kind: v.literal('straight') }),
+  /** Tapered on the two inside faces, from just below the apron to `foot` at the floor. */
+  v.object({ kind: v.literal('tapered'), foot: length(10, 250) }),
+]);
+
+export const BaseSchema = v.variant('kind', [
+  v.object({
+    kind: v.literal('leg-apron'),
+    /** Floor to the upper face of the top. */
+    height: length(150, 1400),
+    leg: v.object({ section: length(20, 250), taper: TaperSchema }),
+    apron: v.object({
+      height: length(20, 400),
+      thickness: length(8, 80),
+      /** The apron's set-back from the leg's outside face. */
+      reveal: length(0, 100),
+    }),
+    crossRails: whole(0, 6),
+  }),
+]);
+
+export const HoldSchema = v.object({
+  kind: v.picklist(['buttons', 'figure-eight', 'rail-screws']),
+  /** How far the fastener lets the top move, each way. */
+  travel: length(0, 40),
+  screwLength: length(5, 200),
+});
+
+export const LoadsSchema = v.object({
+  /** Somebody leaning on the edge, N. */
+  edge: amount(0, 5000),
+  /** Spread over the whole top, N. */
+  spread: amount(0, 20000),
+});
+
+export const FormSchema = v.object({
+  species: v.pipe(v.string(), v.nonEmpty('a species is needed'), v.maxLength(80)),
+  top: TopSchema,
+  base: BaseSchema,
+  hold: HoldSchema,
+  loads: LoadsSchema,
+});
+
+export const SeasonSchema = v.object({
+  shopPlaceId: v.string(),
+  homePlaceId: v.string(),
+  /** Ring tangent to face: 0 flat, 45 rift, 90 quarter. */
+  ringAngle: amount(0, 90),
+  gluedOn: day,
+  deliveredOn: day,
+  /** %, measured; null takes the shop's air of the day. */
+  moistureAtGluing: v.nullable(amount(2, 30)),
+});
+
+export const JointsSchema = v.object({
+  corner: v.picklist(['mortise-tenon', 'loose-tenon']),
+  tenonSchool: v.picklist(['third', 'half']),
+  meeting: v.picklist(['auto', 'shortened', 'mitred', 'staggered']),
+  /** Into the leg, mm; null lets the rule choose. */
+  tenonLength: v.nullable(length(5, 200)),
+});
+
+export const LayoutChoiceSchema = v.object({
+  leastStrip: length(20, 400),
+  greatestStrip: length(30, 800),
+  /** Tags of boards the maker keeps out. */
+  leaveOut: v.pipe(v.array(line(40)), v.maxLength(5000)),
+});
+
+export const GlueUpChoiceSchema = v.object({
+  glue: v.picklist(['pva', 'pva-slow', 'hide', 'epoxy']),
+  staging: v.picklist(['planer-width', 'in-halves', 'all-at-once']),
+});
+
+export const PlanChoiceSchema = v.object({
+  startOn: day,
+  hoursPerDay: amount(0.5, 16),
+  finish: v.picklist(['oil-wax', 'film', 'none']),
+});
+
+/** The real size of a part that is cut; null leaves a dimension to the design. */
+export const LockSchema = v.object({
+  length: v.nullable(length(1, 10000)),
+  width: v.nullable(length(1, 5000)),
+  thickness: v.nullable(length(1, 500)),
+  /** The day it was measured. */
+  on: day,
+});
+
+export const BenchSchema = v.object({
+  /** Ids of the parts that are cut. */
+  cut: v.pipe(v.array(line(40)), v.maxLength(500)),
+  locks: v.record(v.pipe(v.string(), v.maxLength(40)), LockSchema),
+});
+
+const jobEntries = {
+  format: v.literal('taller.job', 'this is not a Taller job: “format” must be “taller.job”'),
+  version: v.literal(1, 'this job file is of another version; this Taller reads version 1'),
+  name,
+  client: line(120),
+  brief: BriefSchema,
+  form: FormSchema,
+  season: SeasonSchema,
+  joints: JointsSchema,
+  layout: LayoutChoiceSchema,
+  glueUp: GlueUpChoiceSchema,
+  plan: PlanChoiceSchema,
+  bench: BenchSchema,
+};
+
+/** The decisions of one job: everything a maker chose, and nothing that can be computed from it. */
+export const JobDocumentSchema = v.pipe(
+  v.object(jobEntries),
+  v.forward(
+    v.partialCheck(
+      [['layout']],
+      ({ layout }) => layout.leastStrip <= layout.greatestStrip,
+      'the widest strip must be at least as wide as the narrowest',
+    ),
+    ['layout', 'greatestStrip'],
+  ),
+  v.forward(
+    v.partialCheck(
+      [['season']],
+      ({ season }) => season.deliveredOn >= season.gluedOn,
+      'the piece cannot be delivered before it is glued',
+    ),
+    ['season', 'deliveredOn'],
+  ),
+);
+
+export type JobDocument = v.InferOutput<typeof JobDocumentSchema>;
+export type Brief = v.InferOutput<typeof BriefSchema>;
+export type Form = v.InferOutput<typeof FormSchema>;
+export type Joints = v.InferOutput<typeof JointsSchema>;
+export type SeasonChoice = v.InferOutput<typeof SeasonSchema>;
+export type Bench = v.InferOutput<typeof BenchSchema>;
+export type Lock = v.InferOutput<typeof LockSchema>;
+export type GlueKind = JobDocument['glueUp']['glue'];
+export type Staging = JobDocument['glueUp']['staging'];
+export type HoldKind = Form['hold']['kind'];
+
+/** One change of a decision: where in the document, and the new value. */
+export interface Change {
+  path: string;
+  value: unknown;
+}
+
+/** A new document with the changes made; paths are dotted, and what is not touched is shared. */
+export function withChanges(document: JobDocument, changes: readonly Change[]): JobDocument {
+  return changes.reduce<unknown>((next, { path, value }) => setAt(next, path.split('.'), value), document) as JobDocument;
+}
+
+function setAt(node: unknown, path: readonly string[], value: unknown): unknown {
+  const [key, ...rest] = path;
+  if (key === undefined) return value;
+  const record = (node ?? {}) as Record<string, unknown>;
+  return { ...record, [key]: setAt(record[key], rest, value) };
+}

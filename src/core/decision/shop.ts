@@ -1,0 +1,39 @@
+import * as v from 'valibot';
+import { amount, length, line, whole } from './fields';
+
+/** What this shop has and how it likes to see lengths. */
+export const ShopSchema = v.object({
+  name: v.pipe(line(120), v.nonEmpty('the workshop needs a name')),
+  units: v.picklist(['metric', 'inch']),
+  fraction: v.picklist([8, 16, 32, 64]),
+  tools: v.object({
+    jointerWidth: length(50, 1500),
+    planerWidth: length(50, 2500),
+    /** Blade height of the table saw at 90°. */
+    sawDepth: length(10, 500),
+    kerf: length(0.5, 10),
+    clamps: v.pipe(v.array(v.object({ length: length(100, 6000), count: whole(1, 200) })), v.maxLength(40)),
+    /** What one person lifts, kg. */
+    lift: amount(5, 100),
+  }),
+  allowances: v.object({
+    /** Cut off each rough end before anything is taken. */
+    endTrim: length(0, 300),
+    /** Over-length of a solid part until its final cut. */
+    partLength: length(0, 200),
+    /** Over-width of a solid part for jointing and planing. */
+    partWidth: length(0, 50),
+    /** Over-length of panel strips, trimmed after gluing. */
+    panelLength: length(0, 300),
+    /** Over-width of the glued panel, trimmed after. */
+    panelWidth: length(0, 100),
+    /** Taken from each strip's width by jointing both its edges. */
+    stripJointing: length(0, 30),
+    /** Taken from a dressed or measured board's thickness when it is flattened. */
+    flattening: length(0, 20),
+  }),
+  /** An offcut at least this long and wide goes back to the rack. */
+  usefulOffcut: v.object({ length: length(50, 5000), width: length(20, 1000) }),
+});
+
+export type Shop = v.InferOutput<typeof ShopSchema>;
