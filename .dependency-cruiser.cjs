@@ -1,9 +1,28 @@
 // The arrows of the house: app → features → ui, workers, core; app → server → core. Within the core, later
 // steps of the work import earlier ones, never back.
-const outside = (name, from, to, why) => ({ name, severity: 'error', comment: why, from: { path: from }, to: { path: to } });
+const outside = (name, from, to, why) => ({
+  name,
+  severity: 'error',
+  comment: why,
+  from: { path: from },
+  to: { path: to },
+});
 
 /** The core in the order of the work; a folder may import itself and whatever stands before it. */
-const coreOrder = ['measure', 'wood', 'climate', 'decision', 'stock', 'joint', 'piece', 'check', 'layout', 'glueup', 'plan', 'format'];
+const coreOrder = [
+  'measure',
+  'wood',
+  'climate',
+  'decision',
+  'stock',
+  'joint',
+  'piece',
+  'check',
+  'layout',
+  'glueup',
+  'plan',
+  'format',
+];
 
 module.exports = {
   forbidden: [
@@ -13,7 +32,9 @@ module.exports = {
       severity: 'error',
       comment: 'The core runs the same in a browser, a worker, on the server and in a test.',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^(react|react-dom|next|pg|zustand|comlink|recharts)$|node_modules/(react|react-dom|next|pg|zustand|comlink|recharts)/' },
+      to: {
+        path: '^(react|react-dom|next|pg|zustand|comlink|recharts)$|node_modules/(react|react-dom|next|pg|zustand|comlink|recharts)/',
+      },
     },
     {
       name: 'core-without-node',
@@ -23,9 +44,24 @@ module.exports = {
     },
     outside('core-stands-alone', '^src/core/', '^src/(app|features|ui|server|workers)/', 'The core knows nobody.'),
     outside('ui-below-features', '^src/ui/', '^src/(app|features|server|workers)/', 'Shared parts know only the core.'),
-    outside('workers-below-features', '^src/workers/', '^src/(app|features|ui|server)/', 'Workers carry core functions.'),
-    outside('features-not-server', '^src/features/', '^src/(app|server)/', 'The browser speaks to the server over HTTP.'),
-    outside('server-not-interface', '^src/server/', '^src/(app|features|ui|workers)/', 'The server stands on the core.'),
+    outside(
+      'workers-below-features',
+      '^src/workers/',
+      '^src/(app|features|ui|server)/',
+      'Workers carry core functions.',
+    ),
+    outside(
+      'features-not-server',
+      '^src/features/',
+      '^src/(app|server)/',
+      'The browser speaks to the server over HTTP.',
+    ),
+    outside(
+      'server-not-interface',
+      '^src/server/',
+      '^src/(app|features|ui|workers)/',
+      'The server stands on the core.',
+    ),
     ...coreOrder.map((folder, i) => ({
       name: `core-order-${folder}`,
       severity: 'error',
@@ -45,6 +81,9 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     tsConfig: { fileName: 'tsconfig.json' },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 };

@@ -40,7 +40,11 @@ export interface CheckContext {
 }
 
 /** `stop` when the limit is broken, `watch` when within the margin of it, else `good`. */
-export function judge(value: number, limit: number, rule: { sense: 'at-most' | 'at-least'; watchFrom?: number }): Level {
+export function judge(
+  value: number,
+  limit: number,
+  rule: { sense: 'at-most' | 'at-least'; watchFrom?: number },
+): Level {
   const over = rule.sense === 'at-most' ? value > limit + 1e-9 : value < limit - 1e-9;
   if (over) return 'stop';
   if (rule.watchFrom === undefined) return 'good';

@@ -19,18 +19,24 @@ export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] 
   const shallow = bite < LEAST_BITE;
   return [
     {
-      id: 'fasteners.screw', step: 'joints', level: level === 'good' && shallow ? 'watch' : level,
-      sentence: left < 0
-        ? say`The screws come ${mm(-left)} through the top.`
-        : shallow
-          ? say`The screws bite only ${mm(bite)} into the top.`
-          : say`The screws leave ${mm(left)} of wood under the show face.`,
-      value: mm(left), limit: mm(LEAST_OVER_SCREW),
+      id: 'fasteners.screw',
+      step: 'joints',
+      level: level === 'good' && shallow ? 'watch' : level,
+      sentence:
+        left < 0
+          ? say`The screws come ${mm(-left)} through the top.`
+          : shallow
+            ? say`The screws bite only ${mm(bite)} into the top.`
+            : say`The screws leave ${mm(left)} of wood under the show face.`,
+      value: mm(left),
+      limit: mm(LEAST_OVER_SCREW),
       where: ['top', ...piece.fasteners.map((fastener) => fastener.id)],
       why: 'A screw’s point dimples the face before it breaks through. Leave a quarter inch.',
       school: 'common practice',
       figure: {
-        id: 'screw', label: 'Wood over the screw', quantity: mm(left),
+        id: 'screw',
+        label: 'Wood over the screw',
+        quantity: mm(left),
         formula: 'top − (screw − what lies under its head)',
         inputs: [
           { label: 'Top', quantity: mm(thickness) },
@@ -39,11 +45,17 @@ export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] 
         ],
         source: 'geometry; 1/4 in left, common practice',
       },
-      ...(level === 'good' && !shallow ? {} : {
-        wayOut: fits - rule.underHead >= LEAST_BITE
-          ? { say: say`Take ${mm(fits)} screws`, changes: [{ path: 'form.hold.screwLength', value: fits }] }
-          : { say: say`The top is too thin for screws from below: glue a batten to it, free to move`, changes: [] },
-      }),
+      ...(level === 'good' && !shallow
+        ? {}
+        : {
+            wayOut:
+              fits - rule.underHead >= LEAST_BITE
+                ? { say: say`Take ${mm(fits)} screws`, changes: [{ path: 'form.hold.screwLength', value: fits }] }
+                : {
+                    say: say`The top is too thin for screws from below: glue a batten to it, free to move`,
+                    changes: [],
+                  },
+          }),
     },
   ];
 }

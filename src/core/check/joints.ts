@@ -25,69 +25,127 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
 
   return [
     {
-      id: 'joints.tenons-meet', step: 'joints', level: meeting,
+      id: 'joints.tenons-meet',
+      step: 'joints',
+      level: meeting,
       sentence:
         meeting === 'stop'
           ? say`The two tenons in a leg run ${mm(-corner.clearance)} into each other.`
           : corner.meeting === 'staggered'
             ? say`The tenons pass above each other in the leg.`
             : say`The two tenons in a leg stay ${mm(corner.clearance)} apart.`,
-      value: mm(corner.clearance), limit: mm(0), where: [...legs, ...aprons],
+      value: mm(corner.clearance),
+      limit: mm(0),
+      where: [...legs, ...aprons],
       why: 'Two mortises in one leg open into each other; a tenon too long for its room is found out with glue on it.',
-      ...(meeting === 'stop' ? { wayOut: { say: say`Mitre, stagger or shorten them by rule`, changes: [
-        { path: 'joints.meeting', value: 'auto' }, { path: 'joints.tenonLength', value: null },
-      ] } } : {}),
+      ...(meeting === 'stop'
+        ? {
+            wayOut: {
+              say: say`Mitre, stagger or shorten them by rule`,
+              changes: [
+                { path: 'joints.meeting', value: 'auto' },
+                { path: 'joints.tenonLength', value: null },
+              ],
+            },
+          }
+        : {}),
     },
     {
-      id: 'joints.tenon-depth', step: 'joints', level: behind,
-      sentence: behind === 'stop'
-        ? say`The tenon goes ${mm(tenon.length)} into a ${mm(section)} leg and leaves ${mm(corner.wallBehind)} behind it.`
-        : say`Behind the tenon ${mm(corner.wallBehind)} of leg are left.`,
-      value: mm(corner.wallBehind), limit: mm(LEAST_BACK_WALL), where: legs,
+      id: 'joints.tenon-depth',
+      step: 'joints',
+      level: behind,
+      sentence:
+        behind === 'stop'
+          ? say`The tenon goes ${mm(tenon.length)} into a ${mm(section)} leg and leaves ${mm(corner.wallBehind)} behind it.`
+          : say`Behind the tenon ${mm(corner.wallBehind)} of leg are left.`,
+      value: mm(corner.wallBehind),
+      limit: mm(LEAST_BACK_WALL),
+      where: legs,
       why: 'A thin wall behind a mortise breaks out when the tenon is driven home, or shows as a bump after finishing.',
       ...(behind === 'stop' ? { wayOut: shorter } : {}),
     },
     {
-      id: 'joints.tenon-length', step: 'joints', level: short,
+      id: 'joints.tenon-length',
+      step: 'joints',
+      level: short,
       sentence: say`The tenon is ${mm(tenon.length)} long in a ${mm(section)} leg; the rule aims at ${mm(corner.aim)}.`,
-      value: mm(tenon.length), limit: mm(leastLength), where: [...legs, ...aprons],
+      value: mm(tenon.length),
+      limit: mm(leastLength),
+      where: [...legs, ...aprons],
       why: 'Length is glue area: a short tenon works loose when somebody leans on the table.',
       school: 'Two thirds of the leg, common practice',
-      ...(short === 'good' ? {} : { wayOut: {
-        say: say`Let the rule choose meeting and length`,
-        changes: [{ path: 'joints.tenonLength', value: null }, { path: 'joints.meeting', value: 'auto' }],
-      } }),
+      ...(short === 'good'
+        ? {}
+        : {
+            wayOut: {
+              say: say`Let the rule choose meeting and length`,
+              changes: [
+                { path: 'joints.tenonLength', value: null },
+                { path: 'joints.meeting', value: 'auto' },
+              ],
+            },
+          }),
     },
     {
-      id: 'joints.wall-outside', step: 'joints', level: outside,
+      id: 'joints.wall-outside',
+      step: 'joints',
+      level: outside,
       sentence: say`Between mortise and the outside of the leg ${mm(corner.wallOutside)} are left.`,
-      value: mm(corner.wallOutside), limit: mm(LEAST_OUTSIDE_WALL), where: legs,
+      value: mm(corner.wallOutside),
+      limit: mm(LEAST_OUTSIDE_WALL),
+      where: legs,
       why: 'A thin cheek at the outside of the leg splits off under racking.',
-      ...(outside === 'good' ? {} : { wayOut: {
-        say: say`Set the apron back to ${mm(document.form.base.apron.reveal + Math.ceil(8 - corner.wallOutside))}`,
-        changes: [{ path: 'form.base.apron.reveal', value: document.form.base.apron.reveal + Math.ceil(8 - corner.wallOutside) }],
-      } }),
+      ...(outside === 'good'
+        ? {}
+        : {
+            wayOut: {
+              say: say`Set the apron back to ${mm(document.form.base.apron.reveal + Math.ceil(8 - corner.wallOutside))}`,
+              changes: [
+                {
+                  path: 'form.base.apron.reveal',
+                  value: document.form.base.apron.reveal + Math.ceil(8 - corner.wallOutside),
+                },
+              ],
+            },
+          }),
     },
     {
-      id: 'joints.tenon-thickness', step: 'joints', level: thick,
+      id: 'joints.tenon-thickness',
+      step: 'joints',
+      level: thick,
       sentence: say`The tenon is ${mm(tenon.thickness)} thick and leaves shoulders of ${mm(cheek)} on a ${mm(apronThickness)} apron.`,
-      value: mm(cheek), limit: mm(4), where: aprons,
+      value: mm(cheek),
+      limit: mm(4),
+      where: aprons,
       why: 'Shoulders hide the mortise and carry the racking; too narrow, they crush.',
-      school: document.joints.tenonSchool === 'third'
-        ? 'A third of the thinner part'
-        : section >= 2 * apronThickness
-          ? 'Half the thinner part, the mortised part being at least twice as thick'
-          : 'A third of the thinner part: the leg is not thick enough for half',
+      school:
+        document.joints.tenonSchool === 'third'
+          ? 'A third of the thinner part'
+          : section >= 2 * apronThickness
+            ? 'Half the thinner part, the mortised part being at least twice as thick'
+            : 'A third of the thinner part: the leg is not thick enough for half',
       figure: {
-        id: 'tenon-thickness', label: 'Tenon thickness', quantity: mm(rule),
-        formula: document.joints.tenonSchool === 'third' ? 'apron ÷ 3, to half a millimetre' : 'apron ÷ 2 where leg ≥ 2 × apron, else apron ÷ 3',
-        inputs: [{ label: 'Apron', quantity: mm(apronThickness) }, { label: 'Leg', quantity: mm(section) }],
+        id: 'tenon-thickness',
+        label: 'Tenon thickness',
+        quantity: mm(rule),
+        formula:
+          document.joints.tenonSchool === 'third'
+            ? 'apron ÷ 3, to half a millimetre'
+            : 'apron ÷ 2 where leg ≥ 2 × apron, else apron ÷ 3',
+        inputs: [
+          { label: 'Apron', quantity: mm(apronThickness) },
+          { label: 'Leg', quantity: mm(section) },
+        ],
         source: 'common practice',
       },
-      ...(thick === 'good' ? {} : { wayOut: {
-        say: say`Make the aprons ${mm(Math.ceil(apronThickness + 4))} thick`,
-        changes: [{ path: 'form.base.apron.thickness', value: Math.ceil(apronThickness + 4) }],
-      } }),
+      ...(thick === 'good'
+        ? {}
+        : {
+            wayOut: {
+              say: say`Make the aprons ${mm(Math.ceil(apronThickness + 4))} thick`,
+              changes: [{ path: 'form.base.apron.thickness', value: Math.ceil(apronThickness + 4) }],
+            },
+          }),
     },
   ];
 }
@@ -104,12 +162,20 @@ export function cutAlike({ piece }: CheckContext): Check[] {
     const lengths = cut.map((part) => part.size.length);
     const off = Math.max(...lengths) - Math.min(...lengths);
     const level = judge(off, 1, { sense: 'at-most', watchFrom: 0.4 });
-    return [{
-      id: `bench.unlike-${ids[0]}`, step: 'bench' as const, level,
-      sentence: say`The two ${what} differ by ${mm(off)} in length.`,
-      value: mm(off), limit: mm(1), where: ids,
-      why: 'Unequal rails pull the base out of square, and the tenons of the longer one do not close.',
-      ...(level === 'good' ? {} : { wayOut: { say: say`Trim the longer one at its shoulders and enter it again`, changes: [] } }),
-    }];
+    return [
+      {
+        id: `bench.unlike-${ids[0]}`,
+        step: 'bench' as const,
+        level,
+        sentence: say`The two ${what} differ by ${mm(off)} in length.`,
+        value: mm(off),
+        limit: mm(1),
+        where: ids,
+        why: 'Unequal rails pull the base out of square, and the tenons of the longer one do not close.',
+        ...(level === 'good'
+          ? {}
+          : { wayOut: { say: say`Trim the longer one at its shoulders and enter it again`, changes: [] } }),
+      },
+    ];
   });
 }

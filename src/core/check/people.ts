@@ -1,6 +1,6 @@
+import type { Brief } from '../decision/job-document';
 import { MM_PER_INCH } from '../measure/length';
 import { count, mm, say } from '../measure/quantity';
-import type { Brief } from '../decision/job-document';
 import { type Check, type CheckContext, judge } from './check';
 
 /** Common practice, mm: 24 in of edge a chair (22 is tight), 18 in on a bench; 24 in under the apron, better 25. */
@@ -26,16 +26,26 @@ export function kneeRoom({ document, piece }: CheckContext): Check[] {
   const lower = Math.floor(apron - (KNEE_HEIGHT_GOOD - piece.kneeHeight));
   return [
     {
-      id: 'people.knees', step: 'form', level,
+      id: 'people.knees',
+      step: 'form',
+      level,
       sentence: say`Under the apron ${mm(piece.kneeHeight)} are free for knees; ${mm(KNEE_HEIGHT)} is the least, ${mm(KNEE_HEIGHT_GOOD)} better.`,
-      value: mm(piece.kneeHeight), limit: mm(KNEE_HEIGHT), where: ['apron-front', 'apron-back'],
+      value: mm(piece.kneeHeight),
+      limit: mm(KNEE_HEIGHT),
+      where: ['apron-front', 'apron-back'],
       why: 'Thighs rub on a deep apron, and chairs with arms do not go under.',
       school: '24 in under the apron, common practice',
-      ...(level === 'good' ? {} : {
-        wayOut: lower >= 40
-          ? { say: say`Make the aprons ${mm(lower)} high`, changes: [{ path: 'form.base.apron.height', value: lower }] }
-          : { say: say`Make the table higher or the top thinner`, changes: [] },
-      }),
+      ...(level === 'good'
+        ? {}
+        : {
+            wayOut:
+              lower >= 40
+                ? {
+                    say: say`Make the aprons ${mm(lower)} high`,
+                    changes: [{ path: 'form.base.apron.height', value: lower }],
+                  }
+                : { say: say`Make the table higher or the top thinner`, changes: [] },
+          }),
     },
   ];
 }
@@ -50,15 +60,22 @@ export function seatCount({ document, piece }: CheckContext): Check[] {
   const longer = Math.ceil((Math.ceil(Math.max(0, brief.seats - ends) / 2) * each) / 10) * 10;
   return [
     {
-      id: 'people.seats', step: 'brief', level,
-      sentence: level === 'watch'
-        ? say`${count(brief.seats)} sit here only tightly; at ease it seats ${count(easy)}.`
-        : say`The edge seats ${count(easy)}; ${count(brief.seats)} are asked for.`,
-      value: count(easy), limit: count(brief.seats), where: ['top'],
+      id: 'people.seats',
+      step: 'brief',
+      level,
+      sentence:
+        level === 'watch'
+          ? say`${count(brief.seats)} sit here only tightly; at ease it seats ${count(easy)}.`
+          : say`The edge seats ${count(easy)}; ${count(brief.seats)} are asked for.`,
+      value: count(easy),
+      limit: count(brief.seats),
+      where: ['top'],
       why: 'Elbows need their width of edge.',
       school: brief.seating === 'benches' ? '18 in a person on a bench' : '24 in a chair, 22 tight',
       figure: {
-        id: 'seats', label: 'Seats', quantity: count(easy),
+        id: 'seats',
+        label: 'Seats',
+        quantity: count(easy),
         formula: '2 · whole(length ÷ edge per person) + 2 when the width takes a chair',
         inputs: [
           { label: 'Length', quantity: mm(piece.overall.length) },
@@ -67,9 +84,14 @@ export function seatCount({ document, piece }: CheckContext): Check[] {
         ],
         source: 'common practice',
       },
-      ...(level === 'good' ? {} : {
-        wayOut: { say: say`Make the top ${mm(longer)} long`, changes: [{ path: 'form.top.length', value: longer }] },
-      }),
+      ...(level === 'good'
+        ? {}
+        : {
+            wayOut: {
+              say: say`Make the top ${mm(longer)} long`,
+              changes: [{ path: 'form.top.length', value: longer }],
+            },
+          }),
     },
   ];
 }
@@ -84,7 +106,10 @@ export function roomAround({ document, piece }: CheckContext): Check[] {
   const atSides = (roomShort - short) / 2;
   const least = Math.min(atEnds, atSides);
   const level = least < need - 1e-9 ? (least < 610 ? 'stop' : 'watch') : 'good';
-  const fits = { length: Math.floor((roomLong - 2 * need) / 10) * 10, width: Math.floor((roomShort - 2 * need) / 10) * 10 };
+  const fits = {
+    length: Math.floor((roomLong - 2 * need) / 10) * 10,
+    width: Math.floor((roomShort - 2 * need) / 10) * 10,
+  };
   const changes = [
     ...(atEnds < need ? [{ path: 'form.top.length', value: fits.length }] : []),
     ...(atSides < need ? [{ path: 'form.top.width', value: fits.width }] : []),
@@ -92,16 +117,22 @@ export function roomAround({ document, piece }: CheckContext): Check[] {
   const canFit = fits.length >= 600 && fits.width >= 500;
   return [
     {
-      id: 'people.room', step: 'brief', level,
+      id: 'people.room',
+      step: 'brief',
+      level,
       sentence: say`In the middle of the room the table leaves ${mm(atSides)} at its sides and ${mm(atEnds)} at its ends; a chair wants ${mm(need)}.`,
-      value: mm(least), limit: mm(need), where: ['top'],
+      value: mm(least),
+      limit: mm(need),
+      where: ['top'],
       why: 'A chair is pushed back before somebody stands up, and people pass behind.',
       school: behindChairs === 'wall' ? '36 in behind a chair to a wall' : '44 in where people pass',
-      ...(level === 'good' ? {} : {
-        wayOut: canFit
-          ? { say: say`Make the top at most ${mm(fits.length)} × ${mm(fits.width)}`, changes }
-          : { say: say`The room is too small for chairs all round: put one side to the wall`, changes: [] },
-      }),
+      ...(level === 'good'
+        ? {}
+        : {
+            wayOut: canFit
+              ? { say: say`Make the top at most ${mm(fits.length)} × ${mm(fits.width)}`, changes }
+              : { say: say`The room is too small for chairs all round: put one side to the wall`, changes: [] },
+          }),
     },
   ];
 }
@@ -118,24 +149,32 @@ export function throughTheDoor({ document, piece }: CheckContext): Check[] {
   const thickness = top?.size.thickness ?? 0;
   const baseHeight = height - thickness;
   const { length: bl, width: bw } = piece.base;
-  const apart = goes(thickness, Math.min(length, width)) && (goes(baseHeight, bw) || goes(baseHeight, bl) || goes(bw, bl));
+  const apart =
+    goes(thickness, Math.min(length, width)) && (goes(baseHeight, bw) || goes(baseHeight, bl) || goes(bw, bl));
   const level = whole ? 'good' : apart ? 'watch' : 'stop';
   const smallest = Math.min(height, width);
   return [
     {
-      id: 'people.door', step: 'brief', level,
+      id: 'people.door',
+      step: 'brief',
+      level,
       sentence: whole
         ? say`The table goes through the door of ${mm(door.width)} on its side.`
         : apart
           ? say`The table does not go through the door of ${mm(door.width)} in one piece; with the top taken off it does.`
           : say`Neither the table nor its base goes through the door of ${mm(door.width)} × ${mm(door.height)}.`,
-      value: mm(smallest), limit: mm(door.width - DOOR_HANDS), where: ['top'],
+      value: mm(smallest),
+      limit: mm(door.width - DOOR_HANDS),
+      where: ['top'],
       why: 'Straight through, with a hand’s breadth of room; turning round a corner is not counted.',
-      ...(level === 'good' ? {} : {
-        wayOut: level === 'watch'
-          ? { say: say`Deliver the top and the base apart, and fasten it there`, changes: [] }
-          : { say: say`Make the base come apart, or bring the parts in and glue up there`, changes: [] },
-      }),
+      ...(level === 'good'
+        ? {}
+        : {
+            wayOut:
+              level === 'watch'
+                ? { say: say`Deliver the top and the base apart, and fasten it there`, changes: [] }
+                : { say: say`Make the base come apart, or bring the parts in and glue up there`, changes: [] },
+          }),
     },
   ];
 }

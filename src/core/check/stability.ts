@@ -18,14 +18,24 @@ export function tipping(context: CheckContext): Check[] {
   const design = document.form.loads.edge;
   const sides = [
     { id: 'end', overhang: piece.overhang.end, base: piece.base.length, path: 'form.top.endOverhang', name: 'end' },
-    { id: 'side', overhang: piece.overhang.side, base: piece.base.width, path: 'form.top.sideOverhang', name: 'long side' },
+    {
+      id: 'side',
+      overhang: piece.overhang.side,
+      base: piece.base.width,
+      path: 'form.top.sideOverhang',
+      name: 'long side',
+    },
   ];
   return sides.map(({ id, overhang, base, path, name }) => {
     if (overhang <= 0) {
       return {
-        id: `stability.${id}`, step: 'form', level: 'good',
+        id: `stability.${id}`,
+        step: 'form',
+        level: 'good',
         sentence: say`A load on the ${name} stands over the feet: it cannot tip the table.`,
-        value: newton(design), limit: newton(design), where: ['top'],
+        value: newton(design),
+        limit: newton(design),
+        where: ['top'],
         why: 'Nothing overhangs the line of the feet there.',
       } satisfies Check;
     }
@@ -35,12 +45,18 @@ export function tipping(context: CheckContext): Check[] {
     // weight·(total − 2a)/2 = design·a, solved for the overhang a, with a tenth in hand.
     const safe = Math.floor((weight * total) / 2 / (design * 1.1 + weight));
     return {
-      id: `stability.${id}`, step: 'form', level,
+      id: `stability.${id}`,
+      step: 'form',
+      level,
       sentence: say`${newton(tips)} at the edge of the ${name} would tip the table; the design load is ${newton(design)}.`,
-      value: newton(tips), limit: newton(design), where: ['top'],
+      value: newton(tips),
+      limit: newton(design),
+      where: ['top'],
       why: 'Somebody sits or leans on the edge. A design load of your own choosing, not a compliance with any standard.',
       figure: {
-        id: `tipping-${id}`, label: `Load that tips it over the ${name}`, quantity: newton(tips),
+        id: `tipping-${id}`,
+        label: `Load that tips it over the ${name}`,
+        quantity: newton(tips),
         formula: 'weight · (base ÷ 2) ÷ overhang, about the line of the feet',
         inputs: [
           { label: 'Weight of the piece', quantity: kilogram(weight / GRAVITY) },
@@ -50,9 +66,11 @@ export function tipping(context: CheckContext): Check[] {
         source: 'Statics; load cases of the kind used in EN 1730, the design load editable',
         limits: 'A table standing level on hard floor, nothing on it.',
       },
-      ...(level === 'good' ? {} : {
-        wayOut: { say: say`Let the ${name} overhang ${mm(safe)}`, changes: [{ path, value: safe }] },
-      }),
+      ...(level === 'good'
+        ? {}
+        : {
+            wayOut: { say: say`Let the ${name} overhang ${mm(safe)}`, changes: [{ path, value: safe }] },
+          }),
     } satisfies Check;
   });
 }
@@ -66,12 +84,18 @@ export function lifting(context: CheckContext): Check[] {
   const level = topWeight > limit ? 'watch' : 'good';
   return [
     {
-      id: 'stability.lifting', step: 'form', level,
+      id: 'stability.lifting',
+      step: 'form',
+      level,
       sentence: say`The top weighs ${kilogram(topWeight)}, the whole table ${kilogram(weight)}; one person lifts ${kilogram(limit)}.`,
-      value: kilogram(topWeight), limit: kilogram(limit), where: ['top'],
+      value: kilogram(topWeight),
+      limit: kilogram(limit),
+      where: ['top'],
       why: 'A top is turned over many times while it is made. Two people carry twice what one does, and no more.',
       figure: {
-        id: 'weight-top', label: 'Weight of the top', quantity: kilogram(topWeight),
+        id: 'weight-top',
+        label: 'Weight of the top',
+        quantity: kilogram(topWeight),
         formula: 'volume · 1000 · G₁₂ · (1 + M/100)',
         inputs: [
           { label: 'Specific gravity at 12 %', quantity: { amount: context.species.specificGravity, unit: 'ratio' } },
@@ -80,7 +104,12 @@ export function lifting(context: CheckContext): Check[] {
         source: 'Wood Handbook ch. 4; NIOSH revised lifting equation, 23 kg under ideal conditions',
       },
       ...(level === 'watch'
-        ? { wayOut: { say: say`Plan ${Math.ceil(topWeight / limit).toFixed(0)} people for turning the top`, changes: [] } }
+        ? {
+            wayOut: {
+              say: say`Plan ${Math.ceil(topWeight / limit).toFixed(0)} people for turning the top`,
+              changes: [],
+            },
+          }
         : {}),
     },
   ];

@@ -35,9 +35,17 @@ export function sagging({ document, piece, species, season }: CheckContext): Che
   const working = species.modulusOfRupture / STRESS_FACTOR;
 
   const across = piece.base.width - 2 * (document.form.base.apron.reveal + apron.size.thickness);
-  const strip = { breadth: 1000, depth: top.size.thickness, modulus: modulus * ACROSS_GRAIN_RATIO };
-  const acrossSag = CREEP * uniformSag(strip, across, (load / (top.size.length * top.size.width)) * 1000);
-  const acrossLimit = across * SAG_PER_SPAN;
+  const rails = piece.parts.filter((part) => part.kind === 'cross-rail').length;
+  const along = (piece.base.length - 2 * document.form.base.apron.reveal) / (rails + 1);
+  const perStrip = (load / (top.size.length * top.size.width)) * 1000;
+  const strip = (ratio: number) => ({ breadth: 1000, depth: top.size.thickness, modulus: modulus * ratio });
+  // Two crossing strips sink equally, so the load parts itself by their stiffness.
+  const alone = {
+    along: uniformSag(strip(1), along, perStrip),
+    across: uniformSag(strip(ACROSS_GRAIN_RATIO), across, perStrip),
+  };
+  const acrossSag = (CREEP * alone.along * alone.across) / (alone.along + alone.across);
+  const acrossLimit = Math.min(across, along) * SAG_PER_SPAN;
 
   const reach = Math.max(0, piece.overhang.end + document.form.base.apron.reveal);
   const whole = { breadth: Math.min(top.size.width, 600), depth: top.size.thickness, modulus };
@@ -47,14 +55,25 @@ export function sagging({ document, piece, species, season }: CheckContext): Che
   const deeper = Math.ceil(apron.size.width * Math.cbrt(apronSag / apronLimit) + 1);
   const thickerFor = (sag: number, limit: number) => Math.ceil(top.size.thickness * Math.cbrt(sag / limit) + 0.5);
   const make = (
-    id: string, where: string[], value: number, limit: number, words: string, label: string,
-    formula: string, inputs: { label: string; quantity: ReturnType<typeof mm> }[], out: NonNullable<Check['wayOut']>,
+    id: string,
+    where: string[],
+    value: number,
+    limit: number,
+    words: string,
+    label: string,
+    formula: string,
+    inputs: { label: string; quantity: ReturnType<typeof mm> }[],
+    out: NonNullable<Check['wayOut']>,
   ): Check => {
     const level = judge(value, limit, { sense: 'at-most', watchFrom: limit * 0.7 });
     return {
-      id, step: 'form', level,
+      id,
+      step: 'form',
+      level,
       sentence: say`${words} ${movement(value)}; the eye, and a glass, accept ${movement(limit)}.`,
-      value: movement(value), limit: movement(limit), where,
+      value: movement(value),
+      limit: movement(limit),
+      where,
       why: `What sags at once sags more after years. ${CAUTION}`,
       figure: { id, label, quantity: movement(value), formula, inputs, source, limits: CAUTION },
       ...(level === 'good' ? {} : { wayOut: out }),
@@ -62,8 +81,12 @@ export function sagging({ document, piece, species, season }: CheckContext): Che
   };
   return [
     make(
-      'stiffness.apron-sag', ['apron-front', 'apron-back'], apronSag, apronLimit,
-      'The long aprons sag, in time,', 'Sag of a long apron, in time',
+      'stiffness.apron-sag',
+      ['apron-front', 'apron-back'],
+      apronSag,
+      apronLimit,
+      'The long aprons sag, in time,',
+      'Sag of a long apron, in time',
       `${CREEP} · (5wL⁴/384EI + wL²/8κGA)`,
       [
         { label: 'Span L', quantity: mm(span) },
@@ -75,32 +98,47 @@ export function sagging({ document, piece, species, season }: CheckContext): Che
       { say: say`Make the aprons ${mm(deeper)} high`, changes: [{ path: 'form.base.apron.height', value: deeper }] },
     ),
     {
-      id: 'strength.apron', step: 'form',
+      id: 'strength.apron',
+      step: 'form',
       level: judge(stress, working, { sense: 'at-most', watchFrom: working * 0.8 }),
       sentence: say`The long aprons are stressed to ${{ amount: stress, unit: 'megapascal' }} of ${{ amount: working, unit: 'megapascal' }}.`,
-      value: { amount: stress, unit: 'megapascal' }, limit: { amount: working, unit: 'megapascal' },
+      value: { amount: stress, unit: 'megapascal' },
+      limit: { amount: working, unit: 'megapascal' },
       where: ['apron-front', 'apron-back'],
       why: `The working stress is the breaking stress over ${STRESS_FACTOR}. ${CAUTION}`,
       wayOut: { say: say`Make the aprons higher, or add legs`, changes: [] },
     },
     make(
-      'stiffness.top-across', ['top'], acrossSag, acrossLimit,
-      'Between the aprons the top sags, in time,', 'Sag of the top across its grain, in time',
-      `${CREEP} · (5wL⁴/384EI + wL²/8κGA), E across the grain = ${ACROSS_GRAIN_RATIO}·E`,
+      'stiffness.top-sag',
+      ['top'],
+      acrossSag,
+      acrossLimit,
+      'Between aprons and rails the top sags, in time,',
+      'Sag of the top between aprons and rails, in time',
+      `${CREEP} · δ₁δ₂/(δ₁ + δ₂) of two crossing strips (Grashof), each 5wL⁴/384EI + wL²/8κGA; E across = ${ACROSS_GRAIN_RATIO}·E`,
       [
         { label: 'Clear width between aprons', quantity: mm(across) },
+        { label: 'Between end aprons and cross rails', quantity: mm(along) },
+        { label: 'Alone along the grain', quantity: movement(alone.along) },
+        { label: 'Alone across the grain', quantity: movement(alone.across) },
         { label: 'Thickness', quantity: mm(top.size.thickness) },
         { label: 'Top and its load', quantity: { amount: load, unit: 'newton' } },
         { label: 'E along the grain', quantity: { amount: modulus, unit: 'megapascal' } },
       ],
-      {
-        say: say`Make the top ${mm(thickerFor(acrossSag, acrossLimit))} thick`,
-        changes: [{ path: 'form.top.thickness', value: thickerFor(acrossSag, acrossLimit) }],
-      },
+      rails < 6
+        ? { say: say`Add a cross rail`, changes: [{ path: 'form.base.crossRails', value: rails + 1 }] }
+        : {
+            say: say`Make the top ${mm(thickerFor(acrossSag, acrossLimit))} thick`,
+            changes: [{ path: 'form.top.thickness', value: thickerFor(acrossSag, acrossLimit) }],
+          },
     ),
     make(
-      'stiffness.top-end', ['top'], endSag, endLimit,
-      'With somebody leaning on it, the end of the top gives', 'Give of the end under the edge load',
+      'stiffness.top-end',
+      ['top'],
+      endSag,
+      endLimit,
+      'With somebody leaning on it, the end of the top gives',
+      'Give of the end under the edge load',
       'PL³/3EI + PL/κGA, at most 600 mm of the width taking part',
       [
         { label: 'Overhang L beyond the end apron', quantity: mm(reach) },

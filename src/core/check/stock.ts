@@ -24,20 +24,31 @@ export function thicknessOnTheRack({ piece, shop, boards, species }: CheckContex
     const reachable = Math.floor(greatest * 2) / 2;
     return [
       {
-        id: `stock.thickness-${kind}`, step: 'form', level,
-        sentence: boards.length === 0
-          ? say`There is no ${species.commonName} on the rack for the ${words}.`
-          : level === 'stop'
-            ? say`The ${words} want ${mm(finished)}; the thickest ${species.commonName} on the rack planes to ${mm(greatest)}.`
-            : say`${count(enough)} boards plane to the ${mm(finished)} of the ${words}.`,
-        value: mm(greatest), limit: mm(finished), where,
+        id: `stock.thickness-${kind}`,
+        step: 'form',
+        level,
+        sentence:
+          boards.length === 0
+            ? say`There is no ${species.commonName} on the rack for the ${words}.`
+            : level === 'stop'
+              ? say`The ${words} want ${mm(finished)}; the thickest ${species.commonName} on the rack planes to ${mm(greatest)}.`
+              : say`${count(enough)} boards plane to the ${mm(finished)} of the ${words}.`,
+        value: mm(greatest),
+        limit: mm(finished),
+        where,
         why: 'Rough stock loses both faces before it is flat. A twisted board loses more.',
         school: 'Rough quarters to surfaced two sides, NHLA table',
-        ...(level === 'good' ? {} : {
-          wayOut: reachable >= 12
-            ? { say: say`Make the ${words} ${mm(reachable)}, or buy thicker stock`, changes: [{ path, value: reachable }] }
-            : { say: say`Add boards to the rack, or choose a species that is there`, changes: [] },
-        }),
+        ...(level === 'good'
+          ? {}
+          : {
+              wayOut:
+                reachable >= 12
+                  ? {
+                      say: say`Make the ${words} ${mm(reachable)}, or buy thicker stock`,
+                      changes: [{ path, value: reachable }],
+                    }
+                  : { say: say`Add boards to the rack, or choose a species that is there`, changes: [] },
+            }),
       },
     ];
   });

@@ -42,8 +42,20 @@ export interface DayOfAir {
  * @param day of the year, 0 = 1 January; any real number, wrapped
  */
 export function airOnDay(months: readonly Month[], day: number): DayOfAir {
-  const temperature = periodicHermite(months.map((m) => m.temperature), day);
-  const relativeHumidity = Math.min(100, Math.max(0, periodicHermite(months.map((m) => m.relativeHumidity), day)));
+  const temperature = periodicHermite(
+    months.map((m) => m.temperature),
+    day,
+  );
+  const relativeHumidity = Math.min(
+    100,
+    Math.max(
+      0,
+      periodicHermite(
+        months.map((m) => m.relativeHumidity),
+        day,
+      ),
+    ),
+  );
   return { temperature, relativeHumidity, moisture: equilibriumMoisture({ relativeHumidity, temperature }) };
 }
 

@@ -176,7 +176,10 @@ export interface Change {
 
 /** A new document with the changes made; paths are dotted, and what is not touched is shared. */
 export function withChanges(document: JobDocument, changes: readonly Change[]): JobDocument {
-  return changes.reduce<unknown>((next, { path, value }) => setAt(next, path.split('.'), value), document) as JobDocument;
+  return changes.reduce<unknown>(
+    (next, { path, value }) => setAt(next, path.split('.'), value),
+    document,
+  ) as JobDocument;
 }
 
 function setAt(node: unknown, path: readonly string[], value: unknown): unknown {

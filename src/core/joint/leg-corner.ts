@@ -78,7 +78,9 @@ export function legCorner(input: CornerInput): CornerJoint {
   const asked = choice.tenonLength;
   const wanted = asked ?? Math.min(aim, untilBackWall);
   const meeting = choice.meeting === 'auto' ? chooseMeeting(wanted, beforeMeeting, untilMitre) : choice.meeting;
-  const room = { clear: beforeMeeting, shortened: beforeMeeting, mitred: untilMitre, staggered: untilBackWall }[meeting];
+  const room = { clear: beforeMeeting, shortened: beforeMeeting, mitred: untilMitre, staggered: untilBackWall }[
+    meeting
+  ];
   const tenonLength = asked ?? Math.max(0, halfDown(Math.min(wanted, room, untilBackWall)));
 
   const topSet = half(Math.min(apronHeight / 4, 20));

@@ -12,14 +12,38 @@ export type LengthStyle =
 export type ParsedLength = { mm: number; quarters?: number } | { problem: string };
 
 const VULGAR: Record<string, string> = {
-  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5',
-  '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '½': '1/2',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 };
 
 const UNIT_MM: Record<string, number> = {
-  mm: 1, millimetre: 1, millimetres: 1, cm: 10, dm: 100, m: 1000,
-  '"': MM_PER_INCH, in: MM_PER_INCH, inch: MM_PER_INCH, inches: MM_PER_INCH,
-  "'": 12 * MM_PER_INCH, ft: 12 * MM_PER_INCH, foot: 12 * MM_PER_INCH, feet: 12 * MM_PER_INCH,
+  mm: 1,
+  millimetre: 1,
+  millimetres: 1,
+  cm: 10,
+  dm: 100,
+  m: 1000,
+  '"': MM_PER_INCH,
+  in: MM_PER_INCH,
+  inch: MM_PER_INCH,
+  inches: MM_PER_INCH,
+  "'": 12 * MM_PER_INCH,
+  ft: 12 * MM_PER_INCH,
+  foot: 12 * MM_PER_INCH,
+  feet: 12 * MM_PER_INCH,
 };
 
 const NUMBER = /^(?:(\d+)\s*\/\s*(\d+)|(\d+(?:\.\d+)?|\.\d+)(?:(?:\s+|\s*-\s*)(\d+)\s*\/\s*(\d+))?)/;
@@ -39,7 +63,8 @@ export function parseLength(text: string, system: UnitSystem, options: { allowNe
 
   let sign = 1;
   if (rest.startsWith('-')) {
-    if (!options.allowNegative) return { problem: 'This length cannot be less than nothing. Leave out the minus sign.' };
+    if (!options.allowNegative)
+      return { problem: 'This length cannot be less than nothing. Leave out the minus sign.' };
     sign = -1;
     rest = rest.slice(1).trim();
   } else if (rest.startsWith('+')) rest = rest.slice(1).trim();
@@ -83,7 +108,8 @@ export function parseLength(text: string, system: UnitSystem, options: { allowNe
     lastUnit = unit;
     total += value * unit;
   }
-  if (!Number.isFinite(total) || total > 1e6) return { problem: 'That is more than a kilometre of wood. Check the unit.' };
+  if (!Number.isFinite(total) || total > 1e6)
+    return { problem: 'That is more than a kilometre of wood. Check the unit.' };
   const mm = total === 0 ? 0 : sign * total;
   return quarters && sign > 0 ? { mm, quarters: Number(quarters[1]) } : { mm };
 }
@@ -96,7 +122,10 @@ function tidy(text: string): string {
     .replace(/[″”“]/g, '"')
     .replace(/[′’‘]/g, "'")
     .replace(/''/g, '"');
-  return plain.replace(/[\s\u00a0\u2007\u2009\u202f]+/g, ' ').replace(/[−–]/g, '-').trim();
+  return plain
+    .replace(/[\s\u00a0\u2007\u2009\u202f]+/g, ' ')
+    .replace(/[−–]/g, '-')
+    .trim();
 }
 
 const SPACED_THOUSANDS = /(^|[^\d.,])(\d{1,3})((?: \d{3})+)(?![\d/]|\s*\/)/g;

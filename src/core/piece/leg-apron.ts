@@ -36,8 +36,13 @@ export function legApronTable({ form, joints, bench }: PieceDecisions): Piece {
 
   const drafts: Draft[] = [
     {
-      id: 'top', name: 'Top', kind: 'top', grade: 'show',
-      size: { ...top }, shoulderLength: top.length, tenon: NO_TENON,
+      id: 'top',
+      name: 'Top',
+      kind: 'top',
+      grade: 'show',
+      size: { ...top },
+      shoulderLength: top.length,
+      tenon: NO_TENON,
       place: { x: 0, y: 0, z: leg.length + top.thickness / 2 },
       axes: { length: 'x', width: 'y', thickness: 'z' },
     },
@@ -52,9 +57,13 @@ export function legApronTable({ form, joints, bench }: PieceDecisions): Piece {
   ] as const;
   for (const [id, name, sx, sy] of corners) {
     drafts.push({
-      id, name, kind: 'leg', grade: 'show',
+      id,
+      name,
+      kind: 'leg',
+      grade: 'show',
       size: { length: leg.length, width: leg.section, thickness: leg.section },
-      shoulderLength: leg.length, tenon: NO_TENON,
+      shoulderLength: leg.length,
+      tenon: NO_TENON,
       place: { x: (sx * (base.length - leg.section)) / 2, y: (sy * (base.width - leg.section)) / 2, z: leg.length / 2 },
       axes: { length: 'z', width: 'x', thickness: 'y' },
       ...(taper.kind === 'tapered' ? { taper: { foot: taper.foot, from: leg.length - apron.height - 15 } } : {}),
@@ -62,21 +71,35 @@ export function legApronTable({ form, joints, bench }: PieceDecisions): Piece {
   }
 
   const longY = base.width / 2 - apronInset;
-  for (const [id, name, sy] of [['apron-front', 'Apron, front', -1], ['apron-back', 'Apron, back', 1]] as const) {
+  for (const [id, name, sy] of [
+    ['apron-front', 'Apron, front', -1],
+    ['apron-back', 'Apron, back', 1],
+  ] as const) {
     drafts.push({
-      id, name, kind: 'apron', grade: 'show',
+      id,
+      name,
+      kind: 'apron',
+      grade: 'show',
       size: { length: shoulder.long + 2 * tenon, width: apron.height, thickness: apron.thickness },
-      shoulderLength: shoulder.long, tenon: apronTenon,
+      shoulderLength: shoulder.long,
+      tenon: apronTenon,
       place: { x: 0, y: sy * longY, z: railZ },
       axes: { length: 'x', width: 'z', thickness: 'y' },
     });
   }
   const shortX = base.length / 2 - apronInset;
-  for (const [id, name, sx] of [['apron-left', 'Apron, left', -1], ['apron-right', 'Apron, right', 1]] as const) {
+  for (const [id, name, sx] of [
+    ['apron-left', 'Apron, left', -1],
+    ['apron-right', 'Apron, right', 1],
+  ] as const) {
     drafts.push({
-      id, name, kind: 'apron', grade: 'show',
+      id,
+      name,
+      kind: 'apron',
+      grade: 'show',
       size: { length: shoulder.short + 2 * tenon, width: apron.height, thickness: apron.thickness },
-      shoulderLength: shoulder.short, tenon: apronTenon,
+      shoulderLength: shoulder.short,
+      tenon: apronTenon,
       place: { x: sx * shortX, y: 0, z: railZ },
       axes: { length: 'y', width: 'z', thickness: 'x' },
     });
@@ -112,7 +135,10 @@ function crossRails(
   const clear = base.width - 2 * apronInset - apron.thickness;
   const height = Math.round(Math.min(apron.height, Math.max(40, apron.height * 0.6)));
   return Array.from({ length: count }, (_, i) => ({
-    id: `cross-rail-${i + 1}`, name: `Cross rail ${i + 1}`, kind: 'cross-rail' as const, grade: 'hidden' as const,
+    id: `cross-rail-${i + 1}`,
+    name: `Cross rail ${i + 1}`,
+    kind: 'cross-rail' as const,
+    grade: 'hidden' as const,
     size: { length: clear + 2 * stub, width: height, thickness: apron.thickness },
     shoulderLength: clear,
     tenon: { start: stub, end: stub, thickness: Math.round(apron.thickness / 3), width: height - 12, topSet: 6 },

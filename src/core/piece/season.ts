@@ -67,11 +67,13 @@ export function deriveSeason(given: {
   });
 
   // From gluing until a whole year at home is over, whatever the calendar says.
-  const lived = Array.from({ length: deliveredIndex - gluedIndex + DAYS_IN_YEAR }, (_, i) => onDay(gluedIndex + i));
-  const pick = (better: (a: number, b: number) => boolean) =>
-    lived.reduce((best, d) => (better(d.moisture, best.moisture) ? d : best));
-  const driest = pick((a, b) => a < b);
-  const wettest = pick((a, b) => a > b);
+  const lastDay = deliveredIndex + DAYS_IN_YEAR;
+  let [dry, wet] = [gluedIndex, gluedIndex];
+  for (let index = gluedIndex + 1; index < lastDay; index += 1) {
+    if (moistureAt(index) < moistureAt(dry)) dry = index;
+    if (moistureAt(index) > moistureAt(wet)) wet = index;
+  }
+  const [driest, wettest] = [onDay(dry), onDay(wet)];
 
   const glued = onDay(gluedIndex, moistureAtGluing ?? moistureAt(gluedIndex));
   const top = findPart(piece, 'top');
@@ -104,7 +106,9 @@ export function deriveSeason(given: {
 export function topWidthAt(season: Season, atMoisture: number): number {
   const { width, moisture: from } = season.reference;
   const { species, ringAngle } = season;
-  return width + dimensionalChange({ dimension: width, species, ringAngle, fromMoisture: from, toMoisture: atMoisture });
+  return (
+    width + dimensionalChange({ dimension: width, species, ringAngle, fromMoisture: from, toMoisture: atMoisture })
+  );
 }
 
 /** Size of a part in equilibrium at a moisture, its entered or designed size being that of the reference state. */
@@ -155,14 +159,22 @@ function seasonFigures(season: Season, shopAir: Place, homeAir: Place): Figure[]
   const formula = 'D + D·C·(M₂ − M₁) within 6–14 %; D + D·(M₂ − M₁) / (100·FSP/S − FSP + M₁) outside';
   const source = SPECIES_SOURCE[species.source];
   const width = (id: string, label: string, amount: number, to: SeasonDay): Figure => ({
-    id, label, quantity: movement(amount), formula, inputs: inputs(to), source, limits: LIMITS,
+    id,
+    label,
+    quantity: movement(amount),
+    formula,
+    inputs: inputs(to),
+    source,
+    limits: LIMITS,
   });
   const swing = season.topWidth.wettest - season.topWidth.driest;
   const air = (id: string, label: string, at: SeasonDay): Figure => {
     const where = at.index < season.delivered.index ? shopAir : homeAir;
     const mean = airOnDay(where.months, dayOfYear(at.day));
     return {
-      id, label, quantity: moisture(at.moisture),
+      id,
+      label,
+      quantity: moisture(at.moisture),
       formula: 'Hailwood–Horrobin: (1800/W)·[Kh/(1−Kh) + (K₁Kh + 2K₁K₂K²h²)/(1 + K₁Kh + K₁K₂K²h²)]',
       inputs: [
         { label: 'Place', quantity: where.name },
@@ -177,13 +189,16 @@ function seasonFigures(season: Season, shopAir: Place, homeAir: Place): Figure[]
     width('top-width-driest', 'Narrowest', season.topWidth.driest, driest),
     width('top-width-wettest', 'Widest', season.topWidth.wettest, wettest),
     {
-      id: 'top-swing', label: 'Between driest and wettest', quantity: movement(swing),
+      id: 'top-swing',
+      label: 'Between driest and wettest',
+      quantity: movement(swing),
       formula: 'widest − narrowest',
       inputs: [
         { label: 'Widest', quantity: movement(season.topWidth.wettest) },
         { label: 'Narrowest', quantity: movement(season.topWidth.driest) },
       ],
-      source, limits: LIMITS,
+      source,
+      limits: LIMITS,
     },
     air('moisture-driest', 'Driest day', driest),
     air('moisture-wettest', 'Wettest day', wettest),

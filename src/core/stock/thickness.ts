@@ -6,7 +6,13 @@ import type { Board } from './board';
  * and Cypress, standard thickness for surfaced lumber; values from memory.
  */
 export const SURFACED_INCHES: Readonly<Record<number, number>> = {
-  4: 13 / 16, 5: 1 + 1 / 16, 6: 1 + 5 / 16, 8: 1 + 3 / 4, 10: 2 + 1 / 4, 12: 2 + 3 / 4, 16: 3 + 3 / 4,
+  4: 13 / 16,
+  5: 1 + 1 / 16,
+  6: 1 + 5 / 16,
+  8: 1 + 3 / 4,
+  10: 2 + 1 / 4,
+  12: 2 + 3 / 4,
+  16: 3 + 3 / 4,
 };
 
 /** Construction lumber, nominal inches → dressed inches (ALSC PS 20, dry; values from memory). */

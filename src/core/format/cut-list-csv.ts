@@ -1,0 +1,71 @@
+import Papa from 'papaparse';
+import type { Demand } from '../layout/layout';
+import { formatLength, type LengthStyle } from '../measure/length';
+import type { Part } from '../piece/part';
+
+export interface CutListRow {
+  letter: string;
+  name: string;
+  count: number;
+  /** Overall with tenons, mm. */
+  length: number;
+  shoulder: number;
+  width: number;
+  thickness: number;
+  rough: { length: number; width: number } | null;
+  grade: Part['grade'];
+  state: 'to cut' | 'cut' | 'cut and measured';
+}
+
+/** One row a part, in the order of their letters; rough sizes from the demand where the part is still to be cut. */
+export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
+  return parts.map((part) => {
+    const wanted = [...demand.parts, ...demand.panels].find((d) => d.id === part.id);
+    return {
+      letter: part.letter,
+      name: part.name,
+      count: 1,
+      length: part.size.length,
+      shoulder: part.shoulderLength,
+      width: part.size.width,
+      thickness: part.size.thickness,
+      rough: part.cut ? null : (wanted?.rough ?? null),
+      grade: part.grade,
+      state: part.locked ? 'cut and measured' : part.cut ? 'cut' : 'to cut',
+    };
+  });
+}
+
+/** The cut list as CSV: lengths in mm as plain numbers, and once more as the shop reads them. */
+export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle): string {
+  const heading = [
+    'letter',
+    'part',
+    'count',
+    'overall_length_mm',
+    'shoulder_length_mm',
+    'width_mm',
+    'thickness_mm',
+    'rough_length_mm',
+    'rough_width_mm',
+    'grade',
+    'state',
+    'as_read',
+  ];
+  const plain = (mm: number) => Number(mm.toFixed(2));
+  const body = rows.map((row) => [
+    row.letter,
+    row.name,
+    row.count,
+    plain(row.length),
+    plain(row.shoulder),
+    plain(row.width),
+    plain(row.thickness),
+    row.rough ? plain(row.rough.length) : '',
+    row.rough ? plain(row.rough.width) : '',
+    row.grade,
+    row.state,
+    [row.length, row.width, row.thickness].map((mm) => formatLength(mm, style)).join(' x '),
+  ]);
+  return `${Papa.unparse([heading, ...body], { escapeFormulae: true, newline: '\n' })}\n`;
+}

@@ -1,0 +1,46 @@
+import * as v from 'valibot';
+import { PlaceSchema } from '../climate/place';
+import { read } from '../decision/issues';
+import { type JobDocument, JobDocumentSchema } from '../decision/job-document';
+import type { Problem } from '../measure/problem';
+
+/** A job file: the decisions, and the air of its two places so that it means the same in another shop. */
+export const JobFileSchema = v.object({
+  file: v.literal('taller-job-file', 'this is not a Taller job file: “file” must be “taller-job-file”'),
+  version: v.literal(1, 'this job file is of another version; this Taller reads version 1'),
+  places: v.pipe(v.array(PlaceSchema), v.maxLength(20)),
+  job: JobDocumentSchema,
+});
+
+export type JobFile = v.InferOutput<typeof JobFileSchema>;
+
+export function writeJobFile(job: JobDocument, places: JobFile['places']): string {
+  const used = places.filter((p) => p.id === job.season.shopPlaceId || p.id === job.season.homePlaceId);
+  return `${JSON.stringify({ file: 'taller-job-file', version: 1, places: used, job }, null, 2)}\n`;
+}
+
+/** Reads a job file, or tells everything that is wrong with it and where. */
+export function readJobFile(text: string): { value: JobFile } | { problems: Problem[] } {
+  let data: unknown;
+  try {
+    data = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return {
+      problems: [
+        {
+          problem: 'The file is damaged: it does not read as JSON.',
+          where: placeOf(error, text),
+          wayOut: 'Export the job again, or mend the file in a text editor at that place.',
+        },
+      ],
+    };
+  }
+  return read(JobFileSchema, data, 'the file');
+}
+
+function placeOf(error: unknown, text: string): string {
+  const at = /position (\d+)/.exec(error instanceof Error ? error.message : '');
+  if (!at) return 'the end of the file';
+  const before = text.slice(0, Number(at[1])).split('\n');
+  return `line ${before.length}, column ${(before.at(-1)?.length ?? 0) + 1}`;
+}

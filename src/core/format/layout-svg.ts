@@ -1,0 +1,75 @@
+import type { Layout } from '../layout/layout';
+import { formatLength, type LengthStyle } from '../measure/length';
+import type { Piece } from '../piece/derive-piece';
+import type { Board } from '../stock/board';
+import { escapeXml, round, svgDocument, svgRectangle } from './svg';
+
+const GAP = 90;
+const MARGIN = 30;
+const TEXT = 'font-family="sans-serif" font-size="34" fill="#14201B"';
+
+/** What is written on a piece of a board: the part's letter, with the strip's number in a panel. */
+export function pieceLabel(piece: Piece, placement: { part: string; strip?: number }): string {
+  const letter = piece.parts.find((part) => part.id === placement.part)?.letter ?? placement.part;
+  return placement.strip === undefined ? letter : `${letter}${placement.strip + 1}`;
+}
+
+/** The boards of a layout one below the other, in true millimetres, groups named by tag and part. */
+export function writeLayoutSvg(
+  layout: Layout,
+  piece: Piece,
+  boards: readonly Board[],
+  style: LengthStyle,
+  title: string,
+): string {
+  const used = layout.boards.flatMap((id) => boards.find((board) => board.id === id) ?? []);
+  const longest = Math.max(400, ...used.map((board) => board.length));
+  const body: string[] = [];
+  let y = MARGIN;
+  for (const board of used) {
+    y += 50;
+    body.push(`<g id="board-${escapeXml(board.tag)}">`);
+    body.push(
+      `<text x="${MARGIN}" y="${y - 12}" ${TEXT}>${escapeXml(`${board.tag}  ${formatLength(board.length, style)} × ${formatLength(board.width, style)} × ${formatLength(board.thickness, style)}`)}</text>`,
+    );
+    const at = (r: { x: number; y: number; length: number; width: number }) => ({ ...r, x: MARGIN + r.x, y: y + r.y });
+    body.push(
+      svgRectangle(
+        at({ x: 0, y: 0, length: board.length, width: board.width }),
+        'fill="#FBFCFA" stroke="#14201B" stroke-width="2"',
+      ),
+    );
+    for (const offcut of layout.offcuts.filter((o) => o.board === board.id)) {
+      body.push(
+        svgRectangle(
+          at(offcut),
+          'fill="none" stroke="#4C5A53" stroke-width="1.5" stroke-dasharray="12 8"',
+          'data-offcut="true"',
+        ),
+      );
+    }
+    for (const defect of board.defects) {
+      body.push(
+        svgRectangle(at(defect), 'fill="none" stroke="#C4361A" stroke-width="2"', `data-defect="${defect.kind}"`),
+      );
+    }
+    for (const placement of layout.placements.filter((p) => p.board === board.id)) {
+      const box = at(placement);
+      const label = pieceLabel(piece, placement);
+      body.push(
+        svgRectangle(
+          box,
+          'fill="#E4E2F7" stroke="#4338B0" stroke-width="2"',
+          `data-part="${escapeXml(placement.part)}"`,
+        ),
+      );
+      const size = `${formatLength(placement.length, style)} × ${formatLength(placement.width, style)}`;
+      body.push(
+        `<text x="${round(box.x + 14)}" y="${round(box.y + Math.min(box.width - 6, 40))}" ${TEXT}>${escapeXml(`${label}  ${size}`)}</text>`,
+      );
+    }
+    body.push('</g>');
+    y += board.width + GAP;
+  }
+  return svgDocument(longest + 2 * MARGIN, y, title, body);
+}

@@ -1,0 +1,200 @@
+import Papa from 'papaparse';
+import { read } from '../decision/issues';
+import { parseLength, type UnitSystem } from '../measure/length';
+import type { Problem } from '../measure/problem';
+import { type BoardInput, BoardSchema, DEFECT_KINDS, type Defect } from '../stock/board';
+import { findSpecies } from '../wood/species';
+
+/** The columns of a rack file, in the order they are written. Lengths in mm. */
+export const RACK_COLUMNS = [
+  'tag',
+  'species',
+  'length_mm',
+  'width_mm',
+  'thickness_mm',
+  'quarters',
+  'surface',
+  'ring_angle',
+  'moisture',
+  'moisture_on',
+  'lot',
+  'note',
+  'defects',
+] as const;
+
+export interface RackRow {
+  /** Line in the file, the header being line 1. */
+  line: number;
+  board?: BoardInput;
+  problems: Problem[];
+}
+
+/** Boards as CSV; defects as `kind x y length width`, several parted by semicolons. */
+export function writeRackCsv(boards: readonly BoardInput[]): string {
+  const rows = boards.map((b) => [
+    b.tag,
+    b.species,
+    b.length,
+    b.width,
+    b.thickness,
+    b.quarters ?? '',
+    b.surface,
+    b.ringAngle,
+    b.moisture ?? '',
+    b.moistureOn ?? '',
+    b.lot,
+    b.note,
+    b.defects.map((d) => [d.kind, d.x, d.y, d.length, d.width].join(' ')).join('; '),
+  ]);
+  return `${Papa.unparse([[...RACK_COLUMNS], ...rows], { escapeFormulae: true, newline: '\n' })}\n`;
+}
+
+/**
+ * Reads a rack file. Columns in any order, told by their heading; lengths may carry a unit ("8' 2\"", "2480 mm") or
+ * take that of the heading (`length_mm`, `length_in`) or of the workshop. Every row is read; each tells its own faults.
+ */
+export function readRackCsv(text: string, system: UnitSystem): { rows: RackRow[]; problems: Problem[] } {
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const [heading, ...body] = parsed.data;
+  if (!heading || heading.length < 2) {
+    return {
+      rows: [],
+      problems: [
+        {
+          problem: 'This does not read as a table of boards.',
+          where: 'line 1',
+          wayOut: `The first line names the columns: ${RACK_COLUMNS.join(', ')}.`,
+        },
+      ],
+    };
+  }
+  const columns = heading.map(headingOf);
+  const known = new Set(columns.map((column) => column.name));
+  const missing = ['tag', 'species', 'length', 'width', 'thickness'].filter((name) => !known.has(name));
+  if (missing.length > 0) {
+    return {
+      rows: [],
+      problems: [
+        {
+          problem: `Columns are missing: ${missing.join(', ')}.`,
+          where: 'line 1',
+          wayOut: `Name the columns as ${RACK_COLUMNS.join(', ')}; the order does not matter.`,
+        },
+      ],
+    };
+  }
+
+  const seen = new Map<string, number>();
+  const rows = body.map((cells, i): RackRow => {
+    const line = i + 2;
+    const problems: Problem[] = [];
+    const cell = (name: string) => {
+      const at = columns.findIndex((column) => column.name === name);
+      return { text: (cells[at] ?? '').trim(), unit: columns[at]?.unit };
+    };
+    const where = (name: string) => `line ${line}, ${name}`;
+    const size = (name: string) => {
+      const { text: said, unit } = cell(name);
+      const parsedLength = parseLength(said, unit ?? system);
+      if ('mm' in parsedLength) return parsedLength;
+      problems.push({ problem: parsedLength.problem, where: where(name), wayOut: 'Write the length again.' });
+      return { mm: Number.NaN };
+    };
+    const number = (name: string) => {
+      const said = cell(name).text.replace(',', '.');
+      if (said === '') return null;
+      const value = Number(said);
+      if (Number.isFinite(value)) return value;
+      problems.push({
+        problem: `“${said}” is not a number.`,
+        where: where(name),
+        wayOut: 'Write a number, or leave it empty.',
+      });
+      return null;
+    };
+
+    const thickness: { mm: number; quarters?: number } = size('thickness');
+    const quarters = number('quarters') ?? thickness.quarters ?? null;
+    const defects = readDefects(cell('defects').text, where('defects'), problems);
+    const input = {
+      tag: unescapeFormula(cell('tag').text),
+      species: unescapeFormula(cell('species').text).toLowerCase(),
+      length: size('length').mm,
+      width: size('width').mm,
+      thickness: thickness.mm,
+      quarters,
+      surface: cell('surface').text.toLowerCase() || 'rough',
+      ringAngle: number('ring_angle') ?? 0,
+      moisture: number('moisture'),
+      moistureOn: cell('moisture_on').text || null,
+      lot: unescapeFormula(cell('lot').text),
+      note: unescapeFormula(cell('note').text),
+      defects,
+    };
+    if (problems.length === 0) {
+      const result = read(BoardSchema, input, 'board');
+      if ('problems' in result) problems.push(...result.problems.map((p) => ({ ...p, where: where(p.where) })));
+      else if (!findSpecies(result.value.species)) {
+        problems.push({
+          problem: `There is no species “${result.value.species}”.`,
+          where: where('species'),
+          wayOut: 'Use an id like oak-white or walnut-black; the Methods page lists them.',
+        });
+      } else {
+        const before = seen.get(result.value.tag);
+        if (before !== undefined) {
+          problems.push({
+            problem: `Tag ${result.value.tag} stands on line ${before} too.`,
+            where: where('tag'),
+            wayOut: 'Give each board its own tag.',
+          });
+        } else {
+          seen.set(result.value.tag, line);
+          return { line, board: result.value, problems };
+        }
+      }
+    }
+    return { line, problems };
+  });
+  return {
+    rows,
+    problems:
+      rows.length === 0
+        ? [{ problem: 'There are no boards under the heading.', where: 'line 2', wayOut: 'Add a line for each board.' }]
+        : [],
+  };
+}
+
+/** Written with a leading ' so that no spreadsheet takes a note for a formula. */
+const unescapeFormula = (text: string) => text.replace(/^'(?=[=+\-@\t\r])/, '');
+
+function headingOf(text: string): { name: string; unit?: UnitSystem } {
+  const plain = text
+    .trim()
+    .toLowerCase()
+    .replace(/[\s-]+/g, '_');
+  const unit = /_\(?(mm|in|inch|inches)\)?$/.exec(plain);
+  if (!unit) return { name: plain };
+  return { name: plain.slice(0, unit.index), unit: unit[1] === 'mm' ? 'metric' : 'inch' };
+}
+
+function readDefects(text: string, where: string, problems: Problem[]): Defect[] {
+  return text
+    .split(';')
+    .map((part) => part.trim())
+    .filter(Boolean)
+    .flatMap((part) => {
+      const [kind = '', ...sizes] = part.split(/\s+/);
+      const [x, y, length, width] = sizes.map(Number);
+      const known = DEFECT_KINDS.find((k) => k === kind.toLowerCase());
+      if (known && sizes.length === 4 && [x, y, length, width].every((n) => Number.isFinite(n))) {
+        return [{ kind: known, x: x ?? 0, y: y ?? 0, length: length ?? 0, width: width ?? 0 }];
+      }
+      problems.push({
+        problem: `“${part}” does not read as a defect.`,
+        where,
+        wayOut: `Write kind and four millimetre figures, like “knot 410 90 60 45”; kinds are ${DEFECT_KINDS.join(', ')}.`,
+      });
+      return [];
+    });
+}

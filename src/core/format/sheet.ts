@@ -1,0 +1,272 @@
+import type { GlueUp } from '../glueup/plan-glue-ups';
+import type { Demand, Layout } from '../layout/layout';
+import { formatLength, type LengthStyle } from '../measure/length';
+import type { Piece } from '../piece/derive-piece';
+import { type Dimension, drawView, type View, type ViewName } from '../piece/drawing';
+import type { DatedOperation } from '../plan/schedule';
+import type { Board } from '../stock/board';
+import { cutList } from './cut-list-csv';
+import { pieceLabel } from './layout-svg';
+import { PAPERS, type Page, PageWriter, type Paper } from './page';
+
+export interface SheetInput {
+  name: string;
+  client: string;
+  species: string;
+  /** Lines of plain words under the title. */
+  facts: readonly string[];
+  piece: Piece;
+  demand: Demand;
+  layout: Layout | null;
+  boards: readonly Board[];
+  glueUps: readonly GlueUp[];
+  glueName: string;
+  dated: readonly DatedOperation[];
+  style: LengthStyle;
+  paper: Paper;
+}
+
+/** The job on paper, black and white: measured views, cut list, boards, glue-up card, order of work. */
+export function composeSheet(input: SheetInput): Page[] {
+  const { style } = input;
+  const say = (mm: number) => formatLength(mm, style);
+  const writer = new PageWriter(
+    PAPERS[input.paper],
+    [input.name, input.client, 'Taller'].filter(Boolean).join('  ·  '),
+  );
+
+  writer.text(input.name, { size: 20, bold: true });
+  writer.y += 10;
+  for (const fact of input.facts) {
+    writer.text(fact, { size: 9, width: writer.width });
+    writer.y += 5;
+  }
+  writer.y += 4;
+  views(writer, input, say);
+
+  writer.next();
+  writer.title('Cut list');
+  writer.text(`Lengths are overall, tenons included; the shoulder length stands beside. ${unitsNote(style)}`, {
+    size: 8.5,
+    width: writer.width,
+  });
+  writer.y += 7;
+  writer.table(
+    [
+      { title: '', share: 1 },
+      { title: 'Part', share: 4 },
+      { title: 'Overall', share: 2.4, right: true },
+      { title: 'Shoulder', share: 2.4, right: true },
+      { title: 'Width', share: 2.2, right: true },
+      { title: 'Thick', share: 2, right: true },
+      { title: 'Rough', share: 3.6, right: true },
+      { title: 'Done', share: 1.6, right: true },
+    ],
+    cutList(input.piece.parts, input.demand).map((row) => [
+      row.letter,
+      row.name,
+      say(row.length),
+      row.shoulder === row.length ? '–' : say(row.shoulder),
+      say(row.width),
+      say(row.thickness),
+      row.rough ? `${say(row.rough.length)} × ${say(row.rough.width)}` : '',
+      row.state === 'to cut' ? '[  ]' : '[x]',
+    ]),
+  );
+  if (input.layout) boardsOf(writer, input, input.layout, say);
+  gluing(writer, input, say);
+  work(writer, input);
+  writer.room(16);
+  writer.text(
+    'Show of care: guards and push sticks, the maker’s own instructions and local codes come first. Strength and stability figures are design figures, not a certification.',
+    { size: 7.5, width: writer.width },
+  );
+  return writer.pages;
+}
+
+const unitsNote = (style: LengthStyle) =>
+  style.system === 'metric' ? 'Millimetres.' : `Inches to 1/${style.fraction ?? 16}; + a little more, − a little less.`;
+
+function views(writer: PageWriter, input: SheetInput, say: (mm: number) => string): void {
+  const strips = input.layout?.strips.map((strip) => strip.width);
+  const drawn = (['plan', 'front', 'end'] as ViewName[]).map((name) =>
+    drawView(input.piece, name, strips ? { strips } : {}),
+  );
+  const widest = Math.max(...drawn.map((view) => view.bounds.width));
+  const tall = drawn.reduce((sum, view) => sum + view.bounds.height, 0);
+  const scale = Math.min((writer.width - 50) / widest, 120 / tall);
+  for (const view of drawn) {
+    const height = view.bounds.height * scale + 26;
+    writer.room(height);
+    drawOn(writer, view, scale, say);
+    writer.y += height;
+  }
+}
+
+const DASH = { seen: undefined, hidden: 1.5, tenon: 0.8, joint: undefined } as const;
+
+function drawOn(writer: PageWriter, view: View, scale: number, say: (mm: number) => string): void {
+  const { bounds } = view;
+  const at = ([u, v]: readonly [number, number]): [number, number] => [
+    writer.left + 25 + (u - bounds.left) * scale,
+    writer.y + 12 + (v - bounds.top) * scale,
+  ];
+  for (const shape of view.shapes) {
+    const dash = DASH[shape.style];
+    writer.mark({
+      kind: 'line',
+      points: shape.points.map(at),
+      close: shape.points.length > 2,
+      weight: shape.style === 'seen' ? 0.35 : 0.15,
+      ...(dash ? { dash } : {}),
+    });
+  }
+  for (const dimension of view.dimensions) dimensionOn(writer, dimension, at, say(dimension.value));
+}
+
+function dimensionOn(
+  writer: PageWriter,
+  { from, to, side }: Dimension,
+  at: (p: readonly [number, number]) => [number, number],
+  text: string,
+): void {
+  const away = { above: [0, -6], below: [0, 6], left: [-7, 0], right: [7, 0] }[side] as [number, number];
+  const [a, b] = [at(from), at(to)].map(([x, y]) => [x + away[0], y + away[1]] as [number, number]);
+  if (!a || !b) return;
+  writer.mark({ kind: 'line', points: [a, b], weight: 0.12 });
+  for (const [x, y] of [a, b])
+    writer.mark({
+      kind: 'line',
+      points: [
+        [x - 0.8, y + 0.8],
+        [x + 0.8, y - 0.8],
+      ],
+      weight: 0.2,
+    });
+  const middle = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2] as const;
+  const place = {
+    above: { x: middle[0], y: middle[1] - 4, align: 'centre' as const },
+    below: { x: middle[0], y: middle[1] + 1, align: 'centre' as const },
+    left: { x: middle[0] - 1.5, y: middle[1] - 1.5, align: 'right' as const },
+    right: { x: middle[0] + 1.5, y: middle[1] - 1.5, align: 'left' as const },
+  }[side];
+  writer.mark({ kind: 'text', text, size: 8, ...place });
+}
+
+function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (mm: number) => string): void {
+  const used = layout.boards.flatMap((id) => input.boards.find((board) => board.id === id) ?? []);
+  if (used.length === 0) return;
+  writer.next();
+  writer.title('Boards');
+  const scale = writer.width / Math.max(...used.map((board) => board.length));
+  for (const board of used) {
+    const height = board.width * scale;
+    writer.room(height + 14);
+    writer.text(
+      `${board.tag}   ${say(board.length)} × ${say(board.width)} × ${say(board.thickness)}${board.lot ? `   lot ${board.lot}` : ''}`,
+      { size: 9, bold: true },
+    );
+    writer.y += 5.5;
+    const box = (r: { x: number; y: number; length: number; width: number }) => {
+      const [x, y] = [writer.left + r.x * scale, writer.y + r.y * scale];
+      return [
+        [x, y],
+        [x + r.length * scale, y],
+        [x + r.length * scale, y + r.width * scale],
+        [x, y + r.width * scale],
+      ] as [number, number][];
+    };
+    writer.mark({
+      kind: 'line',
+      points: box({ x: 0, y: 0, length: board.length, width: board.width }),
+      close: true,
+      weight: 0.35,
+    });
+    for (const defect of board.defects) {
+      const corners = box(defect);
+      writer.mark({ kind: 'line', points: corners, close: true, weight: 0.15, fill: '#dddddd' });
+      writer.mark({ kind: 'line', points: [corners[0] ?? [0, 0], corners[2] ?? [0, 0]], weight: 0.15 });
+    }
+    for (const placement of layout.placements.filter((p) => p.board === board.id)) {
+      const corners = box(placement);
+      writer.mark({ kind: 'line', points: corners, close: true, weight: 0.25 });
+      const [x, y] = corners[0] ?? [0, 0];
+      writer.mark({
+        kind: 'text',
+        x: x + 1.2,
+        y: y + Math.max(0.3, (placement.width * scale) / 2 - 1.7),
+        size: 8,
+        bold: true,
+        text: `${pieceLabel(input.piece, placement)}  ${say(placement.length)} × ${say(placement.width)}`,
+      });
+    }
+    writer.y += height + 6;
+  }
+  if (layout.shortfall.length > 0) {
+    writer.title('To buy');
+    writer.table(
+      [
+        { title: 'For', share: 4 },
+        { title: 'Rough', share: 2 },
+        { title: 'At least', share: 5 },
+        { title: 'Board feet', share: 2, right: true },
+      ],
+      layout.shortfall.map((s) => [
+        s.name,
+        s.quarters ? `${s.quarters}/4` : `over ${say(s.thickness)}`,
+        `${say(s.length)} × ${say(s.width)}`,
+        s.boardFeet.toFixed(1),
+      ]),
+    );
+  }
+}
+
+function gluing(writer: PageWriter, input: SheetInput, say: (mm: number) => string): void {
+  writer.next();
+  writer.title(`Glue-up card · ${input.glueName}`);
+  for (const glueUp of input.glueUps) {
+    writer.table(
+      [
+        { title: 'Go', share: 3.4 },
+        { title: 'Pieces', share: 4 },
+        { title: 'Width', share: 2, right: true },
+        { title: 'Clamps', share: 3.4, right: true },
+        { title: 'Glue', share: 1.6, right: true },
+        { title: 'Minutes', share: 2.6, right: true },
+      ],
+      glueUp.stages.map((s) => [
+        s.name,
+        s.members.join(' + '),
+        say(s.width),
+        `${s.clamps.count} of ${say(Math.ceil(s.clamps.leastLength / 10) * 10)}`,
+        `${Math.ceil(s.glue)} g`,
+        `${Math.ceil(s.minutes)} of ${s.closedBy}`,
+      ]),
+    );
+    for (const problem of glueUp.problems) {
+      writer.room(12);
+      writer.text(`Watch: ${problem.problem} ${problem.wayOut}`, { size: 8.5, width: writer.width });
+      writer.y += 10;
+    }
+  }
+}
+
+function work(writer: PageWriter, input: SheetInput): void {
+  writer.title('Order of work');
+  writer.table(
+    [
+      { title: '', share: 0.8 },
+      { title: 'Operation', share: 7.4 },
+      { title: 'Hours', share: 1.2, right: true },
+      { title: 'Wait', share: 1.2, right: true },
+      { title: 'From', share: 2, right: true },
+    ],
+    input.dated.map(({ operation, start }, i) => [
+      `${i + 1}`,
+      operation.name,
+      operation.work.toFixed(1),
+      operation.wait ? `${Math.round(operation.wait)}` : '',
+      start,
+    ]),
+  );
+}

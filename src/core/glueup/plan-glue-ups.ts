@@ -1,0 +1,185 @@
+import type { Staging } from '../decision/job-document';
+import type { Shop } from '../decision/shop';
+import type { Figure } from '../measure/figure';
+import type { Problem } from '../measure/problem';
+import type { Species } from '../wood/species';
+import type { Glue } from './glue';
+
+export interface GlueStrip {
+  label: string;
+  /** mm after jointing. */
+  width: number;
+}
+
+/** What goes into one gluing: strips, or sections made in stages before. */
+export interface GlueStage {
+  id: string;
+  name: string;
+  /** Labels of the strips or stages joined here. */
+  members: readonly string[];
+  /** mm across all members. */
+  width: number;
+  length: number;
+  thickness: number;
+  joints: number;
+  clamps: { count: number; leastLength: number; spacing: number; forceEach: number };
+  /** g */
+  glue: number;
+  /** Minutes of spreading and closing, against the glue's own. */
+  minutes: number;
+  closedBy: number;
+  /** Goes through the planer after this stage. */
+  planes: boolean;
+}
+
+export interface GlueUp {
+  panel: string;
+  stages: readonly GlueStage[];
+  figures: readonly Figure[];
+  problems: readonly Problem[];
+}
+
+/** Minutes to spread and close a metre of edge joint, one person; common practice. */
+const MINUTES_PER_METRE = 0.8;
+/** What a clamp's jaws need beyond the panel, for pads and opening, mm. */
+const CLAMP_EXTRA = 60;
+const PAD = 20;
+
+/**
+ * The gluing of a panel: by the shop's school either at once, in halves, or in stages no wider than the planer, which
+ * are flattened by machine and joined last. Clamp pressure spreads at about 45° from each pad, so clamps stand at most
+ * two outer strips' widths apart and alternate above and below (common practice).
+ */
+export function planGlueUps(given: {
+  panel: string;
+  strips: readonly GlueStrip[];
+  length: number;
+  thickness: number;
+  staging: Staging;
+  glue: Glue;
+  shop: Shop;
+  species: Species;
+}): GlueUp {
+  const { panel, strips, shop } = given;
+  const groups = stageGroups(strips, given.staging, shop.tools.planerWidth);
+  const single = groups.length === 1;
+  const first = groups.map((members, i) =>
+    stage(given, single ? 'panel' : `section-${i + 1}`, single ? 'The whole panel' : `Section ${i + 1}`, members),
+  );
+  const sections = first.map((s) => ({ label: s.name, width: s.width }));
+  // A section of one strip needs no gluing; it only waits for the last joint.
+  const glued = first.filter((s) => s.joints > 0);
+  const stages = single ? glued : [...glued, stage(given, 'panel', 'Sections into the panel', sections)];
+  return { panel, stages, figures: stages.map((s) => glueFigure(s, given.glue)), problems: limits(stages, shop) };
+}
+
+function stageGroups(strips: readonly GlueStrip[], staging: Staging, planerWidth: number): GlueStrip[][] {
+  const total = strips.reduce((sum, strip) => sum + strip.width, 0);
+  const widest = { 'all-at-once': Number.POSITIVE_INFINITY, 'in-halves': total / 2, 'planer-width': planerWidth }[
+    staging
+  ];
+  if (total <= widest) return [[...strips]];
+  if (staging === 'in-halves') {
+    let run = 0;
+    let split = 0;
+    let best = Number.POSITIVE_INFINITY;
+    strips.forEach((strip, i) => {
+      run += strip.width;
+      if (i < strips.length - 1 && Math.abs(run - total / 2) < best) {
+        best = Math.abs(run - total / 2);
+        split = i + 1;
+      }
+    });
+    return split > 0 ? [strips.slice(0, split), strips.slice(split)] : [[...strips]];
+  }
+  const groups: GlueStrip[][] = [];
+  let width = 0;
+  for (const strip of strips) {
+    const last = groups.at(-1);
+    if (last && width + strip.width <= widest) {
+      last.push(strip);
+      width += strip.width;
+    } else {
+      groups.push([strip]);
+      width = strip.width;
+    }
+  }
+  return groups;
+}
+
+function stage(
+  given: Parameters<typeof planGlueUps>[0],
+  id: string,
+  name: string,
+  members: readonly GlueStrip[],
+): GlueStage {
+  const { length, thickness, glue, species, shop } = given;
+  const width = members.reduce((sum, member) => sum + member.width, 0);
+  const joints = Math.max(0, members.length - 1);
+  const outer = Math.min(members[0]?.width ?? 0, members.at(-1)?.width ?? 0);
+  const widestSpacing = Math.max(100, 2 * outer + PAD);
+  const count = Math.max(2, Math.ceil(length / widestSpacing) + 1);
+  const pressure = glue.pressure[species.kind];
+  return {
+    id,
+    name,
+    members: members.map((member) => member.label),
+    width,
+    length,
+    thickness,
+    joints,
+    clamps: {
+      count,
+      leastLength: width + CLAMP_EXTRA,
+      spacing: length / (count - 1),
+      forceEach: (pressure * length * thickness) / count,
+    },
+    glue: joints * length * thickness * 1e-6 * glue.spread,
+    minutes: 1 + joints * (length / 1000) * MINUTES_PER_METRE + count * 0.25,
+    closedBy: glue.closedBy,
+    planes: width <= shop.tools.planerWidth,
+  };
+}
+
+function glueFigure(s: GlueStage, glue: Glue): Figure {
+  return {
+    id: `glue-${s.id}`,
+    label: `Glue for ${s.name.toLowerCase()}`,
+    quantity: { amount: s.glue, unit: 'gram' },
+    formula: 'joints · length · thickness · spread',
+    inputs: [
+      { label: 'Joints', quantity: { amount: s.joints, unit: 'count' } },
+      { label: 'Length', quantity: { amount: s.length, unit: 'mm' } },
+      { label: 'Thickness', quantity: { amount: s.thickness, unit: 'mm' } },
+      { label: 'Spread, g/m²', quantity: `${glue.spread}` },
+    ],
+    source: 'Adhesive makers’ general guidance, single spread 150–250 g/m²; from memory',
+  };
+}
+
+/** Clamps long enough on the wall, counted against what the widest stage wants. */
+export function clampsThatReach(shop: Shop, leastLength: number): number {
+  return shop.tools.clamps.filter((c) => c.length >= leastLength).reduce((sum, c) => sum + c.count, 0);
+}
+
+function limits(stages: readonly GlueStage[], shop: Shop): Problem[] {
+  return stages.flatMap((s) => {
+    const problems: Problem[] = [];
+    const have = clampsThatReach(shop, s.clamps.leastLength);
+    if (have < s.clamps.count) {
+      problems.push({
+        problem: `${s.name} wants ${s.clamps.count} clamps of ${Math.ceil(s.clamps.leastLength)} mm or more; the shop has ${have}.`,
+        where: s.id,
+        wayOut: 'Borrow clamps, set them wider behind stiff cauls, or glue in smaller sections.',
+      });
+    }
+    if (s.minutes > s.closedBy) {
+      problems.push({
+        problem: `${s.name} takes some ${Math.ceil(s.minutes)} minutes to spread and close; this glue wants to be closed within ${s.closedBy}.`,
+        where: s.id,
+        wayOut: 'Take a slower glue, a second pair of hands, or more and smaller stages.',
+      });
+    }
+    return problems;
+  });
+}

@@ -1,0 +1,55 @@
+/** The public names of the core: what the interface, the server, tools and tests may rely on. */
+export * from './check/beam';
+export type { Check, CheckContext, Level, Step } from './check/check';
+export { BEHIND_CHAIR, EDGE_ON_BENCH, EDGE_PER_CHAIR, KNEE_HEIGHT, seatsAt } from './check/people';
+export { runChecks } from './check/run-checks';
+export { pieceWeight } from './check/stability';
+export {
+  airOnDay,
+  DAYS_IN_YEAR,
+  type DayOfAir,
+  type Month,
+  MonthSchema,
+  type Place,
+  PlaceSchema,
+  type YearOfMoisture,
+  yearOfMoisture,
+} from './climate/place';
+export { problemsOf, read } from './decision/issues';
+export * from './decision/job-document';
+export { type Shop, ShopSchema } from './decision/shop';
+export { type CutListRow, cutList, writeCutListCsv } from './format/cut-list-csv';
+export { fileName } from './format/file-name';
+export { type JobFile, JobFileSchema, readJobFile, writeJobFile } from './format/job-file';
+export { pieceLabel, writeLayoutSvg } from './format/layout-svg';
+export { type Mark, PAPERS, type Page, type Paper } from './format/page';
+export { RACK_COLUMNS, type RackRow, readRackCsv, writeRackCsv } from './format/rack-csv';
+export { composeSheet, type SheetInput } from './format/sheet';
+export { GLUES, type Glue } from './glueup/glue';
+export { clampsThatReach, type GlueStage, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
+export { type DerivedJob, deriveJob, type JobInputs, LAYOUT_EFFORT } from './job';
+export { legCorner, tenonThickness } from './joint/leg-corner';
+export { checkLayout, sawable } from './layout/check-layout';
+export * from './layout/layout';
+export { leastConsumption } from './layout/least-consumption';
+export { type LayoutProgress, planLayout, searchLayout } from './layout/plan-layout';
+export * from './measure/calendar';
+export type { Figure } from './measure/figure';
+export * from './measure/length';
+export type { Problem } from './measure/problem';
+export { type Phrase, type Quantity, say, type Unit } from './measure/quantity';
+export { derivePiece, findPart, type Piece, type PieceDecisions } from './piece/derive-piece';
+export { type Dimension, drawView, type FastenerMark, type Shape, type View, type ViewName } from './piece/drawing';
+export { HOLDS } from './piece/hold';
+export { newJob, topForBrief } from './piece/new-job';
+export type { Fastener, Fitting, Part, Size } from './piece/part';
+export { deriveSeason, SEASON_DAYS, type Season, sizeAt, topWidthAt, travelNeeded } from './piece/season';
+export { partVolume, partWeight } from './piece/weight';
+export { type Operation, planOperations } from './plan/operations';
+export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
+export * from './stock/board';
+export { boardFeet } from './stock/board-foot';
+export { DRESSED_INCHES, quartersFor, SURFACED_INCHES, surfacedThickness } from './stock/thickness';
+export { equilibriumMoisture } from './wood/moisture';
+export { COEFFICIENT_RANGE, dimensionalChange, movementCoefficient, thicknessCoefficient } from './wood/movement';
+export { ALL_SPECIES, density, findSpecies, SPECIES_SOURCE, type Species } from './wood/species';

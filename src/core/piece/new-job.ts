@@ -1,0 +1,78 @@
+import type { Brief, JobDocument } from '../decision/job-document';
+import { type Day, plusDays } from '../measure/calendar';
+
+const EDGE_PER_CHAIR = 610;
+const EDGE_ON_BENCH = 457;
+const BEHIND_CHAIR = { wall: 915, passing: 1118 };
+
+/** A table top for a brief: long enough for the seats, no larger than the room lets people round it. mm. */
+export function topForBrief(brief: Brief): { length: number; width: number } {
+  const clear = 2 * BEHIND_CHAIR[brief.behindChairs];
+  const [long, short] = [Math.max(brief.room.length, brief.room.width), Math.min(brief.room.length, brief.room.width)];
+  const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
+  const down = (value: number) => Math.floor(value / 10) * 10;
+  // Up to four sit at a square; more along the two sides, with one at each end.
+  if (brief.seats <= 4 && brief.seating === 'chairs') {
+    const side = Math.max(600, Math.min(brief.seats <= 2 ? 700 : 850, down(short - clear)));
+    return { length: side, width: side };
+  }
+  const width = Math.max(620, Math.min(900, down(short - clear)));
+  const sides = Math.ceil(Math.max(0, brief.seats - 2) / 2) * each;
+  const wanted = Math.ceil((sides + (brief.seating === 'chairs' ? 380 : 0)) / 10) * 10;
+  const room = down(long - clear);
+  return { length: Math.max(sides, Math.min(wanted, room), 700), width };
+}
+
+/** The first decisions of a job: a sound leg-and-apron table for the brief, every one open to change. */
+export function newJob(given: {
+  name: string;
+  client: string;
+  brief: Brief;
+  species: string;
+  shopPlaceId: string;
+  homePlaceId: string;
+  startOn: Day;
+}): JobDocument {
+  const { brief, startOn } = given;
+  const top = topForBrief(brief);
+  const large = top.length > 1300;
+  return {
+    format: 'taller.job',
+    version: 1,
+    name: given.name,
+    client: given.client,
+    brief,
+    form: {
+      species: given.species,
+      top: {
+        kind: 'glued-panel',
+        ...top,
+        thickness: large ? 30 : 25,
+        endOverhang: large ? 60 : 30,
+        sideOverhang: large ? 40 : 30,
+      },
+      base: {
+        kind: 'leg-apron',
+        height: 745,
+        leg: { section: large ? 65 : 55, taper: { kind: 'tapered', foot: large ? 42 : 34 } },
+        apron: { height: large ? 90 : 75, thickness: 22, reveal: 5 },
+        crossRails: large ? (top.length > 1850 ? 2 : 1) : 0,
+      },
+      hold: { kind: 'buttons', travel: 8, screwLength: large ? 30 : 25 },
+      loads: { edge: 400, spread: 600 },
+    },
+    season: {
+      shopPlaceId: given.shopPlaceId,
+      homePlaceId: given.homePlaceId,
+      ringAngle: 15,
+      gluedOn: plusDays(startOn, 9),
+      deliveredOn: plusDays(startOn, 30),
+      moistureAtGluing: null,
+    },
+    joints: { corner: 'mortise-tenon', tenonSchool: 'third', meeting: 'auto', tenonLength: null },
+    layout: { leastStrip: 60, greatestStrip: 160, leaveOut: [] },
+    glueUp: { glue: 'pva-slow', staging: 'planer-width' },
+    plan: { startOn, hoursPerDay: 6, finish: 'oil-wax' },
+    bench: { cut: [], locks: {} },
+  };
+}

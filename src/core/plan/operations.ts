@@ -1,0 +1,251 @@
+import type { JobDocument } from '../decision/job-document';
+import type { Glue } from '../glueup/glue';
+import type { GlueUp } from '../glueup/plan-glue-ups';
+import type { Piece } from '../piece/derive-piece';
+
+export interface Operation {
+  id: string;
+  name: string;
+  group: 'Milling' | 'Top' | 'Base' | 'Finish' | 'Delivery';
+  /** Hours at the bench. */
+  work: number;
+  /** Hours that must pass afterwards before what follows. */
+  wait: number;
+  after: readonly string[];
+  /** The usual caution at this operation. */
+  caution: string;
+  parts: readonly string[];
+}
+
+const FINISHES: Record<JobDocument['plan']['finish'], { name: string; coats: number; dry: number; caution: string }> = {
+  'oil-wax': {
+    name: 'oil and wax',
+    coats: 3,
+    dry: 24,
+    caution: 'Oily rags heat by themselves: hang them out flat or keep them under water. Fresh air.',
+  },
+  film: {
+    name: 'varnish',
+    coats: 3,
+    dry: 24,
+    caution: 'Solvent vapour: fresh air, a mask for vapour, no flame. The same coats on both faces.',
+  },
+  none: { name: 'nothing', coats: 0, dry: 0, caution: '' },
+};
+
+/** Resting before final size, days' hours: freshly planed stock moves (common practice). */
+const REST_AFTER_ROUGHING = 72;
+
+/** The order of work for a table, with hours worked and hours waited (common practice; adjust to the shop). */
+export function planOperations(given: {
+  document: JobDocument;
+  piece: Piece;
+  glueUps: readonly GlueUp[];
+  glue: Glue;
+  boards: number;
+}): Operation[] {
+  const { document, piece, glueUps, glue, boards } = given;
+  const ids = (kind: string) => piece.parts.filter((part) => part.kind === kind).map((part) => part.id);
+  const [legs, aprons, rails] = [ids('leg'), ids('apron'), ids('cross-rail')];
+  const base = [...legs, ...aprons, ...rails];
+  const area = (piece.overall.length * piece.overall.width) / 1e6;
+  const operations: Operation[] = [];
+  const add = (
+    id: string,
+    name: string,
+    group: Operation['group'],
+    work: number,
+    wait: number,
+    after: string[],
+    caution: string,
+    parts: string[],
+  ) => operations.push({ id, name, group, work, wait, after, caution, parts });
+
+  add(
+    'crosscut',
+    'Crosscut the boards by the layout, best faces marked',
+    'Milling',
+    0.4 + boards * 0.15,
+    0,
+    [],
+    'Support both ends; a board that closes on the blade is thrown back. Guards on.',
+    ['top', ...base],
+  );
+  add(
+    'rough-mill',
+    'Flatten, plane and rip everything over size',
+    'Milling',
+    1 + boards * 0.4,
+    REST_AFTER_ROUGHING,
+    ['crosscut'],
+    'No twisted stock on the table saw before one face and one edge are true. Push sticks under 150 mm. Dust mask, hearing.',
+    ['top', ...base],
+  );
+  add(
+    'final-mill',
+    'Bring everything to final thickness and width',
+    'Milling',
+    0.8 + boards * 0.2,
+    0,
+    ['rough-mill'],
+    'Nothing shorter than the planer’s rollers stand apart. Short and narrow pieces by hand.',
+    ['top', ...base],
+  );
+
+  const stages = glueUps.flatMap((glueUp) => glueUp.stages);
+  const panelDone: string[] = [];
+  stages.forEach((stage, i) => {
+    const id = `glue-${stage.id}`;
+    const sections = stages.slice(0, i).map((s) => `glue-${s.id}`);
+    const last = stage.id === 'panel' && stages.length > 1;
+    add(
+      id,
+      `Joint, glue and clamp: ${stage.name.toLowerCase()}`,
+      'Top',
+      0.4 + stage.joints * 0.3,
+      last || stages.length === 1 ? glue.levelAfter : glue.clampFor / 60,
+      last ? sections : ['final-mill'],
+      `Only until a thin even line is squeezed out; more bows the panel. ${glue.caution}`,
+      ['top'],
+    );
+    if (last || stages.length === 1) panelDone.push(id);
+  });
+  add(
+    'top-flat',
+    'Level the top and cut it to length and width',
+    'Top',
+    1 + area,
+    0,
+    panelDone.length ? panelDone : ['final-mill'],
+    'Not before the glue’s water has left: joints sink. Two people turn a heavy top.',
+    ['top'],
+  );
+
+  const joint =
+    piece.corner.kind === 'loose-tenon'
+      ? 'Cut mortises for the loose tenons'
+      : 'Mortise the legs, then tenon the aprons';
+  add(
+    'joints',
+    `${joint}; lay the legs out together`,
+    'Base',
+    piece.jointCount * 0.45,
+    0,
+    ['final-mill'],
+    'Mark inside faces and letters on all four legs before the first cut. Chisel and cutter away from the other hand.',
+    base,
+  );
+  if (document.form.base.leg.taper.kind === 'tapered') {
+    add(
+      'taper',
+      'Taper the legs on their two inside faces',
+      'Base',
+      1.2,
+      0,
+      ['joints'],
+      'On a sled with hold-downs; the mortises are cut first, while the leg is square.',
+      legs,
+    );
+  }
+  const shaped = document.form.base.leg.taper.kind === 'tapered' ? 'taper' : 'joints';
+  if (document.form.hold.kind === 'buttons') {
+    add(
+      'groove',
+      'Groove the aprons for the buttons',
+      'Base',
+      0.4,
+      0,
+      [shaped],
+      'Before assembly: the groove cannot be reached with a saw after it. Stock flat to the fence.',
+      [...aprons, ...rails],
+    );
+  }
+  const ready = document.form.hold.kind === 'buttons' ? 'groove' : shaped;
+  add(
+    'dry-fit',
+    'Dry fit the base; check square and wind',
+    'Base',
+    0.8,
+    0,
+    [ready],
+    'A joint that wants a hammer dry will not close wet.',
+    base,
+  );
+  add(
+    'sand-base',
+    'Plane or sand the parts before assembly',
+    'Base',
+    1.5,
+    0,
+    ['dry-fit'],
+    'Dust mask and extraction. No rounding where two parts meet flush.',
+    base,
+  );
+  add(
+    'glue-ends',
+    'Glue the two ends: legs and short aprons',
+    'Base',
+    0.7,
+    glue.clampFor / 60,
+    ['sand-base'],
+    `Two small glue-ups instead of one large one. ${glue.caution}`,
+    [...legs, 'apron-left', 'apron-right'],
+  );
+  add(
+    'glue-base',
+    'Glue the ends to the long aprons and rails',
+    'Base',
+    0.8,
+    glue.levelAfter,
+    ['glue-ends'],
+    'On a flat surface; measure both diagonals while the clamps can still be moved.',
+    base,
+  );
+
+  const finish = FINISHES[document.plan.finish];
+  add(
+    'sand-top',
+    'Sand the top and break its edges',
+    'Finish',
+    0.8 + 0.8 * area,
+    0,
+    ['top-flat'],
+    'Dust mask and extraction.',
+    ['top'],
+  );
+  let before = ['sand-top', 'glue-base'];
+  for (let coat = 1; coat <= finish.coats; coat += 1) {
+    add(
+      `coat-${coat}`,
+      `Coat ${coat} of ${finish.coats}, ${finish.name}, both faces alike`,
+      'Finish',
+      0.5 + 0.35 * area,
+      finish.dry,
+      before,
+      finish.caution,
+      ['top', ...base],
+    );
+    before = [`coat-${coat}`];
+  }
+  add(
+    'hang-top',
+    'Fasten the top, the travel free on both sides',
+    'Delivery',
+    0.6,
+    0,
+    before,
+    'Snug, not tight: a fastener that cannot slide holds the wood against its movement.',
+    ['top'],
+  );
+  add(
+    'check-over',
+    'Level the feet, look it over, wrap it',
+    'Delivery',
+    0.8,
+    0,
+    ['hang-top'],
+    'Lift with two; bend the knees, not the back.',
+    ['top', ...base],
+  );
+  return operations;
+}
