@@ -11,7 +11,8 @@ import { type Demand, demandOf, type Layout, type LayoutOptions, layoutKey } fro
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
 import { count, kilogram, mm, movement, percent, say } from './measure/quantity';
-import { derivePiece, findPart, type Piece } from './piece/derive-piece';
+import { derivePiece } from './piece/derive-piece';
+import { findPart, type Piece } from './piece/piece';
 import { deriveSeason, type Season } from './piece/season';
 import { type Operation, planOperations } from './plan/operations';
 import { type Schedule, schedule } from './plan/schedule';

@@ -2,7 +2,7 @@ import type { Change, JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
 import type { Phrase, Quantity } from '../measure/quantity';
-import type { Piece } from '../piece/derive-piece';
+import type { Piece } from '../piece/piece';
 import type { Season } from '../piece/season';
 import type { Board } from '../stock/board';
 import type { Species } from '../wood/species';

@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../measure/length';
 import { mm, say } from '../measure/quantity';
-import { findPart } from '../piece/derive-piece';
 import { HOLDS } from '../piece/hold';
+import { findPart } from '../piece/piece';
 import { type Check, type CheckContext, judge } from './check';
 
 /** Wood left between a screw's point and the show face, 1/4 in; common practice. */

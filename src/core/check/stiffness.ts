@@ -1,5 +1,5 @@
 import { mm, movement, say } from '../measure/quantity';
-import { findPart } from '../piece/derive-piece';
+import { findPart } from '../piece/piece';
 import { partWeight } from '../piece/weight';
 import { bendingStress, cantileverSag, uniformSag } from './beam';
 import { type Check, type CheckContext, judge } from './check';

@@ -1,6 +1,6 @@
 import { count, mm, say } from '../measure/quantity';
-import { findPart } from '../piece/derive-piece';
 import type { PartKind } from '../piece/part';
+import { findPart } from '../piece/piece';
 import { surfacedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';
 

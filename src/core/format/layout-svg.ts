@@ -1,6 +1,6 @@
 import type { Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
-import type { Piece } from '../piece/derive-piece';
+import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
 import { escapeXml, round, svgDocument, svgRectangle } from './svg';
 

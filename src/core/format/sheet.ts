@@ -1,8 +1,8 @@
 import type { GlueUp } from '../glueup/plan-glue-ups';
 import type { Demand, Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
-import type { Piece } from '../piece/derive-piece';
 import { type Dimension, drawView, type View, type ViewName } from '../piece/drawing';
+import type { Piece } from '../piece/piece';
 import type { DatedOperation } from '../plan/schedule';
 import type { Board } from '../stock/board';
 import { cutList } from './cut-list-csv';

@@ -1,6 +1,6 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
-import type { Piece } from '../piece/derive-piece';
+import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
 
 /** A rectangle of a board, mm; x along the length from the tagged end, y across from the near edge. */

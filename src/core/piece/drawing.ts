@@ -1,5 +1,5 @@
-import type { Piece } from './derive-piece';
 import { extent, type Part, type Place, type Size } from './part';
+import type { Piece } from './piece';
 
 export type ViewName = 'plan' | 'front' | 'end';
 export type Point = readonly [number, number];

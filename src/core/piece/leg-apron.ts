@@ -1,9 +1,9 @@
 import { LEAST_BACK_WALL, legCorner } from '../joint/leg-corner';
 import { stubTenonLength } from '../joint/stub-tenon';
 import type { Problem } from '../measure/problem';
-import type { Piece, PieceDecisions } from './derive-piece';
 import { HOLDS } from './hold';
 import type { Fastener, Fitting, Part, Size } from './part';
+import type { Piece, PieceDecisions } from './piece';
 import { settleLocks } from './settle-locks';
 
 // I and O read as one and nought on a board end.

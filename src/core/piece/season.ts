@@ -5,8 +5,8 @@ import type { Figure } from '../measure/figure';
 import { moisture, movement } from '../measure/quantity';
 import { dimensionalChange, movementCoefficient } from '../wood/movement';
 import { SPECIES_SOURCE, type Species } from '../wood/species';
-import { findPart, type Piece } from './derive-piece';
 import type { Part, Size } from './part';
+import { findPart, type Piece } from './piece';
 
 /** The days the year band shows. */
 export const SEASON_DAYS = 2 * DAYS_IN_YEAR;

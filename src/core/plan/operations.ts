@@ -1,7 +1,7 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Glue } from '../glueup/glue';
 import type { GlueUp } from '../glueup/plan-glue-ups';
-import type { Piece } from '../piece/derive-piece';
+import type { Piece } from '../piece/piece';
 
 export interface Operation {
   id: string;

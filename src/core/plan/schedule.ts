@@ -80,7 +80,11 @@ export function schedule(operations: readonly Operation[], calendar: { hoursPerD
       readyOn: plusDays(start, Math.floor(over / 24)),
     });
   }
-  const finishedOn = dated.reduce((latest, d) => (d.readyOn > latest ? d.readyOn : latest), start);
+  const finishedOn =
+    dated
+      .map((d) => d.readyOn)
+      .sort()
+      .at(-1) ?? start;
   const span = daysBetween(start, finishedOn) + 1;
   const workdays = Array.from({ length: span }, (_, d) => d).filter(isWorkday).length;
   return {

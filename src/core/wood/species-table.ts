@@ -1,4 +1,27 @@
-import type { Species } from './species';
+export interface Species {
+  id: string;
+  commonName: string;
+  botanicalName: string;
+  kind: 'hardwood' | 'softwood';
+  /** Green to oven-dry, %; null where only coefficients are published. */
+  shrinkageRadial: number | null;
+  shrinkageTangential: number | null;
+  shrinkageVolumetric: number | null;
+  /** % moisture above which the wood does not move. */
+  fibreSaturation: number;
+  /** Fraction of the dimension per % moisture, across the rings (quarter-sawn width). */
+  coefficientRadial: number;
+  /** Fraction of the dimension per % moisture, along the rings (flat-sawn width). */
+  coefficientTangential: number;
+  /** On volume at 12 % and oven-dry mass. */
+  specificGravity: number;
+  /** MPa at 12 %. */
+  modulusOfElasticity: number;
+  /** MPa at 12 %. */
+  modulusOfRupture: number;
+  outdoorDurability: 'low' | 'moderate' | 'high';
+  source: 'wood-handbook' | 'din-68100';
+}
 
 /**
  * Shrinkage is green to oven-dry, % of the green dimension; coefficients are per % of moisture between 6 and 14 %;

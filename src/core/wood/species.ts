@@ -1,29 +1,6 @@
-import { SPECIES_ROWS } from './species-table';
+import { SPECIES_ROWS, type Species } from './species-table';
 
-export interface Species {
-  id: string;
-  commonName: string;
-  botanicalName: string;
-  kind: 'hardwood' | 'softwood';
-  /** Green to oven-dry, %; null where only coefficients are published. */
-  shrinkageRadial: number | null;
-  shrinkageTangential: number | null;
-  shrinkageVolumetric: number | null;
-  /** % moisture above which the wood does not move. */
-  fibreSaturation: number;
-  /** Fraction of the dimension per % moisture, across the rings (quarter-sawn width). */
-  coefficientRadial: number;
-  /** Fraction of the dimension per % moisture, along the rings (flat-sawn width). */
-  coefficientTangential: number;
-  /** On volume at 12 % and oven-dry mass. */
-  specificGravity: number;
-  /** MPa at 12 %. */
-  modulusOfElasticity: number;
-  /** MPa at 12 %. */
-  modulusOfRupture: number;
-  outdoorDurability: 'low' | 'moderate' | 'high';
-  source: 'wood-handbook' | 'din-68100';
-}
+export type { Species };
 
 export const SPECIES_SOURCE: Record<Species['source'], string> = {
   'wood-handbook': 'Wood Handbook (USDA Forest Products Laboratory), ch. 4, 5 and 13; values from memory',
