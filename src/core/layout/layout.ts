@@ -1,3 +1,4 @@
+import * as v from 'valibot';
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import type { Piece } from '../piece/piece';
@@ -55,55 +56,61 @@ export interface LayoutOptions {
   fixed?: readonly Placement[];
 }
 
-export interface Placement extends Rectangle {
-  board: string;
+const size = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(100_000));
+const share = v.pipe(v.number(), v.finite());
+const id = v.pipe(v.string(), v.maxLength(80));
+const rectangle = { x: size, y: size, length: size, width: size };
+
+export const PlacementSchema = v.object({
+  ...rectangle,
+  board: id,
   /** Id of the part or panel. */
-  part: string;
+  part: id,
   /** Number of the strip in its panel, from 0. */
-  strip?: number;
-}
+  strip: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0))),
+});
 
-export interface Strip {
-  panel: string;
-  label: string;
-  board: string;
-  /** mm after jointing. */
-  width: number;
-}
-
-export interface Shortfall {
-  part: string;
-  name: string;
-  /** Rough quarters to ask for; null when no such thickness is sold. */
-  quarters: number | null;
-  /** mm */
-  thickness: number;
-  length: number;
-  width: number;
-  boardFeet: number;
-}
-
-export interface Layout {
+/** A layout as it is kept with its job. */
+export const LayoutSchema = v.object({
   /** Fingerprint of what it was made for; another one means the layout is stale. */
-  key: string;
-  placements: readonly Placement[];
-  /** The strips of the panels in their order. */
-  strips: readonly Strip[];
-  offcuts: readonly (Rectangle & { board: string })[];
-  shortfall: readonly Shortfall[];
-  boards: readonly string[];
+  key: id,
+  placements: v.pipe(v.array(PlacementSchema), v.maxLength(5000)),
+  /** The strips of the panels in their order; widths in mm after jointing. */
+  strips: v.pipe(v.array(v.object({ panel: id, label: id, board: id, width: size })), v.maxLength(2000)),
+  offcuts: v.pipe(v.array(v.object({ ...rectangle, board: id })), v.maxLength(5000)),
+  /** What no board gives; quarters are null where no such rough thickness is sold. */
+  shortfall: v.pipe(
+    v.array(
+      v.object({
+        part: id,
+        name: id,
+        quarters: v.nullable(v.number()),
+        thickness: size,
+        length: size,
+        width: size,
+        boardFeet: share,
+      }),
+    ),
+    v.maxLength(500),
+  ),
+  boards: v.pipe(v.array(id), v.maxLength(5000)),
   /** m³: boards used, less what goes back to the rack. */
-  consumed: number;
+  consumed: share,
   /** m³ of finished parts placed. */
-  finished: number;
+  finished: share,
   /** finished ÷ consumed. */
-  yield: number;
+  yield: share,
   /** No layout of these parts on this rack can yield more; null while something is missing. */
-  yieldBound: number | null;
+  yieldBound: v.nullable(share),
   /** (consumed − least possible) ÷ least possible: how far from the best possible it is at the most. */
-  gap: number | null;
-  tried: number;
-}
+  gap: v.nullable(share),
+  tried: v.pipe(v.number(), v.integer()),
+});
+
+export type Placement = v.InferOutput<typeof PlacementSchema>;
+export type Layout = v.InferOutput<typeof LayoutSchema>;
+export type Strip = Layout['strips'][number];
+export type Shortfall = Layout['shortfall'][number];
 
 /** What the piece wants cut from boards, with the shop's allowances; a cut part keeps the size it was designed with. */
 export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Demand {

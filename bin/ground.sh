@@ -1,0 +1,186 @@
+# What bin/start and bin/test stand on: packages, a private PostgreSQL cluster, the build. Sourced, not run.
+# Expects ROOT (the project) and STATE (a folder of this run's own below $ROOT/.taller).
+
+say() { printf '%s\n' "$*"; }
+fail() { printf '\n%s\n' "$1" >&2; [ $# -gt 1 ] && printf '%s\n' "${@:2}" >&2; exit 1; }
+
+as_admin() {
+  if [ "$(id -u)" = 0 ]; then "$@"
+  elif command -v sudo >/dev/null 2>&1; then sudo "$@"
+  else return 1; fi
+}
+
+# Installs Debian packages, or says who can.
+need_debian() { # what packages...
+  local what=$1; shift
+  command -v apt-get >/dev/null 2>&1 || fail "$what is missing and this machine has no apt-get." "Install it by hand, then run this again."
+  if [ "$(id -u)" != 0 ] && ! command -v sudo >/dev/null 2>&1; then
+    fail "$what is missing, and installing it needs root or sudo." "Ask an administrator for: apt-get install $*" "or set DATABASE_URL to a PostgreSQL of your own."
+  fi
+  say "Installing $what from Debian …"
+  local log="$STATE/apt.log"
+  { as_admin env DEBIAN_FRONTEND=noninteractive apt-get update && as_admin env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends "$@"; } >"$log" 2>&1 \
+    || { tail -n 5 "$log" >&2; fail "$what could not be installed." "The whole log is in $log."; }
+}
+
+check_ground() {
+  command -v node >/dev/null 2>&1 || fail "Node.js is missing. Taller wants Node 20.19 or newer."
+  node -e 'const [a,b]=process.versions.node.split(".").map(Number); process.exit(a>20||(a===20&&b>=19)?0:1)' \
+    || fail "Node.js $(node -v) is too old. Taller wants 20.19 or newer."
+  mkdir -p "$STATE" || fail "The folder $STATE cannot be made." "Is the disk full, or the project read-only?"
+  local free; free=$(df -Pk "$ROOT" | awk 'NR==2 {print $4}')
+  [ "${free:-0}" -ge 500000 ] || fail "Less than 500 MB are free on the disk of $ROOT." "Make room, then run this again. Nothing was changed."
+}
+
+install_packages() {
+  local want; want=$(sha256sum <"$ROOT/package-lock.json")
+  [ -d "$ROOT/node_modules/next" ] && [ "$(cat "$ROOT/node_modules/.taller-lock" 2>/dev/null)" = "$want" ] && return
+  say "Installing packages (npm ci) …"
+  (cd "$ROOT" && npm ci --no-audit --no-fund --loglevel=error) >"$STATE/npm.log" 2>&1 \
+    || { tail -n 15 "$STATE/npm.log" >&2; fail "npm ci failed." "Is the registry reachable? The whole log is in $STATE/npm.log."; }
+  printf '%s\n' "$want" >"$ROOT/node_modules/.taller-lock"
+}
+
+free_port() { # first choice, then whatever is free
+  node -e '
+    const net = require("node:net");
+    const attempt = (port) => { const s = net.createServer();
+      s.once("error", () => port ? attempt(0) : process.exit(1));
+      s.listen(port, "127.0.0.1", () => { const p = s.address().port; s.close(() => console.log(p)); }); };
+    attempt(Number(process.argv[1]) || 0);' "${1:-0}"
+}
+
+port_is_free() { [ "$(free_port "$1")" = "$1" ]; }
+
+# Finds initdb and postgres; the newest installed, or the one that fits an existing cluster.
+find_postgres() {
+  local wanted=${1:-} dir
+  for dir in $(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -t/ -k5 -rn); do
+    [ -x "$dir/initdb" ] || continue
+    [ -z "$wanted" ] || [ "$("$dir/postgres" --version | grep -oE '[0-9]+' | head -1)" = "$wanted" ] || continue
+    PG_BIN=$dir; return 0
+  done
+  if [ -z "$wanted" ] && command -v initdb >/dev/null 2>&1 && command -v pg_ctl >/dev/null 2>&1; then
+    PG_BIN=$(dirname "$(readlink -f "$(command -v initdb)")"); return 0
+  fi
+  return 1
+}
+
+# PostgreSQL refuses to run as root: then it runs as the user postgres, in a place that user can reach.
+as_keeper() { if [ -n "${PG_KEEPER:-}" ]; then (cd / && runuser -u "$PG_KEEPER" -- "$@"); else "$@"; fi; }
+
+place_cluster() {
+  PG_KEEPER=
+  if [ "$(id -u)" = 0 ]; then
+    PG_KEEPER=postgres
+    id "$PG_KEEPER" >/dev/null 2>&1 || useradd --system --no-create-home --shell /usr/sbin/nologin "$PG_KEEPER" || fail "No unprivileged user could be made to run PostgreSQL."
+  fi
+  if [ -s "$STATE/cluster-place" ]; then CLUSTER=$(cat "$STATE/cluster-place"); return; fi
+  CLUSTER=$STATE/cluster
+  if [ -n "$PG_KEEPER" ]; then
+    mkdir -p "$CLUSTER" && chown "$PG_KEEPER" "$CLUSTER" && chmod 700 "$CLUSTER"
+    if ! as_keeper test -w "$CLUSTER"; then
+      rmdir "$CLUSTER"
+      CLUSTER=/var/lib/taller/$(printf '%s' "$STATE" | sha256sum | cut -c1-12)
+      mkdir -p "$CLUSTER" && chown "$PG_KEEPER" "$CLUSTER" && chmod 700 "$CLUSTER" || fail "No place could be made for the database at $CLUSTER."
+      say "The checkout is closed to the user $PG_KEEPER; the database lives in $CLUSTER."
+    fi
+  else
+    mkdir -p "$CLUSTER"
+  fi
+  printf '%s\n' "$CLUSTER" >"$STATE/cluster-place"
+}
+
+cluster_is_up() { as_keeper "$PG_BIN/pg_ctl" -D "$CLUSTER/data" status >/dev/null 2>&1; }
+
+# Starts the private cluster and sets DATABASE_URL; makes it when there is none.
+start_cluster() {
+  find_postgres || { need_debian PostgreSQL postgresql; find_postgres || fail "PostgreSQL was installed but initdb is not found."; }
+  place_cluster
+  local data=$CLUSTER/data
+  if as_keeper test -s "$data/PG_VERSION"; then
+    local made; made=$(as_keeper cat "$data/PG_VERSION")
+    find_postgres "$made" || fail "The database in $data was made by PostgreSQL $made, which is no longer installed." \
+      "Install it again (apt-get install postgresql-$made)," "or start over from the demo with bin/start --fresh; the old data is put aside, not deleted."
+  else
+    [ "$(as_keeper sh -c "ls -A '$data' 2>/dev/null" | head -1)" = "" ] || fail "The database in $data is damaged: it has no PG_VERSION." \
+      "Restore the folder from a backup, or start over from the demo with bin/start --fresh; the old data is put aside."
+    say "Making a private database …"
+    (umask 077; node -e 'console.log(require("node:crypto").randomBytes(24).toString("hex"))' >"$STATE/password")
+    as_keeper sh -c "umask 077; cat > '$CLUSTER/pw'" <"$STATE/password"
+    as_keeper "$PG_BIN/initdb" -D "$data" -U taller -E UTF8 --locale=C.UTF-8 --auth=scram-sha-256 --pwfile="$CLUSTER/pw" >"$STATE/initdb.log" 2>&1 \
+      || { tail -n 8 "$STATE/initdb.log" >&2; fail "The private database could not be made." "The whole log is in $STATE/initdb.log."; }
+    as_keeper rm -f "$CLUSTER/pw"
+  fi
+  [ -s "$STATE/password" ] || fail "The password of the private database ($STATE/password) is gone." "Start over from the demo with bin/start --fresh; the old data is put aside."
+
+  if cluster_is_up; then
+    DB_PORT=$(as_keeper sed -n 4p "$data/postmaster.pid")
+  else
+    DB_PORT=$(cat "$STATE/db-port" 2>/dev/null || true)
+    if [ -z "$DB_PORT" ] || ! port_is_free "$DB_PORT"; then DB_PORT=$(free_port 0); fi
+    printf '%s\n' "$DB_PORT" >"$STATE/db-port"
+    as_keeper "$PG_BIN/pg_ctl" -D "$data" -l "$CLUSTER/server.log" -w -t 60 \
+      -o "-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories='' -c fsync=${PG_FSYNC:-on}" start >"$STATE/pg_ctl.log" 2>&1 || {
+      as_keeper tail -n 8 "$CLUSTER/server.log" >&2
+      fail "The private database in $data does not start; its last words are above." \
+        "If the disk is full, make room. If the data is damaged, restore it or start over with bin/start --fresh; the old data is put aside."
+    }
+  fi
+  CLUSTER_STARTED=1
+  export DATABASE_URL="postgres://taller:$(cat "$STATE/password")@127.0.0.1:$DB_PORT/postgres"
+}
+
+stop_cluster() {
+  [ -n "${CLUSTER_STARTED:-}" ] || return 0
+  CLUSTER_STARTED=
+  as_keeper "$PG_BIN/pg_ctl" -D "$CLUSTER/data" -m fast -w stop >/dev/null 2>&1 || true
+}
+
+# Puts the present data aside; the next start_cluster makes it anew.
+put_cluster_aside() {
+  find_postgres || return 0
+  [ -s "$STATE/cluster-place" ] || return 0
+  place_cluster
+  cluster_is_up && as_keeper "$PG_BIN/pg_ctl" -D "$CLUSTER/data" -m fast -w stop >/dev/null 2>&1
+  if as_keeper test -e "$CLUSTER/data"; then
+    if [ "${1:-}" = discard ]; then as_keeper rm -rf "$CLUSTER/data"; else
+      local aside; aside="$CLUSTER/data-$(date +%Y%m%d-%H%M%S)"
+      as_keeper mv "$CLUSTER/data" "$aside"
+      say "The old data is in $aside."
+    fi
+  fi
+}
+
+# Builds when anything the build depends on has changed.
+build() {
+  local dist=$1 want
+  want=$(cd "$ROOT" && { find src docs/methods.md -type f; ls next.config.ts postcss.config.mjs tsconfig.json package-lock.json; } | LC_ALL=C sort | xargs sha256sum | sha256sum)
+  [ -f "$ROOT/$dist/BUILD_ID" ] && [ "$(cat "$ROOT/$dist/taller-built" 2>/dev/null)" = "$want" ] && return
+  say "Building …"
+  (cd "$ROOT" && NEXT_TELEMETRY_DISABLED=1 TALLER_DIST=$dist npx --no-install next build) >"$STATE/build.log" 2>&1 \
+    || { tail -n 40 "$STATE/build.log" >&2; fail "The build failed." "The whole log is in $STATE/build.log."; }
+  printf '%s\n' "$want" >"$ROOT/$dist/taller-built"
+}
+
+# Serves on $1 in the background and waits until it answers; sets SERVER_PID.
+serve() {
+  local port=$1 dist=$2
+  (cd "$ROOT" && exec env NEXT_TELEMETRY_DISABLED=1 TALLER_DIST="$dist" node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port") >"$STATE/server.log" 2>&1 &
+  SERVER_PID=$!
+  local i
+  for i in $(seq 1 300); do
+    kill -0 "$SERVER_PID" 2>/dev/null || { tail -n 15 "$STATE/server.log" >&2; fail "The server stopped at once; its last words are above."; }
+    node -e 'fetch(process.argv[1]).then((r)=>process.exit(r.ok?0:1),()=>process.exit(1))' "http://127.0.0.1:$port/api/health" 2>/dev/null && return 0
+    sleep 0.2
+  done
+  tail -n 15 "$STATE/server.log" >&2
+  fail "The server did not answer within a minute; its last words are above."
+}
+
+stop_server() {
+  [ -n "${SERVER_PID:-}" ] || return 0
+  kill "$SERVER_PID" 2>/dev/null || true
+  wait "$SERVER_PID" 2>/dev/null || true
+  SERVER_PID=
+}

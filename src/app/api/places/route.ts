@@ -1,0 +1,9 @@
+import { answer, readBody } from '@/server/http';
+import { NewPlaceRequest } from '@/server/requests';
+import { addPlace, currentWorkshop } from '@/server/workshop-store';
+
+export const POST = (request: Request) =>
+  answer(async () => {
+    const place = await readBody(request, NewPlaceRequest);
+    return Response.json(await addPlace((await currentWorkshop()).id, place), { status: 201 });
+  });

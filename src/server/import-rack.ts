@@ -1,0 +1,38 @@
+import { type Problem, readRackCsv } from '@/core';
+import { addBoards, boardsOf } from './board-store';
+import { Refusal } from './refusal';
+import type { Workshop } from './workshop-store';
+
+export interface RackImport {
+  /** Boards that can be, or were, taken in. */
+  sound: number;
+  added: number;
+  problems: Problem[];
+  tags: string[];
+}
+
+/** Takes in the sound rows of a rack file; a file with faults is only looked at, unless they were seen before. */
+export async function importRack(workshop: Workshop, text: string, tryOnly: boolean): Promise<RackImport> {
+  const read = readRackCsv(text, workshop.settings.units);
+  if (read.problems.length > 0) throw new Refusal(422, read.problems);
+  const taken = new Set((await boardsOf(workshop.id)).map((board) => board.tag));
+  const boards = read.rows.flatMap(({ board }) => (board && !taken.has(board.tag) ? [board] : []));
+  const problems = read.rows.flatMap(({ line, board, problems: faults }) =>
+    board && taken.has(board.tag)
+      ? [
+          {
+            problem: `Board ${board.tag} is on the rack already.`,
+            where: `line ${line}, tag`,
+            wayOut: 'It is left out; give it another tag to add it.',
+          },
+        ]
+      : faults,
+  );
+  const added = tryOnly || boards.length === 0 ? 0 : await addBoards(workshop.id, boards);
+  return {
+    sound: boards.length,
+    added,
+    problems: problems.slice(0, 200),
+    tags: boards.slice(0, 200).map((board) => board.tag),
+  };
+}

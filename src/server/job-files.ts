@@ -1,0 +1,40 @@
+import { cutList, fileName, writeCutListCsv, writeJobFile, writeLayoutSvg } from '@/core';
+import { download } from './http';
+import { jobSheet, wholeJob } from './job-outputs';
+import { findJob } from './job-store';
+import { notFound } from './refusal';
+import { currentWorkshop, placesOf } from './workshop-store';
+
+/** The files a job goes out as. A new one is one line here. */
+const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<Response>> = {
+  'cut-list.csv': async (id) => {
+    const { job, derived, style } = await wholeJob(id, false);
+    const csv = writeCutListCsv(cutList(derived.piece.parts, derived.demand), style);
+    return download(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-cut-list.csv'));
+  },
+  'layout.svg': async (id) => {
+    const { job, derived, boards, style } = await wholeJob(id, true);
+    if (!derived.layout) throw notFound('layout', id);
+    const svg = writeLayoutSvg(derived.layout, derived.piece, boards, style, job.document.name);
+    return download(svg, 'image/svg+xml', fileName(job.document.name, '-layout.svg'));
+  },
+  'sheet.pdf': async (id, query) => {
+    const { pdf, name } = await jobSheet(id, query.get('paper') === 'letter' ? 'letter' : 'a4');
+    return download(pdf, 'application/pdf', fileName(name, '-sheet.pdf'));
+  },
+  'job.taller.json': async (id) => {
+    const workshop = await currentWorkshop();
+    const [job, places] = await Promise.all([findJob(workshop.id, id), placesOf(workshop.id)]);
+    return download(
+      writeJobFile(job.document, places),
+      'application/json',
+      fileName(job.document.name, '.taller.json'),
+    );
+  },
+};
+
+export async function jobFileOut(id: string, file: string, query: URLSearchParams): Promise<Response> {
+  const write = Object.hasOwn(FILES, file) ? FILES[file] : undefined;
+  if (!write) throw notFound('file', file.slice(0, 60));
+  return write(id, query);
+}

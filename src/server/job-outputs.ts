@@ -1,0 +1,83 @@
+import {
+  composeSheet,
+  type DerivedJob,
+  deriveJob,
+  formatLength,
+  type LengthStyle,
+  type Paper,
+  planLayout,
+  type Shop,
+} from '@/core';
+import { boardsOf, type StoredBoard } from './board-store';
+import { findJob, keepLayout, layoutOf, type StoredJob } from './job-store';
+import { printPdf } from './pdf';
+import { Refusal } from './refusal';
+import { currentWorkshop, placesOf } from './workshop-store';
+
+export interface WholeJob {
+  job: StoredJob;
+  shop: Shop;
+  boards: StoredBoard[];
+  derived: DerivedJob;
+  style: LengthStyle;
+}
+
+export function styleOf(shop: Shop): LengthStyle {
+  return shop.units === 'metric' ? { system: 'metric' } : { system: 'inch', fraction: shop.fraction };
+}
+
+/** A job derived on the server; with `withLayout`, a layout is searched when none that fits is kept. */
+export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJob> {
+  const workshop = await currentWorkshop();
+  const [job, boards, places, kept] = await Promise.all([
+    findJob(workshop.id, id),
+    boardsOf(workshop.id),
+    placesOf(workshop.id),
+    layoutOf(workshop.id, id),
+  ]);
+  const shop = workshop.settings;
+  const inputs = { document: job.document, shop, places, boards };
+  let derived = sound(deriveJob({ ...inputs, layout: kept }));
+  if (withLayout && derived.layoutState !== 'current') {
+    const layout = planLayout(derived.demand, derived.boards, derived.layoutOptions);
+    await keepLayout(workshop.id, id, layout);
+    derived = sound(deriveJob({ ...inputs, layout }));
+  }
+  return { job, shop, boards, derived, style: styleOf(shop) };
+}
+
+function sound(result: ReturnType<typeof deriveJob>): DerivedJob {
+  if ('piece' in result) return result;
+  throw new Refusal(422, result.problems);
+}
+
+/** The job's sheet as a PDF. */
+export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
+  const { job, boards, derived, style } = await wholeJob(id, true);
+  const { document } = job;
+  const { piece, season } = derived;
+  const say = (mm: number) => formatLength(mm, style);
+  const stops = derived.checks.filter((check) => check.level === 'stop').length;
+  const pages = composeSheet({
+    name: document.name,
+    client: document.client,
+    species: derived.species.commonName,
+    style,
+    paper,
+    piece,
+    demand: derived.demand,
+    layout: derived.layout,
+    boards,
+    glueUps: derived.glueUps,
+    glueName: derived.glue.name,
+    dated: derived.schedule.dated,
+    facts: [
+      `${derived.species.commonName}, for ${document.brief.seats} · ${say(piece.overall.length)} × ${say(piece.overall.width)} × ${say(piece.overall.height)}`,
+      `Top ${say(season.topWidth.driest)} wide at its driest (${season.driest.moisture.toFixed(1)} %), ${say(season.topWidth.wettest)} at its wettest (${season.wettest.moisture.toFixed(1)} %), as if the wood followed the air at once`,
+      stops > 0
+        ? `${stops} ${stops === 1 ? 'check says' : 'checks say'} stop: look at them in Taller before cutting.`
+        : 'No check says stop.',
+    ],
+  });
+  return { pdf: await printPdf(pages, document.name), name: document.name };
+}

@@ -1,0 +1,181 @@
+import { type JobDocument, JobDocumentSchema, type Layout, read } from '@/core';
+import { inTransaction, pool, type Queryable } from './pool';
+import { notFound, Refusal } from './refusal';
+import { staleWrite } from './workshop-store';
+
+export interface StoredJob {
+  id: string;
+  revision: number;
+  document: JobDocument;
+  canUndo: boolean;
+  canRedo: boolean;
+}
+
+export interface JobLine {
+  id: string;
+  revision: number;
+  changedAt: string;
+  binned: boolean;
+  document: JobDocument;
+  layout: Layout | null;
+}
+
+interface RevisionRow {
+  revision: number;
+  document: unknown;
+  undo_to: number | null;
+  redo_to: number | null;
+}
+
+function stored(id: string, row: RevisionRow): StoredJob {
+  const document = read(JobDocumentSchema, row.document, 'the job');
+  if ('problems' in document)
+    throw new Error(`stored job ${id} does not fit its schema: ${JSON.stringify(document.problems)}`);
+  return {
+    id,
+    revision: row.revision,
+    document: document.value,
+    canUndo: row.undo_to !== null,
+    canRedo: row.redo_to !== null,
+  };
+}
+
+export async function jobsOf(workshopId: string, binned = false): Promise<JobLine[]> {
+  const { rows } = await pool().query(
+    `select j.id, j.revision, j.changed_at, j.deleted_at is not null as binned, r.document, l.layout
+     from job j join job_revision r on r.job_id = j.id and r.revision = j.revision left join job_layout l on l.job_id = j.id
+     where j.workshop_id = $1 and (j.deleted_at is not null) = $2 order by j.changed_at desc, j.id`,
+    [workshopId, binned],
+  );
+  return rows.map((row) => ({
+    id: row.id,
+    revision: row.revision,
+    changedAt: row.changed_at.toISOString(),
+    binned: row.binned,
+    document: row.document,
+    layout: row.layout,
+  }));
+}
+
+async function currentRow(db: Queryable, workshopId: string, id: string, lock = false): Promise<RevisionRow> {
+  const { rows } = await db.query(
+    `select r.revision, r.document, r.undo_to, r.redo_to from job j join job_revision r on r.job_id = j.id and r.revision = j.revision
+     where j.workshop_id = $1 and j.id = $2 and j.deleted_at is null${lock ? ' for update of j' : ''}`,
+    [workshopId, id],
+  );
+  if (!rows[0]) throw notFound('job', id);
+  return rows[0];
+}
+
+async function revisionRow(db: Queryable, id: string, revision: number): Promise<RevisionRow> {
+  const { rows } = await db.query(
+    'select revision, document, undo_to, redo_to from job_revision where job_id = $1 and revision = $2',
+    [id, revision],
+  );
+  return rows[0];
+}
+
+export async function findJob(workshopId: string, id: string): Promise<StoredJob> {
+  return stored(id, await currentRow(pool(), workshopId, id));
+}
+
+export async function addJob(workshopId: string, document: JobDocument, db?: Queryable): Promise<StoredJob> {
+  const work = async (client: Queryable) => {
+    const { rows } = await client.query('insert into job (workshop_id, revision) values ($1, 1) returning id', [
+      workshopId,
+    ]);
+    await client.query('insert into job_revision (job_id, workshop_id, revision, document) values ($1, $2, 1, $3)', [
+      rows[0].id,
+      workshopId,
+      document,
+    ]);
+    return { id: rows[0].id as string, revision: 1, document, canUndo: false, canRedo: false };
+  };
+  return db ? work(db) : inTransaction(work);
+}
+
+/** Writes the next revision when `expected` is still the current one; otherwise hands back what stands. */
+async function advance(
+  workshopId: string,
+  id: string,
+  expected: number,
+  next: (db: Queryable, current: RevisionRow) => Promise<Pick<RevisionRow, 'document' | 'undo_to' | 'redo_to'>>,
+): Promise<StoredJob> {
+  return inTransaction(async (db) => {
+    const current = await currentRow(db, workshopId, id, true);
+    if (current.revision !== expected) throw staleWrite('This job', stored(id, current));
+    const row = { revision: current.revision + 1, ...(await next(db, current)) };
+    await db.query(
+      'insert into job_revision (job_id, workshop_id, revision, document, undo_to, redo_to) values ($1, $2, $3, $4, $5, $6)',
+      [id, workshopId, row.revision, row.document, row.undo_to, row.redo_to],
+    );
+    await db.query('update job set revision = $2, changed_at = now() where id = $1', [id, row.revision]);
+    return stored(id, row);
+  });
+}
+
+export function saveJob(workshopId: string, id: string, document: JobDocument, expected: number): Promise<StoredJob> {
+  return advance(workshopId, id, expected, async (_, current) => ({
+    document,
+    undo_to: current.revision,
+    redo_to: null,
+  }));
+}
+
+const nothingTo = (what: string) =>
+  new Refusal(409, [
+    {
+      problem: `There is nothing to ${what}.`,
+      where: 'history',
+      wayOut: 'Every decision since the job began is kept; this is the end of it.',
+    },
+  ]);
+
+export function undoJob(workshopId: string, id: string, expected: number): Promise<StoredJob> {
+  return advance(workshopId, id, expected, async (db, current) => {
+    if (current.undo_to === null) throw nothingTo('undo');
+    const target = await revisionRow(db, id, current.undo_to);
+    return { document: target.document, undo_to: target.undo_to, redo_to: current.revision };
+  });
+}
+
+export function redoJob(workshopId: string, id: string, expected: number): Promise<StoredJob> {
+  return advance(workshopId, id, expected, async (db, current) => {
+    if (current.redo_to === null) throw nothingTo('redo');
+    const target = await revisionRow(db, id, current.redo_to);
+    return { document: target.document, undo_to: current.revision, redo_to: target.redo_to };
+  });
+}
+
+export async function binJob(workshopId: string, id: string): Promise<void> {
+  const { rowCount } = await pool().query(
+    'update job set deleted_at = now() where workshop_id = $1 and id = $2 and deleted_at is null',
+    [workshopId, id],
+  );
+  if (!rowCount) throw notFound('job', id);
+}
+
+export async function restoreJob(workshopId: string, id: string): Promise<void> {
+  const { rowCount } = await pool().query(
+    'update job set deleted_at = null where workshop_id = $1 and id = $2 and deleted_at is not null',
+    [workshopId, id],
+  );
+  if (!rowCount) throw notFound('job', id);
+}
+
+export async function layoutOf(workshopId: string, id: string): Promise<Layout | null> {
+  const { rows } = await pool().query('select layout from job_layout where workshop_id = $1 and job_id = $2', [
+    workshopId,
+    id,
+  ]);
+  return rows[0]?.layout ?? null;
+}
+
+export async function keepLayout(workshopId: string, id: string, layout: Layout): Promise<void> {
+  await currentRow(pool(), workshopId, id);
+  await pool().query(
+    `insert into job_layout (job_id, workshop_id, layout) values ($1, $2, $3)
+     on conflict (job_id) do update set layout = excluded.layout, found_at = now()`,
+    [id, workshopId, layout],
+  );
+}

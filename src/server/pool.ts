@@ -1,0 +1,36 @@
+import pg from 'pg';
+
+// Dates as written, not as local midnights.
+pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
+
+const kept = globalThis as { tallerPool?: pg.Pool };
+
+/** One pool a process, on DATABASE_URL. */
+export function pool(): pg.Pool {
+  if (!kept.tallerPool) {
+    const connectionString = process.env.DATABASE_URL;
+    if (!connectionString) throw new Error('DATABASE_URL is not set: start Taller with bin/start.');
+    kept.tallerPool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
+    // An idle connection that the database closed is not worth a crash; the next query opens another.
+    kept.tallerPool.on('error', () => {});
+  }
+  return kept.tallerPool;
+}
+
+export type Queryable = Pick<pg.PoolClient, 'query'>;
+
+/** Runs `work` in one transaction; rolled back when it throws. */
+export async function inTransaction<T>(work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
+  const client = await pool().connect();
+  try {
+    await client.query('begin');
+    const result = await work(client);
+    await client.query('commit');
+    return result;
+  } catch (error) {
+    await client.query('rollback').catch(() => {});
+    throw error;
+  } finally {
+    client.release();
+  }
+}

@@ -1,0 +1,44 @@
+import * as v from 'valibot';
+import {
+  BoardSchema,
+  BriefSchema,
+  JobDocumentSchema,
+  LayoutSchema,
+  MonthSchema,
+  PlaceSchema,
+  ShopSchema,
+} from '@/core';
+import { day, line, name } from '@/core/decision/fields';
+
+/** Bodies that the browser sends, each with the revision it was made from. */
+const revision = v.pipe(
+  v.number('the revision is a whole number'),
+  v.integer(),
+  v.minValue(0),
+  v.maxValue(2_000_000_000),
+);
+const uuid = v.pipe(v.string(), v.uuid('this is not the id of a place'));
+
+export const NewJobRequest = v.object({
+  name,
+  client: line(120),
+  brief: BriefSchema,
+  species: v.pipe(line(80), v.nonEmpty('a species is needed')),
+  homePlaceId: uuid,
+  startOn: day,
+});
+
+export const SaveJobRequest = v.object({ revision, document: JobDocumentSchema });
+export const StepJobRequest = v.object({ revision });
+export const KeepLayoutRequest = LayoutSchema;
+export const SaveBoardRequest = v.object({ revision, board: BoardSchema });
+export const SaveShopRequest = v.object({ revision, shop: ShopSchema });
+
+const placeEntries = {
+  name: PlaceSchema.entries.name,
+  kind: PlaceSchema.entries.kind,
+  months: v.pipe(v.array(MonthSchema), v.length(12, 'a year has twelve months')),
+  note: PlaceSchema.entries.note,
+};
+export const NewPlaceRequest = v.object(placeEntries);
+export const SavePlaceRequest = v.object({ revision, place: v.object(placeEntries) });

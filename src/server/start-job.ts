@@ -1,0 +1,64 @@
+import type { InferOutput } from 'valibot';
+import { findSpecies, type JobDocument, newJob, readJobFile } from '@/core';
+import { addJob, type StoredJob } from './job-store';
+import { inTransaction } from './pool';
+import { Refusal } from './refusal';
+import type { NewJobRequest } from './requests';
+import { addPlace, placesOf, type Workshop } from './workshop-store';
+
+/** The first document of a new job, in this workshop's own air. */
+export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJobRequest>): Promise<JobDocument> {
+  const places = await placesOf(workshop.id);
+  const shopPlace = places.find((place) => place.kind === 'shop');
+  const home = places.find((place) => place.id === wish.homePlaceId);
+  const problems = [
+    ...(shopPlace
+      ? []
+      : [{ problem: 'The air of the shop is not known.', where: 'shop', wayOut: 'Add it on the Shop page.' }]),
+    ...(home
+      ? []
+      : [
+          {
+            problem: 'There is no such home.',
+            where: 'homePlaceId',
+            wayOut: 'Choose one of the places on the Shop page.',
+          },
+        ]),
+    ...(findSpecies(wish.species)
+      ? []
+      : [{ problem: `There is no species “${wish.species}”.`, where: 'species', wayOut: 'Choose one of the list.' }]),
+  ];
+  if (problems.length > 0 || !shopPlace) throw new Refusal(422, problems);
+  return newJob({ ...wish, shopPlaceId: shopPlace.id });
+}
+
+/** A job file brought in: its places are found by name here, or added. */
+export async function importJob(workshop: Workshop, text: string): Promise<StoredJob> {
+  const file = readJobFile(text);
+  if ('problems' in file) throw new Refusal(422, file.problems);
+  const { job, places } = file.value;
+  return inTransaction(async (db) => {
+    const here = await placesOf(workshop.id, db);
+    const idFor = async (id: string, kind: 'shop' | 'home') => {
+      const place = places.find((p) => p.id === id);
+      const known = here.find((p) => p.id === id) ?? here.find((p) => p.kind === kind && p.name === place?.name);
+      if (known) return known.id;
+      if (place) return (await addPlace(workshop.id, place, db)).id;
+      const any = here.find((p) => p.kind === kind);
+      if (any) return any.id;
+      throw new Refusal(422, [
+        {
+          problem: `The file names a ${kind} that is neither in it nor here.`,
+          where: `job.season.${kind}PlaceId`,
+          wayOut: 'Export the job again with its places.',
+        },
+      ]);
+    };
+    const season = {
+      ...job.season,
+      shopPlaceId: await idFor(job.season.shopPlaceId, 'shop'),
+      homePlaceId: await idFor(job.season.homePlaceId, 'home'),
+    };
+    return addJob(workshop.id, { ...job, season }, db);
+  });
+}
