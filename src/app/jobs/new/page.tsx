@@ -1,0 +1,19 @@
+import type { Metadata } from 'next';
+import { PlaceFrame } from '@/features/job/place-frame';
+import { NewJobPage } from '@/features/jobs/new-job-page';
+import { boardsOf } from '@/server/board-store';
+import { airLine, today } from '@/server/desk-data';
+import { currentWorkshop, placesOf } from '@/server/workshop-store';
+
+export const metadata: Metadata = { title: 'New job' };
+
+export default async function Page() {
+  const workshop = await currentWorkshop();
+  const [boards, places] = await Promise.all([boardsOf(workshop.id), placesOf(workshop.id)]);
+  const homes = places.filter((place) => place.kind === 'home').map(({ id, name }) => ({ id, name }));
+  return (
+    <PlaceFrame title="New job" air={airLine(places)}>
+      <NewJobPage species={boards.map((board) => board.species)} homes={homes} today={today()} />
+    </PlaceFrame>
+  );
+}

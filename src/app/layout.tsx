@@ -1,0 +1,30 @@
+import type { Metadata } from 'next';
+import { cookies } from 'next/headers';
+import type { ReactNode } from 'react';
+import { currentWorkshop } from '@/server/workshop-store';
+import { UnitsProvider } from '@/ui/units';
+import { UNITS_COOKIE } from '@/ui/units-cookie';
+import './globals.css';
+
+export const metadata: Metadata = {
+  title: { default: 'Taller', template: '%s · Taller' },
+  description: 'Planning desk and shop record for furniture makers',
+};
+export const dynamic = 'force-dynamic';
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const { settings } = await currentWorkshop();
+  const store = await cookies();
+  const chosen = store.get(UNITS_COOKIE)?.value;
+  const board = store.get('taller-board')?.value;
+  const units = chosen === 'metric' || chosen === 'inch' ? chosen : settings.units;
+  return (
+    <html lang="en" {...(board === 'dark' || board === 'bench' ? { 'data-board': board } : {})}>
+      <body>
+        <UnitsProvider initial={units} fraction={settings.fraction}>
+          {children}
+        </UnitsProvider>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,92 @@
+'use client';
+
+import { topForBrief } from '@/core';
+import { Button } from '@/ui/button';
+import { Choice, DayField, LengthField, NumberField, TextField } from '@/ui/fields';
+import { FigureLine } from '@/ui/figure';
+import { Length } from '@/ui/units';
+import { useChange, useDerived, useJobState } from '../job/job-context';
+import { StepFrame } from '../job/job-desk';
+import { RoomDrawing } from './room-drawing';
+
+export function BriefStep() {
+  const { figures } = useDerived();
+  const document = useJobState((state) => state.document);
+  const changeAll = useJobState((state) => state.change);
+  const change = useChange();
+  const { brief } = document;
+  const top = topForBrief(brief);
+  const fits = top.length === document.form.top.length && top.width === document.form.top.width;
+  return (
+    <StepFrame step="brief" title="Brief" lead="Who sits there, in what room, by when." drawing={<RoomDrawing />}>
+      <TextField label="Job" value={document.name} onCommit={change('name')} required />
+      <TextField label="Client" value={document.client} onCommit={change('client')} />
+      <NumberField label="Seats" value={brief.seats} least={1} most={40} onCommit={change('brief.seats')} />
+      <Choice
+        label="They sit on"
+        value={brief.seating}
+        onCommit={change('brief.seating')}
+        options={[
+          { value: 'chairs', label: 'Chairs', reason: '24 in of edge a chair; 22 is tight.' },
+          { value: 'benches', label: 'Benches', reason: '18 in of edge a person.' },
+        ]}
+      />
+      <LengthField
+        label="Room, long"
+        mm={brief.room.length}
+        least={500}
+        most={50000}
+        onCommit={change('brief.room.length')}
+      />
+      <LengthField
+        label="Room, wide"
+        mm={brief.room.width}
+        least={500}
+        most={50000}
+        onCommit={change('brief.room.width')}
+      />
+      <Choice
+        label="Behind the chairs"
+        value={brief.behindChairs}
+        onCommit={change('brief.behindChairs')}
+        options={[
+          { value: 'wall', label: 'A wall', reason: '36 in from table to wall.' },
+          { value: 'passing', label: 'People pass', reason: '44 in, so that somebody gets by.' },
+        ]}
+      />
+      <LengthField
+        label="Door, wide"
+        mm={brief.door.width}
+        least={300}
+        most={5000}
+        onCommit={change('brief.door.width')}
+      />
+      <LengthField
+        label="Door, high"
+        mm={brief.door.height}
+        least={500}
+        most={6000}
+        onCommit={change('brief.door.height')}
+      />
+      <DayField label="Wanted by" value={brief.dueOn} onCommit={change('brief.dueOn')} />
+      <TextField label="Note" value={brief.note} long onCommit={change('brief.note')} />
+      <FigureLine label="Seats at ease" figure={figures['seats-at-ease']} />
+      <FigureLine label="Top for this brief">
+        <Length mm={top.length} /> × <Length mm={top.width} />
+      </FigureLine>
+      {fits ? null : (
+        <Button
+          className="mt-2"
+          onClick={() =>
+            changeAll([
+              { path: 'form.top.length', value: top.length },
+              { path: 'form.top.width', value: top.width },
+            ])
+          }
+        >
+          Make the top <Length mm={top.length} /> × <Length mm={top.width} />
+        </Button>
+      )}
+    </StepFrame>
+  );
+}

@@ -1,0 +1,94 @@
+'use client';
+
+import { ToggleGroup } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { drawView, sizeAt, type ViewName } from '@/core';
+import { MeasuredDrawing } from '@/ui/measured-drawing';
+import { useDerived, useJobState, useLook } from '../job/job-context';
+
+const VIEWS: readonly { value: ViewName; label: string }[] = [
+  { value: 'front', label: 'Front' },
+  { value: 'end', label: 'End' },
+  { value: 'plan', label: 'Plan' },
+];
+
+/** Tabs above a drawing, with a state of their own. */
+export function useTabs<T extends string>(tabs: readonly { value: T; label: string }[], first: T) {
+  const [value, setValue] = useState<T>(first);
+  const bar = (
+    <ToggleGroup.Root
+      type="single"
+      aria-label="What is drawn"
+      value={value}
+      onValueChange={(next) => {
+        if (next) setValue(next as T);
+      }}
+      className="flex gap-5"
+    >
+      {tabs.map((tab) => (
+        <ToggleGroup.Item
+          key={tab.value}
+          value={tab.value}
+          className="border-transparent border-b-2 py-1 text-ink-2 hover:text-ink data-[state=on]:border-layout data-[state=on]:font-semibold data-[state=on]:text-ink"
+        >
+          {tab.label}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+  return { value, setValue, bar };
+}
+
+export function useViewTabs(first: ViewName) {
+  return useTabs(VIEWS, first);
+}
+
+/** The piece as it is on the day of the band. */
+export function PieceDrawing({ view: name }: { view: ViewName }) {
+  const { piece, season, layout, layoutState } = useDerived();
+  const { day, lit, light, exaggeration } = useLook();
+  const travel = useJobState((state) => state.document.form.hold.travel);
+  const moisture = season.moistures[day ?? season.wettest.index] ?? season.wettest.moisture;
+  const view = useMemo(
+    () =>
+      drawView(piece, name, {
+        sizeOf: (part) => sizeAt(part, season, moisture),
+        exaggeration,
+        ...(layout && layoutState === 'current' ? { strips: layout.strips.map((strip) => strip.width) } : {}),
+      }),
+    [piece, name, season, moisture, exaggeration, layout, layoutState],
+  );
+  const names = useMemo(
+    () => Object.fromEntries(piece.parts.map((part) => [part.id, `${part.letter}, ${part.name}`])),
+    [piece],
+  );
+  return (
+    <MeasuredDrawing
+      view={view}
+      name={`${VIEWS.find((v) => v.value === name)?.label} view`}
+      lit={lit}
+      onLight={light}
+      partNames={names}
+      travel={travel}
+    />
+  );
+}
+
+/** How many times movement is drawn larger than it is; said wherever it is not true to scale. */
+export function Exaggeration() {
+  const { exaggeration, setExaggeration } = useLook();
+  return (
+    <label className="figures flex items-center gap-1.5">
+      movement drawn
+      <select
+        value={exaggeration}
+        onChange={(event) => setExaggeration(Number(event.target.value))}
+        className="rounded-sm border border-line bg-paper px-1 py-0.5 font-semibold"
+      >
+        <option value={1}>true</option>
+        <option value={5}>× 5</option>
+        <option value={20}>× 20</option>
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,134 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useId, useRef, useState } from 'react';
+import { request } from '@/ui/request';
+
+interface Found {
+  label: string;
+  detail: string;
+  href: string;
+}
+
+const PAGES: Found[] = [
+  { label: 'Jobs', detail: 'page', href: '/jobs' },
+  { label: 'New job', detail: 'page', href: '/jobs/new' },
+  { label: 'Rack', detail: 'page', href: '/rack' },
+  { label: 'Shop', detail: 'page', href: '/shop' },
+  { label: 'Methods', detail: 'page', href: '/methods' },
+];
+
+/** Find a job, a board or a page by a few letters; `/` comes here from anywhere. */
+export function Find({ also = [] }: { also?: readonly Found[] }) {
+  const router = useRouter();
+  const input = useRef<HTMLInputElement>(null);
+  const list = useId();
+  const [text, setText] = useState('');
+  const [known, setKnown] = useState<Found[]>([]);
+  const [chosen, setChosen] = useState(0);
+
+  const learn = async () => {
+    const [jobs, boards] = await Promise.all([
+      request<{ id: string; document: { name: string; client: string } }[]>('GET', '/api/jobs'),
+      request<{ tag: string; species: string }[]>('GET', '/api/boards'),
+    ]);
+    setKnown([
+      ...(jobs.ok
+        ? jobs.value.map((job) => ({
+            label: job.document.name,
+            detail: job.document.client || 'job',
+            href: `/jobs/${job.id}/brief`,
+          }))
+        : []),
+      ...(boards.ok
+        ? boards.value.map((board) => ({
+            label: board.tag,
+            detail: board.species,
+            href: `/rack?find=${encodeURIComponent(board.tag)}`,
+          }))
+        : []),
+    ]);
+  };
+  useEffect(() => {
+    const focus = () => input.current?.focus();
+    window.addEventListener('taller-find', focus);
+    return () => window.removeEventListener('taller-find', focus);
+  }, []);
+
+  const wanted = text.trim().toLowerCase();
+  const found =
+    wanted === ''
+      ? []
+      : [...also, ...PAGES, ...known]
+          .filter((f) => `${f.label} ${f.detail}`.toLowerCase().includes(wanted))
+          .slice(0, 8);
+  const go = (to: Found | undefined) => {
+    if (!to) return;
+    setText('');
+    input.current?.blur();
+    router.push(to.href);
+  };
+  return (
+    <div className="relative w-44 max-sm:hidden">
+      <input
+        ref={input}
+        type="search"
+        placeholder="Find"
+        aria-label="Find a job, a board or a page"
+        role="combobox"
+        autoComplete="off"
+        aria-expanded={found.length > 0}
+        aria-controls={list}
+        aria-activedescendant={found[chosen] ? `${list}-${chosen}` : undefined}
+        className="w-full border-ink-2 border-b bg-transparent py-0.5 pr-6 placeholder:text-ink-2"
+        value={text}
+        onFocus={() => void learn()}
+        onChange={(event) => {
+          setText(event.target.value);
+          setChosen(0);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setChosen((i) => Math.min(i + 1, found.length - 1));
+          else if (event.key === 'ArrowUp') setChosen((i) => Math.max(i - 1, 0));
+          else if (event.key === 'Enter') go(found[chosen]);
+          else if (event.key === 'Escape') {
+            setText('');
+            event.currentTarget.blur();
+          } else return;
+          event.preventDefault();
+        }}
+      />
+      <kbd
+        aria-hidden
+        className="figures pointer-events-none absolute top-0.5 right-0 rounded-sm border border-line px-1 text-[11px] text-ink-2"
+      >
+        /
+      </kbd>
+      <div
+        id={list}
+        role="listbox"
+        aria-label="Found"
+        className={
+          found.length > 0 ? 'absolute top-full right-0 left-0 z-30 min-w-60 border border-ink bg-paper' : 'hidden'
+        }
+      >
+        {found.map((f, i) => (
+          // biome-ignore lint/a11y/useKeyWithClickEvents: the keys are handled on the input, as a combobox wants
+          <div
+            key={f.href}
+            id={`${list}-${i}`}
+            role="option"
+            tabIndex={-1}
+            aria-selected={i === chosen}
+            onPointerDown={(event) => event.preventDefault()}
+            onClick={() => go(f)}
+            className="flex cursor-pointer justify-between gap-3 px-2 py-1 hover:bg-layout-tint aria-selected:bg-layout-tint"
+          >
+            <span>{f.label}</span>
+            <span className="text-ink-2">{f.detail}</span>
+          </div>
+        ))}
+      </div>
+    </div>
+  );
+}

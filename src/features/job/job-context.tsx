@@ -1,0 +1,79 @@
+'use client';
+
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
+import { useStore } from 'zustand';
+import { type Change, type DerivedJob, deriveJob, type Problem } from '@/core';
+import { createJobStore, type JobSeed, type JobState } from './job-store';
+
+type Store = ReturnType<typeof createJobStore>;
+
+/** What is looked at, and nothing that is stored: the day, the lit parts, how much movement is exaggerated. */
+interface Look {
+  /** Days after the season's start; null for the wettest day, until somebody chooses. */
+  day: number | null;
+  setDay: (day: number) => void;
+  lit: readonly string[];
+  light: (ids: readonly string[]) => void;
+  exaggeration: number;
+  setExaggeration: (times: number) => void;
+}
+
+interface JobContextValue {
+  store: Store;
+  derived: ReturnType<typeof deriveJob>;
+  look: Look;
+}
+
+const JobContext = createContext<JobContextValue | null>(null);
+
+export function JobProvider({ seed, children }: { seed: JobSeed; children: ReactNode }) {
+  const [store] = useState(() => createJobStore(seed));
+  const [day, setDay] = useState<number | null>(null);
+  const [lit, light] = useState<readonly string[]>([]);
+  const [exaggeration, setExaggeration] = useState(1);
+  const { document, shop, places, boards, layout } = useStore(store);
+  const derived = useMemo(
+    () => deriveJob({ document, shop, places, boards, layout }),
+    [document, shop, places, boards, layout],
+  );
+
+  useEffect(() => {
+    const { wake } = store.getState();
+    wake();
+    window.addEventListener('online', wake);
+    return () => window.removeEventListener('online', wake);
+  }, [store]);
+
+  const look = useMemo(() => ({ day, setDay, lit, light, exaggeration, setExaggeration }), [day, lit, exaggeration]);
+  const value = useMemo(() => ({ store, derived, look }), [store, derived, look]);
+  return <JobContext value={value}>{children}</JobContext>;
+}
+
+function useJobContext(): JobContextValue {
+  const context = useContext(JobContext);
+  if (!context) throw new Error('a job is shown outside its provider');
+  return context;
+}
+
+export const useLook = (): Look => useJobContext().look;
+
+export function useJobState<T>(select: (state: JobState) => T): T {
+  return useStore(useJobContext().store, select);
+}
+
+/** Everything computed for the job; the desk shows no step while there is nothing to derive from. */
+export function useDerived(): DerivedJob {
+  const { derived } = useJobContext();
+  if (!('piece' in derived)) throw new Error('nothing is derived');
+  return derived;
+}
+
+export function useDerivedOrProblems(): ReturnType<typeof deriveJob> {
+  return useJobContext().derived;
+}
+
+/** Changes one decision by its path. */
+export function useChange(): (path: string) => (value: unknown) => readonly Problem[] | undefined {
+  const change = useJobState((state) => state.change);
+  return useMemo(() => (path: string) => (value: unknown) => change([{ path, value }] satisfies Change[]), [change]);
+}

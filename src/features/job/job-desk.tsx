@@ -1,0 +1,243 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { type ReactNode, useState } from 'react';
+import type { Check, DerivedJob, Step } from '@/core';
+import { CheckList } from '@/ui/check-list';
+import { ProblemList } from '@/ui/problem-list';
+import { Spine, type SpineRow } from '@/ui/spine';
+import { Strip } from '@/ui/strip';
+import { useUnits, writeQuantity } from '@/ui/units';
+import { YearBand } from '../season/year-band';
+import { ConflictDialog } from './conflict-dialog';
+import { Find } from './find';
+import { useDerived, useDerivedOrProblems, useJobState, useLook } from './job-context';
+import { Keys, type KeyTable } from './keys';
+import { Sheets } from './sheets';
+import { STEPS, stepState } from './steps';
+
+/** The frame of every step: strip, spine, the piece, the decision at hand, the year. */
+export function JobDesk({ air, children }: { air: string; children: ReactNode }) {
+  const derived = useDerivedOrProblems();
+  const id = useJobState((state) => state.id);
+  const name = useJobState((state) => state.document.name);
+  const client = useJobState((state) => state.document.client);
+  const [sheets, setSheets] = useState(false);
+  const also = STEPS.map((row) => ({ label: row.title, detail: 'step of this job', href: `/jobs/${id}/${row.step}` }));
+  return (
+    <div className="grid h-screen grid-cols-[188px_1fr] grid-rows-[44px_1fr] max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-none">
+      <div className="col-span-full">
+        <Strip
+          air={air}
+          find={<Find also={also} />}
+          trail={
+            <>
+              <Link href="/jobs" className="hover:underline">
+                Jobs
+              </Link>{' '}
+              / <b className="font-semibold">{name}</b>
+              {client ? ` · ${client}` : ''} <Saved />
+            </>
+          }
+        />
+      </div>
+      {'piece' in derived ? <JobSpine job={derived} onSheets={() => setSheets(true)} /> : <Spine />}
+      {'piece' in derived ? (
+        <>
+          {children}
+          <JobKeys job={derived} onSheets={() => setSheets(true)} />
+        </>
+      ) : (
+        <main className="p-6">
+          <h1 className="text-lg">Nothing can be reckoned yet</h1>
+          <ProblemList problems={derived.problems} />
+        </main>
+      )}
+      <ConflictDialog />
+      <Sheets open={sheets} onClose={() => setSheets(false)} />
+    </div>
+  );
+}
+
+const SAVING = {
+  saved: 'saved',
+  saving: 'saving …',
+  unreachable: 'The server does not answer. Your change is kept here and sent when it is back.',
+  refused: 'not saved',
+} as const;
+
+function Saved() {
+  const saving = useJobState((state) => state.saving);
+  return (
+    <span
+      role="status"
+      data-saving={saving}
+      className={
+        saving === 'unreachable' || saving === 'refused' ? 'ml-2 bg-stop-tint px-1.5 text-stop' : 'ml-2 text-ink-2'
+      }
+    >
+      {SAVING[saving]}
+    </span>
+  );
+}
+
+function JobSpine({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) {
+  const units = useUnits();
+  const id = useJobState((state) => state.id);
+  const document = useJobState((state) => state.document);
+  const short = (figure: ReturnType<(typeof STEPS)[number]['figure']>) =>
+    figure.map((part) => (typeof part === 'string' ? part : writeQuantity(part, units).replace(/ mm$/, ''))).join(' ');
+  const rows: SpineRow[] = STEPS.map((row, i) => ({
+    href: `/jobs/${id}/${row.step}`,
+    title: row.title,
+    number: i + 1,
+    figure: short(row.figure(job, document)),
+    state: stepState(row.step, job),
+  }));
+  return (
+    <Spine rows={rows}>
+      <button
+        type="button"
+        onClick={onSheets}
+        className="mx-4 mt-3 border-line border-t pt-3 text-left font-semibold text-layout hover:underline max-md:hidden"
+      >
+        Sheets and files …
+      </button>
+    </Spine>
+  );
+}
+
+function JobKeys({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) {
+  const router = useRouter();
+  const look = useLook();
+  const id = useJobState((state) => state.id);
+  const { undo, redo } = { undo: useJobState((state) => state.undo), redo: useJobState((state) => state.redo) };
+  const change = useJobState((state) => state.change);
+  const bench = useJobState((state) => state.document.bench);
+  const month = (by: number) => {
+    const day = look.day ?? job.season.wettest.index;
+    look.setDay(Math.min(job.season.moistures.length - 1, Math.max(0, day + by)));
+  };
+  const lock = () => {
+    const part = job.piece.parts.find((p) => look.lit.includes(p.id));
+    if (!part) return;
+    const cut = part.cut ? bench.cut.filter((p) => p !== part.id) : [...bench.cut, part.id];
+    const { [part.id]: _, ...locks } = bench.locks;
+    change([{ path: 'bench.cut', value: cut }, ...(part.cut ? [{ path: 'bench.locks', value: locks }] : [])]);
+  };
+  const steps = Object.fromEntries(
+    STEPS.map((row, i) => [String(i + 1), { does: row.title, run: () => router.push(`/jobs/${id}/${row.step}`) }]),
+  );
+  const table: KeyTable = {
+    ...steps,
+    '9': { does: 'Sheets and files', run: onSheets },
+    '0': { does: 'All jobs', run: () => router.push('/jobs') },
+    '[': { does: 'A month back', run: () => month(-30) },
+    ']': { does: 'A month on', run: () => month(30) },
+    z: { does: 'Undo', run: () => void undo() },
+    'Shift z': { does: 'Redo', run: () => void redo() },
+    l: { does: 'Mark the lit part cut, or not cut', run: lock },
+    p: { does: 'Sheets and files', run: onSheets },
+  };
+  return <Keys table={table} />;
+}
+
+/** One step: the drawing on the left with the year below, the decision and its checks on the right. */
+export function StepFrame({
+  step,
+  title,
+  lead,
+  views,
+  drawing,
+  children,
+  tools,
+}: {
+  step: Step;
+  title: string;
+  lead: ReactNode;
+  views?: ReactNode;
+  tools?: ReactNode;
+  drawing: ReactNode;
+  children: ReactNode;
+}) {
+  const { checks } = useDerived();
+  const { light } = useLook();
+  const change = useJobState((state) => state.change);
+  const refusal = useJobState((state) => state.refusal);
+  const { undo, redo } = { undo: useJobState((state) => state.undo), redo: useJobState((state) => state.redo) };
+  const canUndo = useJobState((state) => state.canUndo);
+  const canRedo = useJobState((state) => state.canRedo);
+  const here: Check[] = [...checks.filter((check) => check.step === step)];
+  const elsewhere = checks.filter((check) => check.step !== step && check.level === 'stop');
+  return (
+    <main className="grid min-h-0 grid-cols-[1fr_324px] max-lg:grid-cols-[1fr_300px] max-md:grid-cols-1">
+      <div className="grid min-h-0 min-w-0 grid-rows-[auto_1fr_auto] bg-paper px-5 pt-2">
+        <div className="flex min-h-8 items-center gap-5">
+          {views}
+          <span className="ml-auto">{tools}</span>
+        </div>
+        <div className="min-h-0 overflow-auto max-md:min-h-96">{drawing}</div>
+        <YearBand />
+      </div>
+      <div className="min-h-0 overflow-auto border-line border-l px-[18px] pt-4 pb-8">
+        <div className="flex items-start justify-between gap-2">
+          <h1 className="text-[19px] leading-6">{title}</h1>
+          <span className="flex gap-1">
+            <HistoryButton label="Undo" sign="↶" enabled={canUndo} run={() => void undo()} />
+            <HistoryButton label="Redo" sign="↷" enabled={canRedo} run={() => void redo()} />
+          </span>
+        </div>
+        <div className="mt-0.5 mb-3">{lead}</div>
+        <ProblemList problems={refusal} />
+        {children}
+        <CheckList checks={here} onLight={light} onChange={change} />
+        {elsewhere.length > 0 ? <Elsewhere checks={elsewhere} /> : null}
+      </div>
+    </main>
+  );
+}
+
+function HistoryButton({
+  label,
+  sign,
+  enabled,
+  run,
+}: {
+  label: string;
+  sign: string;
+  enabled: boolean;
+  run: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      disabled={!enabled}
+      onClick={run}
+      className="size-7 rounded-sm border border-line bg-paper text-[15px] hover:border-ink"
+    >
+      <span aria-hidden>{sign}</span>
+    </button>
+  );
+}
+
+/** What stops the work in another step is said here too, in a line. */
+function Elsewhere({ checks }: { checks: readonly Check[] }) {
+  const id = useJobState((state) => state.id);
+  const steps = [...new Set(checks.map((check) => check.step))];
+  return (
+    <p className="mt-3 border-line border-t pt-2">
+      <span className="font-semibold text-stop">stop</span> also in{' '}
+      {steps.map((step, i) => (
+        <span key={step}>
+          {i > 0 ? ', ' : ''}
+          <Link className="font-semibold text-layout underline" href={`/jobs/${id}/${step}`}>
+            {STEPS.find((row) => row.step === step)?.title}
+          </Link>
+        </span>
+      ))}
+    </p>
+  );
+}

@@ -1,0 +1,60 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState } from 'react';
+import { Dialog } from '@/ui/dialog';
+import { useUnits } from '@/ui/units';
+
+export type KeyTable = Readonly<Record<string, { does: string; run: () => void }>>;
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** Listens for single keys, never while somebody types in a field or a dialog is open. `?` shows them all. */
+export function Keys({ table }: { table: KeyTable }) {
+  const { toggle } = useUnits();
+  const router = useRouter();
+  const [shown, setShown] = useState(false);
+  const keys: KeyTable = {
+    ...table,
+    '/': { does: 'Find', run: () => window.dispatchEvent(new Event('taller-find')) },
+    u: { does: 'Millimetres or inches', run: toggle },
+    g: { does: 'All jobs', run: () => router.push('/jobs') },
+    '?': { does: 'This list', run: () => setShown(true) },
+  };
+  const latest = useRef(keys);
+  latest.current = keys;
+
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (document.querySelector('[role="dialog"]')) return;
+      const key = event.key === 'Z' ? 'Shift z' : event.key;
+      const entry = latest.current[key];
+      if (!entry) return;
+      event.preventDefault();
+      entry.run();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+
+  return (
+    <Dialog title="Keys" open={shown} onClose={() => setShown(false)}>
+      <dl className="grid grid-cols-[90px_1fr] gap-y-1">
+        {Object.entries(keys).map(([key, { does }]) => (
+          <div key={key} className="contents">
+            <dt>
+              <kbd className="figures rounded-sm border border-line px-1.5">{key}</kbd>
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+        <dt>
+          <kbd className="figures">↑ ↓</kbd>
+        </dt>
+        <dd>In a length: one step; with Alt ten</dd>
+      </dl>
+    </Dialog>
+  );
+}

@@ -1,0 +1,21 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { Spine } from '@/ui/spine';
+import { Strip } from '@/ui/strip';
+import { Find } from './find';
+import { Keys } from './keys';
+
+/** The frame of every page outside a job. */
+export function PlaceFrame({ title, air, children }: { title: string; air: string; children: ReactNode }) {
+  return (
+    <div className="grid h-screen grid-cols-[188px_1fr] grid-rows-[44px_1fr] max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-none">
+      <div className="col-span-full">
+        <Strip trail={<b className="font-semibold">{title}</b>} find={<Find />} air={air} />
+      </div>
+      <Spine />
+      <main className="min-h-0 overflow-auto bg-paper px-6 py-5">{children}</main>
+      <Keys table={{}} />
+    </div>
+  );
+}

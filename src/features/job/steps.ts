@@ -1,0 +1,63 @@
+import type { DerivedJob, JobDocument, Quantity, Step } from '@/core';
+
+export interface StepRow {
+  step: Step;
+  title: string;
+  /** The one figure that matters in it. */
+  figure: (job: DerivedJob, document: JobDocument) => readonly (Quantity | string)[];
+}
+
+/** The steps in the order of the work; the spine, the number keys and the routes all read this table. */
+export const STEPS: readonly StepRow[] = [
+  { step: 'brief', title: 'Brief', figure: (_, d) => [`${d.brief.seats} seats`] },
+  {
+    step: 'form',
+    title: 'Form',
+    figure: ({ piece }) => [
+      { amount: piece.overall.length, unit: 'mm' },
+      '×',
+      { amount: piece.overall.width, unit: 'mm' },
+    ],
+  },
+  {
+    step: 'season',
+    title: 'Season',
+    figure: ({ season }) => [
+      '±',
+      { amount: (season.topWidth.wettest - season.topWidth.driest) / 2, unit: 'mm-movement' },
+    ],
+  },
+  { step: 'joints', title: 'Joints', figure: ({ piece }) => [`${piece.jointCount}`] },
+  {
+    step: 'layout',
+    title: 'Layout',
+    figure: ({ layout, layoutState }) =>
+      layout && layoutState !== 'none' ? [`${(layout.yield * 100).toFixed(0)} %`] : ['–'],
+  },
+  {
+    step: 'glue-up',
+    title: 'Glue-up',
+    figure: ({ glueUps }) => {
+      const goes = glueUps.reduce((sum, glueUp) => sum + glueUp.stages.length, 0);
+      return [`${goes} ${goes === 1 ? 'go' : 'goes'}`];
+    },
+  },
+  { step: 'plan', title: 'Plan', figure: ({ schedule }) => [{ amount: schedule.workHours, unit: 'hours' }] },
+  {
+    step: 'bench',
+    title: 'Bench',
+    figure: ({ piece }) => [`${piece.parts.filter((part) => part.cut).length} of ${piece.parts.length}`],
+  },
+];
+
+export const isStep = (text: string): text is Step => STEPS.some((row) => row.step === text);
+
+/** Whether a step's figure rests on something that has changed since, or has a stop of its own. */
+export function stepState(step: Step, job: DerivedJob): 'settled' | 'open' | 'stale' {
+  if (job.checks.some((check) => check.step === step && check.level === 'stop')) return 'open';
+  if (step === 'layout')
+    return job.layoutState === 'current' ? 'settled' : job.layoutState === 'stale' ? 'stale' : 'open';
+  if (step === 'glue-up' || step === 'plan') return job.layoutState === 'current' ? 'settled' : 'stale';
+  if (step === 'bench') return job.piece.parts.every((part) => part.cut) ? 'settled' : 'open';
+  return 'settled';
+}

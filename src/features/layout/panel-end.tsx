@@ -1,0 +1,60 @@
+'use client';
+
+import { type Board, formatLength } from '@/core';
+import { EndGrain } from '@/ui/end-grain';
+import { useUnits } from '@/ui/units';
+import { useSize } from '@/ui/use-size';
+
+/** A panel from its end, every strip with the rings of the board it comes from. Heart side alternates. */
+export function PanelEnd({
+  strips,
+  boards,
+  thickness,
+  title,
+}: {
+  strips: readonly { label: string; width: number; board?: string }[];
+  boards: readonly Board[];
+  thickness: number;
+  title: string;
+}) {
+  const units = useUnits();
+  const [ref, size] = useSize<HTMLDivElement>();
+  const total = strips.reduce((sum, strip) => sum + strip.width, 0);
+  const width = Math.max(300, size.width - 12);
+  const scale = total > 0 ? width / total : 0;
+  const height = Math.max(18, Math.min(40, thickness * scale));
+  let x = 1;
+  return (
+    <div ref={ref} className="py-1">
+      <p className="mb-1 text-ink-2">{title}</p>
+      <svg
+        width={width + 2}
+        height={height + 24}
+        role="img"
+        aria-label={`${title}: ${strips.map((s) => `${s.label} ${formatLength(s.width, units.style)}`).join(', ')}`}
+      >
+        {strips.map((strip, i) => {
+          const board = boards.find((b) => b.id === strip.board);
+          const [left, w] = [x, strip.width * scale];
+          x += w;
+          return (
+            <g key={strip.label}>
+              <EndGrain
+                x={left}
+                y={1}
+                width={w}
+                height={height}
+                ringAngle={board?.ringAngle ?? 12}
+                heartUp={i % 2 === 1}
+              />
+              <text x={left + w / 2} y={height + 15} textAnchor="middle" className="figures fill-ink text-[12px]">
+                <tspan className="font-bold">{strip.label}</tspan>
+                {w > 58 ? <tspan dx={4}>{units.length(strip.width)}</tspan> : null}
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+    </div>
+  );
+}

@@ -1,0 +1,119 @@
+'use client';
+
+import { daysBetween, plusDays, sayDay, sayDayShort } from '@/core';
+import { DayField, NumberField, Select } from '@/ui/fields';
+import { FigureLine } from '@/ui/figure';
+import { QuantityText } from '@/ui/units';
+import { useSize } from '@/ui/use-size';
+import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
+import { StepFrame } from '../job/job-desk';
+
+export function PlanStep() {
+  const { schedule } = useDerived();
+  const plan = useJobState((state) => state.document.plan);
+  const change = useChange();
+  return (
+    <StepFrame
+      step="plan"
+      title="Plan"
+      drawing={<Calendar />}
+      lead={
+        <p>
+          <span className="figures font-semibold text-[34px] leading-10">{schedule.workHours.toFixed(0)} h</span>{' '}
+          <span className="text-ink-2">at the bench, done {sayDay(schedule.finishedOn)}</span>
+        </p>
+      }
+    >
+      <DayField label="Start on" value={plan.startOn} onCommit={change('plan.startOn')} />
+      <NumberField
+        label="Hours a day"
+        value={plan.hoursPerDay}
+        least={0.5}
+        most={16}
+        step={0.5}
+        onCommit={change('plan.hoursPerDay')}
+      />
+      <Select
+        label="Finish"
+        value={plan.finish}
+        onCommit={change('plan.finish')}
+        options={[
+          { value: 'oil-wax', label: 'Oil and wax' },
+          { value: 'film', label: 'Varnish' },
+          { value: 'none', label: 'None' },
+        ]}
+      />
+      <FigureLine label="Operations">{schedule.dated.length}</FigureLine>
+      <FigureLine label="Work">
+        <QuantityText of={{ amount: schedule.workHours, unit: 'hours' }} />
+      </FigureLine>
+      <FigureLine label="Days only waiting">{schedule.idleDays}</FigureLine>
+      <p className="mt-2 text-ink-2">
+        One person, Monday to Friday; hours are common practice. Glue, rest and finish wait by the clock.
+      </p>
+    </StepFrame>
+  );
+}
+
+/** The order of work against the days: dark where hands are on it, pale where it waits. */
+function Calendar() {
+  const { schedule } = useDerived();
+  const { light } = useLook();
+  const start = useJobState((state) => state.document.plan.startOn);
+  const [ref, size] = useSize<HTMLDivElement>();
+  const span = Math.max(1, daysBetween(start, schedule.finishedOn) + 1);
+  const names = 330;
+  const day = Math.max(6, (Math.max(560, size.width) - names - 16) / span);
+  const weeks = Array.from({ length: span }, (_, d) => d).filter((d) => d % (span > 40 ? 14 : 7) === 0);
+  return (
+    <div ref={ref}>
+      <div className="figures relative ml-[330px] h-5 text-[11.5px] text-ink-2">
+        {weeks.map((d) => (
+          <span key={d} className="absolute whitespace-nowrap" style={{ left: d * day }}>
+            {sayDayShort(plusDays(start, d))}
+          </span>
+        ))}
+      </div>
+      <ol>
+        {schedule.dated.map(({ operation, start: from, end, readyOn }, i) => {
+          const [a, b, c] = [
+            daysBetween(start, from),
+            daysBetween(start, end) + 1,
+            Math.max(daysBetween(start, readyOn), daysBetween(start, end) + 1),
+          ];
+          return (
+            <li
+              key={operation.id}
+              className="grid grid-cols-[330px_1fr] items-center border-hairline border-t hover:bg-ground"
+              onPointerEnter={() => light(operation.parts)}
+              onPointerLeave={() => light([])}
+            >
+              <details className="py-[3px] pr-2">
+                <summary className="flex cursor-pointer list-none gap-2">
+                  <span className="figures w-5 shrink-0 text-ink-2">{i + 1}</span>
+                  <span className="truncate" title={operation.name}>
+                    {operation.name}
+                  </span>
+                  <span className="figures ml-auto shrink-0 text-ink-2">{operation.work.toFixed(1)} h</span>
+                </summary>
+                <p className="my-1 ml-7">
+                  {operation.name}. {operation.wait > 0 ? `Then wait ${Math.round(operation.wait)} hours.` : ''}
+                </p>
+                <p className="mb-1 ml-7 text-watch">{operation.caution}</p>
+              </details>
+              <svg
+                height={16}
+                width={span * day}
+                role="img"
+                aria-label={`${operation.name}: from ${from} to ${end}${operation.wait > 0 ? `, waiting until ${readyOn}` : ''}`}
+              >
+                <rect x={b * day} y={6} width={Math.max(0, c - b) * day} height={4} className="fill-middle" />
+                <rect x={a * day} y={2} width={(b - a) * day} height={12} className="fill-ink" />
+              </svg>
+            </li>
+          );
+        })}
+      </ol>
+    </div>
+  );
+}

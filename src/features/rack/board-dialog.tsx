@@ -1,0 +1,240 @@
+'use client';
+
+import { useState } from 'react';
+import { ALL_SPECIES, type BoardInput, BoardSchema, DEFECT_KINDS, type Defect, type Problem, read } from '@/core';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
+import { ProblemList } from '@/ui/problem-list';
+import { request } from '@/ui/request';
+import type { RackBoard } from './rack-page';
+
+const blank = (today: string): BoardInput => ({
+  tag: '',
+  species: 'oak-white',
+  length: 2400,
+  width: 200,
+  thickness: 38.1,
+  quarters: 6,
+  surface: 'rough',
+  ringAngle: 15,
+  moisture: null,
+  moistureOn: today,
+  lot: '',
+  note: '',
+  defects: [],
+});
+
+export function BoardDialog({
+  board,
+  today,
+  onClose,
+}: {
+  board: RackBoard | null;
+  today: string;
+  onClose: (saved: boolean) => void;
+}) {
+  const [draft, setDraft] = useState<BoardInput>(board ? inputOf(board) : blank(today));
+  const [revision, setRevision] = useState(board?.revision ?? 0);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [theirs, setTheirs] = useState<RackBoard | null>(null);
+  const put =
+    <K extends keyof BoardInput>(key: K) =>
+    (value: BoardInput[K]) => {
+      setDraft((now) => ({ ...now, [key]: value }));
+      return undefined;
+    };
+  const save = async () => {
+    const sound = read(BoardSchema, draft, 'the board');
+    if ('problems' in sound) {
+      setProblems(sound.problems);
+      return;
+    }
+    const reply = board
+      ? await request('PUT', `/api/boards/${board.id}`, { revision, board: sound.value })
+      : await request('POST', '/api/boards', sound.value);
+    if (reply.ok) onClose(true);
+    else {
+      setProblems(reply.problems);
+      if (reply.status === 409 && reply.current) setTheirs(reply.current as RackBoard);
+    }
+  };
+  const defect = (i: number, part: Partial<Defect>) => {
+    put('defects')(draft.defects.map((d, j) => (j === i ? { ...d, ...part } : d)));
+    return undefined;
+  };
+  return (
+    <Dialog title={board ? `Board ${board.tag}` : 'Add a board'} open onClose={() => onClose(false)} wide>
+      <ProblemList problems={problems} />
+      {theirs ? (
+        <p className="mb-3 flex gap-3">
+          <Button
+            onClick={() => {
+              setRevision(theirs.revision);
+              setTheirs(null);
+              setProblems([]);
+            }}
+          >
+            Keep my version
+          </Button>
+          <Button
+            onClick={() => {
+              setDraft(inputOf(theirs));
+              setRevision(theirs.revision);
+              setTheirs(null);
+              setProblems([]);
+            }}
+          >
+            Take the other: {theirs.tag}, {theirs.length} × {theirs.width} mm
+          </Button>
+        </p>
+      ) : null}
+      <form
+        className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+      >
+        <div>
+          <TextField label="Tag" value={draft.tag} onCommit={put('tag')} required />
+          <Select
+            label="Wood"
+            value={draft.species}
+            onCommit={put('species')}
+            options={ALL_SPECIES.map((s) => ({ value: s.id, label: s.commonName }))}
+            wide
+          />
+          <LengthField label="Length" mm={draft.length} least={100} most={12000} onCommit={put('length')} />
+          <LengthField label="Width" mm={draft.width} least={20} most={2000} onCommit={put('width')} />
+          <Choice
+            label="Surface"
+            value={draft.surface}
+            onCommit={put('surface')}
+            options={[
+              { value: 'rough', label: 'Rough' },
+              { value: 'dressed', label: 'Dressed' },
+            ]}
+          />
+          <Select
+            label="Bought as"
+            value={String(draft.quarters ?? '')}
+            onCommit={(q) =>
+              setDraft((now) => ({
+                ...now,
+                quarters: q ? Number(q) : null,
+                thickness: q ? Number(q) * 6.35 : now.thickness,
+              }))
+            }
+            options={[
+              { value: '', label: 'measured' },
+              ...[4, 5, 6, 8, 10, 12, 16].map((q) => ({ value: String(q), label: `${q}/4` })),
+            ]}
+          />
+          <LengthField
+            label="Thickness, as it lies"
+            mm={draft.thickness}
+            least={5}
+            most={300}
+            onCommit={put('thickness')}
+          />
+        </div>
+        <div>
+          <NumberField
+            label="Ring angle"
+            unit="°"
+            value={draft.ringAngle}
+            least={0}
+            most={90}
+            onCommit={put('ringAngle')}
+            hint="At the end, rings to face: 0 flat, 90 quarter."
+          />
+          <NumberField
+            label="Moisture"
+            unit="%"
+            value={draft.moisture}
+            least={2}
+            most={100}
+            step={0.1}
+            allowEmpty="not read"
+            onCommit={put('moisture')}
+            onEmpty={() => put('moisture')(null)}
+          />
+          <DayField label="Read on" value={draft.moistureOn ?? today} onCommit={put('moistureOn')} />
+          <TextField label="Lot" value={draft.lot} onCommit={put('lot')} />
+          <TextField label="Note" value={draft.note} onCommit={put('note')} />
+          <fieldset className="border-line border-t pt-2">
+            <legend className="pr-2 text-ink-2">Defects</legend>
+            {draft.defects.map((d, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a defect has no name of its own
+              <div key={i} className="mb-2 border-hairline border-b">
+                <Select
+                  label={`Defect ${i + 1}`}
+                  value={d.kind}
+                  onCommit={(kind) => defect(i, { kind })}
+                  options={DEFECT_KINDS.map((kind) => ({ value: kind, label: kind }))}
+                />
+                <LengthField label="From the tagged end" mm={d.x} onCommit={(x) => defect(i, { x })} />
+                <LengthField label="From the near edge" mm={d.y} onCommit={(y) => defect(i, { y })} />
+                <LengthField label="Long" mm={d.length} least={1} onCommit={(length) => defect(i, { length })} />
+                <LengthField label="Wide" mm={d.width} least={1} onCommit={(width) => defect(i, { width })} />
+                <Button
+                  look="quiet"
+                  className="mb-2"
+                  onClick={() => put('defects')(draft.defects.filter((_, j) => j !== i))}
+                >
+                  Take it away
+                </Button>
+              </div>
+            ))}
+            <Button
+              onClick={() => put('defects')([...draft.defects, { kind: 'knot', x: 0, y: 0, length: 50, width: 30 }])}
+            >
+              Add a defect
+            </Button>
+          </fieldset>
+        </div>
+        <div className="col-span-full mt-4 flex gap-3">
+          <Button look="chief" type="submit">
+            {board ? 'Save the board' : 'Add it to the rack'}
+          </Button>
+          <Button look="quiet" onClick={() => onClose(false)}>
+            Close
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}
+
+function inputOf({
+  tag,
+  species,
+  length,
+  width,
+  thickness,
+  quarters,
+  surface,
+  ringAngle,
+  moisture,
+  moistureOn,
+  lot,
+  note,
+  defects,
+}: RackBoard): BoardInput {
+  return {
+    tag,
+    species,
+    length,
+    width,
+    thickness,
+    quarters,
+    surface,
+    ringAngle,
+    moisture,
+    moistureOn,
+    lot,
+    note,
+    defects,
+  };
+}

@@ -1,0 +1,219 @@
+'use client';
+
+import { area, curveMonotoneX, line } from 'd3-shape';
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { dayOfYear, plusDays, sayDay, sayDayShort, topWidthAt } from '@/core';
+import { useUnits } from '@/ui/units';
+import { useSize } from '@/ui/use-size';
+import { useDerived, useLook } from '../job/job-context';
+
+const HEIGHT = 150;
+const PLOT = { left: 4, right: 34, top: 34, bottom: 24 };
+const INITIALS = 'JFMAMJJASOND';
+
+/** Two years of moisture of this piece, dry to wet, with the day that every drawing shows. Drag it, or use the arrows. */
+export function YearBand() {
+  const { season } = useDerived();
+  const look = useLook();
+  const units = useUnits();
+  const [ref, size] = useSize<HTMLDivElement>();
+  const svg = useRef<SVGSVGElement>(null);
+  const days = season.moistures.length;
+  const day = Math.min(days - 1, Math.max(0, Math.round(look.day ?? season.wettest.index)));
+  const moisture = season.moistures[day] ?? 0;
+
+  const low = Math.floor(Math.min(...season.moistures) - 0.8);
+  const high = Math.ceil(Math.max(...season.moistures) + 0.8);
+  const width = Math.max(200, size.width);
+  const x = (d: number) => PLOT.left + (d / (days - 1)) * (width - PLOT.left - PLOT.right);
+  const y = (m: number) => HEIGHT - PLOT.bottom - ((m - low) / (high - low)) * (HEIGHT - PLOT.top - PLOT.bottom);
+  const sampled = Array.from({ length: Math.ceil(days / 5) }, (_, i) => Math.min(days - 1, i * 5));
+  const at = (d: number) => season.moistures[d] ?? 0;
+  const band =
+    area<number>()
+      .x(x)
+      .y0((d) => y(at(d)) + 7)
+      .y1((d) => y(at(d)) - 7)
+      .curve(curveMonotoneX)(sampled) ?? '';
+  const path =
+    line<number>()
+      .x(x)
+      .y((d) => y(at(d)))
+      .curve(curveMonotoneX)(sampled.filter((d) => d >= season.glued.index)) ?? '';
+  const gridLines = Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((m) => m % 2 === 0);
+  const months = Array.from({ length: 25 }, (_, i) => Math.round((i * 365) / 12));
+  const marks = [
+    { at: season.glued.index, text: 'glued' },
+    { at: season.delivered.index, text: 'delivered' },
+    { at: season.driest.index, text: `dry ${units.length(season.topWidth.driest, true)}` },
+    { at: season.wettest.index, text: `wet ${units.length(season.topWidth.wettest, true)}` },
+  ].filter((mark) => mark.at >= 0 && mark.at < days);
+
+  const drag = (event: PointerEvent) => {
+    const box = svg.current?.getBoundingClientRect();
+    if (!box || (event.type === 'pointermove' && event.buttons === 0)) return;
+    const share = (event.clientX - box.left - PLOT.left) / (width - PLOT.left - PLOT.right);
+    look.setDay(Math.round(Math.min(1, Math.max(0, share)) * (days - 1)));
+  };
+  const keys = (event: KeyboardEvent) => {
+    const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 30, PageDown: -30 }[event.key];
+    const to =
+      event.key === 'Home'
+        ? 0
+        : event.key === 'End'
+          ? days - 1
+          : by === undefined
+            ? undefined
+            : day + by * (event.altKey ? 10 : 1);
+    if (to === undefined) return;
+    event.preventDefault();
+    look.setDay(Math.min(days - 1, Math.max(0, to)));
+  };
+  const iso = plusDays(season.start, day);
+  const label = `${sayDayShort(iso)} · ${moisture.toFixed(1)} %`;
+  const flagLeft = x(day) > width - 150;
+  const taken: number[] = [];
+
+  return (
+    <div ref={ref} className="w-full select-none pb-1">
+      <svg
+        ref={svg}
+        width={width}
+        height={HEIGHT}
+        className="block touch-none"
+        onPointerDown={drag}
+        onPointerMove={drag}
+        aria-label="Moisture of the piece through two years"
+        role="group"
+      >
+        <defs>
+          <linearGradient
+            id="dry-to-wet"
+            gradientUnits="userSpaceOnUse"
+            x1="0"
+            x2="0"
+            y1={HEIGHT - PLOT.bottom}
+            y2={PLOT.top}
+          >
+            <stop offset="0" stopColor="var(--color-dry)" />
+            <stop offset="0.5" stopColor="var(--color-middle)" />
+            <stop offset="1" stopColor="var(--color-wet)" />
+          </linearGradient>
+        </defs>
+        {gridLines.map((m) => (
+          <g key={m}>
+            <line x1={PLOT.left} x2={width - PLOT.right} y1={y(m)} y2={y(m)} className="stroke-hairline" />
+            <text
+              x={width - 2}
+              y={y(m)}
+              textAnchor="end"
+              dominantBaseline="central"
+              className="figures fill-ink-2 text-[11px]"
+            >
+              {m} %
+            </text>
+          </g>
+        ))}
+        <path d={band} fill="url(#dry-to-wet)" opacity={0.6} />
+        <path d={path} className="fill-none stroke-ink" strokeWidth={1.6} />
+        {months.map((d, i) => (
+          <g key={d}>
+            <line
+              x1={x(d)}
+              x2={x(d)}
+              y1={HEIGHT - PLOT.bottom + 2}
+              y2={HEIGHT - PLOT.bottom + 7}
+              className="stroke-line"
+            />
+            {i < 24 ? (
+              <text
+                x={x(d + 15)}
+                y={HEIGHT - 8}
+                textAnchor="middle"
+                className={`figures text-[11px] ${i % 12 === 0 ? 'fill-ink font-bold' : 'fill-ink-2'}`}
+              >
+                {INITIALS[(i + Math.round(dayOfYear(season.start) / 30)) % 12]}
+              </text>
+            ) : null}
+          </g>
+        ))}
+        {marks
+          .sort((a, b) => a.at - b.at)
+          .map((mark) => {
+            // Words that would run into the one before stand a line lower.
+            const near = taken.filter((t) => Math.abs(t - x(mark.at)) < 74).length;
+            taken.push(x(mark.at));
+            const end = x(mark.at) > width - 110;
+            return (
+              <g key={mark.text}>
+                <line
+                  x1={x(mark.at)}
+                  x2={x(mark.at)}
+                  y1={10 + near * 11}
+                  y2={HEIGHT - PLOT.bottom}
+                  className="stroke-ink-2"
+                  strokeDasharray="2 3"
+                  strokeWidth={0.9}
+                />
+                <text
+                  x={x(mark.at) + (end ? -4 : 4)}
+                  y={14 + near * 11}
+                  textAnchor={end ? 'end' : 'start'}
+                  className="figures fill-ink text-[11.5px]"
+                >
+                  {mark.text}
+                </text>
+              </g>
+            );
+          })}
+        <line
+          x1={x(day)}
+          x2={x(day)}
+          y1={PLOT.top - 14}
+          y2={HEIGHT - PLOT.bottom + 4}
+          className="stroke-layout"
+          strokeWidth={2}
+          pointerEvents="none"
+        />
+        <circle
+          cx={x(day)}
+          cy={y(moisture)}
+          r={4.5}
+          className="fill-paper stroke-layout"
+          strokeWidth={2}
+          pointerEvents="none"
+        />
+        <rect
+          x={flagLeft ? x(day) - 118 : x(day) + 8}
+          y={y(moisture) > 70 ? y(moisture) - 30 : y(moisture) + 10}
+          width={110}
+          height={19}
+          className="fill-layout"
+          pointerEvents="none"
+        />
+        <text
+          x={flagLeft ? x(day) - 112 : x(day) + 14}
+          y={(y(moisture) > 70 ? y(moisture) - 30 : y(moisture) + 10) + 13.5}
+          className="figures fill-paper font-semibold text-[13px]"
+          pointerEvents="none"
+        >
+          {label}
+        </text>
+        <g
+          role="slider"
+          tabIndex={0}
+          aria-label="Day shown"
+          aria-valuemin={0}
+          aria-valuemax={days - 1}
+          aria-valuenow={day}
+          data-day={iso}
+          aria-valuetext={`${sayDay(iso)}, ${moisture.toFixed(1)} percent, top ${units.length(topWidthAt(season, moisture), true)} wide`}
+          onKeyDown={keys}
+          className="cursor-ew-resize"
+        >
+          <path d={`M${x(day) - 8} ${HEIGHT - PLOT.bottom}h16v11l-8 7l-8-7z`} className="fill-layout" />
+        </g>
+      </svg>
+    </div>
+  );
+}

@@ -1,0 +1,283 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { type Place, type Problem, read, type Shop, ShopSchema } from '@/core';
+import { Button } from '@/ui/button';
+import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
+import { ProblemList } from '@/ui/problem-list';
+import { request } from '@/ui/request';
+import { useUnits } from '@/ui/units';
+import { Places } from './places';
+
+type StoredPlace = Place & { revision: number };
+
+export function ShopPage({
+  shop: stored,
+  revision: storedRevision,
+  places,
+}: {
+  shop: Shop;
+  revision: number;
+  places: readonly StoredPlace[];
+}) {
+  const router = useRouter();
+  const { setSystem } = useUnits();
+  const [shop, setShop] = useState(stored);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [state, setState] = useState<'saved' | 'saving …' | 'not saved'>('saved');
+  const [theirs, setTheirs] = useState<{ shop: Shop; revision: number } | null>(null);
+  const revision = useRef(storedRevision);
+  const queue = useRef(Promise.resolve());
+  const latest = useRef(stored);
+
+  const save = (next: Shop) => {
+    const sound = read(ShopSchema, next, 'the shop');
+    if ('problems' in sound) return sound.problems;
+    setShop(sound.value);
+    latest.current = sound.value;
+    setState('saving …');
+    queue.current = queue.current.then(async () => {
+      const reply = await request<{ revision: number }>('PUT', '/api/shop', {
+        revision: revision.current,
+        shop: sound.value,
+      });
+      if (reply.ok) {
+        revision.current = reply.value.revision;
+        setProblems([]);
+        if (latest.current === sound.value) setState('saved');
+      } else {
+        setState('not saved');
+        setProblems(reply.problems);
+        const current = reply.current as { settings: Shop; revision: number } | undefined;
+        if (reply.status === 409 && current) setTheirs({ shop: current.settings, revision: current.revision });
+      }
+    });
+    return undefined;
+  };
+  const tools = (part: Partial<Shop['tools']>) =>
+    save({ ...latest.current, tools: { ...latest.current.tools, ...part } });
+  const allow = (part: Partial<Shop['allowances']>) =>
+    save({ ...latest.current, allowances: { ...latest.current.allowances, ...part } });
+  const { allowances: a, tools: t } = shop;
+  const clamp = (i: number, part: Partial<(typeof t.clamps)[number]>) =>
+    tools({ clamps: t.clamps.map((c, j) => (j === i ? { ...c, ...part } : c)) });
+  return (
+    <>
+      <h1 className="text-[19px]">
+        Shop{' '}
+        <span role="status" className="ml-2 font-normal text-[13px] text-ink-2">
+          {state}
+        </span>
+      </h1>
+      <ProblemList problems={problems} />
+      {theirs ? (
+        <p className="mb-3 flex gap-3">
+          <Button
+            onClick={() => {
+              revision.current = theirs.revision;
+              setTheirs(null);
+              save(latest.current);
+            }}
+          >
+            Keep my version
+          </Button>
+          <Button
+            onClick={() => {
+              revision.current = theirs.revision;
+              latest.current = theirs.shop;
+              setShop(theirs.shop);
+              setTheirs(null);
+              setProblems([]);
+              setState('saved');
+              router.refresh();
+            }}
+          >
+            Take the other version
+          </Button>
+        </p>
+      ) : null}
+      <div className="mt-3 grid max-w-6xl grid-cols-3 gap-x-10 max-lg:grid-cols-2 max-md:grid-cols-1">
+        <section>
+          <h2 className="mb-2 border-ink border-b pb-1 text-[14px]">The workshop</h2>
+          <TextField label="Name" value={shop.name} onCommit={(name) => save({ ...latest.current, name })} required />
+          <Choice
+            label="Lengths in"
+            value={shop.units}
+            onCommit={(units) => {
+              save({ ...latest.current, units });
+              setSystem(units);
+            }}
+            options={[
+              { value: 'metric', label: 'Millimetres' },
+              { value: 'inch', label: 'Inches' },
+            ]}
+          />
+          <Select
+            label="Smallest fraction"
+            value={String(shop.fraction)}
+            onCommit={(f) => {
+              save({ ...latest.current, fraction: Number(f) as Shop['fraction'] });
+              void queue.current.then(() => router.refresh());
+            }}
+            options={['8', '16', '32', '64'].map((f) => ({ value: f, label: `1/${f} in` }))}
+          />
+          <BoardChoice />
+          <h2 className="mt-6 mb-2 border-ink border-b pb-1 text-[14px]">Offcuts worth keeping</h2>
+          <LengthField
+            label="At least, long"
+            mm={shop.usefulOffcut.length}
+            least={50}
+            most={5000}
+            onCommit={(length) => save({ ...latest.current, usefulOffcut: { ...latest.current.usefulOffcut, length } })}
+          />
+          <LengthField
+            label="At least, wide"
+            mm={shop.usefulOffcut.width}
+            least={20}
+            most={1000}
+            onCommit={(width) => save({ ...latest.current, usefulOffcut: { ...latest.current.usefulOffcut, width } })}
+          />
+        </section>
+        <section>
+          <h2 className="mb-2 border-ink border-b pb-1 text-[14px]">What the tools take</h2>
+          <LengthField
+            label="Jointer, wide"
+            mm={t.jointerWidth}
+            least={50}
+            most={1500}
+            onCommit={(jointerWidth) => tools({ jointerWidth })}
+          />
+          <LengthField
+            label="Planer, wide"
+            mm={t.planerWidth}
+            least={50}
+            most={2500}
+            onCommit={(planerWidth) => tools({ planerWidth })}
+          />
+          <LengthField
+            label="Saw, deep"
+            mm={t.sawDepth}
+            least={10}
+            most={500}
+            onCommit={(sawDepth) => tools({ sawDepth })}
+          />
+          <LengthField label="Saw kerf" mm={t.kerf} least={0.5} most={10} onCommit={(kerf) => tools({ kerf })} />
+          <NumberField
+            label="One person lifts"
+            unit="kg"
+            value={t.lift}
+            least={5}
+            most={100}
+            onCommit={(lift) => tools({ lift })}
+          />
+          <fieldset className="mt-3">
+            <legend className="text-ink-2">Clamps</legend>
+            {t.clamps.map((c, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a row of clamps has no name
+              <div key={i} className="mb-2 border-hairline border-b">
+                <LengthField
+                  label={`Clamps ${i + 1}, opening`}
+                  mm={c.length}
+                  least={100}
+                  most={6000}
+                  onCommit={(length) => clamp(i, { length })}
+                />
+                <NumberField
+                  label="How many"
+                  value={c.count}
+                  least={1}
+                  most={200}
+                  onCommit={(count) => clamp(i, { count })}
+                />
+                <Button
+                  look="quiet"
+                  className="mb-1"
+                  onClick={() => tools({ clamps: t.clamps.filter((_, j) => j !== i) })}
+                >
+                  Take them away
+                </Button>
+              </div>
+            ))}
+            <Button onClick={() => tools({ clamps: [...t.clamps, { length: 1000, count: 2 }] })}>Add clamps</Button>
+          </fieldset>
+        </section>
+        <section>
+          <h2 className="mb-2 border-ink border-b pb-1 text-[14px]">Allowances</h2>
+          <LengthField
+            label="End trim, each end"
+            mm={a.endTrim}
+            most={300}
+            onCommit={(endTrim) => allow({ endTrim })}
+          />
+          <LengthField
+            label="Parts, over-long"
+            mm={a.partLength}
+            most={200}
+            onCommit={(partLength) => allow({ partLength })}
+          />
+          <LengthField
+            label="Parts, over-wide"
+            mm={a.partWidth}
+            most={50}
+            onCommit={(partWidth) => allow({ partWidth })}
+          />
+          <LengthField
+            label="Panels, over-long"
+            mm={a.panelLength}
+            most={300}
+            onCommit={(panelLength) => allow({ panelLength })}
+          />
+          <LengthField
+            label="Panels, over-wide"
+            mm={a.panelWidth}
+            most={100}
+            onCommit={(panelWidth) => allow({ panelWidth })}
+          />
+          <LengthField
+            label="Jointing a strip, both edges"
+            mm={a.stripJointing}
+            most={30}
+            onCommit={(stripJointing) => allow({ stripJointing })}
+          />
+          <LengthField
+            label="Flattening a measured board"
+            mm={a.flattening}
+            most={20}
+            onCommit={(flattening) => allow({ flattening })}
+            hint="Boards bought in quarters give the trade’s surfaced thickness, or less."
+          />
+        </section>
+      </div>
+      <Places places={places} />
+    </>
+  );
+}
+
+/** Light, dark, or the high contrast and large targets of the bench; kept for this browser. */
+function BoardChoice() {
+  const [board, setBoard] = useState<'light' | 'dark' | 'bench'>(() =>
+    typeof document === 'undefined'
+      ? 'light'
+      : ((document.documentElement.dataset.board as 'dark' | 'bench') ?? 'light'),
+  );
+  const choose = (next: typeof board) => {
+    setBoard(next);
+    if (next === 'light') delete document.documentElement.dataset.board;
+    else document.documentElement.dataset.board = next;
+    // biome-ignore lint/suspicious/noDocumentCookie: the Cookie Store API is not in every browser
+    document.cookie = `taller-board=${next}; path=/; max-age=31536000; samesite=lax`;
+  };
+  return (
+    <Choice
+      label="The board on this screen"
+      value={board}
+      onCommit={choose}
+      options={[
+        { value: 'light', label: 'Light' },
+        { value: 'dark', label: 'Dark' },
+        { value: 'bench', label: 'Bench', reason: 'High contrast, targets for gloved hands.' },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,42 @@
+import { airOnDay, type Board, dayOfYear, type Layout, type Place, type Shop } from '@/core';
+import { boardsOf } from './board-store';
+import { findJob, layoutOf, type StoredJob } from './job-store';
+import { asId, Refusal } from './refusal';
+import { currentWorkshop, placesOf } from './workshop-store';
+
+/** Today, by the server's clock: the only place where the time comes in. */
+export const today = (): string => new Date().toLocaleDateString('sv-SE');
+
+/** The shop's air today as one line of the strip. */
+export function airLine(places: readonly Place[]): string {
+  const shop = places.find((place) => place.kind === 'shop');
+  if (!shop) return 'shop air not known';
+  const air = airOnDay(shop.months, dayOfYear(today()));
+  return `shop ${air.temperature.toFixed(1)} °C ${air.relativeHumidity.toFixed(0)} % → ${air.moisture.toFixed(1)} %`;
+}
+
+export interface DeskData {
+  job: StoredJob;
+  shop: Shop;
+  places: Place[];
+  boards: Board[];
+  layout: Layout | null;
+  air: string;
+}
+
+/** Everything a job's desk is seeded with; undefined when there is no such job. */
+export async function deskData(id: string): Promise<DeskData | undefined> {
+  try {
+    const workshop = await currentWorkshop();
+    const [job, boards, places, layout] = await Promise.all([
+      findJob(workshop.id, asId(id, 'job')),
+      boardsOf(workshop.id),
+      placesOf(workshop.id),
+      layoutOf(workshop.id, id),
+    ]);
+    return { job, shop: workshop.settings, places, boards, layout, air: airLine(places) };
+  } catch (error) {
+    if (error instanceof Refusal && error.status === 404) return undefined;
+    throw error;
+  }
+}

@@ -1,0 +1,42 @@
+import { deriveJob } from '@/core';
+import { boardsOf } from './board-store';
+import { jobsOf } from './job-store';
+import { placesOf, type Workshop } from './workshop-store';
+
+/** A job in the list: what it is and how far it has come. */
+export interface JobSummary {
+  id: string;
+  name: string;
+  client: string;
+  species: string;
+  length: number;
+  width: number;
+  dueOn: string;
+  cut: number;
+  parts: number;
+  stops: number;
+}
+
+export async function jobLines(workshop: Workshop, bin: boolean): Promise<JobSummary[]> {
+  const [jobs, boards, places] = await Promise.all([
+    jobsOf(workshop.id, bin),
+    boardsOf(workshop.id),
+    placesOf(workshop.id),
+  ]);
+  return jobs.map(({ id, document, layout }) => {
+    const derived = deriveJob({ document, shop: workshop.settings, places, boards, layout });
+    const whole = 'piece' in derived ? derived : null;
+    return {
+      id,
+      name: document.name,
+      client: document.client,
+      species: whole?.species.commonName ?? document.form.species,
+      length: document.form.top.length,
+      width: document.form.top.width,
+      dueOn: document.brief.dueOn,
+      cut: whole?.piece.parts.filter((part) => part.cut).length ?? 0,
+      parts: whole?.piece.parts.length ?? 0,
+      stops: whole?.checks.filter((check) => check.level === 'stop').length ?? 0,
+    };
+  });
+}

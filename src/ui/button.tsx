@@ -1,0 +1,21 @@
+import clsx from 'clsx';
+import type { ButtonHTMLAttributes } from 'react';
+
+type Look = 'plain' | 'chief' | 'quiet';
+
+const LOOKS: Record<Look, string> = {
+  plain: 'border border-ink-2 bg-paper px-3 py-1 rounded-sm hover:bg-layout-tint',
+  chief: 'border border-layout bg-layout text-paper px-3 py-1 rounded-sm hover:bg-ink hover:border-ink',
+  quiet: 'text-layout font-semibold hover:underline',
+};
+
+export const buttonLook = (look: Look = 'plain') => clsx('inline-block', LOOKS[look]);
+
+export function Button({
+  look = 'plain',
+  className,
+  type = 'button',
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
+  return <button type={type} className={clsx(buttonLook(look), className)} {...rest} />;
+}

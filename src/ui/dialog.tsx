@@ -1,0 +1,38 @@
+'use client';
+
+import { Dialog as Radix } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+export function Dialog({
+  title,
+  open,
+  onClose,
+  children,
+  wide,
+}: {
+  title: string;
+  open: boolean;
+  onClose: () => void;
+  children: ReactNode;
+  wide?: boolean;
+}) {
+  return (
+    <Radix.Root
+      open={open}
+      onOpenChange={(next) => {
+        if (!next) onClose();
+      }}
+    >
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Radix.Content
+          aria-describedby={undefined}
+          className={`fixed top-1/2 left-1/2 z-50 max-h-[90vh] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sm border border-ink bg-paper p-5 ${wide ? 'w-[820px]' : 'w-[460px]'}`}
+        >
+          <Radix.Title className="wide mb-3 font-semibold text-[17px]">{title}</Radix.Title>
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

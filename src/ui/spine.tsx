@@ -1,0 +1,77 @@
+'use client';
+
+import clsx from 'clsx';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import type { ReactNode } from 'react';
+
+export interface SpineRow {
+  href: string;
+  title: string;
+  number?: number;
+  figure?: string;
+  state?: 'settled' | 'open' | 'stale';
+  hint?: string;
+}
+
+const PLACES: SpineRow[] = [
+  { href: '/jobs', title: 'Jobs' },
+  { href: '/rack', title: 'Rack' },
+  { href: '/shop', title: 'Shop' },
+  { href: '/methods', title: 'Methods' },
+];
+
+/** The order of the work, and the places outside it. */
+export function Spine({ rows = [], children }: { rows?: readonly SpineRow[]; children?: ReactNode }) {
+  const path = usePathname();
+  return (
+    <nav
+      aria-label="Steps and places"
+      className="flex flex-col border-line border-r pt-2.5 max-md:flex-row max-md:overflow-x-auto max-md:border-r-0 max-md:border-b max-md:pt-0"
+    >
+      {rows.map((row) => (
+        <SpineLink key={row.href} row={row} here={path === row.href} />
+      ))}
+      {rows.length > 0 ? <hr className="mx-4 my-2.5 border-line max-md:hidden" /> : null}
+      {PLACES.map((row) => (
+        <SpineLink
+          key={row.href}
+          row={row}
+          here={path === row.href || (rows.length === 0 && path.startsWith(`${row.href}/`))}
+        />
+      ))}
+      {children}
+    </nav>
+  );
+}
+
+function SpineLink({ row, here }: { row: SpineRow; here: boolean }) {
+  return (
+    <Link
+      href={row.href}
+      aria-current={here ? 'page' : undefined}
+      title={row.hint}
+      className={clsx(
+        'target flex h-[34px] shrink-0 items-center gap-2 border-l-4 pr-3.5 pl-3 max-md:h-11 max-md:border-b-4 max-md:border-l-0',
+        here ? 'border-layout bg-paper font-semibold' : 'border-transparent hover:bg-paper',
+      )}
+    >
+      <span className="figures w-[14px] text-[11px] text-ink-2 max-md:hidden" aria-hidden>
+        {row.number ?? ''}
+      </span>
+      <span className="mr-auto">{row.title}</span>
+      {row.figure ? (
+        <span
+          className={clsx(
+            'figures text-[12.5px] whitespace-nowrap',
+            row.state === 'stale' && 'stale text-watch',
+            row.state === 'open' ? 'text-ink-2' : 'text-ink',
+          )}
+        >
+          {row.figure}
+          {row.state === 'stale' ? <span className="sr-only">, to be renewed</span> : null}
+        </span>
+      ) : null}
+    </Link>
+  );
+}

@@ -1,0 +1,2 @@
+/** Where the browser keeps the units it shows; read by the server so that a page comes in them. */
+export const UNITS_COOKIE = 'taller-units';
