@@ -55,16 +55,17 @@ export function MeasuredDrawing({
 
   return (
     <div ref={ref} className="h-full min-h-64 w-full">
-      <svg width={size.width} height={size.height} className="block" role="group" aria-label={name}>
+      <svg width={size.width} height={size.height} className="block" data-view={name}>
         {view.shapes
           .filter((s) => s.style === 'seen')
           .map((shape) => (
+            // biome-ignore lint/a11y/useSemanticElements: there is no button element inside a drawing
             <polygon
               key={`${shape.part}-seen`}
               data-part={shape.part}
               points={points(shape.points)}
               tabIndex={0}
-              role="img"
+              role="button"
               aria-label={partNames[shape.part] ?? shape.part}
               strokeWidth={isLit(shape.part) ? 2 : 1.3}
               className={clsx(

@@ -7,7 +7,7 @@ import { Dialog } from '@/ui/dialog';
 import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
-import type { RackBoard } from './rack-page';
+import type { RackBoard } from './rack-board';
 
 const blank = (today: string): BoardInput => ({
   tag: '',

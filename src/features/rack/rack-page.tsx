@@ -11,10 +11,7 @@ import { request } from '@/ui/request';
 import { Length, useUnits } from '@/ui/units';
 import { BoardDialog } from './board-dialog';
 import { ImportDialog } from './import-dialog';
-
-export interface RackBoard extends Board {
-  revision: number;
-}
+import type { RackBoard } from './rack-board';
 
 type SortKey = 'tag' | 'species' | 'length' | 'width' | 'thickness' | 'moisture';
 

@@ -83,8 +83,6 @@ export function YearBand() {
         className="block touch-none"
         onPointerDown={drag}
         onPointerMove={drag}
-        aria-label="Moisture of the piece through two years"
-        role="group"
       >
         <defs>
           <linearGradient
