@@ -76,7 +76,11 @@ export function CheckList({
           onClick={() => setOpen(!open)}
         >
           <span className="text-ink-2">good</span>
-          <span>{open ? 'Fold them away' : `${good.length} ${pressing.length > 0 ? 'more' : 'checks'}`}</span>
+          <span>
+            {open
+              ? 'Fold them away'
+              : `${good.length} ${pressing.length > 0 ? 'more' : good.length === 1 ? 'check' : 'checks'}`}
+          </span>
         </button>
       ) : null}
     </section>

@@ -8,7 +8,7 @@ import { useUnits } from './units';
 export function Strip({ trail, find, air }: { trail: ReactNode; find: ReactNode; air: string }) {
   const { system, setSystem } = useUnits();
   return (
-    <header className="flex h-11 items-center gap-6 border-line border-b px-5 max-md:gap-3 max-md:px-3">
+    <header className="flex h-full min-h-11 items-center gap-6 border-line border-b px-5 max-md:gap-3 max-md:px-3">
       <Link href="/jobs" className="target wide flex items-center font-bold text-[16px]" aria-label="Taller, all jobs">
         Taller
         <svg viewBox="0 0 12 14" className="ml-1.5 h-3.5 w-3 fill-layout" aria-hidden="true">

@@ -78,7 +78,7 @@ export function composeSheet(input: SheetInput): Page[] {
   work(writer, input);
   writer.room(16);
   writer.text(
-    'Show of care: guards and push sticks, the maker’s own instructions and local codes come first. Strength and stability figures are design figures, not a certification.',
+    'Take care: guards and push sticks, the maker’s own instructions and local codes come first. Strength and stability figures are design figures, not a certification.',
     { size: 7.5, width: writer.width },
   );
   return writer.pages;
@@ -94,7 +94,7 @@ function views(writer: PageWriter, input: SheetInput, say: (mm: number) => strin
   );
   const widest = Math.max(...drawn.map((view) => view.bounds.width));
   const tall = drawn.reduce((sum, view) => sum + view.bounds.height, 0);
-  const scale = Math.min((writer.width - 50) / widest, 120 / tall);
+  const scale = Math.min((writer.width - 50) / widest, 165 / tall);
   for (const view of drawn) {
     const height = view.bounds.height * scale + 26;
     writer.room(height);

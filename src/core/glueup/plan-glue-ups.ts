@@ -17,6 +17,8 @@ export interface GlueStage {
   name: string;
   /** Labels of the strips or stages joined here. */
   members: readonly string[];
+  /** mm of each member, in order. */
+  widths: readonly number[];
   /** mm across all members. */
   width: number;
   length: number;
@@ -92,6 +94,22 @@ function stageGroups(strips: readonly GlueStrip[], staging: Staging, planerWidth
     });
     return split > 0 ? [strips.slice(0, split), strips.slice(split)] : [[...strips]];
   }
+  return evenSections(strips, widest);
+}
+
+/** As few sections as the planer allows, and these as even as can be: the least widest one that needs no more of them. */
+function evenSections(strips: readonly GlueStrip[], widest: number): GlueStrip[][] {
+  const fewest = sectionsUpTo(strips, widest).length;
+  let [low, high] = [0, widest];
+  while (high - low > 0.5) {
+    const middle = (low + high) / 2;
+    if (sectionsUpTo(strips, middle).length <= fewest) high = middle;
+    else low = middle;
+  }
+  return sectionsUpTo(strips, high);
+}
+
+function sectionsUpTo(strips: readonly GlueStrip[], widest: number): GlueStrip[][] {
   const groups: GlueStrip[][] = [];
   let width = 0;
   for (const strip of strips) {
@@ -124,6 +142,7 @@ function stage(
     id,
     name,
     members: members.map((member) => member.label),
+    widths: members.map((member) => member.width),
     width,
     length,
     thickness,

@@ -118,7 +118,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
   const parts: PartDemand[] = [];
   const panels: PanelDemand[] = [];
   for (const part of piece.parts) {
-    const finished = part.design;
+    const finished = part.cut ? part.design : part.size;
     const { id, letter, name, grade } = part;
     if (part.kind === 'top') {
       panels.push({

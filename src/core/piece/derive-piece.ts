@@ -8,5 +8,11 @@ const BASES: Record<Form['base']['kind'], (decisions: PieceDecisions) => Piece> 
 };
 
 export function derivePiece(decisions: PieceDecisions): Piece {
-  return BASES[decisions.form.base.kind](decisions);
+  const base = BASES[decisions.form.base.kind];
+  const piece = base(decisions);
+  if (Object.keys(decisions.bench.locks).length === 0) return piece;
+  // What was drawn before anything was cut stays beside what it has become.
+  const drawn = base({ ...decisions, bench: { cut: [], locks: {} } });
+  const designs = new Map(drawn.parts.map((part) => [part.id, part.size]));
+  return { ...piece, parts: piece.parts.map((part) => ({ ...part, design: designs.get(part.id) ?? part.design })) };
 }

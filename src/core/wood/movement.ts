@@ -19,9 +19,21 @@ export function thicknessCoefficient(species: Species, ringAngle: number): numbe
   return movementCoefficient(species, 90 - ringAngle);
 }
 
-/** Shrinkage green to oven-dry, %, turned to the face like the coefficient; undefined where none is published. */
+/** Whether the published shrinkage and coefficient of a species say the same: C = 1 / (100·FSP/S − FSP + 10), to 2 %. */
+export function shrinkageAgrees(species: Species): boolean {
+  const agrees = (coefficient: number, shrinkage: number | null) =>
+    shrinkage !== null &&
+    Math.abs(coefficient * ((100 * species.fibreSaturation) / shrinkage - species.fibreSaturation + 10) - 1) < 0.02;
+  return (
+    agrees(species.coefficientTangential, species.shrinkageTangential) &&
+    agrees(species.coefficientRadial, species.shrinkageRadial)
+  );
+}
+
+/** Shrinkage green to oven-dry, %, turned to the face like the coefficient; undefined where none can be relied on. */
 function shrinkageAt(species: Species, ringAngle: number): number | undefined {
   if (species.shrinkageTangential === null || species.shrinkageRadial === null) return undefined;
+  if (!shrinkageAgrees(species)) return undefined;
   const phi = (ringAngle * Math.PI) / 180;
   return species.shrinkageTangential * Math.cos(phi) ** 2 + species.shrinkageRadial * Math.sin(phi) ** 2;
 }
@@ -30,8 +42,8 @@ function shrinkageAt(species: Species, ringAngle: number): number | undefined {
  * How much a dimension across the grain changes between two moistures, mm (positive grows).
  *
  * Between 6 and 14 %: ΔD = D·C·(M₂ − M₁). Outside: ΔD = D·(M₂ − M₁) / (100·FSP/S − FSP + M₁), D being the size at
- * M₁. No change above fibre saturation. Where no shrinkage is published the coefficient gives an equivalent one, by
- * C = 1 / (100·FSP/S − FSP + 10). Source: Wood Handbook ch. 13, from memory.
+ * M₁. No change above fibre saturation. Where no shrinkage is published, or it disagrees with the coefficient, the coefficient
+ * gives an equivalent one, by C = 1 / (100·FSP/S − FSP + 10), so that the two forms meet. Source: Wood Handbook ch. 13, from memory.
  *
  * @param change dimension mm, ringAngle degrees (0 flat, 90 quarter), moistures %
  * @example dimensionalChange({ dimension: 232, species: whiteFir, ringAngle: 0, fromMoisture: 8, toMoisture: 11 }) // 1.705

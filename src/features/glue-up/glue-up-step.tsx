@@ -21,7 +21,7 @@ export function GlueUpStep() {
       ? layout.strips
       : stages
           .filter((s) => s.id !== 'panel' || stages.length === 1)
-          .flatMap((s) => s.members.map((label) => ({ label, width: s.width / s.members.length })));
+          .flatMap((s) => s.members.map((label, i) => ({ label, width: s.widths[i] ?? 0 })));
   const longest = Math.max(0, ...stages.map((stage) => stage.minutes));
   const glueGrams = stages.reduce((sum, stage) => sum + stage.glue, 0);
   return (
@@ -137,16 +137,10 @@ function StageDrawing({ stage }: { stage: GlueStage }) {
         aria-label={`${stage.name} with ${stage.clamps.count} clamps, alternately above and below`}
       >
         <rect x={2} y={16} width={w} height={h} className="fill-wood stroke-ink" strokeWidth={1.3} />
-        {stage.members.slice(1).map((member, i) => (
-          <line
-            key={member}
-            x1={2}
-            x2={2 + w}
-            y1={16 + (h * (i + 1)) / stage.members.length}
-            y2={16 + (h * (i + 1)) / stage.members.length}
-            className="stroke-ink-2"
-          />
-        ))}
+        {stage.members.slice(1).map((member, i) => {
+          const y = 16 + stage.widths.slice(0, i + 1).reduce((sum, width) => sum + width, 0) * scale;
+          return <line key={member} x1={2} x2={2 + w} y1={y} y2={y} className="stroke-ink-2" />;
+        })}
         {clamps.map((x, i) => (
           <g
             key={x}

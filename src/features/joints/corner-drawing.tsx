@@ -18,8 +18,8 @@ export function CornerDrawing() {
   const t = apron.size.thickness;
   const reveal = piece.base.width / 2 - Math.abs(apron.place.y) - t / 2;
   const shown = s * 0.9;
-  const scale = Math.min((size.width - 190) / (s + shown), (size.height - 110) / (s + shown));
-  const [ox, oy] = [(size.width - (s + shown) * scale) / 2 + 10, (size.height - (s + shown) * scale) / 2];
+  const scale = Math.min((size.width - 190) / (s + shown), (size.height - 150) / (s + shown));
+  const [ox, oy] = [(size.width - (s + shown) * scale) / 2 + 10, Math.max(84, (size.height - (s + shown) * scale) / 2)];
   const x = (mm: number) => ox + mm * scale;
   const y = (mm: number) => oy + mm * scale;
   const { tenon, meeting } = corner;

@@ -89,7 +89,7 @@ function Calendar() {
               onPointerLeave={() => light([])}
             >
               <details className="py-[3px] pr-2">
-                <summary className="flex cursor-pointer list-none gap-2">
+                <summary className="flex cursor-pointer list-none gap-2 before:w-2 before:text-ink-2 before:content-['▸']">
                   <span className="figures w-5 shrink-0 text-ink-2">{i + 1}</span>
                   <span className="truncate" title={operation.name}>
                     {operation.name}

@@ -75,12 +75,14 @@ export function SeasonStep() {
         value={document.season.homePlaceId}
         options={homes}
         onCommit={change('season.homePlaceId')}
+        wide
       />
       <Select
         label="Shop air"
         value={document.season.shopPlaceId}
         options={homes}
         onCommit={change('season.shopPlaceId')}
+        wide
       />
       <DayField label="Glued on" value={document.season.gluedOn} onCommit={change('season.gluedOn')} />
       <DayField label="Delivered on" value={document.season.deliveredOn} onCommit={change('season.deliveredOn')} />
