@@ -52,5 +52,11 @@ export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { DRESSED_INCHES, quartersFor, SURFACED_INCHES, surfacedThickness } from './stock/thickness';
 export { equilibriumMoisture } from './wood/moisture';
-export { COEFFICIENT_RANGE, dimensionalChange, movementCoefficient, shrinkageAgrees, thicknessCoefficient } from './wood/movement';
+export {
+  COEFFICIENT_RANGE,
+  dimensionalChange,
+  movementCoefficient,
+  shrinkageAgrees,
+  thicknessCoefficient,
+} from './wood/movement';
 export { ALL_SPECIES, density, findSpecies, SPECIES_SOURCE, type Species } from './wood/species';

@@ -5,7 +5,14 @@ import { bendingStress, cantileverSag, centreSag, uniformSag } from '@/core';
  * An independent reckoning: bending of a beam by integrating the curvature M/EI twice with the trapezium rule, and shear
  * by integrating V/κGA. No closed form in it.
  */
-function integratedSag(given: { span: number; ei: number; kga: number; moment: (x: number) => number; shear: (x: number) => number; simple: boolean }) {
+function integratedSag(given: {
+  span: number;
+  ei: number;
+  kga: number;
+  moment: (x: number) => number;
+  shear: (x: number) => number;
+  simple: boolean;
+}) {
   const n = 20_000;
   const h = given.span / n;
   let [slope, sag, shearSag] = [0, 0, 0];
@@ -31,14 +38,20 @@ describe('beams: Roark, Formulas for Stress and Strain (formulas from memory), a
     const [load, span] = [800, 1500];
     const moment = (x: number) => (x < span / 2 ? (load * x) / 2 : (load * (span - x)) / 2);
     expect(centreSag(section, span, load, false)).toBeCloseTo((load * span ** 3) / (48 * ei), 9);
-    expect(centreSag(section, span, load, false)).toBeCloseTo(integratedSag({ span, ei, kga: 1, moment, shear: () => 0, simple: true }), 4);
+    expect(centreSag(section, span, load, false)).toBeCloseTo(
+      integratedSag({ span, ei, kga: 1, moment, shear: () => 0, simple: true }),
+      4,
+    );
   });
 
   it('uniform load: 5wL⁴/384EI', () => {
     const [w, span] = [0.5, 1850];
     const moment = (x: number) => (w * x * (span - x)) / 2;
     expect(uniformSag(section, span, w, false)).toBeCloseTo((5 * w * span ** 4) / (384 * ei), 9);
-    expect(uniformSag(section, span, w, false)).toBeCloseTo(integratedSag({ span, ei, kga: 1, moment, shear: () => 0, simple: true }), 4);
+    expect(uniformSag(section, span, w, false)).toBeCloseTo(
+      integratedSag({ span, ei, kga: 1, moment, shear: () => 0, simple: true }),
+      4,
+    );
   });
 
   it('cantilever: PL³/3EI and, with shear, PL/κGA, G = E/16 (Wood Handbook ch. 9, from memory)', () => {

@@ -4,7 +4,15 @@ import { boardFeet, DRESSED_INCHES, quartersFor, SURFACED_INCHES, surfacedThickn
 const inch = (n: number) => n * 25.4;
 
 describe('hardwood thickness, rough to surfaced two sides: NHLA rules (values from memory)', () => {
-  it.each([[4, 13 / 16], [5, 1 + 1 / 16], [6, 1 + 5 / 16], [8, 1.75], [10, 2.25], [12, 2.75], [16, 3.75]])('%i/4 comes to %f in', (quarters, surfaced) => {
+  it.each([
+    [4, 13 / 16],
+    [5, 1 + 1 / 16],
+    [6, 1 + 5 / 16],
+    [8, 1.75],
+    [10, 2.25],
+    [12, 2.75],
+    [16, 3.75],
+  ])('%i/4 comes to %f in', (quarters, surfaced) => {
     expect(SURFACED_INCHES[quarters]).toBe(surfaced);
     const board = { thickness: inch(quarters / 4), quarters, surface: 'rough' as const };
     expect(surfacedThickness(board, 3)).toBeCloseTo(inch(surfaced), 9);

@@ -4,7 +4,11 @@ import { type CornerInput, LEAST_BACK_WALL, legCorner } from './leg-corner';
 
 const by = (given: Partial<Omit<CornerInput, 'choice'>> & { choice?: Partial<CornerInput['choice']> }) =>
   legCorner({
-    section: 65, apronThickness: 22, apronHeight: 90, reveal: 5, ...given,
+    section: 65,
+    apronThickness: 22,
+    apronHeight: 90,
+    reveal: 5,
+    ...given,
     choice: { corner: 'mortise-tenon', tenonSchool: 'third', meeting: 'auto', tenonLength: null, ...given.choice },
   });
 
@@ -21,7 +25,9 @@ describe('two tenons in one leg', () => {
     const thin = by({ section: 45, apronThickness: 25 });
     expect(thin.meeting).toBe('mitred');
     expect(thin.reason.join('')).toMatch(/mitred/);
-    expect(thin.tenon.length).toBeGreaterThan(by({ section: 45, apronThickness: 25, choice: { meeting: 'shortened' } }).tenon.length);
+    expect(thin.tenon.length).toBeGreaterThan(
+      by({ section: 45, apronThickness: 25, choice: { meeting: 'shortened' } }).tenon.length,
+    );
   });
 
   it('staggered, each is half as high and goes to the back wall', () => {
@@ -40,12 +46,26 @@ describe('two tenons in one leg', () => {
   it('by rule never collide, whatever the sizes, and never run out of the leg', () => {
     fc.assert(
       fc.property(
-        fc.double({ min: 35, max: 150, noNaN: true }), fc.double({ min: 16, max: 40, noNaN: true }),
-        fc.double({ min: 40, max: 200, noNaN: true }), fc.double({ min: 0, max: 12, noNaN: true }),
-        fc.constantFrom('third', 'half'), fc.constantFrom('mortise-tenon', 'loose-tenon'),
+        fc.double({ min: 35, max: 150, noNaN: true }),
+        fc.double({ min: 16, max: 40, noNaN: true }),
+        fc.double({ min: 40, max: 200, noNaN: true }),
+        fc.double({ min: 0, max: 12, noNaN: true }),
+        fc.constantFrom('third', 'half'),
+        fc.constantFrom('mortise-tenon', 'loose-tenon'),
         (section, apronThickness, apronHeight, reveal, tenonSchool, corner) => {
           fc.pre(reveal + apronThickness < section - LEAST_BACK_WALL);
-          const joint = legCorner({ section, apronThickness, apronHeight, reveal, choice: { corner: corner as 'mortise-tenon', tenonSchool: tenonSchool as 'third', meeting: 'auto', tenonLength: null } });
+          const joint = legCorner({
+            section,
+            apronThickness,
+            apronHeight,
+            reveal,
+            choice: {
+              corner: corner as 'mortise-tenon',
+              tenonSchool: tenonSchool as 'third',
+              meeting: 'auto',
+              tenonLength: null,
+            },
+          });
           expect(joint.clearance).toBeGreaterThanOrEqual(-1e-9);
           expect(joint.wallBehind).toBeGreaterThanOrEqual(LEAST_BACK_WALL - 1e-9);
           expect(joint.tenon.topSet + joint.tenon.width * joint.tenon.count).toBeLessThanOrEqual(apronHeight);

@@ -36,6 +36,8 @@ export function newJob(given: {
   const { brief, startOn } = given;
   const top = topForBrief(brief);
   const large = top.length > 1300;
+  // Long rails are made deeper, and the table a little higher so that knees keep their room.
+  const long = top.length > 1850;
   return {
     format: 'taller.job',
     version: 1,
@@ -53,12 +55,12 @@ export function newJob(given: {
       },
       base: {
         kind: 'leg-apron',
-        height: 745,
+        height: long ? 750 : 745,
         leg: { section: large ? 65 : 55, taper: { kind: 'tapered', foot: large ? 42 : 34 } },
-        apron: { height: large ? 90 : 75, thickness: 22, reveal: 5 },
-        crossRails: large ? (top.length > 1850 ? 2 : 1) : 0,
+        apron: { height: long ? 105 : large ? 90 : 75, thickness: 22, reveal: 5 },
+        crossRails: large ? (long ? 2 : 1) : 0,
       },
-      hold: { kind: 'buttons', travel: 8, screwLength: large ? 30 : 25 },
+      hold: { kind: 'buttons', travel: large ? 12 : 8, screwLength: large ? 30 : 25 },
       loads: { edge: 400, spread: 600 },
     },
     season: {

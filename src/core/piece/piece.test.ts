@@ -7,7 +7,12 @@ import { findPart } from './piece';
 import { partVolume } from './weight';
 
 const piece = (document = demoJob('1-square-table')) => derivePiece(document);
-const lock = (length: number | null, width: number | null, thickness: number | null) => ({ length, width, thickness, on: '2027-03-20' });
+const lock = (length: number | null, width: number | null, thickness: number | null) => ({
+  length,
+  width,
+  thickness,
+  on: '2027-03-20',
+});
 
 describe('a leg-and-apron table', () => {
   it('has aprons whose overall length is their shoulder length and both tenons', () => {
@@ -19,7 +24,11 @@ describe('a leg-and-apron table', () => {
   });
 
   it('with loose tenons has aprons cut to their shoulder length, and lists the tenons', () => {
-    const loose = piece(change(demoJob('1-square-table'), (d) => { d.joints.corner = 'loose-tenon'; }));
+    const loose = piece(
+      change(demoJob('1-square-table'), (d) => {
+        d.joints.corner = 'loose-tenon';
+      }),
+    );
     const apron = findPart(loose, 'apron-front')!;
     expect(apron.size.length).toBe(apron.shoulderLength);
     expect(loose.fittings.find((f) => f.name === 'Loose tenons')?.count).toBe(8);
@@ -27,7 +36,9 @@ describe('a leg-and-apron table', () => {
 
   it('closes: legs and shoulders add up to the base, leg and top to the height', () => {
     const it = piece(sixSeats());
-    const [leg, long, short, top] = ['leg-front-left', 'apron-front', 'apron-left', 'top'].map((id) => findPart(it, id)!);
+    const [leg, long, short, top] = ['leg-front-left', 'apron-front', 'apron-left', 'top'].map(
+      (id) => findPart(it, id)!,
+    );
     expect(2 * leg!.size.width + long!.shoulderLength).toBeCloseTo(it.base.length, 9);
     expect(2 * leg!.size.width + short!.shoulderLength).toBeCloseTo(it.base.width, 9);
     expect(leg!.size.length + top!.size.thickness).toBe(745);
@@ -45,7 +56,9 @@ describe('a leg-and-apron table', () => {
     const boxes = parts.map((part) => ({ part, size: extent(part) }));
     for (const [i, a] of boxes.entries()) {
       for (const b of boxes.slice(i + 1)) {
-        const apart = (['x', 'y', 'z'] as const).some((axis) => Math.abs(a.part.place[axis] - b.part.place[axis]) >= (a.size[axis] + b.size[axis]) / 2 - 1e-6);
+        const apart = (['x', 'y', 'z'] as const).some(
+          (axis) => Math.abs(a.part.place[axis] - b.part.place[axis]) >= (a.size[axis] + b.size[axis]) / 2 - 1e-6,
+        );
         expect(apart, `${a.part.name} and ${b.part.name}`).toBe(true);
       }
     }
@@ -65,12 +78,18 @@ describe('a leg-and-apron table', () => {
   });
 
   it('says what cannot be built, all of it at once', () => {
-    const bad = piece(change(demoJob('1-square-table'), (d) => {
-      d.form.top.endOverhang = 400;
-      d.form.base.apron.reveal = 60;
-      d.form.base.leg.taper = { kind: 'tapered', foot: 90 };
-    }));
-    expect(bad.problems.map((p) => p.where)).toEqual(['form.top.endOverhang', 'form.base.apron.reveal', 'form.base.leg.taper.foot']);
+    const bad = piece(
+      change(demoJob('1-square-table'), (d) => {
+        d.form.top.endOverhang = 400;
+        d.form.base.apron.reveal = 60;
+        d.form.base.leg.taper = { kind: 'tapered', foot: 90 };
+      }),
+    );
+    expect(bad.problems.map((p) => p.where)).toEqual([
+      'form.top.endOverhang',
+      'form.base.apron.reveal',
+      'form.base.leg.taper.foot',
+    ]);
     for (const p of bad.problems) expect(p.wayOut.length).toBeGreaterThan(10);
   });
 });
@@ -78,7 +97,11 @@ describe('a leg-and-apron table', () => {
 describe('cut it, lock it', () => {
   it('a top that came out 9 mm narrow changes the overhang and leaves the base alone', () => {
     const before = piece();
-    const after = piece(change(demoJob('1-square-table'), (d) => { d.bench.locks.top = lock(null, 841, null); }));
+    const after = piece(
+      change(demoJob('1-square-table'), (d) => {
+        d.bench.locks.top = lock(null, 841, null);
+      }),
+    );
     expect(after.overall.width).toBe(841);
     expect(after.base).toEqual(before.base);
     expect(after.overhang.side).toBe(before.overhang.side - 4.5);
@@ -87,7 +110,11 @@ describe('cut it, lock it', () => {
 
   it('a long apron cut short moves the legs and its uncut fellow with it', () => {
     const before = piece();
-    const after = piece(change(demoJob('1-square-table'), (d) => { d.bench.locks['apron-front'] = lock(728, null, null); }));
+    const after = piece(
+      change(demoJob('1-square-table'), (d) => {
+        d.bench.locks['apron-front'] = lock(728, null, null);
+      }),
+    );
     expect(after.base.length).toBe(before.base.length - 10);
     expect(findPart(after, 'apron-back')!.size.length).toBe(728);
     expect(findPart(after, 'apron-back')!.design.length).toBe(738);
@@ -95,17 +122,22 @@ describe('cut it, lock it', () => {
   });
 
   it('legs planed thinner lengthen the shoulders of the aprons still to be cut', () => {
-    const after = piece(change(demoJob('1-square-table'), (d) => {
-      for (const id of ['leg-front-left', 'leg-front-right', 'leg-back-left', 'leg-back-right']) d.bench.locks[id] = lock(null, 53, 53);
-    }));
+    const after = piece(
+      change(demoJob('1-square-table'), (d) => {
+        for (const id of ['leg-front-left', 'leg-front-right', 'leg-back-left', 'leg-back-right'])
+          d.bench.locks[id] = lock(null, 53, 53);
+      }),
+    );
     expect(findPart(after, 'apron-front')!.shoulderLength).toBe(780 - 106);
   });
 
   it('a locked part no longer follows the design', () => {
-    const after = piece(change(demoJob('1-square-table'), (d) => {
-      d.bench.locks['apron-front'] = lock(738, 85, 22);
-      d.form.base.apron.height = 120;
-    }));
+    const after = piece(
+      change(demoJob('1-square-table'), (d) => {
+        d.bench.locks['apron-front'] = lock(738, 85, 22);
+        d.form.base.apron.height = 120;
+      }),
+    );
     expect(findPart(after, 'apron-front')!.size.width).toBe(85);
     expect(findPart(after, 'apron-front')!.design.width).toBe(120);
   });
@@ -116,7 +148,11 @@ describe('the measured views', () => {
     const it = piece(sixSeats());
     for (const name of ['plan', 'front', 'end'] as const) {
       const view = drawView(it, name);
-      const [w, h] = { plan: [it.overall.length, it.overall.width], front: [it.overall.length, 745], end: [it.overall.width, 745] }[name];
+      const [w, h] = {
+        plan: [it.overall.length, it.overall.width],
+        front: [it.overall.length, 745],
+        end: [it.overall.width, 745],
+      }[name];
       expect(view.bounds.width).toBeCloseTo(w!, 6);
       expect(view.bounds.height).toBeCloseTo(h!, 6);
       for (const d of view.dimensions) {

@@ -1,0 +1,118 @@
+import { describe, expect, it } from 'vitest';
+import { boards, change, demoJob, derive, inputs, level, places, shop, sixSeats } from '../../tests/fixtures/demo';
+import { read } from './decision/issues';
+import { JobDocumentSchema, withChanges } from './decision/job-document';
+import { deriveJob } from './job';
+import { planLayout } from './layout/plan-layout';
+
+describe('the chain of a job', () => {
+  it('is plain data that survives a worker and JSON', () => {
+    const job = derive(sixSeats());
+    expect(structuredClone(job)).toEqual(job);
+    expect(JSON.parse(JSON.stringify(job.piece))).toEqual(job.piece);
+  });
+
+  it('changes nothing it is given', () => {
+    const given = inputs(sixSeats());
+    const before = structuredClone(given);
+    deriveJob(given);
+    expect(given).toEqual(before);
+  });
+
+  it('explains every figure it gives: formula, inputs and source', () => {
+    const { figures } = derive(sixSeats());
+    expect(Object.keys(figures).length).toBeGreaterThan(15);
+    for (const figure of Object.values(figures)) {
+      expect(figure.formula.length, figure.id).toBeGreaterThan(3);
+      expect(figure.inputs.length, figure.id).toBeGreaterThan(0);
+      expect(figure.source.length, figure.id).toBeGreaterThan(5);
+      expect(Number.isFinite(figure.quantity.amount), figure.id).toBe(true);
+    }
+  });
+
+  it('takes the strips of a layout that fits, and takes note of one that no longer does', () => {
+    const first = derive(sixSeats());
+    expect(first.layoutState).toBe('none');
+    const layout = planLayout(first.demand, first.boards, { ...first.layoutOptions, effort: 200 });
+    const second = derive(sixSeats(), { layout });
+    expect(second.layoutState).toBe('current');
+    expect(second.stripsFromLayout).toBe(true);
+    expect(level(second, 'layout.complete')).toBe('good');
+    const longer = derive(
+      change(sixSeats(), (d) => {
+        d.form.top.length = 1700;
+      }),
+      { layout },
+    );
+    expect(longer.layoutState).toBe('stale');
+    expect(longer.stripsFromLayout).toBe(false);
+    const fewer = derive(
+      change(sixSeats(), (d) => {
+        d.layout.leaveOut = [layout.boards[0]!];
+      }),
+      { layout },
+    );
+    expect(fewer.layoutState).toBe('stale');
+    expect(fewer.boards.map((b) => b.tag)).not.toContain(layout.boards[0]);
+  });
+
+  it('says what is missing instead of failing', () => {
+    expect(
+      deriveJob(
+        inputs(
+          change(sixSeats(), (d) => {
+            d.form.species = 'plastic';
+          }),
+        ),
+      ),
+    ).toMatchObject({ problems: [{ where: 'form.species' }] });
+    expect(deriveJob({ document: sixSeats(), shop, boards, places: [], layout: null })).toMatchObject({
+      problems: [{ where: 'season' }],
+    });
+    expect(
+      derive(sixSeats(), { boards: [] })
+        .checks.filter((c) => c.level === 'stop')
+        .map((c) => c.id),
+    ).toContain('stock.thickness-top');
+  });
+
+  it('derives something finite from every document its schema lets through, however odd', () => {
+    const odd: [string, unknown][] = [
+      ['form.top.length', 200],
+      ['form.top.length', 6000],
+      ['form.top.width', 2500],
+      ['form.top.thickness', 120],
+      ['form.top.endOverhang', 1500],
+      ['form.base.height', 150],
+      ['form.base.leg.section', 250],
+      ['form.base.leg.section', 20],
+      ['form.base.apron.height', 400],
+      ['form.base.apron.reveal', 100],
+      ['form.base.crossRails', 6],
+      ['joints.tenonLength', 200],
+      ['season.moistureAtGluing', 30],
+      ['season.deliveredOn', '2150-01-01'],
+      ['layout.leastStrip', 150],
+      ['plan.hoursPerDay', 0.5],
+      ['brief.seats', 40],
+    ];
+    for (const [path, value] of odd) {
+      const document = withChanges(sixSeats(), [{ path, value }]);
+      expect(read(JobDocumentSchema, document, 'job'), path).toHaveProperty('value');
+      const job = derive(document);
+      for (const part of job.piece.parts)
+        expect(Object.values(part.size).every(Number.isFinite), `${path} ${part.id}`).toBe(true);
+      for (const check of job.checks) expect(Number.isFinite(check.value.amount), `${path} ${check.id}`).toBe(true);
+    }
+  });
+});
+
+describe('changing decisions', () => {
+  it('shares what it does not touch', () => {
+    const before = demoJob('1-square-table');
+    const after = withChanges(before, [{ path: 'form.top.length', value: 900 }]);
+    expect(after.form.top.length).toBe(900);
+    expect(before.form.top.length).toBe(850);
+    expect(after.brief).toBe(before.brief);
+  });
+});

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import { change, demoJob, derive, places } from '../../../tests/fixtures/demo';
+import { airOnDay } from '../climate/place';
+import { dayOfYear } from '../measure/calendar';
+import { sizeAt, topWidthAt, travelNeeded } from './season';
+
+const season = (edit: Parameters<typeof change>[1] = () => {}) =>
+  derive(change(demoJob('1-square-table'), edit)).season;
+
+describe('the season of a table', () => {
+  it('stands in the shop’s air until delivery and in the home’s after', () => {
+    const s = season();
+    const emc = (place: string, day: string) =>
+      airOnDay(places.find((p) => p.id === place)!.months, dayOfYear(day)).moisture;
+    expect(s.moistures[s.delivered.index - 1]).toBeCloseTo(emc('shop', '2027-04-06'), 9);
+    expect(s.moistures[s.delivered.index]).toBeCloseTo(emc('heron-ferry', '2027-04-07'), 9);
+    expect(s.delivered.day).toBe('2027-04-07');
+  });
+
+  it('has at gluing the width that was drawn, and between its extremes on every day after', () => {
+    const s = season();
+    expect(topWidthAt(s, s.glued.moisture)).toBe(850);
+    for (let i = s.glued.index; i < s.moistures.length; i += 7) {
+      const width = topWidthAt(s, s.moistures[i]!);
+      expect(width).toBeGreaterThanOrEqual(s.topWidth.driest - 1e-9);
+      expect(width).toBeLessThanOrEqual(s.topWidth.wettest + 1e-9);
+    }
+  });
+
+  it('delivered later, meets more of the shop’s year', () => {
+    const s = season((d) => {
+      d.season.deliveredOn = '2028-04-07';
+    });
+    expect(s.moistures[s.glued.index + 200]).toBeLessThan(season().moistures[s.glued.index + 200]!);
+  });
+
+  it('needs no travel in the middle and the more the further out', () => {
+    const s = season();
+    expect(travelNeeded(s, 0)).toEqual({ outward: 0, inward: 0 });
+    expect(travelNeeded(s, 400).outward).toBeCloseTo(2 * travelNeeded(s, 200).outward, 9);
+    expect(2 * travelNeeded(s, 425).outward).toBeCloseTo(s.topWidth.wettest - 850, 6);
+  });
+
+  it('starts from the width measured, at the moisture of the day it was measured', () => {
+    const s = season((d) => {
+      d.bench.locks.top = { length: null, width: 845, thickness: null, on: '2027-08-01' };
+    });
+    const august = s.moistures[212]!;
+    expect(s.reference).toEqual({ width: 845, moisture: august, measuredOn: '2027-08-01' });
+    expect(topWidthAt(s, august)).toBe(845);
+    expect(s.topWidth.driest).toBeLessThan(845);
+  });
+
+  it('quarter-sawn moves less in width and more in thickness', () => {
+    const swing = (angle: number) => {
+      const s = season((d) => {
+        d.season.ringAngle = angle;
+      });
+      return s.topWidth.wettest - s.topWidth.driest;
+    };
+    expect(swing(90) / swing(0)).toBeCloseTo(0.00169 / 0.00274, 1);
+    const job = derive(demoJob('1-square-table'));
+    const top = job.piece.parts[0]!;
+    const wet = sizeAt(top, job.season, 14);
+    expect(wet.length).toBe(top.size.length);
+    expect((wet.thickness - 25) / 25).toBeLessThan((wet.width - 850) / 850);
+  });
+});
