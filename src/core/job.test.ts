@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { boards, change, demoJob, derive, inputs, level, places, shop, sixSeats } from '../../tests/fixtures/demo';
+import { boards, change, demoJob, derive, inputs, level, shop, sixSeats } from '../../tests/fixtures/demo';
 import { read } from './decision/issues';
 import { JobDocumentSchema, withChanges } from './decision/job-document';
 import { deriveJob } from './job';

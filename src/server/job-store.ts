@@ -58,13 +58,13 @@ export async function jobsOf(workshopId: string, binned = false): Promise<JobLin
 }
 
 async function currentRow(db: Queryable, workshopId: string, id: string, lock = false): Promise<RevisionRow> {
+  // The lock comes in a statement of its own: a joined one that has waited would look for the revision as it was before.
   const { rows } = await db.query(
-    `select r.revision, r.document, r.undo_to, r.redo_to from job j join job_revision r on r.job_id = j.id and r.revision = j.revision
-     where j.workshop_id = $1 and j.id = $2 and j.deleted_at is null${lock ? ' for update of j' : ''}`,
+    `select revision from job where workshop_id = $1 and id = $2 and deleted_at is null${lock ? ' for update' : ''}`,
     [workshopId, id],
   );
   if (!rows[0]) throw notFound('job', id);
-  return rows[0];
+  return revisionRow(db, id, rows[0].revision);
 }
 
 async function revisionRow(db: Queryable, id: string, revision: number): Promise<RevisionRow> {

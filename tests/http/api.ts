@@ -1,0 +1,59 @@
+/** The running Taller that bin/test started. */
+export const base = process.env.TALLER_URL ?? 'http://127.0.0.1:3000';
+
+export async function call<T = never>(
+  method: string,
+  path: string,
+  body?: unknown,
+): Promise<{ status: number; data: T; headers: Headers }> {
+  const response = await fetch(base + path, {
+    method,
+    ...(body === undefined
+      ? {}
+      : {
+          body: typeof body === 'string' ? body : JSON.stringify(body),
+          headers: { 'content-type': 'application/json' },
+        }),
+  });
+  const text = await response.text();
+  let data: unknown = text;
+  try {
+    data = JSON.parse(text);
+  } catch {
+    // Files are not JSON.
+  }
+  return { status: response.status, data: data as T, headers: response.headers };
+}
+
+export interface JobReply {
+  id: string;
+  revision: number;
+  document: import('@/core').JobDocument;
+  canUndo: boolean;
+  canRedo: boolean;
+}
+
+export const brief = {
+  seats: 6,
+  seating: 'chairs',
+  room: { length: 4200, width: 3400 },
+  behindChairs: 'wall',
+  door: { width: 830, height: 2000 },
+  dueOn: '2027-06-01',
+  note: '',
+};
+
+export async function newJob(name: string, species = 'ash-white'): Promise<JobReply> {
+  const { data: shop } = await call<{ places: { id: string; kind: string }[] }>('GET', '/api/shop');
+  const homePlaceId = shop.places.find((p) => p.kind === 'home')!.id;
+  const reply = await call<JobReply>('POST', '/api/jobs', {
+    name,
+    client: 'Tests',
+    brief,
+    species,
+    homePlaceId,
+    startOn: '2027-03-08',
+  });
+  if (reply.status !== 201) throw new Error(JSON.stringify(reply.data));
+  return reply.data;
+}

@@ -1,0 +1,153 @@
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { type JobDocument, readJobFile, withChanges } from '@/core';
+import { base, call, type JobReply, newJob } from './api';
+
+describe('the history of a job', () => {
+  let job: JobReply;
+  const put = async (length: number, from = job) =>
+    call<JobReply>('PUT', `/api/jobs/${job.id}`, {
+      revision: from.revision,
+      document: withChanges(job.document, [{ path: 'form.top.length', value: length }]),
+    });
+  const step = (verb: 'undo' | 'redo', from: JobReply) =>
+    call<JobReply>('POST', `/api/jobs/${job.id}/${verb}`, { revision: from.revision });
+  const length = (reply: { data: JobReply }) => reply.data.document.form.top.length;
+  beforeAll(async () => {
+    job = await newJob('History');
+  });
+
+  it('goes back and forth through every accepted revision, and forgets what was undone once something new is decided', async () => {
+    const start = job.document.form.top.length;
+    const a = await put(1700);
+    const b = await put(1800, a.data);
+    const c = await put(1900, b.data);
+    expect([a, b, c].map((r) => r.data.revision)).toEqual([2, 3, 4]);
+    const back = await step('undo', c.data);
+    expect(length(back)).toBe(1800);
+    const back2 = await step('undo', back.data);
+    const back3 = await step('undo', back2.data);
+    expect([length(back2), length(back3)]).toEqual([1700, start]);
+    expect(back3.data).toMatchObject({ canUndo: false, canRedo: true });
+    expect((await step('undo', back3.data)).status).toBe(409);
+    const forth = await step('redo', back3.data);
+    const forth2 = await step('redo', forth.data);
+    expect([length(forth), length(forth2)]).toEqual([1700, 1800]);
+    const undone = await step('undo', forth2.data);
+    expect(length(undone)).toBe(1700);
+    const other = await put(1650, undone.data);
+    expect(other.data).toMatchObject({ canUndo: true, canRedo: false });
+    expect((await step('redo', other.data)).status).toBe(409);
+    expect(length(await step('undo', other.data))).toBe(1700);
+  });
+
+  it('tells the second writer, and hands over what stands', async () => {
+    const now = (await call<JobReply>('GET', `/api/jobs/${job.id}`)).data;
+    const first = await put(1500, now);
+    const second = await call<{ problems: { problem: string }[]; current: JobReply }>('PUT', `/api/jobs/${job.id}`, {
+      revision: now.revision,
+      document: now.document,
+    });
+    expect(first.status).toBe(200);
+    expect(second.status).toBe(409);
+    expect(second.data.current.revision).toBe(first.data.revision);
+    expect(second.data.current.document.form.top.length).toBe(1500);
+  });
+
+  it('of twenty writers at once accepts one', async () => {
+    const now = (await call<JobReply>('GET', `/api/jobs/${job.id}`)).data;
+    const replies = await Promise.all(Array.from({ length: 20 }, (_, i) => put(1400 + i, now)));
+    expect(replies.filter((r) => r.status === 200)).toHaveLength(1);
+    expect(replies.filter((r) => r.status === 409)).toHaveLength(19);
+  });
+
+  it('refuses what cannot be, with the place, and keeps what was', async () => {
+    const now = (await call<JobReply>('GET', `/api/jobs/${job.id}`)).data;
+    const bad = withChanges(now.document, [
+      { path: 'form.top.thickness', value: -3 },
+      { path: 'season.deliveredOn', value: '1999-01-01' },
+    ]);
+    const reply = await call<{ problems: { where: string }[] }>('PUT', `/api/jobs/${job.id}`, {
+      revision: now.revision,
+      document: bad,
+    });
+    expect(reply.status).toBe(422);
+    expect(reply.data.problems.map((p) => p.where)).toContain('document.form.top.thickness');
+    expect((await call<JobReply>('GET', `/api/jobs/${job.id}`)).data).toEqual(now);
+  });
+
+  it('goes to the bin and comes back', async () => {
+    expect((await call('DELETE', `/api/jobs/${job.id}`)).status).toBe(200);
+    expect((await call('GET', `/api/jobs/${job.id}`)).status).toBe(404);
+    expect((await call('POST', `/api/jobs/${job.id}/restore`)).status).toBe(200);
+    expect((await call('GET', `/api/jobs/${job.id}`)).status).toBe(200);
+  });
+});
+
+describe('what goes out', () => {
+  let job: JobReply;
+  beforeAll(async () => {
+    job = await newJob('Table, río “6”');
+  });
+  const file = (name: string) => fetch(`${base}/api/jobs/${job.id}/files/${name}`);
+
+  it.each([
+    ['sheet.pdf', 210, 297],
+    ['sheet.pdf?paper=letter', 215.9, 279.4],
+  ] as const)('%s is a PDF of true size that an independent reader reads', async (name, width, height) => {
+    const response = await file(name);
+    expect(response.headers.get('content-disposition')).toContain('table-rio-6-sheet.pdf');
+    const pdf = await getDocument({ data: new Uint8Array(await response.arrayBuffer()), verbosity: 0 }).promise;
+    const words: string[] = [];
+    for (let n = 1; n <= pdf.numPages; n += 1) {
+      const page = await pdf.getPage(n);
+      const [, , w, h] = page.view;
+      expect((w! / 72) * 25.4).toBeCloseTo(width, 1);
+      expect((h! / 72) * 25.4).toBeCloseTo(height, 1);
+      const content = await page.getTextContent();
+      words.push(...content.items.flatMap((item) => ('str' in item ? [item.str] : [])));
+    }
+    const text = words.join(' ');
+    for (const expected of ['Table, río “6”', 'Cut list', 'Apron, front', 'Boards', 'Glue-up card', 'Order of work'])
+      expect(text).toContain(expected);
+  });
+
+  it('the layout is an SVG and the cut list a CSV with every part', async () => {
+    const svg = await (await file('layout.svg')).text();
+    expect(svg.match(/data-part="leg-/g)).toHaveLength(4);
+    const csv = await (await file('cut-list.csv')).text();
+    expect(csv.trim().split('\n')).toHaveLength(1 + (svg.includes('cross-rail-1') ? 10 : 9));
+  });
+
+  it('the job file goes out and comes in again as another job with the same decisions', async () => {
+    const text = await (await file('job.taller.json')).text();
+    expect(readJobFile(text)).toHaveProperty('value');
+    const reply = await call<JobReply>('POST', '/api/jobs/import', text);
+    expect(reply.status).toBe(201);
+    expect(reply.data.id).not.toBe(job.id);
+    expect(reply.data.document).toEqual(job.document);
+  });
+
+  it('a job file from a shop with other places brings their air along, once', async () => {
+    const data = JSON.parse(await (await file('job.taller.json')).text()) as {
+      places: { id: string; name: string; kind: string }[];
+      job: JobDocument;
+    };
+    const home = data.places.find((p) => p.kind === 'home')!;
+    const id = '11111111-1111-4111-8111-111111111111';
+    data.job.season.homePlaceId = id;
+    Object.assign(home, { id, name: `Elsewhere ${Date.now()}` });
+    const places = async () =>
+      (await call<{ places: { name: string }[] }>('GET', '/api/shop')).data.places.filter((p) => p.name === home.name)
+        .length;
+    expect(await places()).toBe(0);
+    for (let i = 0; i < 2; i += 1) expect((await call('POST', '/api/jobs/import', data)).status).toBe(201);
+    expect(await places()).toBe(1);
+  });
+
+  it('a kept layout is used as long as it fits', async () => {
+    const first = await (await file('layout.svg')).text();
+    expect(await (await file('layout.svg')).text()).toBe(first);
+    expect((await call('PUT', `/api/jobs/${job.id}/layout`, { key: 'x' })).status).toBe(422);
+  });
+});
