@@ -4,9 +4,7 @@ import { ToggleGroup } from 'radix-ui';
 import { type KeyboardEvent, type ReactNode, useEffect, useId, useState } from 'react';
 import { MM_PER_INCH, type Problem, parseLength } from '@/core';
 import { useUnits } from './units';
-
-/** Tries a new value; what is wrong with it comes back and stands under the field. */
-type Commit<T> = (value: T) => readonly Problem[] | undefined;
+import { type Commit, type Reading, useTyped } from './use-typed';
 
 const INPUT =
   'figures w-full rounded-sm border border-line bg-paper px-2 py-1 text-ink hover:border-ink-2 aria-invalid:border-stop';
@@ -53,7 +51,7 @@ function Row({
 
 const sayProblem = (problems: readonly Problem[] | undefined) => problems?.[0]?.problem;
 
-/** A length typed the way makers say it; kept as typed while the field has the focus, taken over as soon as it reads. */
+/** A length typed the way makers say it; kept as typed while the field has the focus. */
 export function LengthField({
   label,
   mm,
@@ -77,58 +75,47 @@ export function LengthField({
 }) {
   const id = useId();
   const units = useUnits();
-  const [typed, setTyped] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string>();
-  const shown = mm === null ? '' : units.length(mm, true);
-
-  const take = (value: number) => {
-    if (value < least - 1e-9 || value > most + 1e-9) {
-      setProblem(`Between ${units.length(least)} and ${units.length(most)}, please.`);
-      return;
-    }
-    setProblem(sayProblem(onCommit(value)));
-  };
-  const read = (text: string) => {
-    setTyped(text);
-    if (text.trim() === '' && allowEmpty !== undefined) {
-      setProblem(undefined);
-      onEmpty?.();
-      return;
-    }
+  const read = (text: string): Reading<number | null> => {
+    if (text.trim() === '' && allowEmpty !== undefined) return 'nothing';
     const parsed = parseLength(text, units.system);
-    if ('mm' in parsed) take(parsed.mm);
-    else setProblem(parsed.problem);
+    if ('problem' in parsed) return parsed;
+    if (parsed.mm < least - 1e-9 || parsed.mm > most + 1e-9) {
+      return { problem: `Between ${units.length(least)} and ${units.length(most)}, please.` };
+    }
+    return { value: parsed.mm };
   };
-  const step = (event: KeyboardEvent) => {
-    if (event.key === 'Enter') (event.target as HTMLElement).blur();
+  const typed = useTyped<number | null>({
+    value: mm,
+    read,
+    onCommit: (value) => (value === null ? undefined : onCommit(value)),
+    onEmpty,
+  });
+  const step = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') event.currentTarget.blur();
     if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
     event.preventDefault();
-    const one = (units.system === 'metric' ? 1 : MM_PER_INCH / units.fraction) * (event.altKey ? 10 : 1);
-    const now = (mm ?? least) / one;
-    const next = event.key === 'ArrowUp' ? Math.floor(now + 1e-6) + 1 : Math.ceil(now - 1e-6) - 1;
-    setTyped(null);
-    take(Math.min(most, Math.max(least, next * one)));
+    const fine = units.system === 'metric' ? 1 : MM_PER_INCH / units.fraction;
+    const steps = event.altKey ? 10 : 1;
+    const now = (mm ?? least) / fine;
+    const next = event.key === 'ArrowUp' ? Math.floor(now + 1e-6) + steps : Math.ceil(now - 1e-6) - steps;
+    typed.step(Math.min(most, Math.max(least, next * fine)));
   };
   return (
-    <Row id={id} label={label} hint={hint} problem={problem} {...(wide ? { wide } : {})}>
+    <Row id={id} label={label} hint={hint} problem={typed.problem} {...(wide ? { wide } : {})}>
       <div className="relative">
         <input
           id={id}
           className={`${INPUT} pr-8 text-right`}
-          inputMode="text"
           autoComplete="off"
           spellCheck={false}
-          value={typed ?? shown}
+          value={typed.text ?? (mm === null ? '' : units.length(mm, true))}
           placeholder={allowEmpty}
-          aria-invalid={problem ? true : undefined}
-          aria-describedby={problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
+          aria-invalid={typed.problem ? true : undefined}
+          aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
           onFocus={(event) => event.target.select()}
-          onChange={(event) => read(event.target.value)}
+          onChange={(event) => typed.type(event.target.value)}
           onKeyDown={step}
-          onBlur={() => {
-            setTyped(null);
-            setProblem(undefined);
-          }}
+          onBlur={typed.leave}
         />
         <span aria-hidden className="figures pointer-events-none absolute top-1 right-2 text-ink-2">
           {units.system === 'metric' ? 'mm' : ''}
@@ -162,45 +149,40 @@ export function NumberField({
   onEmpty?: () => void;
 }) {
   const id = useId();
-  const [typed, setTyped] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string>();
-  const take = (next: number) => {
-    if (!Number.isFinite(next)) setProblem('Write a number.');
-    else if (next < least || next > most) setProblem(`Between ${least} and ${most}, please.`);
-    else setProblem(sayProblem(onCommit(next)));
+  const read = (text: string): Reading<number | null> => {
+    if (text.trim() === '') return allowEmpty === undefined ? { problem: 'Write a number.' } : 'nothing';
+    const number = Number(text.replace(',', '.'));
+    if (!Number.isFinite(number)) return { problem: `“${text.trim()}” is not a number.` };
+    if (number < least || number > most) return { problem: `Between ${least} and ${most}, please.` };
+    return { value: number };
   };
-  const read = (text: string) => {
-    setTyped(text);
-    if (text.trim() === '') {
-      setProblem(allowEmpty === undefined ? 'Write a number.' : undefined);
-      if (allowEmpty !== undefined) onEmpty?.();
-    } else take(Number(text.replace(',', '.')));
-  };
+  const typed = useTyped<number | null>({
+    value,
+    read,
+    onCommit: (next) => (next === null ? undefined : onCommit(next)),
+    onEmpty,
+  });
   return (
-    <Row id={id} label={label} hint={hint} problem={problem} {...(unit ? { unit } : {})}>
+    <Row id={id} label={label} hint={hint} problem={typed.problem} {...(unit ? { unit } : {})}>
       <input
         id={id}
         className={`${INPUT} text-right`}
         inputMode="decimal"
         autoComplete="off"
         placeholder={allowEmpty}
-        value={typed ?? (value === null ? '' : String(value))}
-        aria-invalid={problem ? true : undefined}
-        aria-describedby={problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
+        value={typed.text ?? (value === null ? '' : String(value))}
+        aria-invalid={typed.problem ? true : undefined}
+        aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
         onFocus={(event) => event.target.select()}
-        onChange={(event) => read(event.target.value)}
+        onChange={(event) => typed.type(event.target.value)}
         onKeyDown={(event) => {
           if (event.key === 'Enter') event.currentTarget.blur();
           if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
           event.preventDefault();
-          setTyped(null);
           const next = (value ?? least) + (event.key === 'ArrowUp' ? 1 : -1) * step * (event.altKey ? 10 : 1);
-          take(Math.min(most, Math.max(least, Number(next.toFixed(6)))));
+          typed.step(Math.min(most, Math.max(least, Number(next.toFixed(6)))));
         }}
-        onBlur={() => {
-          setTyped(null);
-          setProblem(undefined);
-        }}
+        onBlur={typed.leave}
       />
     </Row>
   );
@@ -222,38 +204,28 @@ export function TextField({
   required?: boolean;
 }) {
   const id = useId();
-  const [typed, setTyped] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string>();
-  const read = (text: string) => {
-    setTyped(text);
-    setProblem(sayProblem(onCommit(text)));
-  };
+  const typed = useTyped<string>({ value, read: (text) => ({ value: text }), onCommit });
   const shared = {
     id,
-    value: typed ?? value,
+    value: typed.text ?? value,
     required,
-    'aria-invalid': problem ? (true as const) : undefined,
-    'aria-describedby': problem ? `${id}-problem` : hint ? `${id}-hint` : undefined,
-    onBlur: () => {
-      setTyped(null);
-      setProblem(undefined);
-    },
+    'aria-invalid': typed.problem ? (true as const) : undefined,
+    'aria-describedby': typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined,
+    className: `${INPUT} mt-1 [font-stretch:100%]`,
+    onBlur: typed.leave,
   };
   return (
-    <Row id={id} label={label} hint={hint} problem={problem} wide>
+    <Row id={id} label={label} hint={hint} problem={typed.problem} wide>
       {long ? (
-        <textarea
-          {...shared}
-          rows={3}
-          className={`${INPUT} mt-1 [font-stretch:100%]`}
-          onChange={(event) => read(event.target.value)}
-        />
+        <textarea {...shared} rows={3} onChange={(event) => typed.type(event.target.value)} />
       ) : (
         <input
           {...shared}
-          className={`${INPUT} mt-1 [font-stretch:100%]`}
           autoComplete="off"
-          onChange={(event) => read(event.target.value)}
+          onChange={(event) => typed.type(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') typed.leave();
+          }}
         />
       )}
     </Row>

@@ -26,7 +26,7 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
   const [sheets, setSheets] = useState(false);
   const also = STEPS.map((row) => ({ label: row.title, detail: 'step of this job', href: `/jobs/${id}/${row.step}` }));
   return (
-    <div className="grid h-screen grid-cols-[188px_1fr] grid-rows-[44px_1fr] max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-none">
+    <div className="grid h-screen grid-cols-[188px_minmax(0,1fr)] grid-rows-[44px_1fr] max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-none">
       <div className="col-span-full">
         <Strip
           air={air}
@@ -171,13 +171,16 @@ export function StepFrame({
   const here: Check[] = [...checks.filter((check) => check.step === step)];
   const elsewhere = checks.filter((check) => check.step !== step && check.level === 'stop');
   return (
-    <main className="grid min-h-0 grid-cols-[1fr_324px] max-lg:grid-cols-[1fr_300px] max-md:grid-cols-1">
+    <main className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)_324px] max-lg:grid-cols-[minmax(0,1fr)_270px] max-md:grid-cols-1">
       <div className="grid min-h-0 min-w-0 grid-rows-[auto_1fr_auto] bg-paper px-5 pt-2">
         <div className="flex min-h-8 items-center gap-5">
           {views}
           <span className="ml-auto">{tools}</span>
         </div>
-        <div className="min-h-0 overflow-auto max-md:min-h-96">{drawing}</div>
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
+        <section aria-label="Drawing" tabIndex={0} className="min-h-0 overflow-auto max-md:min-h-96">
+          {drawing}
+        </section>
         <YearBand />
       </div>
       <div className="min-h-0 overflow-auto border-line border-l px-[18px] pt-4 pb-8">

@@ -9,12 +9,15 @@ import { Keys } from './keys';
 /** The frame of every page outside a job. */
 export function PlaceFrame({ title, air, children }: { title: string; air: string; children: ReactNode }) {
   return (
-    <div className="grid h-screen grid-cols-[188px_1fr] grid-rows-[44px_1fr] max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-none">
+    <div className="grid h-screen grid-cols-[188px_minmax(0,1fr)] grid-rows-[44px_1fr] max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-none">
       <div className="col-span-full">
         <Strip trail={<b className="font-semibold">{title}</b>} find={<Find />} air={air} />
       </div>
       <Spine />
-      <main className="min-h-0 overflow-auto bg-paper px-6 py-5">{children}</main>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
+      <main tabIndex={0} className="relative min-h-0 overflow-auto bg-paper px-6 py-5">
+        {children}
+      </main>
       <Keys table={{}} />
     </div>
   );

@@ -1,0 +1,91 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { Problem } from '@/core';
+
+/** Tries a new value; what is wrong with it comes back and stands under the field. */
+export type Commit<T> = (value: T) => readonly Problem[] | undefined;
+
+/** What a typed text reads as: a value to take over, nothing at all, or a problem. */
+export type Reading<T> = { value: T } | { problem: string } | 'nothing';
+
+const PAUSE = 350;
+
+/**
+ * A text that is being typed. It is read at every letter, so that what is wrong is said at once, and taken over at the
+ * first pause: half a number is not a decision. A text that ends up wrong leaves the value as it was before.
+ */
+export function useTyped<T>(given: {
+  value: T;
+  read: (text: string) => Reading<T>;
+  onCommit: Commit<T>;
+  onEmpty?: (() => void) | undefined;
+}) {
+  const [text, setText] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string>();
+  const latest = useRef(given);
+  latest.current = given;
+  const before = useRef<{ value: T } | null>(null);
+  const waiting = useRef<{ timer: ReturnType<typeof setTimeout>; run: () => void } | null>(null);
+
+  const forget = () => {
+    if (waiting.current) clearTimeout(waiting.current.timer);
+    waiting.current = null;
+  };
+  const flush = () => {
+    const run = waiting.current?.run;
+    forget();
+    run?.();
+  };
+  // What still waits when the field goes away is taken over then.
+  useEffect(
+    () => () => {
+      const last = waiting.current;
+      if (last) clearTimeout(last.timer);
+      waiting.current = null;
+      last?.run();
+    },
+    [],
+  );
+
+  const take = (value: T) => {
+    forget();
+    setProblem(latest.current.onCommit(value)?.[0]?.problem);
+  };
+  const later = (run: () => void) => {
+    forget();
+    const once = () => {
+      waiting.current = null;
+      run();
+    };
+    waiting.current = { timer: setTimeout(once, PAUSE), run: once };
+  };
+  const type = (next: string) => {
+    before.current ??= { value: latest.current.value };
+    setText(next);
+    const reading = latest.current.read(next);
+    if (reading === 'nothing') {
+      setProblem(undefined);
+      later(() => latest.current.onEmpty?.());
+    } else if ('problem' in reading) {
+      forget();
+      setProblem(reading.problem);
+      if (before.current.value !== latest.current.value && before.current.value !== null)
+        latest.current.onCommit(before.current.value);
+    } else {
+      setProblem(undefined);
+      later(() => take(reading.value));
+    }
+  };
+  const leave = () => {
+    flush();
+    setText(null);
+    setProblem(undefined);
+    before.current = null;
+  };
+  const step = (value: T) => {
+    setText(null);
+    take(value);
+  };
+  return { text, problem, type, leave, step };
+}

@@ -1,0 +1,81 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type axe from 'axe-core';
+import type { Page } from 'puppeteer-core';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { button, newJob, openPage, reads, withBrowser } from './desk';
+
+withBrowser();
+const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(source);
+  const found = (await page.evaluate('axe.run(document, { resultTypes: ["violations"] })')) as axe.AxeResults;
+  return found.violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${v.id}: ${v.help}: ${v.nodes
+          .slice(0, 4)
+          .map((n) => `${n.target.join(' ')} (${n.failureSummary?.split('\n')[1]?.trim()})`)
+          .join(' | ')}`,
+    );
+}
+
+describe('axe-core finds no serious or critical violation', () => {
+  let id: string;
+  beforeAll(async () => {
+    id = (await newJob('Seen by axe')).id;
+  });
+  const screens = [
+    '/jobs',
+    '/jobs?bin',
+    '/jobs/new',
+    '/rack',
+    '/rack?bin',
+    '/shop',
+    '/methods',
+    ...['brief', 'form', 'season', 'joints', 'layout', 'glue-up', 'plan', 'bench'].map((s) => `JOB/${s}`),
+  ];
+
+  it.each(screens)('on %s', async (screen) => {
+    const page = await openPage(screen.replace('JOB', `/jobs/${id}`));
+    if (screen.endsWith('/layout')) await reads(page, 'main', /arrangements tried/);
+    expect(await violations(page)).toEqual([]);
+  });
+
+  it.each(['dark', 'bench'])('on the %s board', async (board) => {
+    const page = await openPage('/jobs');
+    await page.setCookie({ name: 'taller-board', value: board, url: page.url() });
+    for (const path of [`/jobs/${id}/season`, `/jobs/${id}/bench`, '/rack']) {
+      await page.goto(new URL(path, page.url()).href, { waitUntil: 'networkidle0' });
+      expect(await page.$eval('html', (e) => e.dataset.board)).toBe(board);
+      expect(await violations(page), path).toEqual([]);
+    }
+  });
+
+  it('on the dialogs', async () => {
+    const rack = await openPage('/rack');
+    await (await button(rack, 'Add a board')).click();
+    await rack.waitForSelector('[role="dialog"]');
+    expect(await violations(rack)).toEqual([]);
+    const bench = await openPage(`/jobs/${id}/bench`);
+    await (await button(bench, 'Real size of A, Top')).click();
+    await bench.waitForSelector('[role="dialog"]');
+    expect(await violations(bench)).toEqual([]);
+    const season = await openPage(`/jobs/${id}/season`);
+    await (await season.$$('button[title="How this was reckoned"]'))[0]!.click();
+    await season.waitForSelector('[role="dialog"]');
+    expect(await violations(season)).toEqual([]);
+  });
+
+  it('nothing is wider than a tablet held upright, on any screen', async () => {
+    const page = await openPage('/jobs');
+    await page.setViewport({ width: 768, height: 1024 });
+    for (const screen of screens) {
+      await page.goto(new URL(screen.replace('JOB', `/jobs/${id}`), page.url()).href, { waitUntil: 'networkidle0' });
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+      expect(over, screen).toBeLessThanOrEqual(0);
+    }
+  });
+});

@@ -1,0 +1,208 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { button, call, field, fill, goTo, newJob, openPage, reads, saved, widthShown, withBrowser } from './desk';
+
+withBrowser();
+
+describe('at the desk', () => {
+  let id: string;
+  const decisions = async () => (await call<import('../http/api').JobReply>('GET', `/api/jobs/${id}`)).data.document;
+  beforeAll(async () => {
+    id = (await newJob('Desk table')).id;
+  });
+
+  it('scrubbing the year redraws the piece at its size of the day', async () => {
+    const page = await openPage(`/jobs/${id}/season`);
+    await page.$eval('[role="slider"]', (e) => (e as SVGElement).focus());
+    await page.keyboard.press('Home');
+    const dry = await widthShown(page);
+    for (let i = 0; i < 7; i += 1) await page.keyboard.press('PageUp');
+    await page.waitForFunction(
+      (was: string | null) => document.querySelector('[data-dimension="width"] text')?.textContent !== was,
+      {},
+      dry,
+    );
+    const wet = await widthShown(page);
+    expect(Number(wet)).toBeGreaterThan(Number(dry) + 5);
+    // Dragging with the mouse does the same.
+    const box = (await (await page.$('svg:has([role="slider"])'))!.boundingBox())!;
+    await page.mouse.move(box.x + box.width * 0.5, box.y + 60);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width * 0.12, box.y + 60, { steps: 4 });
+    await page.mouse.up();
+    await page.waitForFunction(
+      (was: string | null) => document.querySelector('[data-dimension="width"] text')?.textContent !== was,
+      {},
+      wet,
+    );
+    expect(page.faults).toEqual([]);
+  });
+
+  it('a part under the pointer is lit in drawing and list alike', async () => {
+    const page = await openPage(`/jobs/${id}/bench`);
+    await page.hover('tr[data-row="top"]');
+    await page.waitForSelector('tr[data-row="top"].bg-layout-tint');
+    await goTo(page, 'form');
+    await page.hover('svg polygon[data-part="apron-front"]');
+    await page.waitForSelector('svg polygon[data-part="apron-front"].stroke-layout');
+  });
+
+  it('a figure opens to its formula, its inputs and its source', async () => {
+    const page = await openPage(`/jobs/${id}/season`);
+    const opened = await page.$$('button[title="How this was reckoned"]');
+    expect(opened.length).toBeGreaterThan(4);
+    await opened[0]!.click();
+    await reads(page, '[role="dialog"]', /D·C·\(M₂ − M₁\)[\s\S]*Moisture then[\s\S]*Source: Wood Handbook/);
+  });
+
+  it('a stop names its number and its limit, and its way out is a button that leads out', async () => {
+    const page = await openPage(`/jobs/${id}/season`);
+    await fill(page, 'Travel, each way', '2');
+    await page.waitForSelector('[data-check="season.top-travel"][data-level="stop"]');
+    await reads(page, '[data-check="season.top-travel"]', /moves .* mm .*they let it go 2 mm/);
+    await page.hover('[data-check="season.top-travel"]');
+    await (await page.$('[data-check="season.top-travel"] button'))!.click();
+    await page.waitForFunction(() => !document.querySelector('[data-check="season.top-travel"][data-level="stop"]'));
+    await saved(page);
+    expect((await decisions()).form.hold.travel).toBeGreaterThan(2);
+  });
+
+  it('bad input says what and how, changes nothing, and goes when the field is left', async () => {
+    const page = await openPage(`/jobs/${id}/form`);
+    const before = (await decisions()).form.top.length;
+    for (const [text, said] of [
+      ['wide', /does not read as a length/],
+      ['-5', /less than nothing/],
+      ['1', /Between/],
+      ['99999999', /kilometre|Between/],
+      ['1,200', /could be/],
+    ] as const) {
+      await fill(page, 'Length', text);
+      await reads(page, '[role="alert"]', said);
+    }
+    await page.keyboard.press('Tab');
+    await page.waitForFunction(() => !document.querySelector('main [role="alert"]'));
+    await saved(page);
+    expect((await decisions()).form.top.length).toBe(before);
+  });
+
+  it('the arrow keys step a length, ten times with Alt; undo and redo go through the stored revisions', async () => {
+    const page = await openPage(`/jobs/${id}/form`);
+    const was = (await decisions()).form.top.width;
+    const input = await field(page, 'Width');
+    await input.focus();
+    await page.keyboard.press('ArrowUp');
+    await saved(page);
+    await page.keyboard.down('Alt');
+    await page.keyboard.press('ArrowUp');
+    await page.keyboard.up('Alt');
+    await page.waitForSelector('[data-saving="saving"], [data-saving="saved"]');
+    await page.waitForFunction(() => document.querySelector('[data-saving]')?.getAttribute('data-saving') === 'saved');
+    await expect.poll(async () => (await decisions()).form.top.width).toBe(was + 11);
+    await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    await page.keyboard.press('z');
+    await expect.poll(async () => (await decisions()).form.top.width).toBe(was + 1);
+    await page.keyboard.press('z');
+    await expect.poll(async () => (await decisions()).form.top.width).toBe(was);
+    await page.keyboard.down('Shift');
+    await page.keyboard.press('Z');
+    await page.keyboard.up('Shift');
+    await expect.poll(async () => (await decisions()).form.top.width).toBe(was + 1);
+    await page.reload({ waitUntil: 'networkidle0' });
+    await (await button(page, 'Redo')).click();
+    await expect.poll(async () => (await decisions()).form.top.width).toBe(was + 11);
+  });
+
+  it('two tabs on one job: the second writer is told, sees both versions, and nothing is overwritten', async () => {
+    const one = await openPage(`/jobs/${id}/form`);
+    const two = await openPage(`/jobs/${id}/form`);
+    await fill(one, 'Table height', '740');
+    await expect.poll(async () => (await decisions()).form.base.height).toBe(740);
+    await fill(two, 'Table height', '760');
+    await reads(two, '[role="dialog"]', /changed elsewhere[\s\S]*form · base · height\s+760\s+740/);
+    expect((await decisions()).form.base.height).toBe(740);
+    await (await button(two, 'Keep my version')).click();
+    await expect.poll(async () => (await decisions()).form.base.height).toBe(760);
+    await fill(one, 'Table height', '730');
+    await reads(one, '[role="dialog"]', /730\s+760/);
+    await (await button(one, 'Take the other version')).click();
+    await saved(one);
+    await one.waitForFunction(() => [...document.querySelectorAll('input')].some((e) => e.value === '760'));
+    expect((await decisions()).form.base.height).toBe(760);
+  });
+
+  it('with the server out of reach the change is kept, over a reload too, and sent when it is back', async () => {
+    const page = await openPage(`/jobs/${id}/form`);
+    await page.setOfflineMode(true);
+    await fill(page, 'Table height', '735');
+    await page.waitForSelector('[data-saving="unreachable"]');
+    await reads(page, '[role="status"]', /kept here and sent when it is back/);
+    expect((await decisions()).form.base.height).toBe(760);
+    // The browser remembers it, also when the page is closed before the server is back.
+    const kept = await page.evaluate((key: string) => localStorage.getItem(key), `taller-pending-${id}`);
+    expect(JSON.parse(kept!).document.form.base.height).toBe(735);
+    await page.setRequestInterception(true);
+    const refuse = (request: import('puppeteer-core').HTTPRequest) =>
+      request.method() === 'PUT' ? request.abort() : request.continue();
+    page.on('request', refuse);
+    await page.setOfflineMode(false);
+    await page.reload({ waitUntil: 'networkidle2' });
+    await page.waitForSelector('[data-saving="unreachable"]');
+    await page.waitForFunction(() => [...document.querySelectorAll('input')].some((e) => e.value === '735'));
+    page.off('request', refuse);
+    await page.setRequestInterception(false);
+    await expect.poll(async () => (await decisions()).form.base.height, { timeout: 10_000 }).toBe(735);
+    await saved(page);
+  });
+
+  it('the layout search shows progress, can be stopped, and what it found is kept', async () => {
+    const fresh = await newJob('Stopped search', 'oak-white');
+    const page = await openPage(`/jobs/${fresh.id}/layout`);
+    await reads(page, 'main', /arrangements tried/);
+    await (await button(page, 'Search again')).click();
+    const stop = await button(page, 'Stop');
+    await page.waitForFunction(
+      () => Number(document.querySelector('[role="progressbar"]')?.getAttribute('aria-valuenow')) > 2,
+    );
+    await stop.click();
+    await reads(page, 'main', /arrangements tried/);
+    const tried = await page.$eval('main', (e) =>
+      Number(/([\d,]+) arrangements tried/.exec(e.textContent ?? '')?.[1]?.replaceAll(',', '')),
+    );
+    expect(tried).toBeGreaterThan(0);
+    expect(tried).toBeLessThan(24_000);
+    await goTo(page, 'glue-up');
+    await reads(page, 'main', /The strips of the layout/);
+    expect(page.faults).toEqual([]);
+  });
+
+  it('at the bench: a top that came out 9 mm narrow is locked, and overhang, fasteners and season follow', async () => {
+    const page = await openPage(`/jobs/${id}/bench`);
+    const width = (await decisions()).form.top.width;
+    const number = (label: string) =>
+      page.$$eval(
+        'main div',
+        (all, l) => {
+          const row = all.find((e) => e.children.length === 2 && e.children[0]?.textContent === l);
+          return row?.children[1]?.textContent ?? '';
+        },
+        label,
+      );
+    const before = { overhang: await number('Overhang, sides'), swing: await number('Top, driest to wettest') };
+    await (await button(page, 'Real size of A, Top')).click();
+    await page.waitForSelector('[role="dialog"]');
+    await fill(page, 'Width', String(width - 9));
+    await (await button(page, 'Lock it at this size')).click();
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await reads(page, 'tr[data-row="top"]', new RegExp(`${width - 9}[\\s\\S]*drawn ${width}`));
+    await expect.poll(() => number('Overhang, sides')).toBe(String(Number(before.overhang) - 4.5));
+    expect(await number('Top, driest to wettest')).not.toBe(before.swing);
+    await saved(page);
+    expect((await decisions()).bench.locks.top?.width).toBe(width - 9);
+    await goTo(page, 'season');
+    await reads(page, 'main', /The top was measured at/);
+  });
+
+  afterAll(async () => {
+    await call('DELETE', `/api/jobs/${id}`);
+  });
+});

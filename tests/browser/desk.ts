@@ -1,0 +1,81 @@
+import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core';
+import { afterAll, beforeAll, expect, inject } from 'vitest';
+import { base } from '../http/api';
+
+export { base, call, newJob } from '../http/api';
+
+let browser: Browser;
+const contexts: BrowserContext[] = [];
+
+/** Connects a test file to the one browser, and closes the pages it opened. */
+export function withBrowser() {
+  beforeAll(async () => {
+    browser = await puppeteer.connect({
+      browserWSEndpoint: inject('browser'),
+      defaultViewport: { width: 1280, height: 800 },
+    });
+  });
+  afterAll(async () => {
+    await Promise.all(contexts.splice(0).map((context) => context.close()));
+    await browser.disconnect();
+  });
+}
+
+/** A page of its own, with nothing remembered; what goes wrong in it fails the test that looks at `faults`. */
+export async function openPage(path: string, context?: BrowserContext): Promise<Page & { faults: string[] }> {
+  const own = context ?? (await browser.createBrowserContext());
+  if (!context) contexts.push(own);
+  const page = Object.assign(await own.newPage(), { faults: [] as string[] });
+  page.on('pageerror', (error) => page.faults.push(String((error as Error).message ?? error)));
+  await page.goto(base + path, { waitUntil: 'networkidle0' });
+  return page;
+}
+
+export const field = (page: Page, label: string, role = 'textbox') =>
+  page.waitForSelector(`::-p-aria([name="${label}"][role="${role}"])`) as Promise<ElementHandle<HTMLInputElement>>;
+export const button = (page: Page, name: string) =>
+  page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`) as Promise<ElementHandle<HTMLElement>>;
+export const link = (page: Page, name: string) =>
+  page.waitForSelector(`::-p-aria([name="${name}"][role="link"])`) as Promise<ElementHandle<HTMLElement>>;
+export const radio = (page: Page, name: string) =>
+  page.waitForSelector(`::-p-aria([name="${name}"][role="radio"])`) as Promise<ElementHandle<HTMLElement>>;
+
+/** Types over what a field holds. */
+export async function fill(page: Page, label: string, text: string) {
+  const input = await field(page, label);
+  await input.click({ count: 3 });
+  await page.keyboard.press('Backspace');
+  await input.type(text);
+}
+
+/** Waits until a part of the page reads like that. */
+export async function reads(page: Page, selector: string, pattern: RegExp) {
+  try {
+    await page.waitForFunction(
+      (s: string, source: string, flags: string) =>
+        [...document.querySelectorAll(s)].some((e) =>
+          new RegExp(source, flags).test((e as HTMLElement).innerText ?? e.textContent ?? ''),
+        ),
+      { timeout: 15_000 },
+      selector,
+      pattern.source,
+      pattern.flags,
+    );
+  } catch {
+    const text = await page.$$eval(selector, (all) =>
+      all.map((e) => (e as HTMLElement).innerText ?? e.textContent).join('\n---\n'),
+    );
+    expect.fail(`${selector} never reads ${pattern}; it reads:\n${text.slice(0, 1500)}`);
+  }
+}
+
+export const saved = (page: Page) => page.waitForSelector('[data-saving="saved"]');
+
+/** A step of the job by its name in the spine. */
+export async function goTo(page: Page, step: string) {
+  await page.click(`nav a[href$="/${step}"]`);
+  await page.waitForFunction((s: string) => location.pathname.endsWith(`/${s}`), {}, step);
+  await page.waitForSelector('h1');
+}
+
+export const widthShown = (page: Page) => page.$eval('[data-dimension="width"] text', (e) => e.textContent);

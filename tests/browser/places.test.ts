@@ -1,0 +1,139 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { base, button, call, field, fill, newJob, openPage, reads, withBrowser } from './desk';
+
+withBrowser();
+const folder = mkdtempSync(join(tmpdir(), 'taller-files-'));
+const fileOf = (name: string, text: string) => {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+};
+
+describe('the rack', () => {
+  it('takes a board in, changes it, bins and restores it', async () => {
+    const page = await openPage('/rack');
+    const tag = `Z${Date.now() % 100000}`;
+    await (await button(page, 'Add a board')).click();
+    await fill(page, 'Tag', tag);
+    await fill(page, 'Length', '8\' 2"');
+    await fill(page, 'Width', '7 1/2');
+    await (await button(page, 'Add it to the rack')).click();
+    await page.waitForSelector(`tr[data-tag="${tag}"]`);
+    await reads(page, `tr[data-tag="${tag}"]`, /2.489[\s\S]*190\.5/);
+
+    await (await button(page, `Edit ${tag}`)).click();
+    await fill(page, 'Width', '180');
+    await (await button(page, 'Save the board')).click();
+    await reads(page, `tr[data-tag="${tag}"]`, /180/);
+
+    await (await field(page, 'Search the rack', 'searchbox')).type(tag);
+    await page.waitForFunction(() => document.querySelectorAll('tr[data-tag]').length === 1);
+    await (await button(page, `Move ${tag} to the bin`)).click();
+    await page.waitForFunction(() => document.querySelectorAll('tr[data-tag]').length === 0);
+    await page.goto(`${base}/rack?bin`, { waitUntil: 'networkidle0' });
+    await (await button(page, `Restore ${tag}`)).click();
+    await page.waitForFunction((t: string) => !document.querySelector(`tr[data-tag="${t}"]`), {}, tag);
+    await page.goto(`${base}/rack?find=${tag}`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector(`tr[data-tag="${tag}"]`);
+    expect(page.faults).toEqual([]);
+  });
+
+  it('says what is wrong with a board and keeps what was typed', async () => {
+    const page = await openPage('/rack');
+    await (await button(page, 'Add a board')).click();
+    await fill(page, 'Tag', 'A01');
+    await (await button(page, 'Add it to the rack')).click();
+    await reads(page, '[role="alert"]', /Another board on the rack has the tag A01[\s\S]*another tag/);
+    expect(await (await field(page, 'Tag')).evaluate((e) => (e as HTMLInputElement).value)).toBe('A01');
+  });
+
+  it('imports a file after showing what is in it, faulty lines by line and column', async () => {
+    const page = await openPage('/rack');
+    const tag = `Y${Date.now() % 100000}`;
+    const input = (await page.$('input[type="file"]')) as ElementHandle<HTMLInputElement>;
+    await input.uploadFile(
+      fileOf(
+        'rack.csv',
+        `tag,species,length_mm,width_mm,thickness_mm\n${tag},oak-white,2000,200,38\nbad,oak-white,long,200,38\nA01,oak-white,2000,200,38\n`,
+      ),
+    );
+    await reads(page, '[role="dialog"]', /1\s+boards can be added[\s\S]*line 3, length[\s\S]*line 4, tag/);
+    await (await button(page, 'Add 1 boards')).click();
+    await page.waitForSelector(`tr[data-tag="${tag}"]`);
+    await input.uploadFile(fileOf('foreign.csv', 'this is no rack'));
+    await reads(page, '[role="dialog"] [role="alert"]', /does not read as a table of boards/);
+  });
+});
+
+describe('jobs', () => {
+  it('a job file comes in again; a damaged one is refused with its place', async () => {
+    const job = await newJob('To be exported');
+    const text = await (await fetch(`${base}/api/jobs/${job.id}/files/job.taller.json`)).text();
+    const page = await openPage('/jobs');
+    const input = (await page.$('input[type="file"]')) as ElementHandle<HTMLInputElement>;
+    await input.uploadFile(fileOf('broken.taller.json', text.slice(0, 400)));
+    await reads(page, '[role="alert"]', /damaged[\s\S]*(line \d+|end of the file)/);
+    await input.uploadFile(fileOf('foreign.json', '{"hello":1}'));
+    await reads(page, '[role="alert"]', /missing[\s\S]*file/i);
+    await input.uploadFile(fileOf('good.taller.json', text));
+    await page.waitForFunction(() => location.pathname.endsWith('/brief'));
+    await reads(page, 'header', /To be exported/);
+    expect(page.url()).not.toContain(job.id);
+  });
+
+  it('go to the bin and come back', async () => {
+    const name = `Binned ${Date.now()}`;
+    await newJob(name);
+    const page = await openPage('/jobs');
+    await (await button(page, `Move ${name} to the bin`)).click();
+    await page.waitForFunction((n: string) => !document.body.innerText.includes(n), {}, name);
+    await page.goto(`${base}/jobs?bin`, { waitUntil: 'networkidle0' });
+    await (await button(page, `Restore ${name}`)).click();
+    await page.waitForFunction((n: string) => !document.body.innerText.includes(n), {}, name);
+    await page.goto(`${base}/jobs`, { waitUntil: 'networkidle0' });
+    await reads(page, 'table', new RegExp(name));
+  });
+
+  it('find leads to a board, a job or a page by a few letters', async () => {
+    const page = await openPage('/jobs');
+    await page.keyboard.press('/');
+    await page.keyboard.type('K03');
+    await reads(page, '[role="option"]', /K03/);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => location.pathname === '/rack');
+    await page.waitForSelector('tr[data-tag="K03"]');
+  });
+});
+
+describe('the shop', () => {
+  it('saves as one types, refuses nonsense, and keeps units and tools', async () => {
+    const page = await openPage('/shop');
+    const kerf = async () =>
+      (await call<{ shop: { tools: { kerf: number } } }>('GET', '/api/shop')).data.shop.tools.kerf;
+    const before = await kerf();
+    await fill(page, 'Saw kerf', '2.8');
+    await expect.poll(kerf).toBe(2.8);
+    await fill(page, 'Saw kerf', '900');
+    await reads(page, '[role="alert"]', /Between/);
+    expect(await kerf()).toBe(2.8);
+    await page.keyboard.press('Tab');
+    await fill(page, 'Saw kerf', String(before));
+    await expect.poll(kerf).toBe(before);
+  });
+
+  it('takes a place in, with the moisture wood comes to in each month', async () => {
+    const page = await openPage('/shop');
+    await (await button(page, 'Add a place')).click();
+    await fill(page, 'Name', 'A barn');
+    await fill(page, 'Jan, humidity %', '80');
+    await reads(page, '[role="dialog"]', /wood comes to 1[56]\.\d %/);
+    await (await button(page, 'Save the place')).click();
+    await reads(page, 'main', /A barn/);
+    await (await button(page, 'Move A barn to the bin')).click();
+    await page.waitForFunction(() => !document.body.innerText.includes('A barn'));
+  });
+});
