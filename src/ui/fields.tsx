@@ -85,7 +85,6 @@ export function LengthField({
     return { value: parsed.mm };
   };
   const typed = useTyped<number | null>({
-    value: mm,
     read,
     onCommit: (value) => (value === null ? undefined : onCommit(value)),
     onEmpty,
@@ -157,7 +156,6 @@ export function NumberField({
     return { value: number };
   };
   const typed = useTyped<number | null>({
-    value,
     read,
     onCommit: (next) => (next === null ? undefined : onCommit(next)),
     onEmpty,
@@ -204,7 +202,7 @@ export function TextField({
   required?: boolean;
 }) {
   const id = useId();
-  const typed = useTyped<string>({ value, read: (text) => ({ value: text }), onCommit });
+  const typed = useTyped<string>({ read: (text) => ({ value: text }), onCommit });
   const shared = {
     id,
     value: typed.text ?? value,

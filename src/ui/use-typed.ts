@@ -13,10 +13,9 @@ const PAUSE = 350;
 
 /**
  * A text that is being typed. It is read at every letter, so that what is wrong is said at once, and taken over at the
- * first pause: half a number is not a decision. A text that ends up wrong leaves the value as it was before.
+ * first pause: half a number is not a decision. A text that does not read leaves the value as it is.
  */
 export function useTyped<T>(given: {
-  value: T;
   read: (text: string) => Reading<T>;
   onCommit: Commit<T>;
   onEmpty?: (() => void) | undefined;
@@ -25,7 +24,6 @@ export function useTyped<T>(given: {
   const [problem, setProblem] = useState<string>();
   const latest = useRef(given);
   latest.current = given;
-  const before = useRef<{ value: T } | null>(null);
   const waiting = useRef<{ timer: ReturnType<typeof setTimeout>; run: () => void } | null>(null);
 
   const forget = () => {
@@ -61,7 +59,6 @@ export function useTyped<T>(given: {
     waiting.current = { timer: setTimeout(once, PAUSE), run: once };
   };
   const type = (next: string) => {
-    before.current ??= { value: latest.current.value };
     setText(next);
     const reading = latest.current.read(next);
     if (reading === 'nothing') {
@@ -70,18 +67,16 @@ export function useTyped<T>(given: {
     } else if ('problem' in reading) {
       forget();
       setProblem(reading.problem);
-      if (before.current.value !== latest.current.value && before.current.value !== null)
-        latest.current.onCommit(before.current.value);
     } else {
       setProblem(undefined);
       later(() => take(reading.value));
     }
   };
   const leave = () => {
-    flush();
     setText(null);
-    setProblem(undefined);
-    before.current = null;
+    // A last value that is refused on the way out still says why.
+    if (waiting.current) flush();
+    else setProblem(undefined);
   };
   const step = (value: T) => {
     setText(null);

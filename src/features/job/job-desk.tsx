@@ -172,7 +172,7 @@ export function StepFrame({
   const elsewhere = checks.filter((check) => check.step !== step && check.level === 'stop');
   return (
     <main className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)_324px] max-lg:grid-cols-[minmax(0,1fr)_270px] max-md:grid-cols-1">
-      <div className="grid min-h-0 min-w-0 grid-rows-[auto_1fr_auto] bg-paper px-5 pt-2">
+      <div className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-paper px-5 pt-2">
         <div className="flex min-h-8 items-center gap-5">
           {views}
           <span className="ml-auto">{tools}</span>
