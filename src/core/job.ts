@@ -1,18 +1,17 @@
 import type { Check } from './check/check';
-import { seatsAt } from './check/people';
 import { inOrder, runChecks } from './check/run-checks';
-import { pieceWeight } from './check/stability';
 import type { Place } from './climate/place';
 import type { JobDocument } from './decision/job-document';
 import type { Shop } from './decision/shop';
+import { collectFigures } from './figures';
 import { GLUES, type Glue } from './glueup/glue';
 import { type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type Demand, demandOf, type Layout, type LayoutOptions, layoutKey } from './layout/layout';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
-import { count, kilogram, mm, movement, percent, say } from './measure/quantity';
+import { count, say } from './measure/quantity';
 import { derivePiece } from './piece/derive-piece';
-import { findPart, type Piece } from './piece/piece';
+import type { Piece } from './piece/piece';
 import { deriveSeason, type Season } from './piece/season';
 import { type Operation, planOperations } from './plan/operations';
 import { type Schedule, schedule } from './plan/schedule';
@@ -156,7 +155,14 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...glueUps.flatMap((glueUp) => glueUp.problems.map((problem) => glueUpCheck(problem))),
     ...planChecks(document, dates),
   ]);
-  const figures = collectFigures(season, checks, glueUps, piece, layoutState === 'none' ? null : layout, context);
+  const figures = collectFigures({
+    context,
+    checks,
+    glueUps,
+    glue,
+    dates,
+    layout: layoutState === 'none' ? null : layout,
+  });
   return {
     species,
     shopAir,
@@ -261,121 +267,4 @@ function planChecks(document: JobDocument, dates: Schedule): Check[] {
       wayOut: { say: say`Start earlier, or work longer days`, changes: [] },
     },
   ];
-}
-
-function collectFigures(
-  season: Season,
-  checks: readonly Check[],
-  glueUps: readonly GlueUp[],
-  piece: Piece,
-  layout: Layout | null,
-  context: Parameters<typeof pieceWeight>[0] & { document: JobDocument },
-): Record<string, Figure> {
-  const weight = pieceWeight(context);
-  const top = findPart(piece, 'top');
-  const seats = seatsAt(piece.overall, context.document.brief.seating);
-  const own: Figure[] = [
-    {
-      id: 'weight',
-      label: 'Weight of the table',
-      quantity: kilogram(weight),
-      formula: 'Σ volume · 1000 · G₁₂ · (1 + M/100)',
-      inputs: [
-        { label: 'Parts', quantity: count(piece.parts.length) },
-        { label: 'Specific gravity at 12 %', quantity: { amount: season.species.specificGravity, unit: 'ratio' } },
-        { label: 'Moisture', quantity: { amount: season.glued.moisture, unit: 'percent-moisture' } },
-      ],
-      source: 'Wood Handbook ch. 4; volumes from the parts, tenons included, mortises not taken out',
-    },
-    {
-      id: 'knee-height',
-      label: 'Free under the apron',
-      quantity: mm(piece.kneeHeight),
-      formula: 'leg − apron height',
-      inputs: [{ label: 'Underside of the apron above the floor', quantity: mm(piece.kneeHeight) }],
-      source: 'geometry',
-    },
-    {
-      id: 'base-length',
-      label: 'Base over the legs',
-      quantity: mm(piece.base.length),
-      formula: 'top − 2 · overhang (or from the aprons that are cut)',
-      inputs: [
-        { label: 'Top', quantity: mm(top?.size.length ?? 0) },
-        { label: 'Overhang at the ends', quantity: mm(piece.overhang.end) },
-      ],
-      source: 'geometry',
-    },
-    {
-      id: 'seats-at-ease',
-      label: 'Seats at ease',
-      quantity: count(seats),
-      formula: '2 · whole(length ÷ edge per person) + 2 when the width takes a chair',
-      inputs: [{ label: 'Top', quantity: mm(piece.overall.length) }],
-      source: 'common practice',
-    },
-  ];
-  if (layout) {
-    const volume = (id: string, label: string, amount: number) => ({
-      id,
-      label,
-      quantity: { amount, unit: 'cubic-metre' as const },
-    });
-    own.push(
-      {
-        id: 'yield',
-        label: 'Becomes the piece',
-        quantity: percent(layout.yield * 100),
-        formula: 'finished volume ÷ (boards used − offcuts back to the rack)',
-        inputs: [volume('f', 'Finished', layout.finished), volume('c', 'Consumed', layout.consumed)],
-        source: 'the layout; allowances, kerf, end trim and defects count as lost',
-      },
-      ...(layout.gap === null || layout.yieldBound === null
-        ? []
-        : [
-            {
-              id: 'layout-gap',
-              label: 'From the best possible, at most',
-              quantity: percent(layout.gap * 100),
-              formula: 'consumed ÷ least possible − 1',
-              inputs: [
-                volume('c', 'Consumed', layout.consumed),
-                { label: 'Yield no layout can beat', quantity: percent(layout.yieldBound * 100) },
-                { label: 'Arrangements tried', quantity: count(layout.tried) },
-              ],
-              source: 'Bound: linear relaxation by area and thickness, see Methods',
-              limits: 'The bound leaves out kerf and shapes, so the true distance is smaller.',
-            } satisfies Figure,
-          ]),
-    );
-  }
-  const corner = piece.corner;
-  own.push({
-    id: 'tenon-length',
-    label: 'Tenon into the leg',
-    quantity: mm(corner.tenon.length),
-    formula: 'two thirds of the leg, less where the tenons would meet or the back wall gets thin',
-    inputs: [
-      { label: 'Aim', quantity: mm(corner.aim) },
-      { label: 'Wall left behind', quantity: mm(corner.wallBehind) },
-      { label: 'How they meet', quantity: corner.meeting },
-    ],
-    source: 'common practice; geometry',
-  });
-  own.push({
-    id: 'tenon-thickness-used',
-    label: 'Tenon thickness',
-    quantity: movement(corner.tenon.thickness),
-    formula:
-      context.document.joints.tenonSchool === 'third' ? 'apron ÷ 3' : 'apron ÷ 2 in a leg twice as thick, else ÷ 3',
-    inputs: [{ label: 'Apron', quantity: mm(findPart(piece, 'apron-front')?.size.thickness ?? 0) }],
-    source: 'common practice, the school chosen in the step Joints',
-  });
-  const all = [
-    ...own,
-    ...season.figures,
-    ...checks.flatMap((check) => check.figure ?? []),
-    ...glueUps.flatMap((g) => g.figures),
-  ];
-  return Object.fromEntries(all.map((figure) => [figure.id, figure]));
 }

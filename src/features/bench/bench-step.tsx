@@ -41,15 +41,10 @@ export function BenchStep() {
         Tick a part when it is cut. Enter its real size and it is locked: it no longer follows the design, the design
         follows it.
       </p>
-      <FigureLine label="Overhang, sides">
-        <Length mm={piece.overhang.side} fine />
-      </FigureLine>
-      <FigureLine label="Overhang, ends">
-        <Length mm={piece.overhang.end} fine />
-      </FigureLine>
-      <FigureLine label="Base over the legs">
-        <Length mm={piece.base.length} fine /> × <Length mm={piece.base.width} fine />
-      </FigureLine>
+      <FigureLine label="Overhang, sides" figure={figures['overhang-side']} />
+      <FigureLine label="Overhang, ends" figure={figures['overhang-end']} />
+      <FigureLine label="Base over the legs, long" figure={figures['base-length']} />
+      <FigureLine label="Base over the legs, wide" figure={figures['base-width']} />
       <FigureLine label="Top, driest to wettest" figure={figures['top-swing']} />
       <FigureLine label="Widest" figure={figures['top-width-wettest']} />
       {season.reference.measuredOn ? (

@@ -71,7 +71,7 @@ export function BriefStep() {
       <DayField label="Wanted by" value={brief.dueOn} onCommit={change('brief.dueOn')} />
       <TextField label="Note" value={brief.note} long onCommit={change('brief.note')} />
       <FigureLine label="Seats at ease" figure={figures['seats-at-ease']} />
-      <FigureLine label="Top for this brief">
+      <FigureLine label="Top for this brief" figure={figures['proposed-length']}>
         <Length mm={top.length} /> × <Length mm={top.width} />
       </FigureLine>
       {fits ? null : (

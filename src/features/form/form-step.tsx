@@ -33,7 +33,13 @@ export function FormStep() {
       lead={
         <>
           <span className="figures block font-semibold text-[34px] leading-10">
-            <Length mm={piece.overall.length} /> × <Length mm={piece.overall.width} />
+            <FigureButton figure={figures['top-length']} big>
+              <Length mm={piece.overall.length} />
+            </FigureButton>{' '}
+            ×{' '}
+            <FigureButton figure={figures['top-width']} big>
+              <Length mm={piece.overall.width} />
+            </FigureButton>
           </span>
           {species.commonName}, <FigureButton figure={figures.weight} />
         </>
@@ -157,7 +163,8 @@ export function FormStep() {
         />
       </Group>
       <FigureLine label="Free under the apron" figure={figures['knee-height']} />
-      <FigureLine label="Base over the legs" figure={figures['base-length']} />
+      <FigureLine label="Base over the legs, long" figure={figures['base-length']} />
+      <FigureLine label="Base over the legs, wide" figure={figures['base-width']} />
     </StepFrame>
   );
 }

@@ -14,6 +14,7 @@ export function GlueUpStep() {
   const choice = useJobState((state) => state.document.glueUp);
   const shop = useJobState((state) => state.shop);
   const change = useChange();
+  const units = useUnits();
   const stages = glueUps.flatMap((glueUp) => glueUp.stages);
   const panel = demand.panels[0];
   const strips =
@@ -23,7 +24,6 @@ export function GlueUpStep() {
           .filter((s) => s.id !== 'panel' || stages.length === 1)
           .flatMap((s) => s.members.map((label, i) => ({ label, width: s.widths[i] ?? 0 })));
   const longest = Math.max(0, ...stages.map((stage) => stage.minutes));
-  const glueGrams = stages.reduce((sum, stage) => sum + stage.glue, 0);
   return (
     <StepFrame
       step="glue-up"
@@ -80,9 +80,7 @@ export function GlueUpStep() {
         wide
         hint={glue.caution}
       />
-      <FigureLine label="Glue, all goes">
-        <QuantityText of={{ amount: glueGrams, unit: 'gram' }} />
-      </FigureLine>
+      <FigureLine label="Glue, all goes" figure={figures['glue-total']} />
       <FigureLine label="In the clamps, each go">
         <QuantityText of={{ amount: glue.clampFor, unit: 'minutes' }} />
       </FigureLine>
@@ -96,13 +94,12 @@ export function GlueUpStep() {
           <FigureLine label="Width">
             <Length mm={stage.width} />
           </FigureLine>
-          <FigureLine label={`Clamps of at least ${Math.ceil(stage.clamps.leastLength)} mm`}>
-            {stage.clamps.count}{' '}
+          <FigureLine label={`Clamps of at least ${units.length(Math.ceil(stage.clamps.leastLength / 10) * 10)}`}>
+            <FigureButton figure={figures[`clamps-${stage.id}`]} />{' '}
             <span className="font-normal text-ink-2">of {clampsThatReach(shop, stage.clamps.leastLength)}</span>
           </FigureLine>
-          <FigureLine label="Pressing with, each">
-            <QuantityText of={{ amount: stage.clamps.forceEach, unit: 'newton' }} />
-          </FigureLine>
+          <FigureLine label="Pressing with, each" figure={figures[`force-${stage.id}`]} />
+          <FigureLine label="Spread and close" figure={figures[`minutes-${stage.id}`]} />
           <FigureLine label="Glue">
             <FigureButton figure={figures[`glue-${stage.id}`]} />
           </FigureLine>

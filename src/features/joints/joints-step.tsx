@@ -30,7 +30,6 @@ export function JointsStep() {
     () => Object.fromEntries(piece.parts.map((part) => [part.id, `${part.letter}, ${part.name}`])),
     [piece],
   );
-  const apron = piece.parts.find((part) => part.kind === 'apron');
   return (
     <StepFrame
       step="joints"
@@ -127,23 +126,13 @@ export function JointsStep() {
         onCommit={change('form.hold.screwLength')}
       />
       <FigureLine label="Tenon thickness" figure={figures['tenon-thickness-used']} />
-      <FigureLine label="Tenon height">
-        <Length mm={corner.tenon.width} />
-        {corner.tenon.count > 1 ? ` × ${corner.tenon.count}` : ''}
-      </FigureLine>
-      <FigureLine label="Set down from the upper edge">
-        <Length mm={corner.tenon.topSet} />
-      </FigureLine>
-      {apron ? (
-        <FigureLine label={`${apron.name}: overall`}>
-          <Length mm={apron.size.length} />
-        </FigureLine>
-      ) : null}
-      {apron ? (
-        <FigureLine label="between its shoulders">
-          <Length mm={apron.shoulderLength} />
-        </FigureLine>
-      ) : null}
+      <FigureLine
+        label={corner.tenon.count > 1 ? `Tenon height, each of ${corner.tenon.count}` : 'Tenon height'}
+        figure={figures['tenon-height']}
+      />
+      <FigureLine label="Set down from the upper edge" figure={figures['tenon-set-down']} />
+      <FigureLine label="Long apron, overall" figure={figures['apron-overall']} />
+      <FigureLine label="Long apron, between shoulders" figure={figures['apron-shoulder']} />
       <FigureLine label="Wood over the screws" figure={figures.screw} />
     </StepFrame>
   );

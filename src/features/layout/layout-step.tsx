@@ -99,11 +99,15 @@ export function LayoutStep() {
         )}
       </div>
       <FigureLine label="Becomes the piece" figure={figures.yield} />
-      <FigureLine label="No layout can yield more than" figure={figures['layout-gap']}>
-        {layout?.yieldBound ? `${(layout.yieldBound * 100).toFixed(1)} %` : '–'}
+      <FigureLine label="No layout can yield more than" figure={figures['yield-bound']}>
+        {figures['yield-bound'] ? undefined : '–'}
       </FigureLine>
-      <FigureLine label="Back to the rack">{layout ? `${layout.offcuts.length} pieces` : '–'}</FigureLine>
-      <FigureLine label="To buy">{layout ? buy(layout) : '–'}</FigureLine>
+      <FigureLine label="Back to the rack" figure={figures.offcuts}>
+        {layout ? `${layout.offcuts.length} pieces` : '–'}
+      </FigureLine>
+      <FigureLine label="To buy" figure={figures['to-buy']}>
+        {layout ? buy(layout) : '–'}
+      </FigureLine>
       {layout?.shortfall.length ? <ShortfallList layout={layout} /> : null}
       <Group title="Strips of the top">
         <LengthField

@@ -3,13 +3,12 @@
 import { daysBetween, plusDays, sayDay, sayDayShort } from '@/core';
 import { DayField, NumberField, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
-import { QuantityText } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 
 export function PlanStep() {
-  const { schedule } = useDerived();
+  const { schedule, figures } = useDerived();
   const plan = useJobState((state) => state.document.plan);
   const change = useChange();
   return (
@@ -44,10 +43,8 @@ export function PlanStep() {
         ]}
       />
       <FigureLine label="Operations">{schedule.dated.length}</FigureLine>
-      <FigureLine label="Work">
-        <QuantityText of={{ amount: schedule.workHours, unit: 'hours' }} />
-      </FigureLine>
-      <FigureLine label="Days only waiting">{schedule.idleDays}</FigureLine>
+      <FigureLine label="Work" figure={figures['work-hours']} />
+      <FigureLine label="Days only waiting" figure={figures['idle-days']} />
       <p className="mt-2 text-ink-2">
         One person, Monday to Friday; hours are common practice. Glue, rest and finish wait by the clock.
       </p>

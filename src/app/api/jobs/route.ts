@@ -9,7 +9,8 @@ export const dynamic = 'force-dynamic';
 export const GET = (request: Request) =>
   answer(async () => {
     const workshop = await currentWorkshop();
-    return Response.json(await jobsOf(workshop.id, new URL(request.url).searchParams.has('bin')));
+    const jobs = await jobsOf(workshop.id, new URL(request.url).searchParams.has('bin'));
+    return Response.json(jobs.map(({ layout: _, ...job }) => job));
   });
 
 export const POST = (request: Request) =>

@@ -1,0 +1,361 @@
+import type { Check, CheckContext } from './check/check';
+import { EDGE_ON_BENCH, EDGE_PER_CHAIR, seatsAt } from './check/people';
+import { pieceWeight } from './check/stability';
+import type { Glue } from './glueup/glue';
+import type { GlueUp } from './glueup/plan-glue-ups';
+import type { Layout } from './layout/layout';
+import type { Figure } from './measure/figure';
+import { count, kilogram, minutes, mm, movement, percent, type Quantity } from './measure/quantity';
+import { topForBrief } from './piece/new-job';
+import { findPart } from './piece/piece';
+import type { Schedule } from './plan/schedule';
+
+export interface FigureContext {
+  context: CheckContext;
+  checks: readonly Check[];
+  glueUps: readonly GlueUp[];
+  glue: Glue;
+  dates: Schedule;
+  /** The layout shown, current or stale; null when there is none. */
+  layout: Layout | null;
+}
+
+type Input = Figure['inputs'][number];
+const input = (label: string, quantity: Quantity | string): Input => ({ label, quantity });
+const figure = (
+  id: string,
+  label: string,
+  quantity: Quantity,
+  formula: string,
+  inputs: readonly Input[],
+  source: string,
+  limits?: string,
+): Figure => ({ id, label, quantity, formula, inputs, source, ...(limits ? { limits } : {}) });
+
+/** Every figure of a job by its id, each with its formula, inputs and source. */
+export function collectFigures(given: FigureContext): Record<string, Figure> {
+  const all = [
+    ...pieceFigures(given.context),
+    ...jointFigures(given.context),
+    ...given.context.season.figures,
+    ...(given.layout ? layoutFigures(given.layout) : []),
+    ...glueFigures(given.glueUps, given.glue),
+    ...planFigures(given.dates, given.context.document.plan.hoursPerDay),
+    ...given.checks.flatMap((check) => check.figure ?? []),
+    ...given.glueUps.flatMap((glueUp) => glueUp.figures),
+  ];
+  return Object.fromEntries(all.map((f) => [f.id, f]));
+}
+
+function pieceFigures(context: CheckContext): Figure[] {
+  const { piece, season, document } = context;
+  const { brief, form } = document;
+  const top = findPart(piece, 'top');
+  const leg = findPart(piece, 'leg-front-left');
+  const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
+  const proposed = topForBrief(brief);
+  const cut = 'geometry; where a part is cut, from its real size';
+  return [
+    figure(
+      'weight',
+      'Weight of the table',
+      kilogram(pieceWeight(context)),
+      'Σ volume · 1000 · G₁₂ · (1 + M/100)',
+      [
+        input('Parts', count(piece.parts.length)),
+        input('Specific gravity at 12 %', { amount: season.species.specificGravity, unit: 'ratio' }),
+        input('Moisture', { amount: season.glued.moisture, unit: 'percent-moisture' }),
+      ],
+      'Wood Handbook ch. 4; volumes from the parts, tenons included, mortises not taken out',
+    ),
+    figure(
+      'top-length',
+      'Top, long',
+      mm(piece.overall.length),
+      'as decided, or as cut',
+      [input('Decided', mm(form.top.length))],
+      cut,
+    ),
+    figure(
+      'top-width',
+      'Top, wide',
+      mm(piece.overall.width),
+      'as decided, or as cut',
+      [input('Decided', mm(form.top.width))],
+      cut,
+    ),
+    figure(
+      'knee-height',
+      'Free under the apron',
+      mm(piece.kneeHeight),
+      'leg − apron height',
+      [input('Leg', mm(leg?.size.length ?? 0)), input('Apron height', mm((leg?.size.length ?? 0) - piece.kneeHeight))],
+      cut,
+    ),
+    figure(
+      'base-length',
+      'Base over the legs, long',
+      mm(piece.base.length),
+      'top as decided − 2 · overhang; from the long aprons where they are cut',
+      [input('Top', mm(form.top.length)), input('Overhang as decided', mm(form.top.endOverhang))],
+      cut,
+    ),
+    figure(
+      'base-width',
+      'Base over the legs, wide',
+      mm(piece.base.width),
+      'top as decided − 2 · overhang; from the short aprons where they are cut',
+      [input('Top', mm(form.top.width)), input('Overhang as decided', mm(form.top.sideOverhang))],
+      cut,
+    ),
+    figure(
+      'overhang-side',
+      'Overhang, sides',
+      movement(piece.overhang.side),
+      '(top − base) ÷ 2',
+      [input('Top, wide', movement(top?.size.width ?? 0)), input('Base, wide', movement(piece.base.width))],
+      cut,
+    ),
+    figure(
+      'overhang-end',
+      'Overhang, ends',
+      movement(piece.overhang.end),
+      '(top − base) ÷ 2',
+      [input('Top, long', movement(top?.size.length ?? 0)), input('Base, long', movement(piece.base.length))],
+      cut,
+    ),
+    figure(
+      'seats-at-ease',
+      'Seats at ease',
+      count(seatsAt(piece.overall, brief.seating)),
+      '2 · whole(length ÷ edge per person) + 2 when the width takes a chair',
+      [
+        input('Length', mm(piece.overall.length)),
+        input('Width', mm(piece.overall.width)),
+        input('Edge per person', mm(each)),
+      ],
+      'common practice',
+    ),
+    figure(
+      'proposed-length',
+      'Length for this brief',
+      mm(proposed.length),
+      'seats along the sides · edge per person, no longer than the room lets people round it',
+      [
+        input('Seats', count(brief.seats)),
+        input('Edge per person', mm(each)),
+        input('Room', mm(Math.max(brief.room.length, brief.room.width))),
+      ],
+      'common practice',
+    ),
+  ];
+}
+
+function jointFigures({ piece, document }: CheckContext): Figure[] {
+  const { corner } = piece;
+  const { tenon } = corner;
+  const apron = findPart(piece, 'apron-front');
+  const height = apron?.size.width ?? 0;
+  return [
+    figure(
+      'tenon-length',
+      'Tenon into the leg',
+      mm(tenon.length),
+      'two thirds of the leg, less where the tenons would meet or the back wall gets thin',
+      [
+        input('Aim', mm(corner.aim)),
+        input('Wall left behind', mm(corner.wallBehind)),
+        input('How they meet', corner.meeting),
+      ],
+      'common practice; geometry',
+    ),
+    figure(
+      'tenon-thickness-used',
+      'Tenon thickness',
+      movement(tenon.thickness),
+      document.joints.tenonSchool === 'third' ? 'apron ÷ 3' : 'apron ÷ 2 in a leg twice as thick, else ÷ 3',
+      [input('Apron', mm(apron?.size.thickness ?? 0))],
+      'common practice, the school chosen in the step Joints',
+    ),
+    figure(
+      'tenon-height',
+      'Tenon height',
+      mm(tenon.width),
+      tenon.count > 1
+        ? '(apron − set down − lower shoulder − 12) ÷ 2'
+        : corner.meeting === 'staggered'
+          ? '(apron − set down − lower shoulder) ÷ 2'
+          : 'apron − set down − lower shoulder',
+      [input('Apron height', mm(height)), input('Set down', mm(tenon.topSet)), input('In an end', count(tenon.count))],
+      'common practice',
+    ),
+    figure(
+      'tenon-set-down',
+      'Set down from the upper edge',
+      mm(tenon.topSet),
+      'apron height ÷ 4, at most 20 mm',
+      [input('Apron height', mm(height))],
+      'common practice: leaves wood above the mortise at the leg’s end',
+    ),
+    figure(
+      'apron-overall',
+      'Long apron, overall',
+      mm(apron?.size.length ?? 0),
+      'shoulder length + both tenons',
+      [input('Between shoulders', mm(apron?.shoulderLength ?? 0)), input('Tenon, each', mm(apron?.tenon.start ?? 0))],
+      'geometry',
+    ),
+    figure(
+      'apron-shoulder',
+      'Long apron, between its shoulders',
+      mm(apron?.shoulderLength ?? 0),
+      'base − both legs',
+      [
+        input('Base over the legs', mm(piece.base.length)),
+        input('Leg', mm(findPart(piece, 'leg-front-left')?.size.width ?? 0)),
+      ],
+      'geometry',
+    ),
+  ];
+}
+
+function layoutFigures(layout: Layout): Figure[] {
+  const volume = (label: string, amount: number) => input(label, { amount, unit: 'cubic-metre' });
+  const feet = layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0);
+  const bound =
+    layout.gap === null || layout.yieldBound === null
+      ? []
+      : [
+          figure(
+            'layout-gap',
+            'From the best possible, at most',
+            percent(layout.gap * 100),
+            'consumed ÷ least possible − 1',
+            [
+              volume('Consumed', layout.consumed),
+              volume('Least possible', layout.finished / layout.yieldBound),
+              input('Arrangements tried', count(layout.tried)),
+            ],
+            'Bound: linear relaxation by area and thickness, see Methods',
+            'The bound leaves out kerf and shapes, so the true distance is smaller.',
+          ),
+          figure(
+            'yield-bound',
+            'No layout can yield more than',
+            percent(layout.yieldBound * 100),
+            'finished volume ÷ least possible consumption',
+            [volume('Finished', layout.finished), volume('Least possible', layout.finished / layout.yieldBound)],
+            'Bound: linear relaxation by area and thickness, see Methods',
+          ),
+        ];
+  return [
+    ...bound,
+    figure(
+      'yield',
+      'Becomes the piece',
+      percent(layout.yield * 100),
+      'finished volume ÷ (boards used − offcuts back to the rack)',
+      [volume('Finished', layout.finished), volume('Consumed', layout.consumed)],
+      'the layout; allowances, kerf, end trim, defects and planing count as lost',
+    ),
+    figure(
+      'offcuts',
+      'Back to the rack',
+      count(layout.offcuts.length),
+      'clear rectangles at least as large as the shop calls useful',
+      layout.offcuts
+        .slice(0, 6)
+        .map((o, i) => input(`Offcut ${i + 1}, long`, mm(o.length)))
+        .concat(layout.offcuts.length === 0 ? [input('Offcuts', 'none')] : []),
+      'the layout',
+    ),
+    figure(
+      'to-buy',
+      'To buy, board feet',
+      { amount: feet, unit: 'ratio' },
+      'Σ length · width · rough thickness ÷ 144 in³',
+      layout.shortfall.length > 0
+        ? layout.shortfall.slice(0, 6).map((s) => input(s.name, `${s.boardFeet.toFixed(2)} board feet`))
+        : [input('Missing', 'nothing')],
+      'NHLA, board foot; thickness from the table of rough quarters',
+    ),
+  ];
+}
+
+function glueFigures(glueUps: readonly GlueUp[], glue: Glue): Figure[] {
+  const stages = glueUps.flatMap((glueUp) => glueUp.stages);
+  const guidance = 'Adhesive makers’ general guidance, from memory; the maker’s own instructions come first';
+  return [
+    figure(
+      'glue-total',
+      'Glue, all goes',
+      { amount: stages.reduce((sum, s) => sum + s.glue, 0), unit: 'gram' },
+      'Σ joints · length · thickness · spread',
+      [
+        ...stages.map((s) => input(s.name, { amount: s.glue, unit: 'gram' } as const)),
+        input('Spread, g/m²', `${glue.spread}`),
+      ],
+      guidance,
+    ),
+    ...stages.flatMap((s) => [
+      figure(
+        `clamps-${s.id}`,
+        `Clamps for ${s.name.toLowerCase()}`,
+        count(s.clamps.count),
+        'length ÷ (2 · outer piece + pad), rounded up, + 1',
+        [
+          input('Length', mm(s.length)),
+          input('Outer pieces', mm(Math.min(s.widths[0] ?? 0, s.widths.at(-1) ?? 0))),
+          input('Opening wanted', mm(s.clamps.leastLength)),
+        ],
+        'Pressure spreads at about 45° from each pad, common practice',
+      ),
+      figure(
+        `force-${s.id}`,
+        `Pressing with, each clamp, ${s.name.toLowerCase()}`,
+        { amount: s.clamps.forceEach, unit: 'newton' },
+        'pressure · length · thickness ÷ clamps',
+        [input('Length', mm(s.length)), input('Thickness', mm(s.thickness)), input('Clamps', count(s.clamps.count))],
+        guidance,
+        'What a thin even line of squeeze-out asks for; more bows the panel.',
+      ),
+      figure(
+        `minutes-${s.id}`,
+        `Minutes to spread and close, ${s.name.toLowerCase()}`,
+        minutes(s.minutes),
+        '1 + 0.8 · metres of joint + 0.25 · clamps',
+        [
+          input('Joints', count(s.joints)),
+          input('Length', mm(s.length)),
+          input('Clamps', count(s.clamps.count)),
+          input('Closed by', minutes(s.closedBy)),
+        ],
+        'common practice, one person',
+      ),
+    ]),
+  ];
+}
+
+function planFigures(dates: Schedule, hoursPerDay: number): Figure[] {
+  const groups = [...new Set(dates.dated.map((d) => d.operation.group))];
+  const hours = (group: string) =>
+    dates.dated.filter((d) => d.operation.group === group).reduce((sum, d) => sum + d.operation.work, 0);
+  return [
+    figure(
+      'work-hours',
+      'Work at the bench',
+      { amount: dates.workHours, unit: 'hours' },
+      'Σ hours of the operations',
+      groups.map((group) => input(group, { amount: hours(group), unit: 'hours' } as const)),
+      'common practice, one person',
+    ),
+    figure(
+      'idle-days',
+      'Days only waiting',
+      count(dates.idleDays),
+      'workdays from start to finish on which no hand is on the piece',
+      [input('Done on', dates.finishedOn), input('Hours a day', `${hoursPerDay}`)],
+      'the calendar; waiting runs by the clock',
+    ),
+  ];
+}
