@@ -10,7 +10,15 @@ try {
   if (applied.length > 0) console.log(`Migrated: ${applied.join(', ')}`);
   if (await loadDemoOnce(join(root, 'demo'))) console.log('Loaded the demo workshop.');
 } catch (error) {
-  console.error(error instanceof MigrationRefused ? error.message : error);
+  const { code, message } = error as { code?: string; message?: string };
+  if (error instanceof MigrationRefused) console.error(error.message);
+  else if (/^(ECONNREFUSED|ENOTFOUND|ETIMEDOUT|28P01|28000|3D000)$/.test(code ?? '')) {
+    console.error(
+      `The database of DATABASE_URL does not let Taller in (${code}: ${message || 'no answer'}). Is it running, and are name and password right?`,
+    );
+  } else if (code === '53100')
+    console.error('The disk of the database is full. Make room, then start again; nothing was lost.');
+  else console.error(error);
   process.exitCode = 1;
 } finally {
   await pool().end();
