@@ -38,6 +38,7 @@ export type { Figure } from './measure/figure';
 export * from './measure/length';
 export type { Problem } from './measure/problem';
 export { type Phrase, type Quantity, say, type Unit } from './measure/quantity';
+export { writeLength, writePhrase, writeQuantity } from './measure/write-quantity';
 export { derivePiece } from './piece/derive-piece';
 export { type Dimension, drawView, type FastenerMark, type Shape, type View, type ViewName } from './piece/drawing';
 export { HOLDS } from './piece/hold';

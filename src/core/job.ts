@@ -5,8 +5,9 @@ import type { JobDocument } from './decision/job-document';
 import type { Shop } from './decision/shop';
 import { collectFigures } from './figures';
 import { GLUES, type Glue } from './glueup/glue';
-import { type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
+import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type Demand, demandOf, type Layout, type LayoutOptions, layoutKey } from './layout/layout';
+import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
 import { count, say } from './measure/quantity';
@@ -152,7 +153,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...runChecks(context),
     ...piece.problems.map(impossibility),
     ...(layoutState === 'current' && layout ? layoutChecks(layout, species) : []),
-    ...glueUps.flatMap((glueUp) => glueUp.problems.map((problem) => glueUpCheck(problem))),
+    ...glueUps.flatMap((glueUp) => glueUp.limits.map(glueUpCheck)),
     ...planChecks(document, dates),
   ]);
   const figures = collectFigures({
@@ -206,16 +207,20 @@ function impossibility(problem: Problem): Check {
   };
 }
 
-function glueUpCheck(problem: Problem): Check {
+function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit): Check {
   return {
-    id: `glue-up.${problem.where}.${problem.problem.includes('clamps') ? 'clamps' : 'time'}`,
+    id: `glue-up.${stage}.${kind}`,
     step: 'glue-up',
     level: 'watch',
-    sentence: say`${problem.problem}`,
-    ...nothing,
+    sentence,
+    value,
+    limit,
     where: ['top'],
-    why: 'Glue that sets before the last joint is home cannot be undone.',
-    wayOut: { say: say`${problem.wayOut}`, changes: [] },
+    why:
+      kind === 'clamps'
+        ? 'A joint that is not pressed along its whole length opens there first.'
+        : 'Glue that sets before the last joint is home cannot be undone.',
+    wayOut: { say: wayOut, changes: [] },
   };
 }
 
@@ -259,8 +264,8 @@ function planChecks(document: JobDocument, dates: Schedule): Check[] {
       step: 'plan',
       level: late ? 'watch' : 'good',
       sentence: late
-        ? say`Done on ${dates.finishedOn}; it was promised for ${document.brief.dueOn}.`
-        : say`Done on ${dates.finishedOn}, promised for ${document.brief.dueOn}.`,
+        ? say`Done on ${sayDay(dates.finishedOn)}; it was promised for ${sayDay(document.brief.dueOn)}.`
+        : say`Done on ${sayDay(dates.finishedOn)}, promised for ${sayDay(document.brief.dueOn)}.`,
       ...nothing,
       where: [],
       why: 'Hours are common practice for one person; glue and finish wait by the clock.',

@@ -7,6 +7,7 @@ import {
   type Paper,
   planLayout,
   type Shop,
+  writePhrase,
 } from '@/core';
 import { boardsOf, type StoredBoard } from './board-store';
 import { findJob, keepLayout, layoutOf, type StoredJob } from './job-store';
@@ -57,7 +58,7 @@ export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Ar
   const { document } = job;
   const { piece, season } = derived;
   const say = (mm: number) => formatLength(mm, style);
-  const stops = derived.checks.filter((check) => check.level === 'stop').length;
+  const stops = derived.checks.filter((check) => check.level === 'stop');
   const pages = composeSheet({
     name: document.name,
     client: document.client,
@@ -74,9 +75,9 @@ export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Ar
     facts: [
       `${derived.species.commonName}, for ${document.brief.seats} · ${say(piece.overall.length)} × ${say(piece.overall.width)} × ${say(piece.overall.height)}`,
       `Top ${say(season.topWidth.driest)} wide at its driest (${season.driest.moisture.toFixed(1)} %), ${say(season.topWidth.wettest)} at its wettest (${season.wettest.moisture.toFixed(1)} %), as if the wood followed the air at once`,
-      stops > 0
-        ? `${stops} ${stops === 1 ? 'check says' : 'checks say'} stop: look at them in Taller before cutting.`
-        : 'No check says stop.',
+      ...(stops.length > 0
+        ? stops.map((check) => `Stop: ${writePhrase(check.sentence, style)}`)
+        : ['No check says stop.']),
     ],
   });
   return { pdf: await printPdf(pages, document.name), name: document.name };

@@ -2,8 +2,8 @@
 
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
-import type { Figure } from '@/core';
-import { QuantityText, useUnits, writeQuantity } from './units';
+import { type Figure, writeQuantity } from '@/core';
+import { QuantityText, useUnits } from './units';
 
 /** A figure that opens to its formula, its inputs and its source. */
 export function FigureButton({
@@ -23,7 +23,7 @@ export function FigureButton({
         className={`explains figures font-semibold hover:text-layout ${big ? 'text-[34px] leading-10 no-underline decoration-1' : ''}`}
         title="How this was reckoned"
       >
-        {children ?? writeQuantity(figure.quantity, units)}
+        {children ?? writeQuantity(figure.quantity, units.style)}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

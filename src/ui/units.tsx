@@ -1,7 +1,15 @@
 'use client';
 
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
-import { formatLength, type InchFraction, type LengthStyle, type Phrase, type Quantity, type UnitSystem } from '@/core';
+import {
+  type InchFraction,
+  type LengthStyle,
+  type Phrase,
+  type Quantity,
+  type UnitSystem,
+  writeLength,
+  writeQuantity,
+} from '@/core';
 import { UNITS_COOKIE } from './units-cookie';
 
 interface Units {
@@ -40,10 +48,7 @@ export function UnitsProvider({
       setSystem,
       style,
       toggle: () => setSystem(system === 'metric' ? 'inch' : 'metric'),
-      length: (mm, fine) =>
-        system === 'metric'
-          ? formatLength(fine ? mm : Math.round(mm * 2) / 2, { system, decimals: 1 })
-          : formatLength(mm, { system, fraction: fine ? (Math.max(fraction, 32) as InchFraction) : fraction }),
+      length: (mm, fine) => writeLength(mm, style, fine),
     };
   }, [system, fraction, setSystem]);
   return <UnitsContext value={units}>{children}</UnitsContext>;
@@ -55,54 +60,8 @@ export function useUnits(): Units {
   return units;
 }
 
-/** A number with its unit, in the workshop's way. */
-export function writeQuantity({ amount, unit }: Quantity, units: Pick<Units, 'length' | 'system'>): string {
-  const suffix = units.system === 'metric' ? ' mm' : '';
-  const to = (digits: number) => amount.toFixed(digits).replace('-', '−');
-  switch (unit) {
-    case 'mm':
-      return `${units.length(amount)}${suffix}`;
-    case 'mm-movement':
-      return `${units.length(amount, true)}${suffix}`;
-    case 'percent':
-      return `${to(1)} %`;
-    case 'percent-moisture':
-      return `${to(1)} %`;
-    case 'degrees':
-      return `${to(0)}°`;
-    case 'celsius':
-      return `${to(1)} °C`;
-    case 'newton':
-      return `${to(0)} N`;
-    case 'newton-metre':
-      return `${to(1)} N·m`;
-    case 'megapascal':
-      return `${to(amount < 100 ? 1 : 0)} MPa`;
-    case 'kilogram':
-      return `${to(1)} kg`;
-    case 'gram':
-      return `${to(0)} g`;
-    case 'hours':
-      return `${to(1)} h`;
-    case 'minutes':
-      return `${to(0)} min`;
-    case 'days':
-      return `${to(0)} days`;
-    case 'cubic-metre':
-      return `${to(4)} m³`;
-    case 'square-metre':
-      return `${to(2)} m²`;
-    case 'count':
-      return to(0);
-    case 'ratio':
-      return to(2);
-    case 'coefficient':
-      return `${to(5)} per %`;
-  }
-}
-
 export function QuantityText({ of }: { of: Quantity }) {
-  return <span className="figures font-semibold whitespace-nowrap">{writeQuantity(of, useUnits())}</span>;
+  return <span className="figures font-semibold whitespace-nowrap">{writeQuantity(of, useUnits().style)}</span>;
 }
 
 export function PhraseText({ of }: { of: Phrase }) {

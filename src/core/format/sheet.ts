@@ -1,6 +1,7 @@
 import type { GlueUp } from '../glueup/plan-glue-ups';
 import type { Demand, Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
+import { writePhrase } from '../measure/write-quantity';
 import { type Dimension, drawView, type View, type ViewName } from '../piece/drawing';
 import type { Piece } from '../piece/piece';
 import type { DatedOperation } from '../plan/schedule';
@@ -243,9 +244,12 @@ function gluing(writer: PageWriter, input: SheetInput, say: (mm: number) => stri
         `${Math.ceil(s.minutes)} of ${s.closedBy}`,
       ]),
     );
-    for (const problem of glueUp.problems) {
+    for (const limit of glueUp.limits) {
       writer.room(12);
-      writer.text(`Watch: ${problem.problem} ${problem.wayOut}`, { size: 8.5, width: writer.width });
+      writer.text(`Watch: ${writePhrase(limit.sentence, input.style)} ${writePhrase(limit.wayOut, input.style)}.`, {
+        size: 8.5,
+        width: writer.width,
+      });
       writer.y += 10;
     }
   }

@@ -1,7 +1,7 @@
 import type { Staging } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
-import type { Problem } from '../measure/problem';
+import { count, minutes, mm, type Phrase, type Quantity, say } from '../measure/quantity';
 import type { Species } from '../wood/species';
 import type { Glue } from './glue';
 
@@ -38,7 +38,17 @@ export interface GlueUp {
   panel: string;
   stages: readonly GlueStage[];
   figures: readonly Figure[];
-  problems: readonly Problem[];
+  limits: readonly GlueLimit[];
+}
+
+/** Something a stage asks for that the shop or the glue does not give. */
+export interface GlueLimit {
+  stage: string;
+  kind: 'clamps' | 'time';
+  sentence: Phrase;
+  value: Quantity;
+  limit: Quantity;
+  wayOut: Phrase;
 }
 
 /** Minutes to spread and close a metre of edge joint, one person; common practice. */
@@ -72,7 +82,7 @@ export function planGlueUps(given: {
   // A section of one strip needs no gluing; it only waits for the last joint.
   const glued = first.filter((s) => s.joints > 0);
   const stages = single ? glued : [...glued, stage(given, 'panel', 'Sections into the panel', sections)];
-  return { panel, stages, figures: stages.map((s) => glueFigure(s, given.glue)), problems: limits(stages, shop) };
+  return { panel, stages, figures: stages.map((s) => glueFigure(s, given.glue)), limits: limits(stages, shop) };
 }
 
 function stageGroups(strips: readonly GlueStrip[], staging: Staging, planerWidth: number): GlueStrip[][] {
@@ -181,24 +191,30 @@ export function clampsThatReach(shop: Shop, leastLength: number): number {
   return shop.tools.clamps.filter((c) => c.length >= leastLength).reduce((sum, c) => sum + c.count, 0);
 }
 
-function limits(stages: readonly GlueStage[], shop: Shop): Problem[] {
+function limits(stages: readonly GlueStage[], shop: Shop): GlueLimit[] {
   return stages.flatMap((s) => {
-    const problems: Problem[] = [];
+    const found: GlueLimit[] = [];
     const have = clampsThatReach(shop, s.clamps.leastLength);
     if (have < s.clamps.count) {
-      problems.push({
-        problem: `${s.name} wants ${s.clamps.count} clamps of ${Math.ceil(s.clamps.leastLength)} mm or more; the shop has ${have}.`,
-        where: s.id,
-        wayOut: 'Borrow clamps, set them wider behind stiff cauls, or glue in smaller sections.',
+      found.push({
+        stage: s.id,
+        kind: 'clamps',
+        sentence: say`${s.name} wants ${count(s.clamps.count)} clamps that open ${mm(s.clamps.leastLength)}; the shop has ${count(have)}.`,
+        value: count(have),
+        limit: count(s.clamps.count),
+        wayOut: say`Borrow clamps, set them wider behind stiff cauls, or glue in smaller sections`,
       });
     }
     if (s.minutes > s.closedBy) {
-      problems.push({
-        problem: `${s.name} takes some ${Math.ceil(s.minutes)} minutes to spread and close; this glue wants to be closed within ${s.closedBy}.`,
-        where: s.id,
-        wayOut: 'Take a slower glue, a second pair of hands, or more and smaller stages.',
+      found.push({
+        stage: s.id,
+        kind: 'time',
+        sentence: say`${s.name} takes some ${minutes(s.minutes)} to spread and close; this glue wants to be closed within ${minutes(s.closedBy)}.`,
+        value: minutes(s.minutes),
+        limit: minutes(s.closedBy),
+        wayOut: say`Take a slower glue, a second pair of hands, or more and smaller stages`,
       });
     }
-    return problems;
+    return found;
   });
 }

@@ -3,6 +3,7 @@ import { change, demoJob, derive, shop } from '../../../tests/fixtures/demo';
 import { GLUES } from '../glueup/glue';
 import { planGlueUps } from '../glueup/plan-glue-ups';
 import { weekday } from '../measure/calendar';
+import { writePhrase } from '../measure/write-quantity';
 import { findSpecies } from '../wood/species';
 import { schedule } from './schedule';
 
@@ -60,19 +61,19 @@ describe('gluing a panel', () => {
   it('says when the clamps do not reach or the glue is too quick', () => {
     expect(
       glueUp('all-at-once', Array(14).fill(150))
-        .problems.map((p) => p.problem)
+        .limits.map((l) => writePhrase(l.sentence, { system: 'metric' }))
         .join(),
-    ).toMatch(/clamps of 2160/);
+    ).toMatch(/clamps that open 2.160 mm/);
     expect(
       glueUp('all-at-once', nine)
-        .problems.map((p) => p.problem)
+        .limits.map((l) => writePhrase(l.sentence, { system: 'metric' }))
         .join(),
-    ).toMatch(/closed within 10/);
+    ).toMatch(/closed within 10 min/);
     expect(
       glueUp('all-at-once', nine, 'hide')
-        .problems.map((p) => p.problem)
+        .limits.map((l) => writePhrase(l.sentence, { system: 'metric' }))
         .join(),
-    ).not.toMatch(/minutes/);
+    ).not.toMatch(/closed within/);
   });
 });
 

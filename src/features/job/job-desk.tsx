@@ -3,12 +3,12 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
-import type { Check, DerivedJob, Step } from '@/core';
+import { type Check, type DerivedJob, type Step, writeQuantity } from '@/core';
 import { CheckList } from '@/ui/check-list';
 import { ProblemList } from '@/ui/problem-list';
 import { Spine, type SpineRow } from '@/ui/spine';
 import { Strip } from '@/ui/strip';
-import { useUnits, writeQuantity } from '@/ui/units';
+import { useUnits } from '@/ui/units';
 import { YearBand } from '../season/year-band';
 import { ConflictDialog } from './conflict-dialog';
 import { Find } from './find';
@@ -87,7 +87,9 @@ function JobSpine({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) 
   const id = useJobState((state) => state.id);
   const document = useJobState((state) => state.document);
   const short = (figure: ReturnType<(typeof STEPS)[number]['figure']>) =>
-    figure.map((part) => (typeof part === 'string' ? part : writeQuantity(part, units).replace(/ mm$/, ''))).join(' ');
+    figure
+      .map((part) => (typeof part === 'string' ? part : writeQuantity(part, units.style).replace(/ mm$/, '')))
+      .join(' ');
   const rows: SpineRow[] = STEPS.map((row, i) => ({
     href: `/jobs/${id}/${row.step}`,
     title: row.title,
