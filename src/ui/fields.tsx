@@ -116,7 +116,10 @@ export function LengthField({
           onKeyDown={step}
           onBlur={typed.leave}
         />
-        <span aria-hidden className="figures pointer-events-none absolute top-1 right-2 text-ink-2">
+        <span
+          aria-hidden
+          className="figures pointer-events-none absolute inset-y-0 right-2 flex items-center text-ink-2"
+        >
           {units.system === 'metric' ? 'mm' : ''}
         </span>
       </div>

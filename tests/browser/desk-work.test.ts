@@ -194,7 +194,7 @@ describe('at the desk', () => {
     await (await button(page, 'Lock it at this size')).click();
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     await reads(page, 'tr[data-row="top"]', new RegExp(`${width - 9}[\\s\\S]*drawn ${width}`));
-    await expect.poll(() => number('Overhang, sides')).toBe(String(Number(before.overhang) - 4.5));
+    await expect.poll(() => number('Overhang, sides')).toBe(`${Number.parseFloat(before.overhang) - 4.5} mm`);
     expect(await number('Top, driest to wettest')).not.toBe(before.swing);
     await saved(page);
     expect((await decisions()).bench.locks.top?.width).toBe(width - 9);

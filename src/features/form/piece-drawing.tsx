@@ -4,7 +4,7 @@ import { ToggleGroup } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { drawView, sizeAt, type ViewName } from '@/core';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
-import { useDerived, useJobState, useLook } from '../job/job-context';
+import { useDerived, useJobState, useLook, useShownDay } from '../job/job-context';
 
 const VIEWS: readonly { value: ViewName; label: string }[] = [
   { value: 'front', label: 'Front' },
@@ -46,9 +46,9 @@ export function useViewTabs(first: ViewName) {
 /** The piece as it is on the day of the band. */
 export function PieceDrawing({ view: name }: { view: ViewName }) {
   const { piece, season, layout, layoutState } = useDerived();
-  const { day, lit, light, exaggeration } = useLook();
+  const { lit, light, exaggeration } = useLook();
+  const { moisture } = useShownDay();
   const travel = useJobState((state) => state.document.form.hold.travel);
-  const moisture = season.moistures[day ?? season.wettest.index] ?? season.wettest.moisture;
   const view = useMemo(
     () =>
       drawView(piece, name, {

@@ -100,7 +100,7 @@ export function Find({ also = [] }: { also?: readonly Found[] }) {
       />
       <kbd
         aria-hidden
-        className="figures pointer-events-none absolute top-0.5 right-0 rounded-sm border border-line px-1 text-[11px] text-ink-2"
+        className="figures -translate-y-1/2 pointer-events-none absolute top-1/2 right-0 rounded-sm border border-line px-1 text-[11px] text-ink-2"
       >
         /
       </kbd>

@@ -1,5 +1,6 @@
 'use client';
 
+import { usePathname } from 'next/navigation';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { type Change, type DerivedJob, deriveJob, type Problem } from '@/core';
@@ -9,7 +10,7 @@ type Store = ReturnType<typeof createJobStore>;
 
 /** What is looked at, and nothing that is stored: the day, the lit parts, how much movement is exaggerated. */
 interface Look {
-  /** Days after the season's start; null for the wettest day, until somebody chooses. */
+  /** Days after the season's start; null until somebody chooses, see {@link useShownDay}. */
   day: number | null;
   setDay: (day: number) => void;
   lit: readonly string[];
@@ -59,6 +60,23 @@ export const useLook = (): Look => useJobContext().look;
 
 export function useJobState<T>(select: (state: JobState) => T): T {
   return useStore(useJobContext().store, select);
+}
+
+/**
+ * The day that the drawings show, in days after the season's start, with the moisture of the piece then. Until somebody
+ * moves it, it is the day of gluing, on which every size is the one decided; the season step begins at the wettest day.
+ */
+export function useShownDay(): { index: number; moisture: number } {
+  const { season } = useDerived();
+  const { day } = useLook();
+  const inSeason = usePathname().endsWith('/season');
+  const index = Math.min(
+    season.moistures.length - 1,
+    Math.max(0, day ?? (inSeason ? season.wettest : season.glued).index),
+  );
+  const moisture =
+    index === season.glued.index ? season.glued.moisture : (season.moistures[index] ?? season.glued.moisture);
+  return { index, moisture };
 }
 
 /** Everything computed for the job; the desk shows no step while there is nothing to derive from. */

@@ -12,7 +12,7 @@ import { useUnits } from '@/ui/units';
 import { YearBand } from '../season/year-band';
 import { ConflictDialog } from './conflict-dialog';
 import { Find } from './find';
-import { useDerived, useDerivedOrProblems, useJobState, useLook } from './job-context';
+import { useDerived, useDerivedOrProblems, useJobState, useLook, useShownDay } from './job-context';
 import { Keys, type KeyTable } from './keys';
 import { Sheets } from './sheets';
 import { STEPS, stepState } from './steps';
@@ -26,7 +26,7 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
   const [sheets, setSheets] = useState(false);
   const also = STEPS.map((row) => ({ label: row.title, detail: 'step of this job', href: `/jobs/${id}/${row.step}` }));
   return (
-    <div className="grid h-screen grid-cols-[188px_minmax(0,1fr)] grid-rows-[44px_1fr] max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-none">
+    <div className="desk grid h-screen grid-cols-[188px_minmax(0,1fr)] max-md:h-auto max-md:grid-cols-1 max-md:[grid-template-rows:none]">
       <div className="col-span-full">
         <Strip
           air={air}
@@ -88,7 +88,9 @@ function JobSpine({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) 
   const document = useJobState((state) => state.document);
   const short = (figure: ReturnType<(typeof STEPS)[number]['figure']>) =>
     figure
-      .map((part) => (typeof part === 'string' ? part : writeQuantity(part, units.style).replace(/ mm$/, '')))
+      .map((part) =>
+        typeof part === 'string' ? part : writeQuantity(part, units.style).replace(/ mm$|" [+−]$|"$/, ''),
+      )
       .join(' ');
   const rows: SpineRow[] = STEPS.map((row, i) => ({
     href: `/jobs/${id}/${row.step}`,
@@ -113,13 +115,13 @@ function JobSpine({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) 
 function JobKeys({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) {
   const router = useRouter();
   const look = useLook();
+  const shown = useShownDay();
   const id = useJobState((state) => state.id);
   const { undo, redo } = { undo: useJobState((state) => state.undo), redo: useJobState((state) => state.redo) };
   const change = useJobState((state) => state.change);
   const bench = useJobState((state) => state.document.bench);
   const month = (by: number) => {
-    const day = look.day ?? job.season.wettest.index;
-    look.setDay(Math.min(job.season.moistures.length - 1, Math.max(0, day + by)));
+    look.setDay(Math.min(job.season.moistures.length - 1, Math.max(0, shown.index + by)));
   };
   const lock = () => {
     const part = job.piece.parts.find((p) => look.lit.includes(p.id));
@@ -221,7 +223,7 @@ function HistoryButton({
       title={label}
       disabled={!enabled}
       onClick={run}
-      className="size-7 rounded-sm border border-line bg-paper text-[15px] hover:border-ink"
+      className="size-7 min-w-7 rounded-sm in-data-[board=bench]:min-w-[48px] border border-line bg-paper text-[15px] hover:border-ink"
     >
       <span aria-hidden>{sign}</span>
     </button>

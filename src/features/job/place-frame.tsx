@@ -9,7 +9,7 @@ import { Keys } from './keys';
 /** The frame of every page outside a job. */
 export function PlaceFrame({ title, air, children }: { title: string; air: string; children: ReactNode }) {
   return (
-    <div className="grid h-screen grid-cols-[188px_minmax(0,1fr)] grid-rows-[44px_1fr] max-md:h-auto max-md:grid-cols-1 max-md:grid-rows-none">
+    <div className="desk grid h-screen grid-cols-[188px_minmax(0,1fr)] max-md:h-auto max-md:grid-cols-1 max-md:[grid-template-rows:none]">
       <div className="col-span-full">
         <Strip trail={<b className="font-semibold">{title}</b>} find={<Find />} air={air} />
       </div>

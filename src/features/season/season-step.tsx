@@ -6,7 +6,7 @@ import { FigureButton, FigureLine } from '@/ui/figure';
 import { QuantityText, useUnits } from '@/ui/units';
 import { Group } from '../form/form-step';
 import { Exaggeration, PieceDrawing, useTabs } from '../form/piece-drawing';
-import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
+import { useChange, useDerived, useJobState, useShownDay } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { YearChart } from './year-chart';
 
@@ -23,10 +23,8 @@ export function SeasonStep() {
   const places = useJobState((state) => state.places);
   const change = useChange();
   const units = useUnits();
-  const look = useLook();
   const tabs = useTabs(TABS, 'plan');
-  const index = look.day ?? season.wettest.index;
-  const moisture = season.moistures[index] ?? 0;
+  const { index, moisture } = useShownDay();
   const width = topWidthAt(season, moisture);
   const shown = figures['top-width-wettest'];
   const onDay = shown && {

@@ -5,7 +5,7 @@ import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { dayOfYear, plusDays, sayDay, sayDayShort, topWidthAt } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
-import { useDerived, useLook } from '../job/job-context';
+import { useDerived, useLook, useShownDay } from '../job/job-context';
 
 const HEIGHT = 150;
 const PLOT = { left: 4, right: 34, top: 34, bottom: 24 };
@@ -19,8 +19,7 @@ export function YearBand() {
   const [ref, size] = useSize<HTMLDivElement>();
   const svg = useRef<SVGSVGElement>(null);
   const days = season.moistures.length;
-  const day = Math.min(days - 1, Math.max(0, Math.round(look.day ?? season.wettest.index)));
-  const moisture = season.moistures[day] ?? 0;
+  const { index: day, moisture } = useShownDay();
 
   const low = Math.floor(Math.min(...season.moistures) - 0.8);
   const high = Math.ceil(Math.max(...season.moistures) + 0.8);

@@ -3,12 +3,12 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { plusDays, sayDayShort, topWidthAt } from '@/core';
 import { useUnits } from '@/ui/units';
-import { useDerived, useLook } from '../job/job-context';
+import { useDerived, useShownDay } from '../job/job-context';
 
 /** Width of the top in equilibrium through the two years, from gluing on. */
 export function YearChart() {
   const { season } = useDerived();
-  const { day } = useLook();
+  const { index: day } = useShownDay();
   const units = useUnits();
   const rows = season.moistures.flatMap((moisture, index) =>
     index >= season.glued.index && index % 3 === 0 ? [{ index, width: topWidthAt(season, moisture) }] : [],
@@ -30,7 +30,7 @@ export function YearChart() {
             stroke="var(--color-ink-2)"
           />
           <YAxis
-            domain={['dataMin - 1', 'dataMax + 1']}
+            domain={[(least: number) => Math.floor(least / 5) * 5, (most: number) => Math.ceil(most / 5) * 5]}
             tickFormatter={(mm: number) => units.length(mm)}
             width={70}
             stroke="var(--color-ink-2)"
@@ -43,9 +43,9 @@ export function YearChart() {
             x={season.delivered.index}
             stroke="var(--color-ink-2)"
             strokeDasharray="2 3"
-            label={{ value: 'delivered', position: 'insideTopRight' }}
+            label={{ value: 'delivered', position: 'insideTopLeft' }}
           />
-          {day !== null ? <ReferenceLine x={day} stroke="var(--color-layout)" strokeWidth={2} /> : null}
+          <ReferenceLine x={day} stroke="var(--color-layout)" strokeWidth={2} />
           <Line dataKey="width" dot={false} stroke="var(--color-ink)" strokeWidth={1.8} isAnimationActive={false} />
         </LineChart>
       </ResponsiveContainer>
