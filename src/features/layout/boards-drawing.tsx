@@ -70,9 +70,7 @@ export function BoardsDrawing({
                       strokeDasharray="3 3"
                       strokeWidth={0.8}
                     >
-                      <title>
-                        back to the rack: {units.length(offcut.length)} × {units.length(offcut.width)}
-                      </title>
+                      <title>{`back to the rack: ${units.length(offcut.length)} × ${units.length(offcut.width)}`}</title>
                     </rect>
                   ))}
                 {here.map((placement) => {
