@@ -40,7 +40,8 @@ export function composeSheet(input: SheetInput): Page[] {
   writer.y += 10;
   for (const fact of input.facts) {
     writer.text(fact, { size: 9, width: writer.width });
-    writer.y += 5;
+    // Some hundred letters of this size fill a line; a longer fact takes a second.
+    writer.y += 5 * Math.ceil(fact.length / 100);
   }
   writer.y += 4;
   views(writer, input, say);

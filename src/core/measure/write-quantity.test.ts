@@ -1,0 +1,35 @@
+import { describe, expect, it } from 'vitest';
+import { type Quantity, say } from './quantity';
+import { writeLength, writePhrase, writeQuantity } from './write-quantity';
+
+const metric = { system: 'metric' as const };
+const inch = { system: 'inch' as const, fraction: 16 as const };
+
+describe('a quantity is written with no more digits than can be measured', () => {
+  it.each([
+    [{ amount: 955.64, unit: 'mm' }, '955.5 mm', '37 5/8"'],
+    [{ amount: 955.64, unit: 'mm-movement' }, '955.6 mm', '37 5/8"'],
+    [{ amount: 8.449, unit: 'percent-moisture' }, '8.4 %', '8.4 %'],
+    [{ amount: -3.2, unit: 'celsius' }, '−3.2 °C', '−3.2 °C'],
+    [{ amount: 412.6, unit: 'newton' }, '413 N', '413 N'],
+    [{ amount: 12300, unit: 'megapascal' }, '12300 MPa', '12300 MPa'],
+    [{ amount: 0.00274, unit: 'coefficient' }, '0.00274 per %', '0.00274 per %'],
+    [{ amount: 0.0123, unit: 'cubic-metre' }, '0.0123 m³', '0.0123 m³'],
+    [{ amount: 3, unit: 'count' }, '3', '3'],
+  ] as [Quantity, string, string][])('%j', (quantity, inMetric, inInches) => {
+    expect(writeQuantity(quantity, metric)).toBe(inMetric);
+    expect(writeQuantity(quantity, inch)).toBe(inInches);
+  });
+
+  it('a length is written to half a millimetre, to a tenth where movement matters', () => {
+    expect(writeLength(27.78, metric)).toBe('28');
+    expect(writeLength(27.78, metric, true)).toBe('27.8');
+    expect(writeLength(27.78, inch, true)).toBe('1 3/32"');
+  });
+
+  it('a phrase follows the units', () => {
+    const phrase = say`The top is ${{ amount: 25.4, unit: 'mm' }} thick.`;
+    expect(writePhrase(phrase, metric)).toBe('The top is 25.5 mm thick.');
+    expect(writePhrase(phrase, inch)).toBe('The top is 1" thick.');
+  });
+});

@@ -1,0 +1,212 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { boards, demoJob, places, shop } from '../../../tests/fixtures/demo';
+import { createJobStore, type JobReply } from './job-store';
+
+/** A server of one job, as far as the store can tell: it accepts, refuses, is away, or was written to by another. */
+function fakeServer() {
+  let current: JobReply = { id: 'j', revision: 1, document: demoJob('1-square-table'), canUndo: false, canRedo: false };
+  const history = [current.document];
+  const sent: { method: string; path: string; body: { revision?: number; document?: JobReply['document'] } }[] = [];
+  let mode: 'up' | 'away' | 'refuses' | 'fails' = 'up';
+  let hold: Promise<void> | null = null;
+  const answer = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body });
+  vi.stubGlobal('fetch', async (path: string, init: { method: string; body?: string }) => {
+    if (hold) await hold;
+    if (mode === 'away') throw new TypeError('fetch failed');
+    const body = init.body ? JSON.parse(init.body) : {};
+    sent.push({ method: init.method, path, body });
+    if (mode === 'fails')
+      return answer(503, { problems: [{ problem: 'The database does not answer.', where: '', wayOut: '' }] });
+    if (mode === 'refuses') return answer(422, { problems: [{ problem: 'No.', where: 'x', wayOut: 'y' }] });
+    if (path.endsWith('/layout')) return answer(200, { kept: true });
+    if (body.revision !== current.revision)
+      return answer(409, { problems: [{ problem: 'changed elsewhere', where: '', wayOut: '' }], current });
+    if (path.endsWith('/undo')) history.pop();
+    else history.push(body.document);
+    current = { ...current, revision: current.revision + 1, document: history.at(-1)!, canUndo: history.length > 1 };
+    return answer(200, current);
+  });
+  return {
+    sent,
+    job: () => current,
+    is: (next: typeof mode) => {
+      mode = next;
+    },
+    byAnother: (height: number) => {
+      const document = structuredClone(current.document);
+      document.form.base.height = height;
+      current = { ...current, revision: current.revision + 1, document };
+    },
+    holdBack: () => {
+      let release = () => {};
+      hold = new Promise((resolve) => {
+        release = resolve;
+      });
+      return () => {
+        hold = null;
+        release();
+      };
+    },
+  };
+}
+
+const height = (value: number) => [{ path: 'form.base.height', value }];
+const seed = (job: JobReply) => ({ job, shop, places, boards, layout: null });
+
+describe('what is decided at the desk', () => {
+  let server: ReturnType<typeof fakeServer>;
+  let kept: Map<string, string>;
+  const open = () => createJobStore(seed(server.job()));
+  const pending = () => JSON.parse(kept.get('taller-pending-j') ?? 'null');
+  const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms);
+
+  beforeEach(() => {
+    vi.useFakeTimers();
+    kept = new Map();
+    vi.stubGlobal('localStorage', {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => void kept.set(key, value),
+      removeItem: (key: string) => void kept.delete(key),
+    });
+    server = fakeServer();
+  });
+  afterEach(() => {
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+  });
+
+  it('stands at once, is kept in the browser, and is sent after a pause', async () => {
+    const store = open();
+    expect(store.getState().change(height(740))).toBeUndefined();
+    expect(store.getState().document.form.base.height).toBe(740);
+    expect(store.getState().saving).toBe('saving');
+    expect(pending()).toMatchObject({ revision: 1, document: { form: { base: { height: 740 } } } });
+    expect(server.sent).toHaveLength(0);
+    await pass(400);
+    expect(server.sent).toHaveLength(1);
+    expect(store.getState()).toMatchObject({ saving: 'saved', revision: 2, canUndo: true });
+    expect(pending()).toBeNull();
+  });
+
+  it('in quick succession is sent as one', async () => {
+    const store = open();
+    for (let h = 730; h <= 739; h += 1) {
+      store.getState().change(height(h));
+      await pass(50);
+    }
+    await pass(400);
+    expect(server.sent).toHaveLength(1);
+    expect(server.job().document.form.base.height).toBe(739);
+  });
+
+  it('that cannot be is refused with its place, and changes nothing', async () => {
+    const store = open();
+    expect(store.getState().change(height(-4))?.[0]).toMatchObject({ where: 'form.base.height' });
+    expect(store.getState().change([{ path: 'season.deliveredOn', value: '2020-01-01' }])?.[0]?.problem).toMatch(
+      /before it is glued/,
+    );
+    await pass(1000);
+    expect(server.sent).toHaveLength(0);
+    expect(store.getState().document.form.base.height).toBe(745);
+  });
+
+  it('while another is on its way is sent after it, from the revision that came back', async () => {
+    const store = open();
+    const release = server.holdBack();
+    store.getState().change(height(740));
+    await pass(400);
+    store.getState().change(height(741));
+    await pass(400);
+    release();
+    await pass(1000);
+    expect(server.sent.map((s) => [s.body.revision, s.body.document?.form.base.height])).toEqual([
+      [1, 740],
+      [2, 741],
+    ]);
+    expect(store.getState().saving).toBe('saved');
+  });
+
+  it('with the server away is kept, tried again, and arrives', async () => {
+    const store = open();
+    server.is('away');
+    store.getState().change(height(740));
+    await pass(400);
+    expect(store.getState().saving).toBe('unreachable');
+    store.getState().change(height(742));
+    await pass(6000);
+    expect(pending().document.form.base.height).toBe(742);
+    server.is('fails');
+    await pass(3000);
+    expect(store.getState().saving).toBe('unreachable');
+    server.is('up');
+    await pass(3000);
+    expect(server.job().document.form.base.height).toBe(742);
+    expect(store.getState().saving).toBe('saved');
+    expect(pending()).toBeNull();
+  });
+
+  it('and not sent when the page was closed, is found again and sent', async () => {
+    const first = open();
+    server.is('away');
+    first.getState().change(height(740));
+    await pass(400);
+    server.is('up');
+    const second = open();
+    second.getState().wake();
+    expect(second.getState().document.form.base.height).toBe(740);
+    await pass(400);
+    expect(server.job().document.form.base.height).toBe(740);
+  });
+
+  it('and kept from an older revision than now stands, is shown beside it and not sent over it', async () => {
+    const first = open();
+    server.is('away');
+    first.getState().change(height(740));
+    await pass(400);
+    server.is('up');
+    server.byAnother(760);
+    vi.clearAllTimers();
+    const second = open();
+    second.getState().wake();
+    await pass(1000);
+    expect(second.getState().conflict?.document.form.base.height).toBe(760);
+    expect(second.getState().document.form.base.height).toBe(740);
+    expect(server.job().document.form.base.height).toBe(760);
+  });
+
+  it.each([
+    ['mine', 740],
+    ['theirs', 760],
+  ] as const)('against another writer waits for a choice; %s leaves %i', async (keep, left) => {
+    const store = open();
+    server.byAnother(760);
+    store.getState().change(height(740));
+    await pass(400);
+    expect(store.getState().conflict?.document.form.base.height).toBe(760);
+    expect(server.job().document.form.base.height).toBe(760);
+    store.getState().settle(keep);
+    await pass(400);
+    expect(server.job().document.form.base.height).toBe(left);
+    expect(store.getState()).toMatchObject({ conflict: null, saving: 'saved', revision: server.job().revision });
+    expect(store.getState().document.form.base.height).toBe(left);
+  });
+
+  it('that the server refuses stays on the desk, with the reason', async () => {
+    const store = open();
+    server.is('refuses');
+    store.getState().change(height(740));
+    await pass(400);
+    expect(store.getState()).toMatchObject({ saving: 'refused', refusal: [{ problem: 'No.' }] });
+    expect(store.getState().document.form.base.height).toBe(740);
+    expect(pending()).not.toBeNull();
+  });
+
+  it('is undone from the server’s history, what is not yet sent being sent first', async () => {
+    const store = open();
+    store.getState().change(height(740));
+    await store.getState().undo();
+    expect(server.sent.map((s) => s.path.split('/').at(-1))).toEqual(['j', 'undo']);
+    expect(store.getState().document.form.base.height).toBe(745);
+    expect(store.getState().revision).toBe(3);
+  });
+});
