@@ -31,7 +31,7 @@ function Row({
       <div className={wide ? '' : 'grid grid-cols-[1fr_124px] items-center gap-2'}>
         <label htmlFor={id} className="block">
           {label}
-          {unit ? <span className="text-ink-2 figures"> {unit}</span> : null}
+          {unit ? <span className="figures text-ink-2">{`\u00a0${unit}`}</span> : null}
         </label>
         {children}
       </div>

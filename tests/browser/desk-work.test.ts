@@ -91,13 +91,12 @@ describe('at the desk', () => {
     const input = await field(page, 'Width');
     await input.focus();
     await page.keyboard.press('ArrowUp');
-    await saved(page);
+    await expect.poll(async () => (await decisions()).form.top.width).toBe(was + 1);
     await page.keyboard.down('Alt');
     await page.keyboard.press('ArrowUp');
     await page.keyboard.up('Alt');
-    await page.waitForSelector('[data-saving="saving"], [data-saving="saved"]');
-    await page.waitForFunction(() => document.querySelector('[data-saving]')?.getAttribute('data-saving') === 'saved');
     await expect.poll(async () => (await decisions()).form.top.width).toBe(was + 11);
+    await saved(page);
     await page.evaluate(() => (document.activeElement as HTMLElement).blur());
     await page.keyboard.press('z');
     await expect.poll(async () => (await decisions()).form.top.width).toBe(was + 1);

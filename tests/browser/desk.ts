@@ -31,8 +31,11 @@ export async function openPage(path: string, context?: BrowserContext): Promise<
   return page;
 }
 
+/** A field by its label; a unit at its end stands behind a space that does not break. */
 export const field = (page: Page, label: string, role = 'textbox') =>
-  page.waitForSelector(`::-p-aria([name="${label}"][role="${role}"])`) as Promise<ElementHandle<HTMLInputElement>>;
+  page.waitForSelector(
+    `::-p-aria([name="${label.replace(/ (?=(%|N|kg|°C)$)/, '\u00a0')}"][role="${role}"])`,
+  ) as Promise<ElementHandle<HTMLInputElement>>;
 export const button = (page: Page, name: string) =>
   page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`) as Promise<ElementHandle<HTMLElement>>;
 export const link = (page: Page, name: string) =>
@@ -69,7 +72,14 @@ export async function reads(page: Page, selector: string, pattern: RegExp) {
   }
 }
 
-export const saved = (page: Page) => page.waitForSelector('[data-saving="saved"]');
+/** Leaves the field, so that what is typed is taken over, and waits until the server has it. */
+export async function saved(page: Page) {
+  await page.evaluate(() => {
+    (document.activeElement as HTMLElement | null)?.blur();
+    return new Promise((painted) => requestAnimationFrame(() => requestAnimationFrame(painted)));
+  });
+  await page.waitForSelector('[data-saving="saved"]');
+}
 
 /** A step of the job by its name in the spine. */
 export async function goTo(page: Page, step: string) {
