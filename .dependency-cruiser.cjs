@@ -13,6 +13,7 @@ const coreOrder = [
   'measure',
   'wood',
   'climate',
+  'restraint',
   'decision',
   'stock',
   'joint',

@@ -4,16 +4,20 @@ export type { Check, CheckContext, Level, Step } from './check/check';
 export { BEHIND_CHAIR, EDGE_ON_BENCH, EDGE_PER_CHAIR, KNEE_HEIGHT, seatsAt } from './check/people';
 export { runChecks } from './check/run-checks';
 export { pieceWeight } from './check/stability';
+export { CLIMATE_TYPES, type ClimateType, turnedSouth } from './climate/climate-types';
+export { indoorClimate, type Room, RoomSchema } from './climate/indoor';
 export {
   airOnDay,
   DAYS_IN_YEAR,
   type DayOfAir,
+  indoorMonths,
+  type LoggedDay,
   type Month,
   MonthSchema,
   type Place,
   PlaceSchema,
-  type YearOfMoisture,
-  yearOfMoisture,
+  type YearOfAir,
+  yearOfAir,
 } from './climate/place';
 export { problemsOf, read } from './decision/issues';
 export * from './decision/job-document';
@@ -42,22 +46,43 @@ export { writeLength, writePhrase, writeQuantity } from './measure/write-quantit
 export { derivePiece } from './piece/derive-piece';
 export { type Dimension, drawView, type FastenerMark, type Shape, type View, type ViewName } from './piece/drawing';
 export { HOLDS } from './piece/hold';
+export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning';
 export { newJob, topForBrief } from './piece/new-job';
 export type { Fastener, Fitting, Part, Size } from './piece/part';
 export { findPart, type Piece, type PieceDecisions } from './piece/piece';
+export { type PieceRestraint, restraintOfPiece } from './piece/restraint-of-piece';
 export { deriveSeason, SEASON_DAYS, type Season, sizeAt, topWidthAt, travelNeeded } from './piece/season';
 export { partVolume, partWeight } from './piece/weight';
 export { type Operation, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
+export * from './restraint/restraint';
+export * from './restraint/tie';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { DRESSED_INCHES, quartersFor, SURFACED_INCHES, surfacedThickness } from './stock/thickness';
+export { cupHeight, cuppedSection, type SectionPoint } from './wood/cup';
+export { type AirSeries, type DiffusionResult, diffuse, type FaceCoefficients } from './wood/diffusion';
+export { type Diffusivity, diffusivityOf } from './wood/diffusivity';
+export { BARE_FACE, FINISHES, type FinishKind, facesOf } from './wood/finish';
+export { excludingEffectiveness, fitFinish } from './wood/fit-finish';
 export { equilibriumMoisture } from './wood/moisture';
 export {
   COEFFICIENT_RANGE,
   dimensionalChange,
+  LENGTHWISE_COEFFICIENT,
   movementCoefficient,
   shrinkageAgrees,
   thicknessCoefficient,
 } from './wood/movement';
+export { differentialSwelling, MOVEMENT_SCHOOLS, type MovementSchool } from './wood/movement-school';
+export {
+  heartSides,
+  type PanelShape,
+  type PanelStrip,
+  panelShape,
+  RING_SCHOOLS,
+  type RingSchool,
+} from './wood/panel-shape';
+export { type RingCentre, type Rings, ringAngleAt, ringCentreFor } from './wood/rings';
+export { simulateMoisture } from './wood/simulate-moisture';
 export { ALL_SPECIES, density, findSpecies, SPECIES_SOURCE, type Species } from './wood/species';

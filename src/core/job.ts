@@ -13,7 +13,8 @@ import type { Problem } from './measure/problem';
 import { count, say } from './measure/quantity';
 import { derivePiece } from './piece/derive-piece';
 import type { Piece } from './piece/piece';
-import { deriveSeason, type Season } from './piece/season';
+import { type PieceRestraint, restraintOfPiece } from './piece/restraint-of-piece';
+import { deriveSeason, type Season, type StripOfLayout } from './piece/season';
 import { type Operation, planOperations } from './plan/operations';
 import { type Schedule, schedule } from './plan/schedule';
 import type { Board } from './stock/board';
@@ -36,6 +37,8 @@ export interface DerivedJob {
   homeAir: Place;
   piece: Piece;
   season: Season;
+  /** What ties the parts together, what fights, and how far every sliding tie must go. */
+  restraint: PieceRestraint;
   /** Boards of the species, those left out taken away. */
   boards: readonly Board[];
   demand: Demand;
@@ -93,7 +96,6 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   }
 
   const piece = derivePiece({ form: document.form, joints: document.joints, bench: document.bench });
-  const season = deriveSeason({ document, piece, species, shopAir, homeAir });
   const leftOut = new Set(document.layout.leaveOut);
   const boards = inputs.boards.filter((b) => b.species === species.id && !leftOut.has(b.tag));
 
@@ -114,6 +116,16 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const key = layoutKey(demand, boards, layoutOptions);
   const layout = inputs.layout;
   const layoutState = !layout ? 'none' : layout.key === key ? 'current' : 'stale';
+
+  const season = deriveSeason({
+    document,
+    piece,
+    species,
+    shopAir,
+    homeAir,
+    strips: layoutState === 'current' && layout ? stripsAsSawn(layout, inputs.boards) : [],
+  });
+  const restraint = restraintOfPiece(piece, season, document.form);
 
   const glue = GLUES[document.glueUp.glue];
   const panel = demand.panels[0];
@@ -148,7 +160,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   });
   const dates = schedule(operations, document.plan, document.plan.startOn);
 
-  const context = { document, piece, season, species, shop, boards };
+  const context = { document, piece, season, restraint, species, shop, boards };
   const checks = inOrder([
     ...runChecks(context),
     ...piece.problems.map(impossibility),
@@ -170,6 +182,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     homeAir,
     piece,
     season,
+    restraint,
     boards,
     demand,
     layoutOptions,
@@ -184,6 +197,17 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     figures,
     problems: piece.problems,
   };
+}
+
+/** The strips of the top with what their boards tell of them. */
+function stripsAsSawn(layout: Layout, boards: readonly Board[]): StripOfLayout[] {
+  const byId = new Map(boards.map((board) => [board.id, board]));
+  return layout.strips.flatMap((strip) => {
+    const board = strip.panel === 'top' ? byId.get(strip.board) : undefined;
+    return board
+      ? [{ width: strip.width, ringAngle: board.ringAngle, moisture: board.moisture, moistureOn: board.moistureOn }]
+      : [];
+  });
 }
 
 /** Before a layout is there: as few equal strips as the greatest width allows. */

@@ -1,13 +1,5 @@
 import * as v from 'valibot';
-import {
-  BoardSchema,
-  BriefSchema,
-  JobDocumentSchema,
-  LayoutSchema,
-  MonthSchema,
-  PlaceSchema,
-  ShopSchema,
-} from '@/core';
+import { BoardSchema, BriefSchema, JobDocumentSchema, LayoutSchema, PlaceSchema, ShopSchema } from '@/core';
 import { day, line, name } from '@/core/decision/fields';
 
 /** Bodies that the browser sends, each with the revision it was made from. */
@@ -37,7 +29,9 @@ export const SaveShopRequest = v.object({ revision, shop: ShopSchema });
 const placeEntries = {
   name: PlaceSchema.entries.name,
   kind: PlaceSchema.entries.kind,
-  months: v.pipe(v.array(MonthSchema), v.length(12, 'a year has twelve months')),
+  months: PlaceSchema.entries.months,
+  room: PlaceSchema.entries.room,
+  logged: PlaceSchema.entries.logged,
   note: PlaceSchema.entries.note,
 };
 export const NewPlaceRequest = v.object(placeEntries);

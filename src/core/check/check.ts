@@ -3,6 +3,7 @@ import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
 import type { Phrase, Quantity } from '../measure/quantity';
 import type { Piece } from '../piece/piece';
+import type { PieceRestraint } from '../piece/restraint-of-piece';
 import type { Season } from '../piece/season';
 import type { Board } from '../stock/board';
 import type { Species } from '../wood/species';
@@ -33,6 +34,7 @@ export interface CheckContext {
   document: JobDocument;
   piece: Piece;
   season: Season;
+  restraint: PieceRestraint;
   species: Species;
   shop: Shop;
   /** Boards of the job's species that the maker has not left out. */

@@ -2,6 +2,7 @@ import type { Check, CheckContext, Level } from './check';
 import { screwsThroughTheTop } from './fasteners';
 import { cornerTenons, cutAlike } from './joints';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
+import { tiesThatFight } from './restraint';
 import { boardsAsDryAsTheAir, topOnItsFasteners } from './season';
 import { lifting, tipping } from './stability';
 import { sagging } from './stiffness';
@@ -18,6 +19,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   tipping,
   lifting,
   topOnItsFasteners,
+  tiesThatFight,
   boardsAsDryAsTheAir,
   cornerTenons,
   screwsThroughTheTop,

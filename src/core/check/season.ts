@@ -1,16 +1,25 @@
 import { movement, say } from '../measure/quantity';
 import { HOLDS } from '../piece/hold';
-import { travelNeeded } from '../piece/season';
+import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import { type Check, type CheckContext, judge } from './check';
 
-/** The top's growth against what its fasteners allow, both ways, at the fastener that moves most. */
-export function topOnItsFasteners({ document, piece, season }: CheckContext): Check[] {
+/** The top's growth against what its fasteners allow, both ways, at the fastener that is worst off. */
+export function topOnItsFasteners({ document, piece, season, restraint }: CheckContext): Check[] {
   const hold = document.form.hold;
   const rule = HOLDS[hold.kind];
   const travel = Math.min(hold.travel, rule.greatestTravel);
   const sliding = piece.fasteners.filter((fastener) => !fastener.holdsMiddle);
+  const lines = restraint.ledger.filter((line) => line.axis === 'y');
+  const ways = lines.flatMap((line) => {
+    const side = Math.sign(piece.fasteners.find((fastener) => fastener.id === line.tie)?.y ?? 1);
+    return [
+      { out: side > 0, ...line.plus },
+      { out: side < 0, ...line.minus },
+    ];
+  });
+  const most = (out: boolean) => Math.max(0, ...ways.filter((way) => way.out === out).map((way) => way.need));
+  const [outward, inward] = [most(true), most(false)];
   const reach = Math.max(0, ...sliding.map((fastener) => Math.abs(fastener.y)));
-  const { outward, inward } = travelNeeded(season, reach);
   const needed = Math.max(outward, inward);
   const level = judge(needed, travel, { sense: 'at-most', watchFrom: travel * 0.8 });
   const way = outward >= inward ? 'outward in the wet season' : 'inward in the dry season';
@@ -29,7 +38,7 @@ export function topOnItsFasteners({ document, piece, season }: CheckContext): Ch
       limit: movement(travel),
       where: ['top', ...sliding.map((fastener) => fastener.id)],
       why: `A top that cannot move splits, or tears its fasteners out. ${rule.how}`,
-      school: 'Dimensional-change coefficients, wood in equilibrium with the air',
+      school: `${MOVEMENT_SCHOOLS[season.school].name}, ${season.reckoning === 'simulated' ? 'moisture as simulated' : 'wood in equilibrium with the air'}`,
       ...(level === 'good'
         ? {}
         : {
@@ -47,7 +56,8 @@ export function topOnItsFasteners({ document, piece, season }: CheckContext): Ch
         id: 'top-travel',
         label: 'Travel needed at the outer fasteners',
         quantity: movement(needed),
-        formula: 'greater of (widest − fastened) and (fastened − narrowest), times distance from the middle ÷ width',
+        formula:
+          'displacement of the top against its rail at the fastener, from what the other ties leave possible, over all days',
         inputs: [
           { label: 'Widest', quantity: movement(season.topWidth.wettest) },
           { label: 'Narrowest', quantity: movement(season.topWidth.driest) },
@@ -55,7 +65,7 @@ export function topOnItsFasteners({ document, piece, season }: CheckContext): Ch
           { label: 'Outward', quantity: movement(outward) },
           { label: 'Inward', quantity: movement(inward) },
         ],
-        source: 'Wood Handbook ch. 13; geometry',
+        source: `${MOVEMENT_SCHOOLS[season.school].source}; difference constraints, see Methods`,
       },
     },
   ];

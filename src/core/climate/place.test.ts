@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { airOnDay, MID_MONTH, yearOfMoisture } from './place';
+import { airOnDay, MID_MONTH, yearOfAir } from './place';
 
 const months = Array.from({ length: 12 }, (_, i) => ({
   temperature: 10 - 8 * Math.cos((2 * Math.PI * i) / 12),
@@ -43,10 +43,28 @@ describe('the air of a place', () => {
     }
   });
 
+  const place = { months, room: null, logged: [] };
   it('names its driest and wettest day', () => {
-    const year = yearOfMoisture(months);
-    expect(year.days).toHaveLength(365);
-    expect(Math.min(...year.days)).toBe(year.driest.moisture);
-    expect(year.days[year.wettest.day]).toBe(Math.max(...year.days));
+    const year = yearOfAir(place);
+    expect(year.moisture).toHaveLength(365);
+    expect(Math.min(...year.moisture)).toBe(year.driest.moisture);
+    expect(year.moisture[year.wettest.day]).toBe(Math.max(...year.moisture));
+  });
+
+  it('takes logged days as they are, bridges a gap of days, and leaves the rest of the year to the months', () => {
+    const logged = [100, 101, 105].map((day) => ({ day, temperature: 25, relativeHumidity: 30 }));
+    const [plain, own] = [yearOfAir(place), yearOfAir({ ...place, logged })];
+    for (const { day } of logged) expect(own.relativeHumidity[day]).toBe(30);
+    expect(own.temperature[103]).toBeGreaterThan(plain.temperature[103]! + 10);
+    expect(own.moisture[103]).toBeLessThan(plain.moisture[103]! - 2);
+    expect(own.moisture[99]).toBe(plain.moisture[99]);
+    expect(own.moisture[106]).toBe(plain.moisture[106]);
+  });
+
+  it('bridges across New Year, and not across a gap of over a fortnight', () => {
+    const at = (days: number[]) =>
+      yearOfAir({ ...place, logged: days.map((day) => ({ day, temperature: 30, relativeHumidity: 30 })) });
+    expect(at([362, 3]).temperature[0]).toBeGreaterThan(25);
+    expect(at([10, 40]).temperature[25]).toBe(yearOfAir(place).temperature[25]);
   });
 });

@@ -78,6 +78,19 @@ export const SeasonSchema = v.object({
   deliveredOn: day,
   /** %, measured; null takes the shop's air of the day. */
   moistureAtGluing: v.nullable(amount(2, 30)),
+  /** How movement is reckoned. */
+  school: v.optional(v.picklist(['coefficients', 'swelling']), 'coefficients'),
+  /** Whether sizes follow the air at once, or as moisture really gets in and out. */
+  reckoning: v.optional(v.picklist(['equilibrium', 'simulated']), 'equilibrium'),
+  /** Which faces of the top get the finish of the plan. */
+  coated: v.optional(v.picklist(['both', 'show', 'neither']), 'both'),
+  /** How the strips of a panel are laid. */
+  ringSchool: v.optional(v.picklist(['alternate', 'best-face', 'all-one-way']), 'alternate'),
+  /** Widths of the top measured after it was glued. */
+  measured: v.optional(
+    v.pipe(v.array(v.object({ on: day, width: length(50, 5000), note: v.optional(line(200), '') })), v.maxLength(200)),
+    [],
+  ),
 });
 
 export const JointsSchema = v.object({
@@ -103,7 +116,7 @@ export const GlueUpChoiceSchema = v.object({
 export const PlanChoiceSchema = v.object({
   startOn: day,
   hoursPerDay: amount(0.5, 16),
-  finish: v.picklist(['oil-wax', 'film', 'none']),
+  finish: v.picklist(['oil-wax', 'film', 'shellac', 'lacquer', 'epoxy', 'wax', 'none']),
 });
 
 /** The real size of a part that is cut; null leaves a dimension to the design. */

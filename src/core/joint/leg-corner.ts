@@ -1,5 +1,6 @@
 import type { Joints } from '../decision/job-document';
 import { mm, type Phrase, say } from '../measure/quantity';
+import { glued, type Point, type Tie } from '../restraint/tie';
 
 /** Two aprons meeting in one leg at a right angle, seen from above. All mm. */
 export interface CornerInput {
@@ -125,4 +126,22 @@ function reasonFor(
     case 'staggered':
       return say`${lead}One tenon passes above the other, each half as high, so that both go in ${mm(at.tenonLength)}.`;
   }
+}
+
+/**
+ * What the corner ties: the tenon's height is glued across the leg's length, its depth across the leg's section; both are
+ * held narrow enough by the rules of size.
+ */
+export function cornerTies(given: {
+  leg: { id: string; name: string };
+  apron: { id: string; name: string };
+  /** Middle of the glued tenon. */
+  at: Point;
+  tenonWidth: number;
+}): Tie[] {
+  const { leg, apron, at, tenonWidth } = given;
+  return glued(
+    { id: `${leg.id}/${apron.id}`, name: `${apron.name} in ${leg.name.toLowerCase()}`, a: leg.id, b: apron.id, at },
+    { z: tenonWidth },
+  );
 }

@@ -30,6 +30,30 @@ const FINISHES: Record<JobDocument['plan']['finish'], { name: string; coats: num
     dry: 24,
     caution: 'Solvent vapour: fresh air, a mask for vapour, no flame. The same coats on both faces.',
   },
+  shellac: {
+    name: 'shellac',
+    coats: 3,
+    dry: 8,
+    caution: 'Alcohol vapour burns: fresh air, no flame. It softens under hot cups and spirits.',
+  },
+  lacquer: {
+    name: 'lacquer',
+    coats: 3,
+    dry: 4,
+    caution: 'Solvent vapour burns and harms: a mask for vapour, strong airing, no flame or spark.',
+  },
+  epoxy: {
+    name: 'epoxy sealer',
+    coats: 2,
+    dry: 24,
+    caution: 'Resin and hardener harm the skin: gloves, fresh air; never sand it before it is hard.',
+  },
+  wax: {
+    name: 'paste wax',
+    coats: 1,
+    dry: 8,
+    caution: 'Rags with solvent heat by themselves: hang them out flat or keep them under water.',
+  },
   none: { name: 'nothing', coats: 0, dry: 0, caution: '' },
 };
 

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { equilibriumMoisture, type Month, type Place, type Problem, yearOfMoisture } from '@/core';
+import { equilibriumMoisture, type Month, type Place, type Problem, yearOfAir } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice, NumberField, TextField } from '@/ui/fields';
@@ -31,7 +31,7 @@ export function Places({ places }: { places: readonly StoredPlace[] }) {
       <ProblemList problems={problems} />
       <ul className="grid max-w-6xl grid-cols-3 gap-x-10 gap-y-6 max-lg:grid-cols-2 max-md:grid-cols-1">
         {places.map((place) => {
-          const year = yearOfMoisture(place.months);
+          const year = yearOfAir(place);
           return (
             <li key={place.id}>
               <p className="flex items-baseline gap-2">

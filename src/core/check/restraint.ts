@@ -1,0 +1,52 @@
+import { movement, say } from '../measure/quantity';
+import type { Trap } from '../restraint/restraint';
+import type { Check, CheckContext } from './check';
+
+/**
+ * Joints and fasteners that hold the wood against its movement. Ties that slide have a check of their own, with the
+ * travel they want; here stand those that cannot give way at all.
+ */
+export function tiesThatFight({ piece, restraint }: CheckContext): Check[] {
+  const byId = new Map(restraint.ties.map((tie) => [tie.id, tie]));
+  const traps = restraint.traps.filter((trap) => trap.ties.every((id) => !byId.get(id)?.slides));
+  if (traps.length === 0) {
+    return [
+      {
+        id: 'season.ties',
+        step: 'season',
+        level: 'good',
+        sentence: say`No joint holds the wood against its movement.`,
+        value: movement(0),
+        limit: movement(0),
+        where: [],
+        why: 'Wood that cannot move splits, or tears the joint that holds it.',
+        school: 'Cross-grain gluing up to about 100 mm, common practice',
+      },
+    ];
+  }
+  return traps.map((trap, i): Check => {
+    const parts = piece.parts.filter((part) => trap.bodies.includes(part.id));
+    return {
+      id: `season.ties-${i + 1}`,
+      step: 'season',
+      level: 'stop',
+      sentence: say`${listed(parts.map((part) => part.name.toLowerCase()))} hold each other ${ALONG[trap.axis]}: ${movement(trap.missing)} are missing.`,
+      value: movement(trap.missing),
+      limit: movement(0),
+      where: [...trap.bodies],
+      why: `They are tied by ${listed(namesOf(trap, byId))}. Something must give, and it will be the wood.`,
+      school: 'Cross-grain gluing up to about 100 mm, common practice',
+      wayOut: { say: say`Fix one point only, and let the other ties slide`, changes: [] },
+    };
+  });
+}
+
+const ALONG: Record<Trap['axis'], string> = { x: 'along the table', y: 'across the table', z: 'in height' };
+
+const namesOf = (trap: Trap, byId: ReadonlyMap<string, { name: string }>) => [
+  ...new Set(trap.ties.map((id) => byId.get(id)?.name ?? id)),
+];
+
+function listed(names: readonly string[]): string {
+  return names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+}

@@ -1,0 +1,104 @@
+import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
+import { type Day, dayOfYear } from '../measure/calendar';
+import type { CoatedFaces, FinishKind } from '../wood/finish';
+import { simulateMoisture } from '../wood/simulate-moisture';
+import type { Species } from '../wood/species';
+
+/** The air a piece goes through, day by day from the season's start: the shop's until delivery, then the home's. */
+export interface AirOfPiece {
+  moisture: readonly number[];
+  temperature: readonly number[];
+}
+
+export function airOfPiece(given: {
+  start: Day;
+  days: number;
+  deliveredIndex: number;
+  shopAir: Place;
+  homeAir: Place;
+}): AirOfPiece {
+  const { start, days, deliveredIndex } = given;
+  const first = dayOfYear(start);
+  const [shop, home] = [yearOfAir(given.shopAir), yearOfAir(given.homeAir)];
+  const along = (what: 'moisture' | 'temperature') =>
+    Array.from({ length: days }, (_, i) => {
+      const year = i < deliveredIndex ? shop : home;
+      return year[what][(first + i) % DAYS_IN_YEAR] ?? 0;
+    });
+  return { moisture: along('moisture'), temperature: along('temperature') };
+}
+
+export interface LineInput {
+  air: AirOfPiece;
+  species: Species;
+  thickness: number;
+  finish: FinishKind;
+  coated: CoatedFaces;
+  /** Days after the season's start. */
+  from: number;
+  deliveredIndex: number;
+  /** % at `from`. */
+  start: number;
+}
+
+export interface MoistureLine {
+  /** Mean moisture on each day of the season, %; before `from` that of the air. */
+  mean: readonly number[];
+  /** % per mm, the show face wetter positive. */
+  slope: readonly number[];
+  /** How much of 1 % more in the home's air has reached the wood, 0–1. */
+  response: readonly number[];
+}
+
+const kept: { key: readonly unknown[]; line: MoistureLine }[] = [];
+const KEPT = 8;
+
+/**
+ * How a part's moisture really goes: bare in the shop from milling on, finished when it is delivered. The last few are
+ * kept, so that a change elsewhere in the job costs nothing here.
+ */
+export function moistureLine(input: LineInput): MoistureLine {
+  const { air, species, thickness, finish, coated, from, deliveredIndex, start } = input;
+  const key = [
+    JSON.stringify([species.id, thickness, finish, coated, from, deliveredIndex, start, air.moisture.length]),
+    fingerprint(air.moisture),
+    fingerprint(air.temperature),
+  ];
+  const known = kept.find((entry) => entry.key.every((part, i) => part === key[i]));
+  if (known) return known.line;
+  const steps = air.moisture.length - from;
+  const simulate = (by: number) =>
+    simulateMoisture({
+      thickness,
+      species,
+      finish,
+      coated,
+      finishedAt: Math.max(0, deliveredIndex - from),
+      air: {
+        moisture: air.moisture.slice(from).map((m, i) => (from + i >= deliveredIndex ? m + by : m)),
+        temperature: air.temperature.slice(from),
+      },
+      start,
+      steps: Math.max(0, steps - 1),
+      step: 1,
+      cells: 16,
+    });
+  const plain = simulate(0);
+  const shifted = simulate(1);
+  const before = air.moisture.slice(0, from);
+  const line = {
+    mean: [...before, ...plain.mean],
+    slope: [...before.map(() => 0), ...plain.slope],
+    response: [...before.map(() => 0), ...plain.mean.map((m, i) => (shifted.mean[i] ?? m) - m)],
+  };
+  kept.unshift({ key, line });
+  kept.splice(KEPT);
+  return line;
+}
+
+/** Enough to tell one year of air from another. */
+function fingerprint(values: readonly number[]): number {
+  let sum = 0;
+  for (let i = 0; i < values.length; i += 1) sum = (sum * 31 + Math.round((values[i] ?? 0) * 1e4)) % 2147483647;
+  return sum;
+}

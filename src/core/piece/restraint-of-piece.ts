@@ -1,0 +1,44 @@
+import type { Form } from '../decision/job-document';
+import { type DayOfStrain, judgeRestraint, type Verdict } from '../restraint/restraint';
+import type { Axis, Tie } from '../restraint/tie';
+import type { Part } from './part';
+import type { Piece } from './piece';
+import { type Season, sizeAt } from './season';
+import { tiesOf } from './ties';
+
+export interface PieceRestraint extends Verdict {
+  ties: readonly Tie[];
+}
+
+/** Besides the extremes, a day every so many is looked at. */
+const EVERY = 30;
+
+/** Whether the piece's joints and fasteners let it live through its years, reckoned from the day it is glued. */
+export function restraintOfPiece(piece: Piece, season: Season, form: Form): PieceRestraint {
+  const ties = tiesOf(piece, form);
+  const bodies = piece.parts.map((part) => ({ id: part.id, name: part.name, at: part.place }));
+  const indexes = new Set([season.driest.index, season.wettest.index]);
+  for (let i = season.glued.index; i < season.moistures.length; i += EVERY) indexes.add(i);
+  const moistureOn = (index: number) =>
+    index === season.driest.index
+      ? season.driest.moisture
+      : index === season.wettest.index
+        ? season.wettest.moisture
+        : (season.moistures[index] ?? season.glued.moisture);
+
+  const glued = new Map(piece.parts.map((part) => [part.id, sizeAt(part, season, season.glued.moisture)]));
+  const days = [...indexes].map((index): DayOfStrain => {
+    const strains = new Map(piece.parts.map((part) => [part.id, strainsOf(part, moistureOn(index))]));
+    return { day: index, strain: (body, axis) => strains.get(body)?.[axis] ?? 0 };
+  });
+  return { ties, ...judgeRestraint(bodies, ties, days) };
+
+  function strainsOf(part: Part, moisture: number): Record<Axis, number> {
+    const [then, now] = [glued.get(part.id) ?? part.size, sizeAt(part, season, moisture)];
+    const strains: Record<Axis, number> = { x: 0, y: 0, z: 0 };
+    for (const along of ['length', 'width', 'thickness'] as const) {
+      strains[part.axes[along]] = then[along] > 0 ? now[along] / then[along] - 1 : 0;
+    }
+    return strains;
+  }
+}
