@@ -26,6 +26,7 @@ export { type CutListRow, cutList, writeCutListCsv } from './format/cut-list-csv
 export { fileName } from './format/file-name';
 export { type JobFile, JobFileSchema, readJobFile, writeJobFile } from './format/job-file';
 export { pieceLabel, writeLayoutSvg } from './format/layout-svg';
+export { type LoggerFile, readLoggerCsv } from './format/logger-csv';
 export { type Mark, PAPERS, type Page, type Paper } from './format/page';
 export { RACK_COLUMNS, type RackRow, readRackCsv, writeRackCsv } from './format/rack-csv';
 export { composeSheet, type SheetInput } from './format/sheet';
@@ -45,13 +46,23 @@ export { type Phrase, type Quantity, say, type Unit } from './measure/quantity';
 export { writeLength, writePhrase, writeQuantity } from './measure/write-quantity';
 export { derivePiece } from './piece/derive-piece';
 export { type Dimension, drawView, type FastenerMark, type Shape, type View, type ViewName } from './piece/drawing';
+export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './piece/forecast-band';
 export { HOLDS } from './piece/hold';
 export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning';
 export { newJob, topForBrief } from './piece/new-job';
 export type { Fastener, Fitting, Part, Size } from './piece/part';
 export { findPart, type Piece, type PieceDecisions } from './piece/piece';
 export { type PieceRestraint, restraintOfPiece } from './piece/restraint-of-piece';
-export { deriveSeason, SEASON_DAYS, type Season, sizeAt, topWidthAt, travelNeeded } from './piece/season';
+export {
+  deriveSeason,
+  FINISH_OF_PLAN,
+  SEASON_DAYS,
+  type Season,
+  sizeAt,
+  topWidthAt,
+  travelNeeded,
+} from './piece/season';
+export { shapeOfTop } from './piece/shape-of-top';
 export { partVolume, partWeight } from './piece/weight';
 export { type Operation, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';

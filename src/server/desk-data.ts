@@ -1,4 +1,4 @@
-import { airOnDay, type Board, dayOfYear, type Layout, type Place, type Shop } from '@/core';
+import { type Board, DAYS_IN_YEAR, dayOfYear, type Layout, type Place, type Shop, yearOfAir } from '@/core';
 import { boardsOf } from './board-store';
 import { findJob, layoutOf, type StoredJob } from './job-store';
 import { asId, Refusal } from './refusal';
@@ -11,8 +11,10 @@ export const today = (): string => new Date().toLocaleDateString('sv-SE');
 export function airLine(places: readonly Place[]): string {
   const shop = places.find((place) => place.kind === 'shop');
   if (!shop) return 'shop air not known';
-  const air = airOnDay(shop.months, dayOfYear(today()));
-  return `shop ${air.temperature.toFixed(1)} °C ${air.relativeHumidity.toFixed(0)} % → ${air.moisture.toFixed(1)} %`;
+  const year = yearOfAir(shop);
+  const day = dayOfYear(today()) % DAYS_IN_YEAR;
+  const at = (values: readonly number[]) => values[day] ?? 0;
+  return `shop ${at(year.temperature).toFixed(1)} °C ${at(year.relativeHumidity).toFixed(0)} % → ${at(year.moisture).toFixed(1)} %`;
 }
 
 export interface DeskData {

@@ -53,7 +53,16 @@ export interface StoredPlace extends Place {
   revision: number;
 }
 
-const PLACE_COLUMNS = 'id, name, kind, months, note, revision';
+const PLACE_COLUMNS = 'id, name, kind, months, room, logged, note, revision';
+
+const placeValues = (place: Omit<Place, 'id'>) => [
+  place.name,
+  place.kind,
+  JSON.stringify(place.months),
+  place.room === null ? null : JSON.stringify(place.room),
+  JSON.stringify(place.logged),
+  place.note,
+];
 
 export async function placesOf(workshopId: string, db: Queryable = pool()): Promise<StoredPlace[]> {
   const { rows } = await db.query(
@@ -69,8 +78,9 @@ export async function addPlace(
   db: Queryable = pool(),
 ): Promise<StoredPlace> {
   const { rows } = await db.query(
-    `insert into place (workshop_id, name, kind, months, note) values ($1, $2, $3, $4, $5) returning ${PLACE_COLUMNS}`,
-    [workshopId, place.name, place.kind, JSON.stringify(place.months), place.note],
+    `insert into place (workshop_id, name, kind, months, room, logged, note)
+     values ($1, $2, $3, $4, $5, $6, $7) returning ${PLACE_COLUMNS}`,
+    [workshopId, ...placeValues(place)],
   );
   return rows[0];
 }
@@ -82,9 +92,9 @@ export async function savePlace(
   revision: number,
 ): Promise<StoredPlace> {
   const { rows } = await pool().query(
-    `update place set name = $4, kind = $5, months = $6, note = $7, revision = revision + 1
+    `update place set name = $4, kind = $5, months = $6, room = $7, logged = $8, note = $9, revision = revision + 1
      where workshop_id = $1 and id = $2 and revision = $3 and deleted_at is null returning ${PLACE_COLUMNS}`,
-    [workshopId, id, revision, place.name, place.kind, JSON.stringify(place.months), place.note],
+    [workshopId, id, revision, ...placeValues(place)],
   );
   if (rows[0]) return rows[0];
   const current = (await placesOf(workshopId)).find((p) => p.id === id);

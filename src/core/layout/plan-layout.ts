@@ -1,11 +1,11 @@
 import { MM_PER_INCH } from '../measure/length';
+import { seededRandom } from '../measure/random';
 import type { Board } from '../stock/board';
 import { boardFeet } from '../stock/board-foot';
 import { quartersFor } from '../stock/thickness';
 import { type Arrangement, arrange, type Genes, readyBoards } from './arrange';
 import { type Demand, type Layout, type LayoutOptions, layoutKey, type Shortfall, type Strip } from './layout';
 import { leastConsumption } from './least-consumption';
-import { seededRandom } from './random';
 
 export interface LayoutProgress {
   tried: number;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { learnFrom, PRIOR } from './learning';
+import { learnFrom, NO_CORRECTION, PRIOR } from './learning';
 
 // A top 900 wide, glued at 9 %, moving 0.3 % per %.
 const widthAt = (moisture: number, factor: number) => 900 + factor * 900 * 0.003 * (moisture - 9);
@@ -9,7 +9,11 @@ const readings = (truth: { factor: number; offset: number }, moistures: number[]
 
 describe('what the measured widths teach', () => {
   it('nothing measured, nothing changed', () => {
-    expect(learnFrom([], widthAt)).toEqual({ factor: 1, offset: 0 });
+    expect(learnFrom([], widthAt)).toEqual({
+      factor: 1,
+      offset: 0,
+      spread: { factor: PRIOR.factor, offset: PRIOR.offset },
+    });
   });
 
   it('readings that agree with the forecast change nothing', () => {
@@ -44,6 +48,20 @@ describe('what the measured widths teach', () => {
       width: r.width + 1,
     }));
     expect(Math.abs(learnFrom(early, widthAt).offset)).toBeLessThan(1e-9);
+  });
+
+  it('every reading makes it surer, never less sure than it was', () => {
+    let last = NO_CORRECTION.spread;
+    for (let n = 1; n < 8; n += 1) {
+      const { spread } = learnFrom(
+        readings({ factor: 1.1, offset: -0.4 }, [6, 12, 8, 11, 7, 13, 9].slice(0, n)),
+        widthAt,
+      );
+      expect(spread.factor).toBeLessThanOrEqual(last.factor + 1e-12);
+      expect(spread.offset).toBeLessThanOrEqual(last.offset + 1e-12);
+      last = spread;
+    }
+    expect(last.factor).toBeLessThan(0.06);
   });
 
   it('a reading wildly off is told apart from nothing by at most a few of the spreads believed in', () => {

@@ -12,15 +12,21 @@ export interface MeasuredWidth {
 export interface Correction {
   factor: number;
   offset: number;
+  /** How unsure either still is, one standard deviation. */
+  spread: { factor: number; offset: number };
 }
-
-export const NO_CORRECTION: Correction = { factor: 1, offset: 0 };
 
 /**
  * How sure the forecast is of itself before anything is measured (one standard deviation): the wood's coefficient within
  * 15 %, the home's air within 1 % of wood moisture; a tape reads to 0.5 mm. Common practice.
  */
 export const PRIOR = { factor: 0.15, offset: 1, reading: 0.5 } as const;
+
+export const NO_CORRECTION: Correction = {
+  factor: 1,
+  offset: 0,
+  spread: { factor: PRIOR.factor, offset: PRIOR.offset },
+};
 
 /**
  * Corrects a piece's forecast by the widths measured on it: least squares on an effective coefficient and an offset of the home's air, with
@@ -34,7 +40,7 @@ export function learnFrom(
   widthAt: (moisture: number, factor: number) => number,
 ): Correction {
   if (measured.length === 0) return NO_CORRECTION;
-  let { factor, offset } = NO_CORRECTION;
+  let { factor, offset, spread } = NO_CORRECTION;
   for (let round = 0; round < 8; round += 1) {
     // Normal equations of the residuals, the prior's first.
     let [ff, fo, oo] = [1 / PRIOR.factor ** 2, 0, 1 / PRIOR.offset ** 2];
@@ -53,9 +59,10 @@ export function learnFrom(
     }
     const determinant = ff * oo - fo * fo;
     const [stepF, stepO] = [(f * oo - o * fo) / determinant, (o * ff - f * fo) / determinant];
+    spread = { factor: Math.sqrt(oo / determinant), offset: Math.sqrt(ff / determinant) };
     factor += stepF;
     offset += stepO;
     if (Math.abs(stepF) < 1e-9 && Math.abs(stepO) < 1e-9) break;
   }
-  return { factor, offset };
+  return { factor, offset, spread };
 }

@@ -1,78 +1,26 @@
-import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
-import type { JobDocument, SeasonChoice } from '../decision/job-document';
-import { type Day, dayOfYear, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
-import type { Figure } from '../measure/figure';
-import { moisture, movement } from '../measure/quantity';
+import { DAYS_IN_YEAR, type Place } from '../climate/place';
+import type { JobDocument } from '../decision/job-document';
+import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
 import type { FinishKind } from '../wood/finish';
-import { LENGTHWISE_COEFFICIENT, movementCoefficient } from '../wood/movement';
+import { LENGTHWISE_COEFFICIENT } from '../wood/movement';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import type { PanelStrip } from '../wood/panel-shape';
-import { SPECIES_SOURCE, type Species } from '../wood/species';
-import { type Correction, learnFrom, NO_CORRECTION } from './learning';
-import { airOfPiece, moistureLine } from './moisture-line';
+import type { Species } from '../wood/species';
+import { learnFrom, NO_CORRECTION } from './learning';
+import { airOfPiece, type LineInput, moistureLine } from './moisture-line';
 import type { Part, Size } from './part';
 import { findPart, type Piece } from './piece';
+import { seasonFigures } from './season-figures';
+import type { Learned, Season, SeasonDay } from './season-state';
+
+export type { Learned, Season, SeasonDay };
 
 /** The days the year band shows. */
 export const SEASON_DAYS = 2 * DAYS_IN_YEAR;
 
-export interface SeasonDay {
-  /** Days after `start`. */
-  index: number;
-  day: Day;
-  /** % */
-  moisture: number;
-}
-
-export interface Season {
-  /** 1 January of the year of gluing. */
-  start: Day;
-  /** The moisture reckoned with, % on each of two years' days: the air's at once, or as it was simulated. */
-  moistures: readonly number[];
-  /** EMC of the air the piece stands in (the shop until delivery, then the home), %. */
-  air: readonly number[];
-  /** Mean moisture of the top as it gets in and out through its faces, %, and its slope through the thickness, % per mm. */
-  simulated: readonly number[];
-  slopes: readonly number[];
-  reckoning: SeasonChoice['reckoning'];
-  school: SeasonChoice['school'];
-  /** The day the stock is milled, from which the wood is followed. */
-  milled: SeasonDay;
-  glued: SeasonDay;
-  delivered: SeasonDay;
-  /** Extremes the piece meets after gluing, in the shop and at home. */
-  driest: SeasonDay;
-  wettest: SeasonDay;
-  /** The state in which the top's width is known: at gluing, or on the day its real width was measured. */
-  reference: { width: number; moisture: number; measuredOn: Day | null };
-  ringAngle: number;
-  species: Species;
-  /** The strips of the top: those of the layout, or one of the whole width while there is none. */
-  strips: readonly PanelStrip[];
-  topWidth: { driest: number; wettest: number };
-  /** What the widths measured since have taught; null while nothing was measured. */
-  learned: Learned | null;
-  correction: Correction;
-  figures: readonly Figure[];
-}
-
-export interface Learned extends Correction {
-  /** The measured widths beside the forecast without and with what they taught, mm. */
-  points: readonly { on: Day; index: number; width: number; before: number; after: number }[];
-  /** Between driest and wettest, mm. */
-  swing: { before: number; after: number };
-}
-
 /** A reading this many days from gluing still tells the moisture of a strip at gluing. */
 const READING_HOLDS = 60;
 const MOST_DAYS = 5 * DAYS_IN_YEAR;
-
-const LIMITS = {
-  equilibrium:
-    'Taken as if the wood followed the air at once: the most it can do. A finished board lags and does somewhat less.',
-  simulated:
-    'Moisture through the two faces only, in air of one value a day; typical diffusivity and a fitted finish. See the band.',
-};
 
 /** The finish of the plan, as the wood feels it. */
 export const FINISH_OF_PLAN: Record<JobDocument['plan']['finish'], FinishKind> = {
@@ -119,7 +67,7 @@ export function deriveSeason(given: {
   // A maker's own moisture at gluing is where the wood is followed from; otherwise from milling, in the shop's air.
   const milledIndex = Math.max(0, Math.min(gluedIndex, daysBetween(start, document.plan.startOn)));
   const from = moistureAtGluing === null ? milledIndex : gluedIndex;
-  const line = moistureLine({
+  const lineInput: LineInput = {
     air,
     species,
     thickness: top?.size.thickness ?? 25,
@@ -128,7 +76,8 @@ export function deriveSeason(given: {
     from,
     deliveredIndex,
     start: moistureAtGluing ?? airAt(from),
-  });
+  };
+  const line = moistureLine(lineInput);
   const inForce = reckoning === 'simulated' ? line.mean : air.moisture;
   const response = (index: number) =>
     reckoning === 'simulated' ? (line.response[index] ?? 0) : index >= deliveredIndex ? 1 : 0;
@@ -156,7 +105,7 @@ export function deriveSeason(given: {
       const index = Math.min(days - 1, daysBetween(start, on));
       return { width, moisture: uncorrectedAt(index), response: response(index) };
     }),
-    (m, factor) => widthOfStrips({ ...forecast, correction: { factor, offset: 0 } }, m),
+    (m, factor) => widthOfStrips({ ...forecast, correction: { ...NO_CORRECTION, factor } }, m),
   );
 
   const all = inForce.map((m, index) => m + correction.offset * response(index));
@@ -186,6 +135,7 @@ export function deriveSeason(given: {
     topWidth: { driest: 0, wettest: 0 },
     learned: null,
     correction,
+    lineInput,
     figures: [],
   };
   const topWidth = { driest: topWidthAt(season, driest.moisture), wettest: topWidthAt(season, wettest.moisture) };
@@ -242,7 +192,7 @@ function stripsOfTop(
   });
 }
 
-function widthOfStrips(given: Pick<Season, 'strips' | 'school' | 'correction'>, toMoisture: number): number {
+export function widthOfStrips(given: Pick<Season, 'strips' | 'school' | 'correction'>, toMoisture: number): number {
   const { change } = MOVEMENT_SCHOOLS[given.school];
   return given.strips.reduce(
     (sum, { width, species, rings, moisture: fromMoisture }) =>
@@ -288,69 +238,4 @@ export function travelNeeded(season: Season, fromMiddle: number): { outward: num
     outward: Math.max(0, (season.topWidth.wettest - fastened) * share),
     inward: Math.max(0, (fastened - season.topWidth.driest) * share),
   };
-}
-
-function seasonFigures(season: Season, shopAir: Place, homeAir: Place): Figure[] {
-  const { reference, species, ringAngle, driest, wettest } = season;
-  const inputs = (to: SeasonDay) => [
-    {
-      label: reference.measuredOn ? `Width measured on ${reference.measuredOn}` : 'Width at gluing',
-      quantity: movement(reference.width),
-    },
-    { label: 'Moisture then', quantity: moisture(reference.moisture) },
-    { label: `Moisture on ${to.day}`, quantity: moisture(to.moisture) },
-    { label: `Ring angle, ${species.commonName}`, quantity: { amount: ringAngle, unit: 'degrees' as const } },
-    {
-      label: 'Coefficient C at that angle',
-      quantity: { amount: movementCoefficient(species, ringAngle), unit: 'coefficient' as const },
-    },
-  ];
-  const formula = 'D + D·C·(M₂ − M₁) within 6–14 %; D + D·(M₂ − M₁) / (100·FSP/S − FSP + M₁) outside';
-  const source = SPECIES_SOURCE[species.source];
-  const width = (id: string, label: string, amount: number, to: SeasonDay): Figure => ({
-    id,
-    label,
-    quantity: movement(amount),
-    formula,
-    inputs: inputs(to),
-    source,
-    limits: LIMITS[season.reckoning],
-  });
-  const swing = season.topWidth.wettest - season.topWidth.driest;
-  const air = (id: string, label: string, at: SeasonDay): Figure => {
-    const where = at.index < season.delivered.index ? shopAir : homeAir;
-    const year = yearOfAir(where);
-    const date = dayOfYear(at.day) % DAYS_IN_YEAR;
-    return {
-      id,
-      label,
-      quantity: moisture(at.moisture),
-      formula: 'Hailwood–Horrobin: (1800/W)·[Kh/(1−Kh) + (K₁Kh + 2K₁K₂K²h²)/(1 + K₁Kh + K₁K₂K²h²)]',
-      inputs: [
-        { label: 'Place', quantity: where.name },
-        { label: 'Day', quantity: at.day },
-        { label: 'Temperature', quantity: { amount: year.temperature[date] ?? 0, unit: 'celsius' } },
-        { label: 'Relative humidity', quantity: { amount: year.relativeHumidity[date] ?? 0, unit: 'percent' } },
-      ],
-      source: 'Wood Handbook ch. 4; monthly means of the place, smooth between mid-months',
-    };
-  };
-  return [
-    width('top-width-driest', 'Narrowest', season.topWidth.driest, driest),
-    width('top-width-wettest', 'Widest', season.topWidth.wettest, wettest),
-    {
-      id: 'top-swing',
-      label: 'Between driest and wettest',
-      quantity: movement(swing),
-      formula: 'widest − narrowest',
-      inputs: [
-        { label: 'Widest', quantity: movement(season.topWidth.wettest) },
-        { label: 'Narrowest', quantity: movement(season.topWidth.driest) },
-      ],
-      source,
-      limits: LIMITS[season.reckoning],
-    },
-    air('moisture-driest', 'Driest day', driest),
-    air('moisture-wettest', 'Wettest day', wettest),
-  ];
 }

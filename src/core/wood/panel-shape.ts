@@ -16,7 +16,7 @@ export const RING_SCHOOLS: Record<RingSchool, { name: string; reason: string }> 
   },
   'all-one-way': {
     name: 'All one way',
-    reason: 'One sweep over the ripples, the tallest of the three, but one that the base can hold down.',
+    reason: 'One sweep over the ripples: a bow that the base can hold down.',
   },
 };
 

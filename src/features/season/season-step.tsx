@@ -1,6 +1,6 @@
 'use client';
 
-import { HOLDS, plusDays, sayDayShort, topWidthAt } from '@/core';
+import { FINISH_OF_PLAN, FINISHES, HOLDS, MOVEMENT_SCHOOLS, plusDays, sayDayShort, topWidthAt } from '@/core';
 import { Choice, DayField, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { QuantityText, useUnits } from '@/ui/units';
@@ -8,13 +8,17 @@ import { Group } from '../form/form-step';
 import { Exaggeration, PieceDrawing, useTabs } from '../form/piece-drawing';
 import { useChange, useDerived, useJobState, useShownDay } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
+import { MeasuredWidths } from './measured-widths';
+import { ShapeView } from './shape-view';
+import { TiesView } from './ties-view';
 import { YearChart } from './year-chart';
 
 const TABS = [
   { value: 'plan', label: 'Plan' },
   { value: 'end', label: 'End' },
-  { value: 'front', label: 'Front' },
   { value: 'year', label: 'Through the year' },
+  { value: 'ties', label: 'Ties' },
+  { value: 'shape', label: 'Shape' },
 ] as const;
 
 export function SeasonStep() {
@@ -47,8 +51,8 @@ export function SeasonStep() {
       step="season"
       title="Season"
       views={tabs.bar}
-      tools={tabs.value === 'year' ? null : <Exaggeration />}
-      drawing={tabs.value === 'year' ? <YearChart /> : <PieceDrawing view={tabs.value} />}
+      tools={tabs.value === 'year' || tabs.value === 'ties' ? null : <Exaggeration />}
+      drawing={<SeasonDrawing view={tabs.value} />}
       lead={
         <>
           <p>
@@ -63,7 +67,8 @@ export function SeasonStep() {
             between <b className="figures font-semibold">{units.length(season.topWidth.driest, true)}</b> on{' '}
             {sayDayShort(season.driest.day)} and{' '}
             <b className="figures font-semibold">{units.length(season.topWidth.wettest, true)}</b> on{' '}
-            {sayDayShort(season.wettest.day)}, if the wood followed the air at once
+            {sayDayShort(season.wettest.day)},{' '}
+            {season.reckoning === 'simulated' ? 'as moisture gets in and out' : 'if the wood followed the air at once'}
           </p>
         </>
       }
@@ -110,6 +115,58 @@ export function SeasonStep() {
           { value: '85', label: 'Quarter', reason: 'Rings upright: the least movement.' },
         ]}
       />
+      <Choice
+        label="Sizes follow"
+        value={document.season.reckoning}
+        onCommit={change('season.reckoning')}
+        options={[
+          {
+            value: 'equilibrium',
+            label: 'The air at once',
+            reason: 'The most the wood can ever do: what slots and gaps are cut for.',
+          },
+          {
+            value: 'simulated',
+            label: 'As simulated',
+            reason: 'Moisture through both faces and their finish: what it will likely do.',
+          },
+        ]}
+      />
+      <Choice
+        label="Movement is reckoned by"
+        value={document.season.school}
+        onCommit={change('season.school')}
+        options={(['coefficients', 'swelling'] as const).map((value) => ({
+          value,
+          label: MOVEMENT_SCHOOLS[value].name,
+          reason: MOVEMENT_SCHOOLS[value].reason,
+        }))}
+      />
+      {(['coefficients', 'swelling', 'thumb'] as const).map((school) => (
+        <FigureLine
+          key={school}
+          label={`${MOVEMENT_SCHOOLS[school].name}${school === document.season.school ? ', in force' : ''}`}
+          figure={figures[`swing-${school}`]}
+        />
+      ))}
+      <Choice
+        label={`Finished (${FINISHES[FINISH_OF_PLAN[document.plan.finish]].name.toLowerCase()})`}
+        value={document.season.coated}
+        onCommit={change('season.coated')}
+        options={[
+          {
+            value: 'both',
+            label: 'Both faces',
+            reason: 'Alike above and below: the top stays flat while its moisture changes.',
+          },
+          {
+            value: 'show',
+            label: 'Show face',
+            reason: 'The bare underside follows the air first: the top bows with every change.',
+          },
+          { value: 'neither', label: 'Neither', reason: 'Bare wood follows the air fastest.' },
+        ]}
+      />
       <Group title="How the top is held">
         <Select
           label="Fasteners"
@@ -137,6 +194,7 @@ export function SeasonStep() {
       />
       <FigureLine label={`Driest, ${sayDayShort(season.driest.day)}`} figure={figures['moisture-driest']} />
       <FigureLine label={`Wettest, ${sayDayShort(season.wettest.day)}`} figure={figures['moisture-wettest']} />
+      <MeasuredWidths />
       {season.reference.measuredOn ? (
         <p className="mt-2 text-ink-2">
           The top was measured at <QuantityText of={{ amount: season.reference.width, unit: 'mm-movement' }} /> on{' '}
@@ -145,6 +203,19 @@ export function SeasonStep() {
       ) : null}
     </StepFrame>
   );
+}
+
+function SeasonDrawing({ view }: { view: (typeof TABS)[number]['value'] }) {
+  switch (view) {
+    case 'year':
+      return <YearChart />;
+    case 'ties':
+      return <TiesView />;
+    case 'shape':
+      return <ShapeView />;
+    default:
+      return <PieceDrawing view={view} />;
+  }
 }
 
 const nearestSawing = (angle: number) =>

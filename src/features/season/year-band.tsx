@@ -11,7 +11,10 @@ const HEIGHT = 150;
 const PLOT = { left: 4, right: 34, top: 34, bottom: 24 };
 const INITIALS = 'JFMAMJJASOND';
 
-/** Two years of moisture of this piece, dry to wet, with the day that every drawing shows. Drag it, or use the arrows. */
+/**
+ * Two years of moisture, dry to wet: the broad band is that of the air, the line that of the wood. The day that every
+ * drawing shows is dragged, or moved by the arrows.
+ */
 export function YearBand() {
   const { season } = useDerived();
   const look = useLook();
@@ -21,13 +24,15 @@ export function YearBand() {
   const days = season.moistures.length;
   const { index: day, moisture } = useShownDay();
 
-  const low = Math.floor(Math.min(...season.moistures) - 0.8);
-  const high = Math.ceil(Math.max(...season.moistures) + 0.8);
+  const all = [...season.air, ...season.moistures];
+  const low = Math.floor(Math.min(...all) - 0.8);
+  const high = Math.ceil(Math.max(...all) + 0.8);
   const width = Math.max(200, size.width);
   const x = (d: number) => PLOT.left + (d / (days - 1)) * (width - PLOT.left - PLOT.right);
   const y = (m: number) => HEIGHT - PLOT.bottom - ((m - low) / (high - low)) * (HEIGHT - PLOT.top - PLOT.bottom);
   const sampled = Array.from({ length: Math.ceil(days / 5) }, (_, i) => Math.min(days - 1, i * 5));
-  const at = (d: number) => season.moistures[d] ?? 0;
+  const at = (d: number) => season.air[d] ?? 0;
+  const wood = (d: number) => season.simulated[d] ?? 0;
   const band =
     area<number>()
       .x(x)
@@ -37,8 +42,8 @@ export function YearBand() {
   const path =
     line<number>()
       .x(x)
-      .y((d) => y(at(d)))
-      .curve(curveMonotoneX)(sampled.filter((d) => d >= season.glued.index)) ?? '';
+      .y((d) => y(wood(d)))
+      .curve(curveMonotoneX)(sampled.filter((d) => d >= season.milled.index)) ?? '';
   const gridLines = Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((m) => m % 2 === 0);
   const months = Array.from({ length: 25 }, (_, i) => Math.round((i * 365) / 12));
   const marks = [
@@ -47,6 +52,8 @@ export function YearBand() {
     { at: season.driest.index, text: `dry ${units.length(season.topWidth.driest, true)}` },
     { at: season.wettest.index, text: `wet ${units.length(season.topWidth.wettest, true)}` },
   ].filter((mark) => mark.at >= 0 && mark.at < days);
+
+  const measured = season.learned?.points.filter((point) => point.index >= 0 && point.index < days) ?? [];
 
   const drag = (event: PointerEvent) => {
     const box = svg.current?.getBoundingClientRect();
@@ -113,6 +120,17 @@ export function YearBand() {
         ))}
         <path d={band} fill="url(#dry-to-wet)" opacity={0.6} />
         <path d={path} className="fill-none stroke-ink" strokeWidth={1.6} />
+        {measured.map((point) => (
+          <path
+            key={`${point.on}${point.width}`}
+            d={`M${x(point.index)} ${HEIGHT - PLOT.bottom}l-4 -7h8z`}
+            className="fill-layout"
+          >
+            <title>
+              {point.on}: measured {units.length(point.width, true)}
+            </title>
+          </path>
+        ))}
         {months.map((d, i) => (
           <g key={d}>
             <line

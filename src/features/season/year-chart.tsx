@@ -1,54 +1,192 @@
 'use client';
 
-import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceDot,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import { plusDays, sayDayShort, topWidthAt } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useDerived, useShownDay } from '../job/job-context';
+import { DRAWS, useForecastBand } from './use-forecast-band';
 
-/** Width of the top in equilibrium through the two years, from gluing on. */
+const EVERY = 4;
+
+/** Width of the top from milling on: as the air would have it at once, as it was simulated, in 500 draws, and as measured. */
 export function YearChart() {
   const { season } = useDerived();
   const { index: day } = useShownDay();
+  const { band, state, stop, again } = useForecastBand();
   const units = useUnits();
-  const rows = season.moistures.flatMap((moisture, index) =>
-    index >= season.glued.index && index % 3 === 0 ? [{ index, width: topWidthAt(season, moisture) }] : [],
-  );
+  const first = Math.min(season.milled.index, season.glued.index);
+  const rows = season.moistures.flatMap((_, index) => {
+    if (index < first || (index - first) % EVERY !== 0) return [];
+    const at = band ? index - band.from : -1;
+    const low = band && at >= 0 ? band.low[at] : undefined;
+    const high = band && at >= 0 ? band.high[at] : undefined;
+    return [
+      {
+        index,
+        air: topWidthAt(season, season.air[index] ?? 0),
+        wood: topWidthAt(season, season.simulated[index] ?? 0),
+        ...(low !== undefined && high !== undefined ? { band: [low, high] } : {}),
+      },
+    ];
+  });
+  const measured = (season.learned?.points ?? []).map((point) => ({ index: point.index, measured: point.width }));
   const name = (index: number) => sayDayShort(plusDays(season.start, index));
+  const event = (index: number, text: string, position: 'insideTopLeft' | 'insideBottomLeft') => (
+    <ReferenceLine
+      key={text}
+      x={index}
+      stroke="var(--color-ink-2)"
+      strokeDasharray="2 3"
+      label={{ value: text, position, fontSize: 12, fill: 'var(--color-ink)' }}
+    />
+  );
   return (
-    <figure className="flex h-full flex-col pt-2" aria-label="Width of the top through the year">
-      <figcaption className="pb-2 text-ink-2">
-        Width of the top, {units.system === 'metric' ? 'mm' : 'inches'}, if the wood followed the air at once
+    <figure className="flex h-full min-h-72 flex-col pt-1" aria-label="Width of the top through the year">
+      <figcaption className="flex flex-wrap items-center gap-x-5 gap-y-1 pb-1">
+        <Key line="stroke-ink" width={2}>
+          simulated
+        </Key>
+        <Key line="stroke-wet" dash="4 3">
+          if it followed the air at once
+        </Key>
+        <span className="flex items-center gap-1.5">
+          <svg width="18" height="10" aria-hidden="true">
+            <rect width="18" height="10" className="fill-layout-tint" />
+          </svg>
+          {band ? `nine in ten of ${band.draws} draws of wood, air and finish` : 'draws of wood, air and finish'}
+        </span>
+        {measured.length > 0 ? (
+          <span className="flex items-center gap-1.5">
+            <svg width="10" height="10" aria-hidden="true">
+              <circle cx="5" cy="5" r="4" className="fill-paper stroke-layout" strokeWidth="2" />
+            </svg>
+            measured
+          </span>
+        ) : null}
+        <span role="status" className="ml-auto" data-band={band ? 'drawn' : 'none'}>
+          {state.drawing ? (
+            <>
+              <progress value={state.share} max={1} aria-label="Drawing" className="mr-2 h-2 w-24 accent-layout" />
+              {Math.round(state.share * DRAWS)} of {DRAWS}{' '}
+              <button type="button" className="font-semibold text-layout hover:underline" onClick={stop}>
+                Stop
+              </button>
+            </>
+          ) : state.failed ? (
+            <span className="text-stop">{state.failed}</span>
+          ) : state.stopped && !band ? (
+            <button type="button" className="font-semibold text-layout hover:underline" onClick={again}>
+              Draw the band
+            </button>
+          ) : null}
+        </span>
       </figcaption>
-      <ResponsiveContainer width="100%" height="88%">
-        <LineChart data={rows} margin={{ left: 14, right: 20, top: 8, bottom: 8 }} accessibilityLayer={false}>
-          <CartesianGrid stroke="var(--color-hairline)" vertical={false} />
-          <XAxis
-            dataKey="index"
-            type="number"
-            domain={[season.glued.index, season.moistures.length - 1]}
-            tickFormatter={name}
-            stroke="var(--color-ink-2)"
-          />
-          <YAxis
-            domain={[(least: number) => Math.floor(least / 5) * 5, (most: number) => Math.ceil(most / 5) * 5]}
-            tickFormatter={(mm: number) => units.length(mm)}
-            width={70}
-            stroke="var(--color-ink-2)"
-          />
-          <Tooltip
-            formatter={(mm) => [units.length(Number(mm), true), 'width']}
-            labelFormatter={(index) => name(Number(index))}
-          />
-          <ReferenceLine
-            x={season.delivered.index}
-            stroke="var(--color-ink-2)"
-            strokeDasharray="2 3"
-            label={{ value: 'delivered', position: 'insideTopLeft' }}
-          />
-          <ReferenceLine x={day} stroke="var(--color-layout)" strokeWidth={2} />
-          <Line dataKey="width" dot={false} stroke="var(--color-ink)" strokeWidth={1.8} isAnimationActive={false} />
-        </LineChart>
-      </ResponsiveContainer>
+      <div className="min-h-0 flex-1">
+        <ResponsiveContainer width="100%" height="100%">
+          <ComposedChart data={rows} margin={{ left: 6, right: 20, top: 8, bottom: 4 }} accessibilityLayer={false}>
+            <CartesianGrid stroke="var(--color-hairline)" vertical={false} />
+            <XAxis
+              dataKey="index"
+              type="number"
+              domain={[first, season.moistures.length - 1]}
+              tickFormatter={name}
+              tickCount={9}
+              stroke="var(--color-ink-2)"
+            />
+            <YAxis
+              domain={[(least: number) => Math.floor(least / 5) * 5, (most: number) => Math.ceil(most / 5) * 5]}
+              tickFormatter={(mm: number) => units.length(mm)}
+              width={66}
+              stroke="var(--color-ink-2)"
+            />
+            <Tooltip
+              labelFormatter={(index) => name(Number(index))}
+              formatter={(value, label) =>
+                Array.isArray(value)
+                  ? [value.map((mm) => units.length(Number(mm), true)).join(' – '), 'nine in ten']
+                  : [
+                      units.length(Number(value), true),
+                      label === 'air' ? 'at once' : label === 'wood' ? 'simulated' : 'measured',
+                    ]
+              }
+            />
+            <Area dataKey="band" stroke="none" fill="var(--color-layout-tint)" isAnimationActive={false} />
+            {event(season.glued.index, 'glued', 'insideTopLeft')}
+            {event(season.delivered.index, 'delivered', 'insideBottomLeft')}
+            <ReferenceLine x={day} stroke="var(--color-layout)" strokeWidth={2} />
+            <Line
+              dataKey="air"
+              dot={false}
+              stroke="var(--color-wet)"
+              strokeDasharray="4 3"
+              strokeWidth={1.2}
+              isAnimationActive={false}
+            />
+            <Line dataKey="wood" dot={false} stroke="var(--color-ink)" strokeWidth={2} isAnimationActive={false} />
+            {season.driest.index < season.moistures.length ? (
+              <ReferenceDot
+                x={season.driest.index}
+                y={season.topWidth.driest}
+                r={4}
+                fill="var(--color-dry)"
+                stroke="var(--color-ink)"
+                label={{
+                  value: `dry ${units.length(season.topWidth.driest, true)}`,
+                  position: 'right',
+                  fontSize: 12,
+                  fill: 'var(--color-ink)',
+                }}
+              />
+            ) : null}
+            {season.wettest.index < season.moistures.length ? (
+              <ReferenceDot
+                x={season.wettest.index}
+                y={season.topWidth.wettest}
+                r={4}
+                fill="var(--color-wet)"
+                stroke="var(--color-ink)"
+                label={{
+                  value: `wet ${units.length(season.topWidth.wettest, true)}`,
+                  position: 'top',
+                  fontSize: 12,
+                  fill: 'var(--color-ink)',
+                }}
+              />
+            ) : null}
+            <Scatter
+              data={measured}
+              dataKey="measured"
+              fill="var(--color-paper)"
+              stroke="var(--color-layout)"
+              strokeWidth={2}
+              isAnimationActive={false}
+            />
+          </ComposedChart>
+        </ResponsiveContainer>
+      </div>
     </figure>
+  );
+}
+
+function Key({ line, width = 1.4, dash, children }: { line: string; width?: number; dash?: string; children: string }) {
+  return (
+    <span className="flex items-center gap-1.5">
+      <svg width="22" height="6" aria-hidden="true">
+        <line x1="0" x2="22" y1="3" y2="3" className={line} strokeWidth={width} strokeDasharray={dash} />
+      </svg>
+      {children}
+    </span>
   );
 }

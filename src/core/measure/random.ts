@@ -1,4 +1,4 @@
-/** A small seeded generator (mulberry32): the same seed gives the same layout everywhere. Values in [0, 1). */
+/** A small seeded generator (mulberry32): the same seed gives the same numbers everywhere. Values in [0, 1). */
 export function seededRandom(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

@@ -1,0 +1,34 @@
+import { seededRandom } from '../measure/random';
+import { heartSides, type PanelShape, type PanelStrip, panelShape, type RingSchool } from '../wood/panel-shape';
+import type { Season } from './season';
+
+/** Before a layout is there the top is thought of in strips of about this width, mm. */
+const THOUGHT_STRIP = 130;
+
+/**
+ * The cross-section of the top at a moisture, its strips laid by a school. Which face of a board is the better one nobody
+ * has said; for that school the hearts fall as a fixed throw of the dice has them.
+ */
+export function shapeOfTop(
+  season: Season,
+  thickness: number,
+  at: { moisture: number; slope: number },
+  school: RingSchool,
+): PanelShape {
+  const strips = thoughtStrips(season);
+  const throwDice = seededRandom(11);
+  const sides = heartSides(strips.length, school, () => throwDice() < 0.5);
+  return panelShape(
+    strips.map((strip, i) => ({ ...strip, heartUp: sides[i] ?? true })),
+    thickness,
+    at.moisture,
+    at.slope,
+  );
+}
+
+function thoughtStrips(season: Season): readonly PanelStrip[] {
+  const [only] = season.strips;
+  if (season.strips.length > 1 || !only) return season.strips;
+  const n = Math.max(1, Math.round(only.width / THOUGHT_STRIP));
+  return Array.from({ length: n }, () => ({ ...only, width: only.width / n }));
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import { useState } from 'react';
+import { plusDays } from '@/core';
+import { Button } from '@/ui/button';
+import { DayField, LengthField } from '@/ui/fields';
+import { Length, QuantityText } from '@/ui/units';
+import { Group } from '../form/form-step';
+import { useDerived, useJobState, useShownDay } from '../job/job-context';
+
+/** Widths measured on the piece since it was glued, and what they say about its forecast. */
+export function MeasuredWidths() {
+  const { season } = useDerived();
+  const { index } = useShownDay();
+  const measured = useJobState((state) => state.document.season.measured);
+  const change = useJobState((state) => state.change);
+  const [width, setWidth] = useState<number | null>(null);
+  const [on, setOn] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string>();
+  const shown = plusDays(season.start, index);
+  const day = on ?? (index > season.glued.index ? shown : season.glued.day);
+  const points = season.learned?.points ?? [];
+  const add = () => {
+    if (width === null) {
+      setProblem('Enter the width that was measured.');
+      return;
+    }
+    const next = [...measured, { on: day, width, note: '' }].sort((a, b) => (a.on < b.on ? -1 : 1));
+    const problems = change([{ path: 'season.measured', value: next }]);
+    setProblem(problems?.[0]?.problem);
+    if (!problems) {
+      setWidth(null);
+      setOn(null);
+    }
+  };
+  return (
+    <Group title="Measured since">
+      {points.map((point) => (
+        <p
+          key={`${point.on}${point.width}`}
+          data-measured={point.on}
+          className="flex items-baseline gap-2 border-hairline border-b py-1"
+        >
+          <span className="figures">{point.on}</span>
+          <b className="figures ml-auto">
+            <Length mm={point.width} fine />
+          </b>
+          <span className="text-[12px] text-ink-2">
+            forecast <Length mm={point.before} fine />, now <Length mm={point.after} fine />
+          </span>
+          <Button
+            look="quiet"
+            aria-label={`Take away the width measured on ${point.on}`}
+            onClick={() =>
+              change([
+                {
+                  path: 'season.measured',
+                  value: measured.filter((m) => m.on !== point.on || m.width !== point.width),
+                },
+              ])
+            }
+          >
+            ×
+          </Button>
+        </p>
+      ))}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          add();
+        }}
+      >
+        <DayField
+          label="Day"
+          value={day}
+          onCommit={(next) => {
+            setOn(next);
+            return undefined;
+          }}
+        />
+        <LengthField
+          label="Width of the top"
+          mm={width}
+          least={50}
+          most={5000}
+          allowEmpty="measured"
+          onCommit={(mm) => {
+            setWidth(mm);
+            setProblem(undefined);
+            return undefined;
+          }}
+          onEmpty={() => setWidth(null)}
+        />
+        {problem ? (
+          <p role="alert" className="text-stop">
+            {problem}
+          </p>
+        ) : null}
+        <Button type="submit">Enter it</Button>
+      </form>
+      {season.learned ? (
+        <p className="mt-2" data-learned>
+          This top moves <QuantityText of={{ amount: season.learned.factor, unit: 'ratio' }} /> times what the table
+          says, in air <QuantityText of={{ amount: Math.abs(season.learned.offset), unit: 'percent-moisture' }} />{' '}
+          {season.learned.offset >= 0 ? 'damper' : 'drier'} than thought: between driest and wettest{' '}
+          <QuantityText of={{ amount: season.learned.swing.before, unit: 'mm-movement' }} /> before,{' '}
+          <QuantityText of={{ amount: season.learned.swing.after, unit: 'mm-movement' }} /> now.
+        </p>
+      ) : (
+        <p className="mt-2 text-[12px] text-ink-2 leading-4">
+          Each width measured corrects the forecast of this piece, a little at first and more as they agree.
+        </p>
+      )}
+    </Group>
+  );
+}

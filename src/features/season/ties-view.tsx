@@ -1,0 +1,123 @@
+'use client';
+
+import clsx from 'clsx';
+import { HOLDS, plusDays, sayDayShort } from '@/core';
+import { Length } from '@/ui/units';
+import { useDerived, useJobState, useLook } from '../job/job-context';
+
+interface Way {
+  need: number;
+  room: number;
+  day: number;
+}
+
+/** The ledger: how far every tie that slides must go each way, how far it may, and how to set it on the day of assembly. */
+export function TiesView() {
+  const { restraint, piece, season } = useDerived();
+  const kind = useJobState((state) => state.document.form.hold.kind);
+  const { lit, light } = useLook();
+  const tight = restraint.ties.filter((tie) => !tie.slides).length;
+  const fasteners = new Map(piece.fasteners.map((fastener) => [fastener.id, fastener]));
+  const lines = restraint.ledger
+    .filter((line) => line.axis === 'y')
+    .map((line) => {
+      const fastener = fasteners.get(line.tie);
+      const outwardIsPlus = (fastener?.y ?? 0) > 0;
+      return {
+        id: line.tie,
+        on: piece.parts.find((part) => part.id === fastener?.on)?.name ?? '',
+        outward: outwardIsPlus ? line.plus : line.minus,
+        inward: outwardIsPlus ? line.minus : line.plus,
+      };
+    });
+  // Fasteners of one rail that need and give the same stand in one row.
+  const rows: (Omit<(typeof lines)[number], 'id'> & { ids: string[] })[] = [];
+  for (const { id, ...line } of lines) {
+    const same = rows.find(
+      (row) => row.on === line.on && alike(row.outward, line.outward) && alike(row.inward, line.inward),
+    );
+    if (same) same.ids.push(id);
+    else rows.push({ ...line, ids: [id] });
+  }
+  const day = (index: number) => sayDayShort(plusDays(season.start, index));
+  return (
+    <div className="pt-2">
+      <p className="mb-3 max-w-[62ch]">
+        {restraint.traps.length === 0
+          ? 'Every joint and fastener lets the wood go where it wants through its years.'
+          : 'Some ties fight: the wood cannot go where it wants. What is missing stands in the checks.'}{' '}
+        <span className="text-ink-2">
+          {lines.length} ties slide, {tight} hold; reckoned from the day of gluing, {day(season.glued.index)}, at{' '}
+          {season.glued.moisture.toFixed(1)} %.
+        </span>
+      </p>
+      <table className="w-full">
+        <caption className="sr-only">How far every sliding tie must go</caption>
+        <thead>
+          <tr className="border-ink border-b text-left align-bottom">
+            <th className="py-1 pr-2">Across the table</th>
+            <th className="w-[27%]">Outward, the wet season</th>
+            <th className="w-[27%]">Inward, the dry season</th>
+            <th className="text-right">Leave free at assembly, out / in</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ ids, on, outward, inward }) => (
+            <tr
+              key={ids.join()}
+              data-tie={ids[0]}
+              className={clsx('border-hairline border-b', ids.some((id) => lit.includes(id)) && 'bg-layout-tint')}
+              onPointerEnter={() => light(ids)}
+              onPointerLeave={() => light([])}
+            >
+              <td className="py-2 pr-2">
+                {ids.length} × {HOLDS[kind].one}
+                <span className="block text-[12px] text-ink-2">{on}</span>
+              </td>
+              <td>
+                <NeedAndRoom way={outward} on={day(outward.day)} />
+              </td>
+              <td>
+                <NeedAndRoom way={inward} on={day(inward.day)} />
+              </td>
+              <td className="text-right">
+                <Length mm={outward.need * 1.2} fine /> / <Length mm={inward.need * 1.2} fine />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-3 max-w-[62ch] text-[12px] text-ink-2 leading-4">
+        {kind === 'buttons'
+          ? 'Free is measured from the button’s shoulder to the apron (outward) and from its tongue’s end to the bottom of the groove (inward), on the day the top goes on.'
+          : 'Free is measured from the screw’s shank to the end of its slot, on the day the top goes on.'}{' '}
+        A fifth is added to what the reckoning asks.
+      </p>
+    </div>
+  );
+}
+
+const alike = (a: Way, b: Way) => Math.abs(a.need - b.need) < 0.05 && Math.abs(a.room - b.room) < 0.05;
+
+function NeedAndRoom({ way, on }: { way: Way; on: string }) {
+  const most = Math.max(way.need, way.room, 0.1);
+  const short = way.need > way.room + 1e-6;
+  return (
+    <span className="block pr-5">
+      <span className={clsx('figures', short && 'font-semibold text-stop')}>
+        <Length mm={way.need} fine /> of <Length mm={way.room} fine />
+      </span>
+      <span className="text-ink-2 text-[12px]">
+        {' '}
+        {way.need > 0.05 ? on : ''}
+        {short ? ' · too short' : ''}
+      </span>
+      <span className="mt-0.5 block h-1.5 border border-line bg-ground" aria-hidden="true">
+        <span
+          className={clsx('block h-full', short ? 'bg-stop' : 'bg-layout')}
+          style={{ width: `${(100 * Math.min(way.need, most)) / most}%` }}
+        />
+      </span>
+    </span>
+  );
+}
