@@ -1,5 +1,7 @@
+import { existsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { loadDemoOnce } from '../src/server/demo';
+import { standIns } from '../src/server/device-store';
 import { MigrationRefused, migrate } from '../src/server/migrate';
 import { pool } from '../src/server/pool';
 
@@ -9,6 +11,15 @@ try {
   const applied = await migrate(pool(), join(root, 'db/migrations'));
   if (applied.length > 0) console.log(`Migrated: ${applied.join(', ')}`);
   if (await loadDemoOnce(join(root, 'demo'))) console.log('Loaded the demo workshop.');
+  // bin/start names a file for the tokens of the simulated devices; they are made once, and never where others exist.
+  const tokens = process.env.TALLER_STAND_INS;
+  if (tokens && !existsSync(tokens)) {
+    const made = await standIns();
+    if (made)
+      writeFileSync(tokens, `hygrometer ${made.hygrometer}\nmoisture-meter ${made['moisture-meter']}\n`, {
+        mode: 0o600,
+      });
+  }
 } catch (error) {
   const { code, message } = error as { code?: string; message?: string };
   if (error instanceof MigrationRefused) console.error(error.message);

@@ -19,6 +19,13 @@ export {
   type YearOfAir,
   yearOfAir,
 } from './climate/place';
+export {
+  type AirReading,
+  type BoardReading,
+  BoardReadingSchema,
+  doubtOf,
+  ReadingsSchema,
+} from './climate/readings';
 export { problemsOf, read } from './decision/issues';
 export * from './decision/job-document';
 export { type Shop, ShopSchema } from './decision/shop';
@@ -70,6 +77,7 @@ export * from './restraint/restraint';
 export * from './restraint/tie';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
+export { daysUntilReady, READY_WITHIN } from './stock/ready-to-mill';
 export { DRESSED_INCHES, quartersFor, SURFACED_INCHES, surfacedThickness } from './stock/thickness';
 export { cupHeight, cuppedSection, type SectionPoint } from './wood/cup';
 export { type AirSeries, type DiffusionResult, diffuse, type FaceCoefficients } from './wood/diffusion';
@@ -94,6 +102,8 @@ export {
   RING_SCHOOLS,
   type RingSchool,
 } from './wood/panel-shape';
+export { correctPinReading } from './wood/pin-meter';
 export { type RingCentre, type Rings, ringAngleAt, ringCentreFor } from './wood/rings';
+export { type CalculatorInput, type CalculatorResult, seasonCalculator } from './wood/season-calculator';
 export { simulateMoisture } from './wood/simulate-moisture';
 export { ALL_SPECIES, density, findSpecies, SPECIES_SOURCE, type Species } from './wood/species';

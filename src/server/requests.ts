@@ -1,5 +1,13 @@
 import * as v from 'valibot';
-import { BoardSchema, BriefSchema, JobDocumentSchema, LayoutSchema, PlaceSchema, ShopSchema } from '@/core';
+import {
+  BoardReadingSchema,
+  BoardSchema,
+  BriefSchema,
+  JobDocumentSchema,
+  LayoutSchema,
+  PlaceSchema,
+  ShopSchema,
+} from '@/core';
 import { day, line, name } from '@/core/decision/fields';
 
 /** Bodies that the browser sends, each with the revision it was made from. */
@@ -36,3 +44,10 @@ const placeEntries = {
 };
 export const NewPlaceRequest = v.object(placeEntries);
 export const SavePlaceRequest = v.object({ revision, place: v.object(placeEntries) });
+
+export const NewDeviceRequest = v.object({
+  name,
+  kind: v.picklist(['hygrometer', 'moisture-meter']),
+  placeId: v.nullable(uuid),
+});
+export const EnterReadingRequest = v.omit(BoardReadingSchema, ['board']);

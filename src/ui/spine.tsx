@@ -17,6 +17,8 @@ export interface SpineRow {
 const PLACES: SpineRow[] = [
   { href: '/jobs', title: 'Jobs' },
   { href: '/rack', title: 'Rack' },
+  { href: '/quick-season', title: 'Quick season' },
+  { href: '/air', title: 'Air' },
   { href: '/shop', title: 'Shop' },
   { href: '/methods', title: 'Methods' },
 ];

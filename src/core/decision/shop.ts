@@ -32,6 +32,8 @@ export const ShopSchema = v.object({
     /** Taken from a dressed or measured board's thickness when it is flattened. */
     flattening: length(0, 20),
   }),
+  /** What the shop's pin meter reads wrong for a wood, % added; by species id. */
+  meterCorrections: v.optional(v.record(v.pipe(v.string(), v.maxLength(80)), amount(-10, 10)), {}),
   /** An offcut at least this long and wide goes back to the rack. */
   usefulOffcut: v.object({ length: length(50, 5000), width: length(20, 1000) }),
 });

@@ -14,6 +14,8 @@ const PAGES: Found[] = [
   { label: 'Jobs', detail: 'page', href: '/jobs' },
   { label: 'New job', detail: 'page', href: '/jobs/new' },
   { label: 'Rack', detail: 'page', href: '/rack' },
+  { label: 'Quick season, how much a board moves', detail: 'page', href: '/quick-season' },
+  { label: 'Air, readings and boards', detail: 'page', href: '/air' },
   { label: 'Shop', detail: 'page', href: '/shop' },
   { label: 'Methods', detail: 'page', href: '/methods' },
 ];

@@ -7,7 +7,18 @@ import { Find } from './find';
 import { Keys } from './keys';
 
 /** The frame of every page outside a job. */
-export function PlaceFrame({ title, air, children }: { title: string; air: string; children: ReactNode }) {
+export function PlaceFrame({
+  title,
+  air,
+  children,
+  whole = false,
+}: {
+  title: string;
+  air: string;
+  children: ReactNode;
+  /** The page fills the frame to its edges. */
+  whole?: boolean;
+}) {
   return (
     <div className="desk grid h-screen grid-cols-[188px_minmax(0,1fr)] max-md:h-auto max-md:grid-cols-1 max-md:[grid-template-rows:none]">
       <div className="col-span-full">
@@ -15,7 +26,7 @@ export function PlaceFrame({ title, air, children }: { title: string; air: strin
       </div>
       <Spine />
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
-      <main tabIndex={0} className="relative min-h-0 overflow-auto bg-paper px-6 py-5">
+      <main tabIndex={0} className={`relative min-h-0 overflow-auto bg-paper ${whole ? '' : 'px-6 py-5'}`}>
         {children}
       </main>
       <Keys table={{}} />

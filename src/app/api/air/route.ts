@@ -1,0 +1,4 @@
+import { airData } from '@/server/air-data';
+import { answer } from '@/server/http';
+
+export const GET = () => answer(async () => Response.json(await airData()));

@@ -1,0 +1,12 @@
+import { addDevice, devicesOf } from '@/server/device-store';
+import { answer, readBody } from '@/server/http';
+import { NewDeviceRequest } from '@/server/requests';
+import { currentWorkshop } from '@/server/workshop-store';
+
+export const GET = () => answer(async () => Response.json(await devicesOf((await currentWorkshop()).id)));
+
+export const POST = (request: Request) =>
+  answer(async () => {
+    const device = await readBody(request, NewDeviceRequest);
+    return Response.json(await addDevice((await currentWorkshop()).id, device), { status: 201 });
+  });

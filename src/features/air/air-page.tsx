@@ -1,0 +1,108 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import { DAYS_IN_YEAR, dayOfYear, equilibriumMoisture, yearOfAir } from '@/core';
+import { NumberField } from '@/ui/fields';
+import { request } from '@/ui/request';
+import { useTabs } from '../form/piece-drawing';
+import { AirChart } from './air-chart';
+import type { AirReply } from './air-reply';
+import { BoardsToMill } from './boards-to-mill';
+import { Devices } from './devices';
+
+const TABS = [
+  { value: 'week', label: 'This week' },
+  { value: 'year', label: 'Against the year' },
+] as const;
+
+/** Looked for anew this often, ms, while the page is seen. */
+const EVERY = 4000;
+
+/** The shop's air as it is read, what it makes of wood, and which boards have come to rest in it. */
+export function AirPage({ first }: { first: AirReply }) {
+  const [data, setData] = useState(first);
+  const [gone, setGone] = useState(false);
+  const tabs = useTabs(TABS, 'week');
+  const look = useCallback(async () => {
+    const reply = await request<AirReply>('GET', '/api/air');
+    setGone(!reply.ok);
+    if (reply.ok) setData(reply.value);
+  }, []);
+  useEffect(() => {
+    const timer = setInterval(() => {
+      if (document.visibilityState === 'visible') void look();
+    }, EVERY);
+    return () => clearInterval(timer);
+  }, [look]);
+
+  const { place, air, today } = data;
+  const year = place ? yearOfAir(place) : undefined;
+  const day = dayOfYear(today) % DAYS_IN_YEAR;
+  const usual = year?.moisture[day];
+  const now = air.latest ? equilibriumMoisture(air.latest) : usual;
+  const [target, setTarget] = useState<number | null>(null);
+  return (
+    <div className="grid min-h-full grid-cols-[minmax(0,1fr)_324px] max-md:grid-cols-1">
+      <div className="min-w-0 px-6 py-5">
+        <h1 className="text-[19px] leading-6">Air</h1>
+        {place && now !== undefined ? (
+          <p className="mt-1" data-air-now>
+            <span className="figures font-semibold text-[34px] leading-10">{now.toFixed(1)} %</span>{' '}
+            <span className="text-ink-2">
+              is what wood comes to in {place.name},{' '}
+              {air.latest ? (
+                <>
+                  at <b className="figures font-semibold text-ink">{air.latest.temperature.toFixed(1)} °C</b> and{' '}
+                  <b className="figures font-semibold text-ink">{air.latest.relativeHumidity.toFixed(0)} %</b>, read{' '}
+                  {clock(air.latest.at)}
+                  {usual === undefined ? '' : `; usual at this time of year ${usual.toFixed(1)} %`}
+                </>
+              ) : (
+                'by its months; nothing has been read yet'
+              )}
+            </span>
+          </p>
+        ) : (
+          <p className="mt-1">Add the shop as a place on the Shop page, with the air of its months.</p>
+        )}
+        {gone ? (
+          <p role="status" className="mt-1 bg-stop-tint px-2 py-0.5 text-stop">
+            The server does not answer; what is shown is from before.
+          </p>
+        ) : null}
+        {place ? (
+          <>
+            <div className="mt-3">{tabs.bar}</div>
+            <AirChart view={tabs.value} place={place} readings={air.readings} today={today} />
+            <BoardsToMill data={data} target={target ?? now ?? 8} onRead={() => void look()} />
+          </>
+        ) : null}
+      </div>
+      <div className="border-line border-l bg-ground px-[18px] pt-4 pb-8 max-md:border-l-0">
+        <h2 className="mb-2 text-[14px]">Ready to mill</h2>
+        <NumberField
+          label="Boards should come to"
+          unit="%"
+          value={target}
+          least={3}
+          most={25}
+          step={0.5}
+          allowEmpty={now?.toFixed(1) ?? '8'}
+          onCommit={(next) => {
+            setTarget(next);
+            return undefined;
+          }}
+          onEmpty={() => setTarget(null)}
+          hint="Empty: what this air makes of wood now. A board within 1 % of it may be milled."
+        />
+        <Devices data={data} onChange={() => void look()} />
+      </div>
+    </div>
+  );
+}
+
+/** Local to the reader; the server writes none, so that both agree. */
+function clock(at: string): string {
+  const date = new Date(at);
+  return `${date.toISOString().slice(0, 10)} ${date.toISOString().slice(11, 16)} UTC`;
+}

@@ -1,0 +1,225 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { correctPinReading, daysUntilReady, findSpecies, type Problem } from '@/core';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { NumberField } from '@/ui/fields';
+import { ProblemList } from '@/ui/problem-list';
+import { request } from '@/ui/request';
+import { Length } from '@/ui/units';
+import type { AirReply } from './air-reply';
+
+/** Every board with its moisture and the days until it may be milled, the wettest from the target first. */
+export function BoardsToMill({ data, target, onRead }: { data: AirReply; target: number; onRead: () => void }) {
+  const { place, boards, boardReadings, today } = data;
+  const [reading, setReading] = useState<string | null>(null);
+  const rows = useMemo(
+    () =>
+      boards
+        .map((board) => {
+          const species = findSpecies(board.species);
+          const days =
+            place && species && board.moisture !== null
+              ? daysUntilReady({
+                  thickness: board.thickness,
+                  species,
+                  moisture: board.moisture,
+                  target,
+                  place,
+                  from: today,
+                })
+              : undefined;
+          return { board, species, days };
+        })
+        .sort((a, b) => order(b.days) - order(a.days) || (a.board.tag < b.board.tag ? -1 : 1)),
+    [boards, place, target, today],
+  );
+  const chosen = boards.find((board) => board.id === reading);
+  const ready = rows.filter((row) => row.days === 0).length;
+  return (
+    <section className="mt-5">
+      <h2 className="text-[14px]">
+        Boards: {ready} of {rows.length} may be milled at {target.toFixed(1)} %
+      </h2>
+      <div className="mt-1 max-h-[46vh] overflow-auto border-hairline border-t">
+        <table className="w-full">
+          <caption className="sr-only">Moisture of the boards on the rack</caption>
+          <thead className="sticky top-0 bg-paper">
+            <tr className="border-ink border-b text-left">
+              <th className="py-1">Tag</th>
+              <th>Wood</th>
+              <th className="text-right">Thick</th>
+              <th className="text-right">Moisture</th>
+              <th className="pl-4">Read</th>
+              <th className="text-right">Ready to mill</th>
+              <th>
+                <span className="sr-only">Enter a reading</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ board, species, days }) => {
+              const last = boardReadings[board.id];
+              return (
+                <tr key={board.id} data-board={board.tag} className="border-hairline border-b">
+                  <td className="py-1 font-semibold">{board.tag}</td>
+                  <td>{species?.commonName ?? board.species}</td>
+                  <td className="text-right">
+                    <Length mm={board.thickness} />
+                  </td>
+                  <td className="figures text-right">
+                    {board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}
+                  </td>
+                  <td className="pl-4 text-ink-2">
+                    {board.moistureOn ?? 'never'}
+                    {last ? `, meter ${last.reading.toFixed(1)} % at ${last.woodTemperature.toFixed(0)} °C` : ''}
+                  </td>
+                  <td className="figures text-right">
+                    {days === undefined ? (
+                      <span className="text-ink-2">read it first</span>
+                    ) : days === 0 ? (
+                      'now'
+                    ) : days === null ? (
+                      <span className="text-watch">not in this air</span>
+                    ) : (
+                      <b className="font-semibold text-watch">{days} days</b>
+                    )}
+                  </td>
+                  <td className="text-right">
+                    <Button
+                      look="quiet"
+                      aria-label={`Enter a reading of ${board.tag}`}
+                      onClick={() => setReading(board.id)}
+                    >
+                      Read
+                    </Button>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
+      {chosen ? (
+        <ReadingDialog
+          board={chosen}
+          correction={data.shop.meterCorrections[chosen.species] ?? 0}
+          data={data}
+          onClose={(entered) => {
+            setReading(null);
+            if (entered) onRead();
+          }}
+        />
+      ) : null}
+    </section>
+  );
+}
+
+const order = (days: number | null | undefined) => (days === undefined ? -1 : days === null ? 1e9 : days);
+
+function ReadingDialog({
+  board,
+  correction,
+  data,
+  onClose,
+}: {
+  board: AirReply['boards'][number];
+  correction: number;
+  data: AirReply;
+  onClose: (entered: boolean) => void;
+}) {
+  const [read, setRead] = useState<number | null>(null);
+  const [warmth, setWarmth] = useState(20);
+  const [offset, setOffset] = useState(correction);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const wood = findSpecies(board.species)?.commonName ?? board.species;
+  const save = async () => {
+    if (read === null) {
+      setProblems([{ problem: 'Nothing is entered.', where: 'the reading', wayOut: 'Write what the meter shows.' }]);
+      return;
+    }
+    if (offset !== correction) {
+      const shop = { ...data.shop, meterCorrections: { ...data.shop.meterCorrections, [board.species]: offset } };
+      const kept = await request('PUT', '/api/shop', { revision: data.shopRevision, shop });
+      if (!kept.ok) {
+        setProblems(kept.problems);
+        return;
+      }
+    }
+    const reply = await request('POST', `/api/boards/${board.id}/readings`, {
+      at: new Date().toISOString(),
+      reading: read,
+      woodTemperature: warmth,
+    });
+    if (reply.ok) onClose(true);
+    else setProblems(reply.problems);
+  };
+  return (
+    <Dialog title={`${board.tag}, ${wood}: moisture`} open onClose={() => onClose(false)}>
+      <ProblemList problems={problems} />
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+      >
+        <NumberField
+          label="The meter shows"
+          unit="%"
+          value={read}
+          least={2}
+          most={100}
+          step={0.5}
+          allowEmpty="read"
+          onCommit={(next) => {
+            setRead(next);
+            return undefined;
+          }}
+          onEmpty={() => setRead(null)}
+        />
+        <NumberField
+          label="The wood is at"
+          unit="°C"
+          value={warmth}
+          least={-30}
+          most={60}
+          onCommit={(next) => {
+            setWarmth(next);
+            return undefined;
+          }}
+        />
+        <NumberField
+          label={`For ${wood} add`}
+          unit="%"
+          value={offset}
+          least={-10}
+          most={10}
+          step={0.1}
+          onCommit={(next) => {
+            setOffset(next);
+            return undefined;
+          }}
+          hint="From the table that came with the meter; kept for this wood. Zero if the meter is set to it."
+        />
+        {read === null ? null : (
+          <p>
+            That is{' '}
+            <b className="figures">
+              {correctPinReading({ reading: read, woodTemperature: warmth, speciesCorrection: offset }).toFixed(1)} %
+            </b>{' '}
+            <span className="text-ink-2">by Pfaff and Garrahan’s correction for warmth, from memory of it</span>
+          </p>
+        )}
+        <div className="mt-3 flex gap-3">
+          <Button look="chief" type="submit">
+            Enter the reading
+          </Button>
+          <Button look="quiet" onClick={() => onClose(false)}>
+            Close
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,179 @@
+import { type AirReading, type BoardReading, correctPinReading, doubtOf, type Problem, type Shop } from '@/core';
+import type { Device } from './device-store';
+import { inTransaction, pool, type Queryable } from './pool';
+import { Refusal } from './refusal';
+import { currentWorkshop } from './workshop-store';
+
+export interface Taken {
+  taken: number;
+  /** Readings that were here already, from the same device at the same time. */
+  duplicates: number;
+  refused: Problem[];
+}
+
+/** Takes in what a device sent; every sound reading counts, whatever is wrong with the others. */
+export async function takeReadings(
+  device: Device & { workshopId: string },
+  readings: readonly (AirReading | BoardReading)[],
+  now: Date,
+): Promise<Taken> {
+  const { settings } = await currentWorkshop();
+  const result: Taken = { taken: 0, duplicates: 0, refused: [] };
+  await inTransaction(async (db) => {
+    for (const [i, reading] of readings.entries()) {
+      const where = `readings.${i}`;
+      const doubt = doubtOf(reading, now);
+      const fault = doubt ? { ...doubt, where } : await misplaced(device, reading, where, db);
+      if (fault) {
+        result.refused.push(fault);
+        continue;
+      }
+      const added =
+        'board' in reading
+          ? await keepBoardReading(db, device.workshopId, device.id, reading, settings)
+          : await keepAirReading(db, device, reading);
+      if (added) result.taken += 1;
+      else result.duplicates += 1;
+    }
+    await db.query('update device set last_seen_at = now() where id = $1', [device.id]);
+  });
+  return { ...result, refused: result.refused.slice(0, 50) };
+}
+
+async function misplaced(
+  device: Device & { workshopId: string },
+  reading: AirReading | BoardReading,
+  where: string,
+  db: Queryable,
+): Promise<Problem | undefined> {
+  if ('board' in reading) {
+    if (device.kind !== 'moisture-meter')
+      return { problem: 'A hygrometer does not read boards.', where, wayOut: 'Add it as a moisture meter.' };
+    const { rows } = await db.query('select 1 from board where workshop_id = $1 and tag = $2 and deleted_at is null', [
+      device.workshopId,
+      reading.board,
+    ]);
+    return rows[0]
+      ? undefined
+      : { problem: `No board on the rack has the tag ${reading.board}.`, where, wayOut: 'Look at the tag.' };
+  }
+  return device.kind === 'hygrometer' && device.placeId
+    ? undefined
+    : { problem: 'This device hangs nowhere, so its air is of no place.', where, wayOut: 'Add it as a hygrometer.' };
+}
+
+async function keepAirReading(db: Queryable, device: Device & { workshopId: string }, r: AirReading): Promise<boolean> {
+  const { rowCount } = await db.query(
+    `insert into air_reading (device_id, workshop_id, place_id, read_at, temperature, relative_humidity)
+     values ($1, $2, $3, $4, $5, $6) on conflict do nothing`,
+    [device.id, device.workshopId, device.placeId, r.at, r.temperature, r.relativeHumidity],
+  );
+  return (rowCount ?? 0) > 0;
+}
+
+/** Keeps a reading beside what it means, and lets the board show its latest. */
+async function keepBoardReading(
+  db: Queryable,
+  workshopId: string,
+  deviceId: string | null,
+  reading: BoardReading,
+  shop: Shop,
+): Promise<boolean> {
+  const { rows } = await db.query(
+    'select id, species from board where workshop_id = $1 and tag = $2 and deleted_at is null for update',
+    [workshopId, reading.board],
+  );
+  const board = rows[0];
+  const moisture = correctPinReading({
+    reading: reading.reading,
+    woodTemperature: reading.woodTemperature,
+    speciesCorrection: shop.meterCorrections[board.species] ?? 0,
+  });
+  const kept = await db.query(
+    `insert into board_reading (workshop_id, board_id, device_id, read_at, reading, wood_temperature, method, moisture)
+     select $1::uuid, $2::uuid, $3::uuid, $4::timestamptz, $5::float8, $6::float8, 'pin', $7::float8
+     where not exists (select 1 from board_reading
+                       where board_id = $2::uuid and device_id is not distinct from $3::uuid and read_at = $4::timestamptz)`,
+    [workshopId, board.id, deviceId, reading.at, reading.reading, reading.woodTemperature, moisture],
+  );
+  if (!kept.rowCount) return false;
+  // A late reading is kept, but does not stand before a newer one.
+  await db.query(
+    `update board set moisture = round($2::numeric, 1), moisture_on = $3::timestamptz::date, revision = revision + 1
+     where id = $1 and not exists (select 1 from board_reading where board_id = $1 and read_at > $3::timestamptz)`,
+    [board.id, moisture, reading.at],
+  );
+  return true;
+}
+
+/** A reading entered by hand. */
+export async function enterBoardReading(
+  workshopId: string,
+  id: string,
+  reading: Omit<BoardReading, 'board'>,
+  now: Date,
+) {
+  const { settings } = await currentWorkshop();
+  const { rows } = await pool().query(
+    'select tag from board where workshop_id = $1 and id = $2 and deleted_at is null',
+    [workshopId, id],
+  );
+  if (!rows[0])
+    throw new Refusal(404, [{ problem: 'There is no such board.', where: id, wayOut: 'Look for it in the bin.' }]);
+  const whole = { ...reading, board: rows[0].tag };
+  const doubt = doubtOf(whole, now);
+  if (doubt) throw new Refusal(422, [{ ...doubt, where: 'reading' }]);
+  const kept = await inTransaction((db) => keepBoardReading(db, workshopId, null, whole, settings));
+  return { taken: kept ? 1 : 0, duplicates: kept ? 0 : 1 };
+}
+
+export interface AirOfPlace {
+  /** Oldest first, at most one an hour. */
+  readings: { at: string; temperature: number; relativeHumidity: number }[];
+  latest: { at: string; temperature: number; relativeHumidity: number } | null;
+}
+
+/** The last days' readings of a place, by the hour. */
+export async function airOfPlace(workshopId: string, placeId: string, days: number): Promise<AirOfPlace> {
+  const [hours, last] = await Promise.all([
+    pool().query(
+      `select date_trunc('hour', read_at) as at, avg(temperature) as temperature, avg(relative_humidity) as rh
+       from air_reading where workshop_id = $1 and place_id = $2 and read_at > now() - make_interval(days => $3)
+       group by 1 order by 1`,
+      [workshopId, placeId, days],
+    ),
+    pool().query(
+      `select read_at as at, temperature, relative_humidity as rh from air_reading
+       where workshop_id = $1 and place_id = $2 order by read_at desc limit 1`,
+      [workshopId, placeId],
+    ),
+  ]);
+  const of = (row: { at: Date; temperature: number; rh: number }) => ({
+    at: row.at.toISOString(),
+    temperature: row.temperature,
+    relativeHumidity: row.rh,
+  });
+  return { readings: hours.rows.map(of), latest: last.rows[0] ? of(last.rows[0]) : null };
+}
+
+/** The last reading of every board that has one, by board id. */
+export async function latestBoardReadings(
+  workshopId: string,
+): Promise<Record<string, { at: string; reading: number; woodTemperature: number; moisture: number }>> {
+  const { rows } = await pool().query(
+    `select distinct on (board_id) board_id, read_at, reading, wood_temperature, moisture
+     from board_reading where workshop_id = $1 order by board_id, read_at desc`,
+    [workshopId],
+  );
+  return Object.fromEntries(
+    rows.map((row) => [
+      row.board_id,
+      {
+        at: row.read_at.toISOString(),
+        reading: row.reading,
+        woodTemperature: row.wood_temperature,
+        moisture: row.moisture,
+      },
+    ]),
+  );
+}
