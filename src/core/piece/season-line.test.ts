@@ -1,0 +1,120 @@
+import { describe, expect, it } from 'vitest';
+import { boards, change, demoJob, derive } from '../../../tests/fixtures/demo';
+import { planLayout } from '../layout/plan-layout';
+import { topWidthAt } from './season';
+
+const job = (edit: Parameters<typeof change>[1] = () => {}) => derive(change(demoJob('2-long-table'), edit));
+const swing = (line: readonly number[], from: number) => Math.max(...line.slice(from)) - Math.min(...line.slice(from));
+
+describe('the simulated line of a piece', () => {
+  it('lags behind the air and swings less', () => {
+    const { season } = job();
+    const settled = season.delivered.index + 120;
+    expect(swing(season.simulated, settled)).toBeLessThan(swing(season.air, settled));
+    const peak = (line: readonly number[]) => line.indexOf(Math.max(...line.slice(settled)), settled);
+    expect(peak(season.simulated)).toBeGreaterThan(peak(season.air));
+  });
+
+  it('a better finish and a thicker top swing less, a bare top more', () => {
+    const of = (edit: Parameters<typeof change>[1]) => {
+      const { season } = job(edit);
+      return swing(season.simulated, season.delivered.index + 60);
+    };
+    const oil = of(() => {});
+    expect(
+      of((d) => {
+        d.plan.finish = 'film';
+      }),
+    ).toBeLessThan(oil - 0.3);
+    expect(
+      of((d) => {
+        d.form.top.thickness = 60;
+      }),
+    ).toBeLessThan(oil);
+    expect(
+      of((d) => {
+        d.season.coated = 'neither';
+      }),
+    ).toBeGreaterThanOrEqual(oil);
+  });
+
+  it('one face finished bends the top: its moisture slopes through the thickness, alike faces keep it level', () => {
+    const steepest = (coated: 'both' | 'show') => {
+      const { season } = job((d) => {
+        d.plan.finish = 'film';
+        d.season.coated = coated;
+      });
+      return Math.max(...season.slopes.map(Math.abs));
+    };
+    expect(steepest('both')).toBeLessThan(1e-9);
+    expect(steepest('show')).toBeGreaterThan(0.02);
+  });
+
+  it('reckoned as simulated the needs are smaller than at once, never larger', () => {
+    const need = (reckoning: 'equilibrium' | 'simulated') =>
+      job((d) => {
+        d.season.reckoning = reckoning;
+      }).checks.find((c) => c.id === 'season.top-travel')!.value.amount;
+    expect(need('simulated')).toBeLessThan(need('equilibrium'));
+    expect(need('simulated')).toBeGreaterThan(0.4 * need('equilibrium'));
+  });
+
+  it('delivered later it follows the shop longer; milled earlier it has come further to the shop’s air', () => {
+    const late = job((d) => {
+      d.season.deliveredOn = '2027-11-05';
+    }).season;
+    const soon = job().season;
+    const november = late.delivered.index;
+    expect(late.simulated[november]).toBeLessThan(soon.simulated[november]! - 1);
+  });
+
+  it('a day far away is reckoned without a fault', () => {
+    const { season } = job((d) => {
+      d.season.gluedOn = '2027-04-14';
+      d.season.deliveredOn = '2149-01-01';
+    });
+    expect(season.simulated.every(Number.isFinite)).toBe(true);
+  });
+});
+
+describe('a top of real strips', () => {
+  const plain = job();
+  const layout = planLayout(plain.demand, plain.boards, { ...plain.layoutOptions, effort: 400 });
+  const laid = derive(demoJob('2-long-table'), { layout });
+
+  it('moves as the sum of its strips, each with its board’s rings and moisture', () => {
+    expect(laid.layoutState).toBe('current');
+    expect(laid.season.strips).toHaveLength(layout.strips.length);
+    const total = laid.season.strips.reduce((sum, strip) => sum + strip.width, 0);
+    expect(total).toBeCloseTo(900, 6);
+    const byStrip = layout.strips.map((strip) => boards.find((board) => board.id === strip.board)!.ringAngle);
+    expect(laid.season.strips.map((strip) => strip.rings)).toEqual(byStrip);
+    expect(topWidthAt(laid.season, 12)).not.toBeCloseTo(topWidthAt(plain.season, 12), 2);
+  });
+
+  it('all of quarter-sawn boards it moves as quarter-sawn does', () => {
+    const quarter = boards.map((board) => ({ ...board, ringAngle: 90 }));
+    const season = derive(demoJob('2-long-table'), { layout, boards: quarter }).season;
+    const ratio =
+      (topWidthAt(season, 12) - topWidthAt(season, 8)) / (topWidthAt(plain.season, 12) - topWidthAt(plain.season, 8));
+    expect(ratio).toBeCloseTo(0.00194 / 0.00364, 1);
+  });
+});
+
+describe('what was measured', () => {
+  it('moves the forecast toward what was found, in the drawing and in the checks', () => {
+    const before = job();
+    const on = '2027-12-17';
+    const index = before.season.wettest.index;
+    const found = topWidthAt(before.season, before.season.moistures[index]!) - 6;
+    const after = job((d) => {
+      d.season.measured = [{ on, width: found, note: '' }];
+    });
+    const { learned, topWidth } = after.season;
+    expect(learned!.points[0]!.before - found).toBeCloseTo(6, 1);
+    expect(Math.abs(learned!.points[0]!.after - found)).toBeLessThan(2.5);
+    expect(topWidth.wettest).toBeLessThan(before.season.topWidth.wettest - 2);
+    const need = (j: typeof before) => j.checks.find((c) => c.id === 'season.top-travel')!.value.amount;
+    expect(need(after)).toBeLessThan(need(before));
+  });
+});
