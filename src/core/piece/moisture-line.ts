@@ -10,23 +10,41 @@ export interface AirOfPiece {
   temperature: readonly number[];
 }
 
-export function airOfPiece(given: {
+interface Way {
   start: Day;
   days: number;
   deliveredIndex: number;
   shopAir: Place;
   homeAir: Place;
-}): AirOfPiece {
-  const { start, days, deliveredIndex } = given;
+}
+
+/** The last few results of a computation that a keystroke elsewhere in the job does not touch. */
+function keptFew<Key extends object, Value>(compute: (key: Key) => Value): (key: Key) => Value {
+  const kept: { key: Key; value: Value }[] = [];
+  return (key) => {
+    const names = Object.keys(key) as (keyof Key)[];
+    const known = kept.find((entry) => names.every((name) => entry.key[name] === key[name]));
+    if (known) return known.value;
+    const value = compute(key);
+    kept.unshift({ key, value });
+    kept.splice(KEPT);
+    return value;
+  };
+}
+
+const KEPT = 8;
+
+/** Kept by the places themselves, which are never changed in place. */
+export const airOfPiece = keptFew(({ start, days, deliveredIndex, shopAir, homeAir }: Way): AirOfPiece => {
   const first = dayOfYear(start);
-  const [shop, home] = [yearOfAir(given.shopAir), yearOfAir(given.homeAir)];
+  const [shop, home] = [yearOfAir(shopAir), yearOfAir(homeAir)];
   const along = (what: 'moisture' | 'temperature') =>
     Array.from({ length: days }, (_, i) => {
       const year = i < deliveredIndex ? shop : home;
       return year[what][(first + i) % DAYS_IN_YEAR] ?? 0;
     });
   return { moisture: along('moisture'), temperature: along('temperature') };
-}
+});
 
 export interface LineInput {
   air: AirOfPiece;
@@ -50,22 +68,12 @@ export interface MoistureLine {
   response: readonly number[];
 }
 
-const kept: { key: readonly unknown[]; line: MoistureLine }[] = [];
-const KEPT = 8;
-
 /**
  * How a part's moisture really goes: bare in the shop from milling on, finished when it is delivered. The last few are
  * kept, so that a change elsewhere in the job costs nothing here.
  */
-export function moistureLine(input: LineInput): MoistureLine {
+export const moistureLine = keptFew((input: LineInput): MoistureLine => {
   const { air, species, thickness, finish, coated, from, deliveredIndex, start } = input;
-  const key = [
-    JSON.stringify([species.id, thickness, finish, coated, from, deliveredIndex, start, air.moisture.length]),
-    fingerprint(air.moisture),
-    fingerprint(air.temperature),
-  ];
-  const known = kept.find((entry) => entry.key.every((part, i) => part === key[i]));
-  if (known) return known.line;
   const steps = air.moisture.length - from;
   const simulate = (by: number) =>
     simulateMoisture({
@@ -86,19 +94,9 @@ export function moistureLine(input: LineInput): MoistureLine {
   const plain = simulate(0);
   const shifted = simulate(1);
   const before = air.moisture.slice(0, from);
-  const line = {
+  return {
     mean: [...before, ...plain.mean],
     slope: [...before.map(() => 0), ...plain.slope],
     response: [...before.map(() => 0), ...plain.mean.map((m, i) => (shifted.mean[i] ?? m) - m)],
   };
-  kept.unshift({ key, line });
-  kept.splice(KEPT);
-  return line;
-}
-
-/** Enough to tell one year of air from another. */
-function fingerprint(values: readonly number[]): number {
-  let sum = 0;
-  for (let i = 0; i < values.length; i += 1) sum = (sum * 31 + Math.round((values[i] ?? 0) * 1e4)) % 2147483647;
-  return sum;
-}
+});

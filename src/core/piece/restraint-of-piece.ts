@@ -10,25 +10,16 @@ export interface PieceRestraint extends Verdict {
   ties: readonly Tie[];
 }
 
-/** Besides the extremes, a day every so many is looked at. */
-const EVERY = 30;
-
-/** Whether the piece's joints and fasteners let it live through its years, reckoned from the day it is glued. */
+/**
+ * Whether the piece's joints and fasteners let it live through its years, reckoned from the day it is glued. All parts are
+ * taken to have the piece's moisture, and every strain grows with it, so that the driest and the wettest day say it all.
+ */
 export function restraintOfPiece(piece: Piece, season: Season, form: Form): PieceRestraint {
   const ties = tiesOf(piece, form);
   const bodies = piece.parts.map((part) => ({ id: part.id, name: part.name, at: part.place }));
-  const indexes = new Set([season.driest.index, season.wettest.index]);
-  for (let i = season.glued.index; i < season.moistures.length; i += EVERY) indexes.add(i);
-  const moistureOn = (index: number) =>
-    index === season.driest.index
-      ? season.driest.moisture
-      : index === season.wettest.index
-        ? season.wettest.moisture
-        : (season.moistures[index] ?? season.glued.moisture);
-
   const glued = new Map(piece.parts.map((part) => [part.id, sizeAt(part, season, season.glued.moisture)]));
-  const days = [...indexes].map((index): DayOfStrain => {
-    const strains = new Map(piece.parts.map((part) => [part.id, strainsOf(part, moistureOn(index))]));
+  const days = [season.driest, season.wettest].map(({ index, moisture }): DayOfStrain => {
+    const strains = new Map(piece.parts.map((part) => [part.id, strainsOf(part, moisture)]));
     return { day: index, strain: (body, axis) => strains.get(body)?.[axis] ?? 0 };
   });
   return { ties, ...judgeRestraint(bodies, ties, days) };

@@ -91,8 +91,8 @@ export function diffuse(input: DiffusionInput): DiffusionResult {
   const renewEvery = Math.max(1, Math.round(0.25 / step));
 
   const keep = (index: number) => {
-    mean[index] = slab.mean;
-    slope[index] = slab.slope;
+    mean[index] = at(slab.sums, 0);
+    slope[index] = at(slab.sums, 1);
   };
   keep(0);
   const water = (mean[0] ?? 0) * thickness;
@@ -149,19 +149,18 @@ interface Slab {
   /** mm²/day at 20 °C by moisture. */
   table: Float64Array;
   d: Float64Array;
-  storage: Float64Array;
-  coupling: Float64Array;
-  inverse: Float64Array;
+  /** What a cell keeps of its own past, takes from the cell below, and from the cell above. */
+  kept: Float64Array;
+  passed: Float64Array;
   ratio: Float64Array;
   carried: Float64Array;
   /** Of each cell in the mean, and in the slope through the thickness (its first moment, 12/L³ ∫ M·(z − L/2) dz). */
   weight: Float64Array;
   moment: Float64Array;
-  mean: number;
-  slope: number;
+  /** Mean and slope as they are now. */
+  sums: Float64Array;
   /** Conductances from the outer cells' middles into the air, mm a day. */
-  lower: number;
-  upper: number;
+  faces: Float64Array;
 }
 
 function newSlab(m: Float64Array, width: Float64Array, depth: Float64Array, table: Float64Array): Slab {
@@ -170,27 +169,27 @@ function newSlab(m: Float64Array, width: Float64Array, depth: Float64Array, tabl
   const moment = width.map((w, i) => (12 / thickness ** 3) * w * (at(depth, i) - thickness / 2));
   const weighted = (by: Float64Array) => by.reduce((sum, w, i) => sum + w * at(m, i), 0);
   const empty = () => new Float64Array(m.length);
-  const [d, storage, coupling, inverse, ratio, carried] = [empty(), empty(), empty(), empty(), empty(), empty()];
+  const [d, kept, passed, ratio, carried] = [empty(), empty(), empty(), empty(), empty()];
   return {
-    ...{ m, before: m.slice(), width, table, d, storage, coupling, inverse, ratio, carried, weight, moment },
-    ...{ mean: weighted(weight), slope: weighted(moment), lower: 0, upper: 0 },
+    ...{ m, before: m.slice(), width, table, d, kept, passed, ratio, carried, weight, moment },
+    ...{ sums: Float64Array.of(weighted(weight), weighted(moment)), faces: new Float64Array(2) },
   };
 }
 
 /** Sets up the equations of a step of `days` in the wood as it is now, and eliminates forward (Thomas algorithm). */
 function prepare(slab: Slab, days: number, warmth: number, sLower: number, sUpper: number, lead: number): void {
-  const { m, width, table, d, storage, coupling, inverse, ratio } = slab;
+  const { m, width, table, d, kept, passed, ratio, faces } = slab;
   const n = m.length;
   for (let i = 0; i < n; i += 1) {
     const place = Math.min(Math.max((m[i] as number) / TABLE_STEP, 0), TABLE_SIZE - 1);
     const low = place | 0;
     d[i] = ((table[low] as number) + ((table[low + 1] as number) - (table[low] as number)) * (place - low)) * warmth;
   }
-  slab.lower = sLower > 0 ? 1 / (1 / sLower + (width[0] as number) / (2 * (d[0] as number))) : 0;
-  slab.upper = sUpper > 0 ? 1 / (1 / sUpper + (width[n - 1] as number) / (2 * (d[n - 1] as number))) : 0;
-  let down = slab.lower;
+  faces[0] = sLower > 0 ? 1 / (1 / sLower + (width[0] as number) / (2 * (d[0] as number))) : 0;
+  faces[1] = sUpper > 0 ? 1 / (1 / sUpper + (width[n - 1] as number) / (2 * (d[n - 1] as number))) : 0;
+  let down = faces[0] as number;
   for (let i = 0; i < n; i += 1) {
-    let up = slab.upper;
+    let up = faces[1] as number;
     if (i < n - 1) {
       const [here, next] = [d[i] as number, d[i + 1] as number];
       up = (2 * here * next) / ((width[i] as number) * next + (width[i + 1] as number) * here);
@@ -198,9 +197,8 @@ function prepare(slab: Slab, days: number, warmth: number, sLower: number, sUppe
     // The air is one more neighbour at either end: it is coupled like a cell, and its moisture is given.
     const held = (width[i] as number) / days;
     const pivot = 1 / (held * lead + up + down - (i > 0 ? down * (ratio[i - 1] as number) : 0));
-    storage[i] = held;
-    coupling[i] = down;
-    inverse[i] = pivot;
+    kept[i] = held * pivot;
+    passed[i] = down * pivot;
     ratio[i] = up * pivot;
     down = up;
   }
@@ -209,12 +207,14 @@ function prepare(slab: Slab, days: number, warmth: number, sLower: number, sUppe
 // The two loops below index directly: so many calls of a function, however small, are not inlined.
 /** One implicit step out of `then`·M − `old`·M₋₁. Returns what flows in at its end, mm·% a day. */
 function advance(slab: Slab, emc: number, then: number, old: number): number {
-  const { m, before, storage, coupling, inverse, ratio, carried, weight, moment, lower, upper } = slab;
+  const { m, before, kept, passed, ratio, carried, weight, moment, sums, faces } = slab;
+  const lower = faces[0] as number;
+  const upper = faces[1] as number;
   const n = m.length;
   let carry = emc;
   for (let i = 0; i < n; i += 1) {
-    const held = (storage[i] as number) * (then * (m[i] as number) - old * (before[i] as number));
-    carry = (held + (coupling[i] as number) * carry) * (inverse[i] as number);
+    carry =
+      (kept[i] as number) * (then * (m[i] as number) - old * (before[i] as number)) + (passed[i] as number) * carry;
     carried[i] = carry;
   }
   let next = emc;
@@ -227,8 +227,8 @@ function advance(slab: Slab, emc: number, then: number, old: number): number {
     sum += (weight[i] as number) * next;
     first += (moment[i] as number) * next;
   }
-  slab.mean = sum;
-  slab.slope = first;
+  sums[0] = sum;
+  sums[1] = first;
   return lower * (emc - (m[0] as number)) + upper * (emc - (m[n - 1] as number));
 }
 
