@@ -3,8 +3,26 @@ import { addDays, differenceInCalendarDays, format, getDayOfYear, parseISO } fro
 /** Calendar days as YYYY-MM-DD; no clock and no time zone comes in. */
 export type Day = string;
 
-export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(parseISO(to), parseISO(from));
-export const plusDays = (day: Day, days: number): Day => format(addDays(parseISO(day), days), 'yyyy-MM-dd');
+/** Remembers what was computed for the last few hundred keys: a job asks for the same days at every keystroke. */
+function remembered<T>(compute: (day: Day, more: number | Day) => T): (day: Day, more: number | Day) => T {
+  const known = new Map<string, T>();
+  return (day, more) => {
+    const key = `${day} ${more}`;
+    const had = known.get(key);
+    if (had !== undefined) return had;
+    if (known.size > 600) known.clear();
+    const value = compute(day, more);
+    known.set(key, value);
+    return value;
+  };
+}
+
+export const daysBetween: (from: Day, to: Day) => number = remembered((from, to) =>
+  differenceInCalendarDays(parseISO(String(to)), parseISO(from)),
+);
+export const plusDays: (day: Day, days: number) => Day = remembered((day, days) =>
+  format(addDays(parseISO(day), Number(days)), 'yyyy-MM-dd'),
+);
 /** 0 for 1 January; 31 December of a leap year falls on 365 and wraps. */
 export const dayOfYear = (day: Day): number => getDayOfYear(parseISO(day)) - 1;
 export const firstOfYear = (day: Day): Day => `${day.slice(0, 4)}-01-01`;

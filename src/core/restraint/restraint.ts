@@ -67,14 +67,22 @@ export function judgeRestraint(bodies: readonly Body[], ties: readonly Tie[], da
       return room && a !== undefined && b !== undefined ? [{ tie, i, a, b, room }] : [];
     });
     if (along.length === 0) continue;
+    const offset = new Array<number>(along.length).fill(0);
+    // Two bounds a tie, there and back; only their weights change from day to day.
+    const edges = along.flatMap(({ i, a, b }): [Edge, Edge] => [
+      { from: a, to: b, weight: 0, tie: i },
+      { from: b, to: a, weight: 0, tie: i },
+    ]);
     for (const { day, strain } of days) {
       const strains = bodies.map((body) => strain(body.id, axis));
       const grown = (body: number, c: number) => (strains[body] ?? 0) * (c - (bodies[body]?.at[axis] ?? 0));
-      const offset = along.map(({ tie, a, b }) => grown(b, tie.at[axis]) - grown(a, tie.at[axis]));
-      const edges = along.flatMap(({ i, a, b, room }, k): Edge[] => [
-        { from: a, to: b, weight: room.plus - (offset[k] ?? 0), tie: i },
-        { from: b, to: a, weight: room.minus + (offset[k] ?? 0), tie: i },
-      ]);
+      along.forEach(({ tie, a, b, room }, k) => {
+        const apart = grown(b, tie.at[axis]) - grown(a, tie.at[axis]);
+        offset[k] = apart;
+        const [there, back] = [edges[2 * k], edges[2 * k + 1]];
+        if (there) there.weight = room.plus - apart;
+        if (back) back.weight = room.minus + apart;
+      });
       for (const cycle of negativeCycles(bodies.length, edges)) {
         const names = [...new Set(cycle.edges.map((e) => ties[e.tie]?.id ?? ''))].sort();
         const key = `${axis}|${names.join('|')}`;
@@ -180,8 +188,9 @@ const MOST_TRAPS = 8;
 
 /** Negative cycles one after another: each is found, told, and its tightest bound given what is missing, until none is left. */
 function negativeCycles(count: number, given: readonly Edge[]): { edges: Edge[]; missing: number }[] {
-  const edges = given.map((edge) => ({ ...edge }));
   const found: { edges: Edge[]; missing: number }[] = [];
+  if (!negativeCycle(count, given)) return found;
+  const edges = given.map((edge) => ({ ...edge }));
   while (found.length < MOST_TRAPS) {
     const cycle = negativeCycle(count, edges);
     if (!cycle) break;
