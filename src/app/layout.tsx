@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import { currentWorkshop } from '@/server/workshop-store';
+import { SpeciesProvider } from '@/ui/species';
 import { UnitsProvider } from '@/ui/units';
 import { UNITS_COOKIE } from '@/ui/units-cookie';
 import './globals.css';
@@ -22,7 +23,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en" {...(board === 'dark' || board === 'bench' ? { 'data-board': board } : {})}>
       <body>
         <UnitsProvider initial={units} fraction={settings.fraction}>
-          {children}
+          <SpeciesProvider own={settings.species}>{children}</SpeciesProvider>
         </UnitsProvider>
       </body>
     </html>

@@ -106,4 +106,13 @@ export { correctPinReading } from './wood/pin-meter';
 export { type RingCentre, type Rings, ringAngleAt, ringCentreFor } from './wood/rings';
 export { type CalculatorInput, type CalculatorResult, seasonCalculator } from './wood/season-calculator';
 export { simulateMoisture } from './wood/simulate-moisture';
-export { ALL_SPECIES, density, findSpecies, SPECIES_SOURCE, type Species } from './wood/species';
+export {
+  ALL_SPECIES,
+  density,
+  findSpecies,
+  type OwnSpecies,
+  OwnSpeciesSchema,
+  type Species,
+  speciesSource,
+  speciesWith,
+} from './wood/species';

@@ -66,7 +66,7 @@ export const LAYOUT_EFFORT = 24_000;
  */
 export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[] } {
   const { document, shop, places } = inputs;
-  const species = findSpecies(document.form.species);
+  const species = findSpecies(document.form.species, shop.species);
   const shopAir = places.find((p) => p.id === document.season.shopPlaceId) ?? places.find((p) => p.kind === 'shop');
   const homeAir =
     places.find((p) => p.id === document.season.homePlaceId) ?? places.find((p) => p.kind === 'home') ?? shopAir;

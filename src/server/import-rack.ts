@@ -13,7 +13,7 @@ export interface RackImport {
 
 /** Takes in the sound rows of a rack file; a file with faults is only looked at, unless they were seen before. */
 export async function importRack(workshop: Workshop, text: string, tryOnly: boolean): Promise<RackImport> {
-  const read = readRackCsv(text, workshop.settings.units);
+  const read = readRackCsv(text, workshop.settings.units, workshop.settings.species);
   if (read.problems.length > 0) throw new Refusal(422, read.problems);
   const taken = new Set((await boardsOf(workshop.id)).map((board) => board.tag));
   const boards = read.rows.flatMap(({ board }) => (board && !taken.has(board.tag) ? [board] : []));

@@ -26,7 +26,7 @@ const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<Resp
     const workshop = await currentWorkshop();
     const [job, places] = await Promise.all([findJob(workshop.id, id), placesOf(workshop.id)]);
     return download(
-      writeJobFile(job.document, places),
+      writeJobFile(job.document, places, workshop.settings.species),
       'application/json',
       fileName(job.document.name, '.taller.json'),
     );

@@ -1,14 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { marked } from 'marked';
-import { ALL_SPECIES } from '@/core';
+import { type OwnSpecies, speciesWith } from '@/core';
 
 /** docs/methods.md as a page, with the table of species at its end. */
-export async function methodsHtml(): Promise<string> {
+export async function methodsHtml(own: readonly OwnSpecies[]): Promise<string> {
   const text = await readFile(join(process.cwd(), 'docs/methods.md'), 'utf8');
-  const rows = ALL_SPECIES.map(
+  const rows = speciesWith(own).map(
     (s) =>
-      `| ${s.commonName} | ${s.id} | ${s.coefficientRadial.toFixed(5)} | ${s.coefficientTangential.toFixed(5)} | ${s.specificGravity} | ${s.modulusOfElasticity} | ${s.modulusOfRupture} | ${s.source} |`,
+      `| ${s.commonName.replace(/[|<>\n]/g, ' ')} | ${s.id} | ${s.coefficientRadial.toFixed(5)} | ${s.coefficientTangential.toFixed(5)} | ${s.specificGravity} | ${s.modulusOfElasticity} | ${s.modulusOfRupture} | ${s.source === 'own' ? (s.sourceNote ?? '').replace(/[|<>\n]/g, ' ') : s.source} |`,
   );
   const table = [
     '## Species',

@@ -4,7 +4,7 @@ import { addJob, type StoredJob } from './job-store';
 import { inTransaction } from './pool';
 import { Refusal } from './refusal';
 import type { NewJobRequest } from './requests';
-import { addPlace, placesOf, type Workshop } from './workshop-store';
+import { addPlace, addWoods, placesOf, type Workshop } from './workshop-store';
 
 /** The first document of a new job, in this workshop's own air. */
 export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJobRequest>): Promise<JobDocument> {
@@ -24,7 +24,7 @@ export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJ
             wayOut: 'Choose one of the places on the Shop page.',
           },
         ]),
-    ...(findSpecies(wish.species)
+    ...(findSpecies(wish.species, workshop.settings.species)
       ? []
       : [{ problem: `There is no species “${wish.species}”.`, where: 'species', wayOut: 'Choose one of the list.' }]),
   ];
@@ -36,8 +36,11 @@ export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJ
 export async function importJob(workshop: Workshop, text: string): Promise<StoredJob> {
   const file = readJobFile(text);
   if ('problems' in file) throw new Refusal(422, file.problems);
-  const { job, places } = file.value;
+  const { job, places, species } = file.value;
   return inTransaction(async (db) => {
+    // A wood of the sender's own comes along where this shop has none of that name.
+    const strange = species.filter((s) => !findSpecies(s.id, workshop.settings.species));
+    if (strange.length > 0) await addWoods(workshop, strange, db);
     const here = await placesOf(workshop.id, db);
     const idFor = async (id: string, kind: 'shop' | 'home') => {
       const place = places.find((p) => p.id === id);

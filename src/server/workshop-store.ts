@@ -35,6 +35,15 @@ export async function saveShop(workshop: Workshop, settings: Shop, revision: num
   throw staleWrite('The shop', await currentWorkshop());
 }
 
+/** Adds woods to the shop's own, whatever else of the shop is being written. */
+export async function addWoods(workshop: Workshop, woods: Shop['species'], db: Queryable): Promise<void> {
+  await db.query(
+    `update workshop set revision = revision + 1,
+       settings = jsonb_set(settings, '{species}', coalesce(settings->'species', '[]') || $2::jsonb) where id = $1`,
+    [workshop.id, JSON.stringify(woods)],
+  );
+}
+
 export function staleWrite(what: string, current: unknown): Refusal {
   return new Refusal(
     409,

@@ -7,11 +7,12 @@ import { currentWorkshop, placesOf } from '@/server/workshop-store';
 export const metadata: Metadata = { title: 'Methods' };
 
 export default async function Page() {
-  const places = await placesOf((await currentWorkshop()).id);
+  const { id, settings } = await currentWorkshop();
+  const places = await placesOf(id);
   return (
     <PlaceFrame title="Methods" air={airLine(places)}>
       {/* biome-ignore lint/security/noDangerouslySetInnerHtml: the text is docs/methods.md of this project */}
-      <article className="methods" dangerouslySetInnerHTML={{ __html: await methodsHtml() }} />
+      <article className="methods" dangerouslySetInnerHTML={{ __html: await methodsHtml(settings.species) }} />
     </PlaceFrame>
   );
 }

@@ -1,5 +1,6 @@
 import type { Check, CheckContext, Level } from './check';
 import { screwsThroughTheTop } from './fasteners';
+import { stepAtTheLegs } from './flush';
 import { cornerTenons, cutAlike } from './joints';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
 import { tiesThatFight } from './restraint';
@@ -20,6 +21,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   lifting,
   topOnItsFasteners,
   tiesThatFight,
+  stepAtTheLegs,
   boardsAsDryAsTheAir,
   cornerTenons,
   screwsThroughTheTop,

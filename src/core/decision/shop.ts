@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { OwnSpeciesSchema } from '../wood/species';
 import { amount, length, line, whole } from './fields';
 
 /** What this shop has and how it likes to see lengths. */
@@ -32,6 +33,8 @@ export const ShopSchema = v.object({
     /** Taken from a dressed or measured board's thickness when it is flattened. */
     flattening: length(0, 20),
   }),
+  /** Woods the table does not have, and own values for those it has. */
+  species: v.optional(v.pipe(v.array(OwnSpeciesSchema), v.maxLength(200)), []),
   /** What the shop's pin meter reads wrong for a wood, % added; by species id. */
   meterCorrections: v.optional(v.record(v.pipe(v.string(), v.maxLength(80)), amount(-10, 10)), {}),
   /** An offcut at least this long and wide goes back to the rack. */

@@ -3,7 +3,7 @@ import { read } from '../decision/issues';
 import { parseLength, type UnitSystem } from '../measure/length';
 import type { Problem } from '../measure/problem';
 import { type BoardInput, BoardSchema, DEFECT_KINDS, type Defect } from '../stock/board';
-import { findSpecies } from '../wood/species';
+import { findSpecies, type OwnSpecies } from '../wood/species';
 
 /** The columns of a rack file, in the order they are written. Lengths in mm. */
 export const RACK_COLUMNS = [
@@ -53,7 +53,11 @@ export function writeRackCsv(boards: readonly BoardInput[]): string {
  * Reads a rack file. Columns in any order, told by their heading; lengths may carry a unit ("8' 2\"", "2480 mm") or
  * take that of the heading (`length_mm`, `length_in`) or of the workshop. Every row is read; each tells its own faults.
  */
-export function readRackCsv(text: string, system: UnitSystem): { rows: RackRow[]; problems: Problem[] } {
+export function readRackCsv(
+  text: string,
+  system: UnitSystem,
+  own: readonly OwnSpecies[] = [],
+): { rows: RackRow[]; problems: Problem[] } {
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const [heading, ...body] = parsed.data;
   if (!heading || heading.length < 2) {
@@ -134,7 +138,7 @@ export function readRackCsv(text: string, system: UnitSystem): { rows: RackRow[]
     if (problems.length === 0) {
       const result = read(BoardSchema, input, 'board');
       if ('problems' in result) problems.push(...result.problems.map((p) => ({ ...p, where: where(p.where) })));
-      else if (!findSpecies(result.value.species)) {
+      else if (!findSpecies(result.value.species, own)) {
         problems.push({
           problem: `There is no species “${result.value.species}”.`,
           where: where('species'),

@@ -4,7 +4,7 @@ import type { Figure } from '../measure/figure';
 import { moisture, movement } from '../measure/quantity';
 import { movementCoefficient } from '../wood/movement';
 import { MOVEMENT_SCHOOLS, type MovementSchool } from '../wood/movement-school';
-import { SPECIES_SOURCE } from '../wood/species';
+import { speciesSource } from '../wood/species';
 import type { Season, SeasonDay } from './season-state';
 
 const LIMITS = {
@@ -31,7 +31,7 @@ export function seasonFigures(season: Season, shopAir: Place, homeAir: Place): F
     },
   ];
   const formula = `Σ strips: ${FORMULAS[season.school]}${season.learned ? ', times what was learned' : ''}`;
-  const source = `${MOVEMENT_SCHOOLS[season.school].source}; ${SPECIES_SOURCE[species.source]}`;
+  const source = `${MOVEMENT_SCHOOLS[season.school].source}; ${speciesSource(species)}`;
   const width = (id: string, label: string, amount: number, to: SeasonDay): Figure => ({
     id,
     label,

@@ -4,7 +4,7 @@ import { cupHeight, cuppedSection } from './cup';
 import { movementCoefficient, thicknessCoefficient } from './movement';
 import { MOVEMENT_SCHOOLS, type MovementSchool } from './movement-school';
 import { type Rings, ringAngleAt } from './rings';
-import { SPECIES_SOURCE, type Species } from './species';
+import { type Species, speciesSource } from './species';
 
 export interface CalculatorInput {
   species: Species;
@@ -67,7 +67,7 @@ export function seasonCalculator(input: CalculatorInput): CalculatorResult {
     quantity: movement(amount),
     formula,
     inputs: common,
-    source: `${source}; ${SPECIES_SOURCE[species.source]}`,
+    source: `${source}; ${speciesSource(species)}`,
     ...more,
   });
   const moved = 'D·C·(M₂ − M₁) within 6–14 %; D·(M₂ − M₁) / (100·FSP/S − FSP + M₁) outside';

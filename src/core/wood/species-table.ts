@@ -20,7 +20,9 @@ export interface Species {
   /** MPa at 12 %. */
   modulusOfRupture: number;
   outdoorDurability: 'low' | 'moderate' | 'high';
-  source: 'wood-handbook' | 'din-68100';
+  source: 'wood-handbook' | 'din-68100' | 'own';
+  /** Where a workshop's own values come from. */
+  sourceNote?: string;
 }
 
 /**

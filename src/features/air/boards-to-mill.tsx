@@ -1,12 +1,13 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { correctPinReading, daysUntilReady, findSpecies, type Problem } from '@/core';
+import { correctPinReading, daysUntilReady, type Problem } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NumberField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { useSpecies } from '@/ui/species';
 import { Length } from '@/ui/units';
 import type { AirReply } from './air-reply';
 
@@ -14,11 +15,12 @@ import type { AirReply } from './air-reply';
 export function BoardsToMill({ data, target, onRead }: { data: AirReply; target: number; onRead: () => void }) {
   const { place, boards, boardReadings, today } = data;
   const [reading, setReading] = useState<string | null>(null);
+  const { find } = useSpecies();
   const rows = useMemo(
     () =>
       boards
         .map((board) => {
-          const species = findSpecies(board.species);
+          const species = find(board.species);
           const days =
             place && species && board.moisture !== null
               ? daysUntilReady({
@@ -33,7 +35,7 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
           return { board, species, days };
         })
         .sort((a, b) => order(b.days) - order(a.days) || (a.board.tag < b.board.tag ? -1 : 1)),
-    [boards, place, target, today],
+    [boards, place, target, today, find],
   );
   const chosen = boards.find((board) => board.id === reading);
   const ready = rows.filter((row) => row.days === 0).length;
@@ -133,7 +135,7 @@ function ReadingDialog({
   const [warmth, setWarmth] = useState(20);
   const [offset, setOffset] = useState(correction);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const wood = findSpecies(board.species)?.commonName ?? board.species;
+  const wood = useSpecies().nameOf(board.species);
   const save = async () => {
     if (read === null) {
       setProblems([{ problem: 'Nothing is entered.', where: 'the reading', wayOut: 'Write what the meter shows.' }]);

@@ -2,11 +2,9 @@
 
 import { useMemo, useState } from 'react';
 import {
-  ALL_SPECIES,
   DAYS_IN_YEAR,
   dayOfYear,
   equilibriumMoisture,
-  findSpecies,
   MOVEMENT_SCHOOLS,
   type MovementSchool,
   type Place,
@@ -18,6 +16,7 @@ import {
 } from '@/core';
 import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
+import { useSpecies } from '@/ui/species';
 import { useUnits } from '@/ui/units';
 import { Group } from '../form/form-step';
 import { BoardMoving } from './board-moving';
@@ -26,11 +25,11 @@ type Air = { by: 'moisture' | 'air'; moisture: number; temperature: number; rela
 type Range = { by: 'year' | 'air' | 'moisture'; placeId: string; low: Air; high: Air };
 
 const percentOf = (air: Air) => (air.by === 'moisture' ? air.moisture : equilibriumMoisture(air));
-const SPECIES = ALL_SPECIES.map((s) => ({ value: s.id, label: s.commonName }));
 
 /** How much a board moves, with nothing else known: wood, width, rings, the air it is in and the air it goes to. */
 export function CalculatorPage({ places, today }: { places: readonly Place[]; today: string }) {
   const units = useUnits();
+  const { all, find } = useSpecies();
   const shop = places.find((place) => place.kind === 'shop');
   const home = places.find((place) => place.kind === 'home') ?? shop;
   const day = dayOfYear(today) % DAYS_IN_YEAR;
@@ -54,7 +53,7 @@ export function CalculatorPage({ places, today }: { places: readonly Place[]; to
     high: { by: 'moisture', moisture: 12, temperature: 21, relativeHumidity: 65 },
   });
 
-  const wood = findSpecies(species) ?? ALL_SPECIES[0];
+  const wood = find(species) ?? all[0];
   const rings: Rings = sawn === 'centre' ? centre : { flat: 0, rift: 45, quarter: 90 }[sawn];
   const place = places.find((p) => p.id === range.placeId);
   const year = place ? yearOfAir(place) : undefined;
@@ -119,7 +118,13 @@ export function CalculatorPage({ places, today }: { places: readonly Place[]; to
         </p>
       </div>
       <div className="border-line border-l bg-ground px-[18px] pt-4 pb-8 max-md:border-l-0">
-        <Select label="Wood" value={species} options={SPECIES} onCommit={commit(setSpecies)} wide />
+        <Select
+          label="Wood"
+          value={species}
+          options={all.map((s) => ({ value: s.id, label: s.commonName }))}
+          onCommit={commit(setSpecies)}
+          wide
+        />
         <LengthField label="Width" mm={width} least={5} most={5000} onCommit={commit(setWidth)} />
         <LengthField label="Thickness" mm={thickness} least={1} most={300} onCommit={commit(setThickness)} />
         <Choice

@@ -1,8 +1,8 @@
 'use client';
 
-import { ALL_SPECIES } from '@/core';
 import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
+import { useSpecies } from '@/ui/species';
 import { Length } from '@/ui/units';
 import { useChange, useDerived, useJobState } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
@@ -10,6 +10,7 @@ import { PieceDrawing, useViewTabs } from './piece-drawing';
 
 export function FormStep() {
   const { piece, figures, species } = useDerived();
+  const { all } = useSpecies();
   const { form } = useJobState((state) => state.document);
   const rack = useJobState((state) => state.boards);
   const changeAll = useJobState((state) => state.change);
@@ -17,7 +18,7 @@ export function FormStep() {
   const views = useViewTabs('front');
   const { top, base, loads } = form;
   const onRack = (id: string) => rack.filter((board) => board.species === id).length;
-  const options = [...ALL_SPECIES]
+  const options = [...all]
     .map((s) => ({
       value: s.id,
       label: onRack(s.id) > 0 ? `${s.commonName} · ${onRack(s.id)} boards` : s.commonName,

@@ -2,11 +2,12 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { ALL_SPECIES, type Brief, type Problem, plusDays } from '@/core';
+import { type Brief, type Problem, plusDays } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { useSpecies } from '@/ui/species';
 
 /** The least a job begins with; everything else is proposed and open to change. */
 export function NewJobPage({
@@ -19,13 +20,16 @@ export function NewJobPage({
   today: string;
 }) {
   const router = useRouter();
+  const { all } = useSpecies();
   const counts = new Map<string, number>();
   for (const id of species) counts.set(id, (counts.get(id) ?? 0) + 1);
-  const woods = ALL_SPECIES.map((s) => ({
-    value: s.id,
-    boards: counts.get(s.id) ?? 0,
-    label: counts.has(s.id) ? `${s.commonName} · ${counts.get(s.id)} boards on the rack` : s.commonName,
-  })).sort((a, b) => b.boards - a.boards || a.label.localeCompare(b.label));
+  const woods = all
+    .map((s) => ({
+      value: s.id,
+      boards: counts.get(s.id) ?? 0,
+      label: counts.has(s.id) ? `${s.commonName} · ${counts.get(s.id)} boards on the rack` : s.commonName,
+    }))
+    .sort((a, b) => b.boards - a.boards || a.label.localeCompare(b.label));
   const [job, setJob] = useState({
     name: 'Dining table',
     client: '',

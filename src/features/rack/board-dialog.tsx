@@ -1,12 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { ALL_SPECIES, type BoardInput, BoardSchema, DEFECT_KINDS, type Defect, type Problem, read } from '@/core';
+import { type BoardInput, BoardSchema, DEFECT_KINDS, type Defect, type Problem, read } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { useSpecies } from '@/ui/species';
 import type { RackBoard } from './rack-board';
 
 const blank = (today: string): BoardInput => ({
@@ -34,6 +35,7 @@ export function BoardDialog({
   today: string;
   onClose: (saved: boolean) => void;
 }) {
+  const { all } = useSpecies();
   const [draft, setDraft] = useState<BoardInput>(board ? inputOf(board) : blank(today));
   const [revision, setRevision] = useState(board?.revision ?? 0);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -102,7 +104,7 @@ export function BoardDialog({
             label="Wood"
             value={draft.species}
             onCommit={put('species')}
-            options={ALL_SPECIES.map((s) => ({ value: s.id, label: s.commonName }))}
+            options={all.map((s) => ({ value: s.id, label: s.commonName }))}
             wide
           />
           <LengthField label="Length" mm={draft.length} least={100} most={12000} onCommit={put('length')} />

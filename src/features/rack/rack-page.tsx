@@ -3,11 +3,12 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { ALL_SPECIES, type Board, boardFeet, findSpecies, type Problem } from '@/core';
+import { type Board, boardFeet, type Problem } from '@/core';
 import { Button, buttonLook } from '@/ui/button';
 import { EndGrain } from '@/ui/end-grain';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { useSpecies } from '@/ui/species';
 import { Length, useUnits } from '@/ui/units';
 import { BoardDialog } from './board-dialog';
 import { ImportDialog } from './import-dialog';
@@ -27,6 +28,7 @@ export function RackPage({
   today: string;
 }) {
   const router = useRouter();
+  const { all, nameOf } = useSpecies();
   const [text, setText] = useState(find);
   const [species, setSpecies] = useState('');
   const [sort, setSort] = useState<SortKey>('tag');
@@ -39,7 +41,7 @@ export function RackPage({
       .filter(
         (b) =>
           (species === '' || b.species === species) &&
-          `${b.tag} ${findSpecies(b.species)?.commonName} ${b.lot} ${b.note} ${b.defects.map((d) => d.kind).join(' ')}`
+          `${b.tag} ${nameOf(b.species)} ${b.lot} ${b.note} ${b.defects.map((d) => d.kind).join(' ')}`
             .toLowerCase()
             .includes(wanted),
       )
@@ -48,7 +50,7 @@ export function RackPage({
           ? a[sort].localeCompare(b[sort], undefined, { numeric: true })
           : (b[sort] ?? 0) - (a[sort] ?? 0),
       );
-  }, [boards, text, species, sort]);
+  }, [boards, text, species, sort, nameOf]);
   const feet = shown.reduce((sum, b) => sum + boardFeet({ ...b, roughThickness: b.thickness }), 0);
   const here = [...new Set(boards.map((b) => b.species))];
   const longest = Math.max(1, ...boards.map((b) => b.length));
@@ -93,11 +95,13 @@ export function RackPage({
           onChange={(event) => setSpecies(event.target.value)}
         >
           <option value="">All woods</option>
-          {ALL_SPECIES.filter((s) => here.includes(s.id)).map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.commonName}
-            </option>
-          ))}
+          {all
+            .filter((s) => here.includes(s.id))
+            .map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.commonName}
+              </option>
+            ))}
         </select>
         <label className={`${buttonLook()} cursor-pointer focus-within:outline-2 focus-within:outline-layout`}>
           Import CSV
@@ -149,7 +153,7 @@ export function RackPage({
             {shown.map((board) => (
               <tr key={board.id} data-tag={board.tag} className="border-hairline border-b hover:bg-ground">
                 <td className="py-1 pr-3 font-semibold">{board.tag}</td>
-                <td className="pr-3">{findSpecies(board.species)?.commonName ?? board.species}</td>
+                <td className="pr-3">{nameOf(board.species)}</td>
                 <td className="py-1">
                   <BoardGlyph board={board} longest={longest} />
                 </td>

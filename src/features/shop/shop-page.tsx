@@ -8,6 +8,7 @@ import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useUnits } from '@/ui/units';
+import { OwnWoods } from './own-woods';
 import { Places } from './places';
 
 type StoredPlace = Place & { revision: number };
@@ -249,6 +250,15 @@ export function ShopPage({
           />
         </section>
       </div>
+      <OwnWoods
+        woods={shop.species}
+        onWoods={(species) => {
+          const refused = save({ ...latest.current, species });
+          // The woods of every list come from the server's page.
+          if (!refused) void queue.current.then(() => router.refresh());
+          return refused;
+        }}
+      />
       <Places places={places} />
     </>
   );

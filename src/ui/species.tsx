@@ -1,0 +1,29 @@
+'use client';
+
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
+import { findSpecies, type OwnSpecies, type Species, speciesWith } from '@/core';
+
+interface Woods {
+  all: readonly Species[];
+  find: (id: string) => Species | undefined;
+  nameOf: (id: string) => string;
+}
+
+const SpeciesContext = createContext<readonly OwnSpecies[]>([]);
+
+export function SpeciesProvider({ own, children }: { own: readonly OwnSpecies[]; children: ReactNode }) {
+  return <SpeciesContext value={own}>{children}</SpeciesContext>;
+}
+
+/** The woods this workshop knows: the shipped table and its own. */
+export function useSpecies(): Woods {
+  const own = useContext(SpeciesContext);
+  return useMemo(
+    () => ({
+      all: speciesWith(own),
+      find: (id) => findSpecies(id, own),
+      nameOf: (id) => findSpecies(id, own)?.commonName ?? id,
+    }),
+    [own],
+  );
+}
