@@ -17,7 +17,7 @@ import { type PieceRestraint, restraintOfPiece } from './piece/restraint-of-piec
 import { deriveSeason, type Season, type StripOfLayout } from './piece/season';
 import { type Operation, planOperations } from './plan/operations';
 import { type Schedule, schedule } from './plan/schedule';
-import type { Board } from './stock/board';
+import { type Board, ringsAt } from './stock/board';
 import { findSpecies, type Species } from './wood/species';
 
 /** Everything stored that a job is computed from. */
@@ -202,10 +202,19 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
 /** The strips of the top with what their boards tell of them. */
 function stripsAsSawn(layout: Layout, boards: readonly Board[]): StripOfLayout[] {
   const byId = new Map(boards.map((board) => [board.id, board]));
-  return layout.strips.flatMap((strip) => {
+  const places = layout.placements.filter((placement) => placement.part === 'top' && placement.strip !== undefined);
+  return layout.strips.flatMap((strip, i) => {
     const board = strip.panel === 'top' ? byId.get(strip.board) : undefined;
+    const sawn = places.find((placement) => placement.strip === i);
     return board
-      ? [{ width: strip.width, ringAngle: board.ringAngle, moisture: board.moisture, moistureOn: board.moistureOn }]
+      ? [
+          {
+            width: strip.width,
+            rings: ringsAt(board, sawn ? sawn.y + sawn.width / 2 : board.width / 2),
+            moisture: board.moisture,
+            moistureOn: board.moistureOn,
+          },
+        ]
       : [];
   });
 }

@@ -10,6 +10,8 @@ export interface StoredBoard extends Board {
 
 const BOARDS = `
   select b.id, b.tag, b.species, b.length, b.width, b.thickness, b.quarters, b.surface, b.ring_angle as "ringAngle",
+         case when b.pith_distance is not null
+              then json_build_object('distance', b.pith_distance, 'offset', b.pith_offset) end as "ringCentre",
          b.moisture, b.moisture_on as "moistureOn", b.lot, b.note, b.revision, b.deleted_at is not null as binned,
          coalesce((select json_agg(json_build_object('kind', d.kind, 'x', d.x, 'y', d.y, 'length', d.length, 'width', d.width) order by d.id)
                    from board_defect d where d.board_id = b.id), '[]') as defects
@@ -41,6 +43,8 @@ const values = (b: BoardInput) => [
   b.moistureOn,
   b.lot,
   b.note,
+  b.ringCentre?.distance ?? null,
+  b.ringCentre?.offset ?? null,
 ];
 
 async function writeDefects(db: Queryable, workshopId: string, id: string, board: BoardInput): Promise<void> {
@@ -69,8 +73,9 @@ async function refusingTakenTag<T>(tag: string, work: () => Promise<T>): Promise
 
 async function insert(db: Queryable, workshopId: string, board: BoardInput): Promise<string> {
   const { rows } = await db.query(
-    `insert into board (workshop_id, tag, species, length, width, thickness, quarters, surface, ring_angle, moisture, moisture_on, lot, note)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13) returning id`,
+    `insert into board (workshop_id, tag, species, length, width, thickness, quarters, surface, ring_angle, moisture, moisture_on, lot, note,
+       pith_distance, pith_offset)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15) returning id`,
     [workshopId, ...values(board)],
   );
   await writeDefects(db, workshopId, rows[0].id, board);
@@ -96,7 +101,8 @@ export async function saveBoard(
     inTransaction(async (db) => {
       const { rowCount } = await db.query(
         `update board set tag = $4, species = $5, length = $6, width = $7, thickness = $8, quarters = $9, surface = $10,
-           ring_angle = $11, moisture = $12, moisture_on = $13, lot = $14, note = $15, revision = revision + 1
+           ring_angle = $11, moisture = $12, moisture_on = $13, lot = $14, note = $15,
+           pith_distance = $16, pith_offset = $17, revision = revision + 1
          where workshop_id = $1 and id = $2 and revision = $3 and deleted_at is null`,
         [workshopId, id, revision, ...values(board)],
       );

@@ -20,6 +20,8 @@ export const RACK_COLUMNS = [
   'lot',
   'note',
   'defects',
+  'pith_distance_mm',
+  'pith_offset_mm',
 ] as const;
 
 export interface RackRow {
@@ -45,6 +47,8 @@ export function writeRackCsv(boards: readonly BoardInput[]): string {
     b.lot,
     b.note,
     b.defects.map((d) => [d.kind, d.x, d.y, d.length, d.width].join(' ')).join('; '),
+    b.ringCentre?.distance ?? '',
+    b.ringCentre?.offset ?? '',
   ]);
   return `${Papa.unparse([[...RACK_COLUMNS], ...rows], { escapeFormulae: true, newline: '\n' })}\n`;
 }
@@ -97,9 +101,9 @@ export function readRackCsv(
       return { text: (cells[at] ?? '').trim(), unit: columns[at]?.unit };
     };
     const where = (name: string) => `line ${line}, ${name}`;
-    const size = (name: string) => {
+    const size = (name: string, allowNegative = false) => {
       const { text: said, unit } = cell(name);
-      const parsedLength = parseLength(said, unit ?? system);
+      const parsedLength = parseLength(said, unit ?? system, { allowNegative });
       if ('mm' in parsedLength) return parsedLength;
       problems.push({ problem: parsedLength.problem, where: where(name), wayOut: 'Write the length again.' });
       return { mm: Number.NaN };
@@ -119,6 +123,10 @@ export function readRackCsv(
 
     const thickness: { mm: number; quarters?: number } = size('thickness');
     const quarters = number('quarters') ?? thickness.quarters ?? null;
+    const optional = (name: string, allowNegative = false) =>
+      cell(name).text === '' ? null : size(name, allowNegative).mm;
+    const distance = optional('pith_distance');
+    const offset = optional('pith_offset', true);
     const defects = readDefects(cell('defects').text, where('defects'), problems);
     const input = {
       tag: unescapeFormula(cell('tag').text),
@@ -129,6 +137,7 @@ export function readRackCsv(
       quarters,
       surface: cell('surface').text.toLowerCase() || 'rough',
       ringAngle: number('ring_angle') ?? 0,
+      ringCentre: distance === null ? null : { distance, offset: offset ?? 0 },
       moisture: number('moisture'),
       moistureOn: cell('moisture_on').text || null,
       lot: unescapeFormula(cell('lot').text),

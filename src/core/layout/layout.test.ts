@@ -26,6 +26,7 @@ const board = (id: string, length: number, width: number, more: Partial<Board> =
   quarters: null,
   surface: 'dressed',
   ringAngle: 10,
+  ringCentre: null,
   moisture: null,
   moistureOn: null,
   lot: '',

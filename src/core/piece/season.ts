@@ -5,6 +5,7 @@ import type { FinishKind } from '../wood/finish';
 import { LENGTHWISE_COEFFICIENT } from '../wood/movement';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import type { PanelStrip } from '../wood/panel-shape';
+import type { Rings } from '../wood/rings';
 import type { Species } from '../wood/species';
 import { learnFrom, NO_CORRECTION } from './learning';
 import { airOfPiece, type LineInput, moistureLine } from './moisture-line';
@@ -37,7 +38,7 @@ export const FINISH_OF_PLAN: Record<JobDocument['plan']['finish'], FinishKind> =
 export interface StripOfLayout {
   /** mm after jointing. */
   width: number;
-  ringAngle: number;
+  rings: Rings;
   /** The board's last reading, %. */
   moisture: number | null;
   moistureOn: Day | null;
@@ -185,7 +186,7 @@ function stripsOfTop(
     return {
       width: (strip.width * reference.width) / total,
       species,
-      rings: strip.ringAngle,
+      rings: strip.rings,
       moisture: own ?? reference.moisture,
       heartUp: i % 2 === 0,
     };

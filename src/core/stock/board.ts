@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { amount, day, length, line } from '../decision/fields';
+import type { Rings } from '../wood/rings';
 
 export const DEFECT_KINDS = ['knot', 'check', 'split', 'wane', 'sapwood', 'stain'] as const;
 
@@ -25,6 +26,8 @@ export const BoardSchema = v.pipe(
     surface: v.picklist(['rough', 'dressed']),
     /** Ring tangent to face: 0 flat, 90 quarter. */
     ringAngle: amount(0, 90),
+    /** Where the pith lies, which says more: mm below the middle of the thickness, and to the side of that of the width. */
+    ringCentre: v.optional(v.nullable(v.object({ distance: amount(0, 3000), offset: amount(-3000, 3000) })), null),
     /** %, as last read; null if never. */
     moisture: v.nullable(amount(2, 100)),
     moistureOn: v.nullable(day),
@@ -47,6 +50,12 @@ export type Defect = v.InferOutput<typeof DefectSchema>;
 
 export interface Board extends BoardInput {
   id: string;
+}
+
+/** Rings of a piece of the board whose middle lies `across` mm from the board's near edge. */
+export function ringsAt(board: Pick<Board, 'ringAngle' | 'ringCentre' | 'width'>, across: number): Rings {
+  const centre = board.ringCentre;
+  return centre ? { ...centre, offset: centre.offset - (across - board.width / 2) } : board.ringAngle;
 }
 
 /** m³ of the board as it lies. */

@@ -122,7 +122,8 @@ export function BoardsDrawing({
                   y={(height - Math.max(8, Math.min(20, board.thickness * scale * 2.2))) / 2}
                   width={ends}
                   height={Math.max(8, Math.min(20, board.thickness * scale * 2.2))}
-                  ringAngle={board.ringAngle}
+                  rings={board.ringCentre ?? board.ringAngle}
+                  boardWidth={board.width}
                   lit={here.some((p) => lit.includes(p.part))}
                 />
               </g>

@@ -44,7 +44,8 @@ export function PanelEnd({
                 y={1}
                 width={w}
                 height={height}
-                ringAngle={board?.ringAngle ?? 12}
+                rings={board ? (board.ringCentre ?? board.ringAngle) : 12}
+                boardWidth={strip.width}
                 heartUp={i % 2 === 1}
               />
               <text x={left + w / 2} y={height + 15} textAnchor="middle" className="figures fill-ink text-[12px]">

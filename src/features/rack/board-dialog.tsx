@@ -19,6 +19,7 @@ const blank = (today: string): BoardInput => ({
   quarters: 6,
   surface: 'rough',
   ringAngle: 15,
+  ringCentre: null,
   moisture: null,
   moistureOn: today,
   lot: '',
@@ -152,6 +153,25 @@ export function BoardDialog({
             hint="At the end, rings to face: 0 flat, 90 quarter."
           />
           <NumberField
+            label="Pith below the middle, mm"
+            value={draft.ringCentre?.distance ?? null}
+            least={0}
+            most={3000}
+            allowEmpty="not known"
+            onCommit={(distance) => put('ringCentre')({ distance, offset: draft.ringCentre?.offset ?? 0 })}
+            onEmpty={() => put('ringCentre')(null)}
+            hint="Where the rings have their centre; it goes before the angle."
+          />
+          {draft.ringCentre ? (
+            <NumberField
+              label="Pith to the side, mm"
+              value={draft.ringCentre.offset}
+              least={-3000}
+              most={3000}
+              onCommit={(offset) => put('ringCentre')({ distance: draft.ringCentre?.distance ?? 0, offset })}
+            />
+          ) : null}
+          <NumberField
             label="Moisture"
             unit="%"
             value={draft.moisture}
@@ -218,6 +238,7 @@ function inputOf({
   quarters,
   surface,
   ringAngle,
+  ringCentre,
   moisture,
   moistureOn,
   lot,
@@ -233,6 +254,7 @@ function inputOf({
     quarters,
     surface,
     ringAngle,
+    ringCentre,
     moisture,
     moistureOn,
     lot,

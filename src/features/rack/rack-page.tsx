@@ -268,7 +268,8 @@ function BoardGlyph({ board, longest }: { board: Board; longest: number }) {
           y={h / 2 - 5}
           width={Math.min(34, Math.max(12, h * 1.6))}
           height={10}
-          ringAngle={board.ringAngle}
+          rings={board.ringCentre ?? board.ringAngle}
+          boardWidth={board.width}
         />
       </g>
     </svg>
