@@ -10,7 +10,9 @@ const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe
 
 async function violations(page: Page): Promise<string[]> {
   await page.evaluate(source);
-  const found = (await page.evaluate('axe.run(document, { resultTypes: ["violations"] })')) as axe.AxeResults;
+  const found = (await page.evaluate(
+    'axe.run(document, { resultTypes: ["violations"], runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"] })',
+  )) as axe.AxeResults;
   return found.violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .map(
@@ -22,7 +24,7 @@ async function violations(page: Page): Promise<string[]> {
     );
 }
 
-describe('axe-core finds no serious or critical violation', () => {
+describe('axe-core finds no serious or critical violation, and every screen fits a tablet', () => {
   let id: string;
   beforeAll(async () => {
     id = (await newJob('Seen by axe')).id;
@@ -34,6 +36,8 @@ describe('axe-core finds no serious or critical violation', () => {
     '/rack',
     '/rack?bin',
     '/shop',
+    '/quick-season',
+    '/air',
     '/methods',
     ...['brief', 'form', 'season', 'joints', 'layout', 'glue-up', 'plan', 'bench'].map((s) => `JOB/${s}`),
   ];
@@ -45,6 +49,11 @@ describe('axe-core finds no serious or critical violation', () => {
     // Opened once more, with whatever was kept meanwhile: the server's page and the browser's are the same.
     await page.reload({ waitUntil: 'networkidle0' });
     expect(page.faults).toEqual([]);
+    // Nothing is wider than a tablet held upright.
+    await page.setViewport({ width: 768, height: 1024 });
+    await page.evaluate(() => new Promise((painted) => requestAnimationFrame(() => requestAnimationFrame(painted))));
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
+    await page.close();
   });
 
   it.each(['dark', 'bench'])('on the %s board', async (board) => {
@@ -70,15 +79,5 @@ describe('axe-core finds no serious or critical violation', () => {
     await (await season.$$('button[title="How this was reckoned"]'))[0]!.click();
     await season.waitForSelector('[role="dialog"]');
     expect(await violations(season)).toEqual([]);
-  });
-
-  it('nothing is wider than a tablet held upright, on any screen', async () => {
-    const page = await openPage('/jobs');
-    await page.setViewport({ width: 768, height: 1024 });
-    for (const screen of screens) {
-      await page.goto(new URL(screen.replace('JOB', `/jobs/${id}`), page.url()).href, { waitUntil: 'networkidle0' });
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
-      expect(over, screen).toBeLessThanOrEqual(0);
-    }
   });
 });
