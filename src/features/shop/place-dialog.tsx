@@ -264,6 +264,14 @@ function RoomFields({
           onCommit={(greatestHumidity) => onRoom({ greatestHumidity })}
           onEmpty={() => onRoom({ greatestHumidity: null })}
         />
+        <NumberField
+          label="Above the sea, m"
+          value={room.altitude}
+          least={-400}
+          most={5000}
+          step={100}
+          onCommit={(altitude) => onRoom({ altitude })}
+        />
       </div>
     </fieldset>
   );
