@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { type Board, type Demand, type Layout, type LayoutOptions, type LayoutProgress, searchLayout } from '@/core';
+import { inSlices } from './in-slices';
 
 let stopped = false;
 
@@ -12,19 +13,8 @@ const layoutSearch = {
     onProgress: (progress: LayoutProgress) => void,
   ): Promise<Layout> {
     stopped = false;
-    const search = searchLayout(demand, boards, options);
-    let told = 0;
-    for (;;) {
-      const step = search.next();
-      if (step.done) return step.value;
-      const now = performance.now();
-      if (now - told > 80) {
-        told = now;
-        onProgress(step.value);
-        await new Promise((resolve) => setTimeout(resolve));
-        if (stopped) return step.value.best;
-      }
-    }
+    const found = await inSlices(searchLayout(demand, boards, options), onProgress, () => stopped);
+    return 'result' in found ? found.result : found.stoppedAt.best;
   },
   stop() {
     stopped = true;

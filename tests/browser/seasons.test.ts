@@ -215,7 +215,7 @@ describe('the Air page', () => {
     const was = (await call<{ id: string; tag: string; moisture: number }[]>('GET', '/api/boards')).data.find(
       (b) => b.tag === 'K04',
     )!;
-    await (await button(page, 'Enter a reading of K04')).click();
+    await (await button(page, 'Read K04')).click();
     await fill(page, 'The meter shows %', '16');
     await fill(page, 'The wood is at °C', '8');
     await reads(page, '[role="dialog"]', /That is 1[78]\.\d %/);

@@ -11,6 +11,7 @@ import {
   YAxis,
 } from 'recharts';
 import { DAYS_IN_YEAR, dayOfYear, equilibriumMoisture, type Place, plusDays, sayDayShort, yearOfAir } from '@/core';
+import { LineKey } from '@/ui/line-key';
 import type { Reading } from './air-reply';
 
 const DAY = 86_400_000;
@@ -62,16 +63,16 @@ export function AirChart({
   return (
     <figure className="mt-2" aria-label={view === 'week' ? 'The air of the last week' : 'The air of the year'}>
       <figcaption className="flex flex-wrap gap-x-5">
-        <Key line="stroke-ink" width={2.2}>
+        <LineKey line="stroke-ink" width={2.2}>
           moisture wood comes to, % (left)
-        </Key>
-        <Key line="stroke-wet" dash="4 3">
+        </LineKey>
+        <LineKey line="stroke-wet" dash="4 3">
           usual at this time of year
-        </Key>
+        </LineKey>
         {view === 'week' ? (
           <>
-            <Key line="stroke-layout">humidity, % (right)</Key>
-            <Key line="stroke-dry">temperature, °C (right)</Key>
+            <LineKey line="stroke-layout">humidity, % (right)</LineKey>
+            <LineKey line="stroke-dry">temperature, °C (right)</LineKey>
           </>
         ) : null}
       </figcaption>
@@ -186,15 +187,4 @@ function yearRows(readings: readonly Reading[], usual: readonly number[], today:
       ...(values ? { moisture: values.reduce((sum, m) => sum + m, 0) / values.length } : {}),
     };
   });
-}
-
-function Key({ line, width = 1.4, dash, children }: { line: string; width?: number; dash?: string; children: string }) {
-  return (
-    <span className="flex items-center gap-1.5">
-      <svg width="22" height="6" aria-hidden="true">
-        <line x1="0" x2="22" y1="3" y2="3" className={line} strokeWidth={width} strokeDasharray={dash} />
-      </svg>
-      {children}
-    </span>
-  );
 }

@@ -91,7 +91,7 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
                   <td className="text-right">
                     <Button
                       look="quiet"
-                      aria-label={`Enter a reading of ${board.tag}`}
+                      aria-label={`Read ${board.tag}`}
                       onClick={() => setReading(board.id)}
                     >
                       Read

@@ -14,6 +14,7 @@ import {
   YAxis,
 } from 'recharts';
 import { plusDays, sayDayShort, topWidthAt } from '@/core';
+import { LineKey } from '@/ui/line-key';
 import { useUnits } from '@/ui/units';
 import { useDerived, useShownDay } from '../job/job-context';
 import { DRAWS, useForecastBand } from './use-forecast-band';
@@ -55,12 +56,12 @@ export function YearChart() {
   return (
     <figure className="flex h-full min-h-72 flex-col pt-1" aria-label="Width of the top through the year">
       <figcaption className="flex flex-wrap items-center gap-x-5 gap-y-1 pb-1">
-        <Key line="stroke-ink" width={2}>
+        <LineKey line="stroke-ink" width={2}>
           simulated
-        </Key>
-        <Key line="stroke-wet" dash="4 3">
+        </LineKey>
+        <LineKey line="stroke-wet" dash="4 3">
           if it followed the air at once
-        </Key>
+        </LineKey>
         <span className="flex items-center gap-1.5">
           <svg width="18" height="10" aria-hidden="true">
             <rect width="18" height="10" className="fill-layout-tint" />
@@ -135,36 +136,29 @@ export function YearChart() {
               isAnimationActive={false}
             />
             <Line dataKey="wood" dot={false} stroke="var(--color-ink)" strokeWidth={2} isAnimationActive={false} />
-            {season.driest.index < season.moistures.length ? (
-              <ReferenceDot
-                x={season.driest.index}
-                y={season.topWidth.driest}
-                r={4}
-                fill="var(--color-dry)"
-                stroke="var(--color-ink)"
-                label={{
-                  value: `dry ${units.length(season.topWidth.driest, true)}`,
-                  position: 'right',
-                  fontSize: 12,
-                  fill: 'var(--color-ink)',
-                }}
-              />
-            ) : null}
-            {season.wettest.index < season.moistures.length ? (
-              <ReferenceDot
-                x={season.wettest.index}
-                y={season.topWidth.wettest}
-                r={4}
-                fill="var(--color-wet)"
-                stroke="var(--color-ink)"
-                label={{
-                  value: `wet ${units.length(season.topWidth.wettest, true)}`,
-                  position: 'top',
-                  fontSize: 12,
-                  fill: 'var(--color-ink)',
-                }}
-              />
-            ) : null}
+            {(
+              [
+                ['dry', season.driest, season.topWidth.driest, 'right'],
+                ['wet', season.wettest, season.topWidth.wettest, 'top'],
+              ] as const
+            )
+              .filter(([, at]) => at.index < season.moistures.length)
+              .map(([end, at, width, position]) => (
+                <ReferenceDot
+                  key={end}
+                  x={at.index}
+                  y={width}
+                  r={4}
+                  fill={`var(--color-${end})`}
+                  stroke="var(--color-ink)"
+                  label={{
+                    value: `${end} ${units.length(width, true)}`,
+                    position,
+                    fontSize: 12,
+                    fill: 'var(--color-ink)',
+                  }}
+                />
+              ))}
             <Scatter
               data={measured}
               dataKey="measured"
@@ -177,16 +171,5 @@ export function YearChart() {
         </ResponsiveContainer>
       </div>
     </figure>
-  );
-}
-
-function Key({ line, width = 1.4, dash, children }: { line: string; width?: number; dash?: string; children: string }) {
-  return (
-    <span className="flex items-center gap-1.5">
-      <svg width="22" height="6" aria-hidden="true">
-        <line x1="0" x2="22" y1="3" y2="3" className={line} strokeWidth={width} strokeDasharray={dash} />
-      </svg>
-      {children}
-    </span>
   );
 }
