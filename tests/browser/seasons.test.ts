@@ -45,7 +45,7 @@ describe('the season of a job', () => {
   it('through the year: both lines, and the band drawn in a worker while the page still answers', async () => {
     const page = await openPage(`/jobs/${id}/season`);
     await (await radio(page, 'Through the year')).click();
-    await page.waitForSelector('progress');
+    await page.waitForSelector('[role="progressbar"]');
     // The day handle moves while the draws are made.
     const slider = () => page.$eval('[role="slider"]', (e) => e.getAttribute('data-day'));
     const before = await slider();
@@ -186,6 +186,33 @@ describe('places', () => {
     expect(kept.logged).toHaveLength(7);
     expect(kept.logged[0]!.temperature).toBeCloseTo(21.6, 1);
     await call('DELETE', `/api/places/${kept.id}`);
+  });
+});
+
+describe('woods of the workshop’s own', () => {
+  it('own values for a wood of the table change what the quick season says, until they are taken away', async () => {
+    const quick = await openPage('/quick-season');
+    const swing = (page: Page) => page.$eval('[data-result="swing"] button', (e) => Number.parseFloat(e.textContent!));
+    const before = await swing(quick);
+    const page = await openPage('/shop');
+    await (await button(page, 'Add a wood')).click();
+    const from = await page.$$eval('[role="dialog"] select', (all) => all[0]!.id);
+    await page.select(`[id="${from}"]`, 'oak-white');
+    expect(await (await field(page, 'Wood')).evaluate((e) => e.value)).toBe('White oak');
+    await (await button(page, 'Save the wood')).click();
+    await reads(page, '[role="dialog"] [role="alert"]', /where the values come from/);
+    await fill(page, 'Source of these values', 'our own sticks');
+    await fill(page, 'Coefficient, tangential', '0.0075');
+    await (await button(page, 'Save the wood')).click();
+    await reads(page, '[data-wood="oak-white"]', /in place of the table’s; our own sticks/);
+    await reads(page, 'h1', /saved/);
+    await quick.reload({ waitUntil: 'networkidle0' });
+    expect((await swing(quick)) / before).toBeCloseTo(0.0075 / 0.00376, 1);
+    await (await button(page, 'Take White oak away')).click();
+    await page.waitForFunction(() => !document.querySelector('[data-wood]'));
+    await reads(page, 'h1', /saved/);
+    await quick.reload({ waitUntil: 'networkidle0' });
+    expect(await swing(quick)).toBe(before);
   });
 });
 

@@ -89,11 +89,7 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
                     )}
                   </td>
                   <td className="text-right">
-                    <Button
-                      look="quiet"
-                      aria-label={`Read ${board.tag}`}
-                      onClick={() => setReading(board.id)}
-                    >
+                    <Button look="quiet" aria-label={`Read ${board.tag}`} onClick={() => setReading(board.id)}>
                       Read
                     </Button>
                   </td>

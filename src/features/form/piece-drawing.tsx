@@ -23,7 +23,7 @@ export function useTabs<T extends string>(tabs: readonly { value: T; label: stri
       onValueChange={(next) => {
         if (next) setValue(next as T);
       }}
-      className="flex gap-5"
+      className="flex flex-wrap gap-x-5"
     >
       {tabs.map((tab) => (
         <ToggleGroup.Item

@@ -177,7 +177,7 @@ export function StepFrame({
   return (
     <main className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)_324px] max-lg:grid-cols-[minmax(0,1fr)_270px] max-md:grid-cols-1">
       <div className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-paper px-5 pt-2">
-        <div className="flex min-h-8 items-center gap-5">
+        <div className="flex min-h-8 flex-wrap items-center gap-x-5">
           {views}
           <span className="ml-auto">{tools}</span>
         </div>

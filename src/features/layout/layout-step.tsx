@@ -4,6 +4,7 @@ import { boardFeet, type Layout } from '@/core';
 import { Button } from '@/ui/button';
 import { LengthField, TextField } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
+import { ProgressBar } from '@/ui/progress-bar';
 import { Length, useUnits } from '@/ui/units';
 import { Group } from '../form/form-step';
 import { useTabs } from '../form/piece-drawing';
@@ -70,16 +71,7 @@ export function LayoutStep() {
       <div aria-live="polite">
         {state.searching ? (
           <>
-            <div
-              className="my-2 h-1.5 bg-hairline"
-              role="progressbar"
-              aria-label="Search"
-              aria-valuemin={0}
-              aria-valuemax={100}
-              aria-valuenow={Math.round((state.progress?.share ?? 0) * 100)}
-            >
-              <div className="h-full bg-layout" style={{ width: `${(state.progress?.share ?? 0) * 100}%` }} />
-            </div>
+            <ProgressBar label="Search" share={state.progress?.share ?? 0} className="my-2" />
             <p className="mb-2 flex items-center justify-between">
               <span>Searching, {(state.progress?.tried ?? 0).toLocaleString('en')} tried</span>
               <Button onClick={stop}>Stop</Button>

@@ -56,9 +56,9 @@ export function TiesView() {
         <thead>
           <tr className="border-ink border-b text-left align-bottom">
             <th className="py-1 pr-2">Across the table</th>
-            <th className="w-[27%]">Outward, the wet season</th>
-            <th className="w-[27%]">Inward, the dry season</th>
-            <th className="text-right">Leave free at assembly, out / in</th>
+            <th className="w-[27%] py-1">Outward, the wet season</th>
+            <th className="w-[27%] py-1">Inward, the dry season</th>
+            <th className="py-1 text-right">Leave free at assembly, out / in</th>
           </tr>
         </thead>
         <tbody>

@@ -15,6 +15,7 @@ import {
 } from 'recharts';
 import { plusDays, sayDayShort, topWidthAt } from '@/core';
 import { LineKey } from '@/ui/line-key';
+import { ProgressBar } from '@/ui/progress-bar';
 import { useUnits } from '@/ui/units';
 import { useDerived, useShownDay } from '../job/job-context';
 import { DRAWS, useForecastBand } from './use-forecast-band';
@@ -44,13 +45,13 @@ export function YearChart() {
   });
   const measured = (season.learned?.points ?? []).map((point) => ({ index: point.index, measured: point.width }));
   const name = (index: number) => sayDayShort(plusDays(season.start, index));
-  const event = (index: number, text: string, position: 'insideTopLeft' | 'insideBottomLeft') => (
+  const event = (index: number, text: string, line = 0) => (
     <ReferenceLine
       key={text}
       x={index}
       stroke="var(--color-ink-2)"
       strokeDasharray="2 3"
-      label={{ value: text, position, fontSize: 12, fill: 'var(--color-ink)' }}
+      label={{ value: text, position: 'insideTopLeft', dy: 15 * line, fontSize: 12, fill: 'var(--color-ink)' }}
     />
   );
   return (
@@ -76,10 +77,10 @@ export function YearChart() {
             measured
           </span>
         ) : null}
-        <span role="status" className="ml-auto" data-band={band ? 'drawn' : 'none'}>
+        <span role="status" className="ml-auto flex items-center gap-2" data-band={band ? 'drawn' : 'none'}>
           {state.drawing ? (
             <>
-              <progress value={state.share} max={1} aria-label="Drawing" className="mr-2 h-2 w-24 accent-layout" />
+              <ProgressBar label="Drawing" share={state.share} className="w-24" />
               {Math.round(state.share * DRAWS)} of {DRAWS}{' '}
               <button type="button" className="font-semibold text-layout hover:underline" onClick={stop}>
                 Stop
@@ -124,8 +125,8 @@ export function YearChart() {
               }
             />
             <Area dataKey="band" stroke="none" fill="var(--color-layout-tint)" isAnimationActive={false} />
-            {event(season.glued.index, 'glued', 'insideTopLeft')}
-            {event(season.delivered.index, 'delivered', 'insideBottomLeft')}
+            {event(season.glued.index, 'glued')}
+            {event(season.delivered.index, 'delivered', 1)}
             <ReferenceLine x={day} stroke="var(--color-layout)" strokeWidth={2} />
             <Line
               dataKey="air"
@@ -138,7 +139,7 @@ export function YearChart() {
             <Line dataKey="wood" dot={false} stroke="var(--color-ink)" strokeWidth={2} isAnimationActive={false} />
             {(
               [
-                ['dry', season.driest, season.topWidth.driest, 'right'],
+                ['dry', season.driest, season.topWidth.driest, season.driest.index - first < 60 ? 'right' : 'bottom'],
                 ['wet', season.wettest, season.topWidth.wettest, 'top'],
               ] as const
             )
