@@ -120,6 +120,15 @@ describe('the season of a job', () => {
     expect((await decisions()).season.measured).toHaveLength(1);
     await page.click('[data-measured] button');
     await expect.poll(swing).toBe(before);
+    // A reveal says the same: the base keeps its width, and the top is that and its overhang twice.
+    await (await radio(page, 'Its overhang')).click();
+    await fill(page, 'Overhang at a side', '38');
+    await (await button(page, 'Enter it')).click();
+    await page.waitForSelector('[data-measured]');
+    await saved(page);
+    const { form, season } = await decisions();
+    expect(season.measured[0]!.width).toBeCloseTo(form.top.width - 2 * form.top.sideOverhang + 76, 6);
+    expect(season.measured[0]!.note).toMatch(/overhang of 38/);
   });
 });
 

@@ -3,33 +3,38 @@
 import { useState } from 'react';
 import { plusDays } from '@/core';
 import { Button } from '@/ui/button';
-import { DayField, LengthField } from '@/ui/fields';
-import { Length, QuantityText } from '@/ui/units';
+import { Choice, DayField, LengthField } from '@/ui/fields';
+import { Length, QuantityText, useUnits } from '@/ui/units';
 import { Group } from '../form/form-step';
 import { useDerived, useJobState, useShownDay } from '../job/job-context';
 
 /** Widths measured on the piece since it was glued, and what they say about its forecast. */
 export function MeasuredWidths() {
-  const { season } = useDerived();
+  const { season, piece } = useDerived();
+  const units = useUnits();
   const { index } = useShownDay();
   const measured = useJobState((state) => state.document.season.measured);
   const change = useJobState((state) => state.change);
-  const [width, setWidth] = useState<number | null>(null);
+  const [what, setWhat] = useState<'width' | 'overhang'>('width');
+  const [size, setSize] = useState<number | null>(null);
   const [on, setOn] = useState<string | null>(null);
   const [problem, setProblem] = useState<string>();
   const shown = plusDays(season.start, index);
   const day = on ?? (index > season.glued.index ? shown : season.glued.day);
   const points = season.learned?.points ?? [];
   const add = () => {
-    if (width === null) {
-      setProblem('Enter the width that was measured.');
+    if (size === null) {
+      setProblem('Enter the size that was measured.');
       return;
     }
-    const next = [...measured, { on: day, width, note: '' }].sort((a, b) => (a.on < b.on ? -1 : 1));
+    // The base lies along its grain and keeps its width: what hangs over it on both sides is the top's.
+    const width = what === 'width' ? size : piece.base.width + 2 * size;
+    const note = what === 'width' ? '' : `overhang of ${units.length(size, true)}`;
+    const next = [...measured, { on: day, width, note }].sort((a, b) => (a.on < b.on ? -1 : 1));
     const problems = change([{ path: 'season.measured', value: next }]);
     setProblem(problems?.[0]?.problem);
     if (!problems) {
-      setWidth(null);
+      setSize(null);
       setOn(null);
     }
   };
@@ -78,18 +83,34 @@ export function MeasuredWidths() {
             return undefined;
           }}
         />
+        <Choice
+          label="Measured was"
+          value={what}
+          onCommit={(next) => {
+            setWhat(next);
+            setSize(null);
+          }}
+          options={[
+            { value: 'width', label: 'The top’s width' },
+            {
+              value: 'overhang',
+              label: 'Its overhang',
+              reason: 'At one side, the top held in its middle: both sides alike.',
+            },
+          ]}
+        />
         <LengthField
-          label="Width of the top"
-          mm={width}
-          least={50}
+          label={what === 'width' ? 'Width of the top' : 'Overhang at a side'}
+          mm={size}
+          least={what === 'width' ? 50 : 0}
           most={5000}
           allowEmpty="measured"
           onCommit={(mm) => {
-            setWidth(mm);
+            setSize(mm);
             setProblem(undefined);
             return undefined;
           }}
-          onEmpty={() => setWidth(null)}
+          onEmpty={() => setSize(null)}
         />
         {problem ? (
           <p role="alert" className="text-stop">
