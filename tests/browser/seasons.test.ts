@@ -70,6 +70,7 @@ describe('the season of a job', () => {
     await (await page.$('[data-check="season.top-travel"] button'))!.click();
     await page.waitForFunction(() => !document.querySelector('[data-check="season.top-travel"][data-level="stop"]'));
     expect(await page.$eval('main', (e) => e.textContent)).not.toMatch(/too short/);
+    await saved(page);
   });
 
   it('shape: three ways of laying the strips, each with its height, one of them in force', async () => {
