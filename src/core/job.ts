@@ -211,6 +211,7 @@ function stripsAsSawn(layout: Layout, boards: readonly Board[]): StripOfLayout[]
           {
             width: strip.width,
             rings: ringsAt(board, sawn ? sawn.y + sawn.width / 2 : board.width / 2),
+            thickness: board.thickness,
             moisture: board.moisture,
             moistureOn: board.moistureOn,
           },

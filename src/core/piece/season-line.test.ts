@@ -92,6 +92,17 @@ describe('a top of real strips', () => {
     expect(topWidthAt(laid.season, 12)).not.toBeCloseTo(topWidthAt(plain.season, 12), 2);
   });
 
+  it('on the day of gluing it is as wide as it was drawn, but for boards that have not come to rest', () => {
+    expect(Math.abs(topWidthAt(laid.season, laid.season.glued.moisture) - 900)).toBeLessThan(0.4);
+    const wet = boards.map((board) => ({ ...board, moisture: 14, moistureOn: laid.season.glued.day }));
+    const fresh = derive(demoJob('2-long-table'), { layout, boards: wet }).season;
+    // Glued wet, the top shrinks as it comes to the shop's air: nearly 5 % at some 0.35 % each.
+    expect(topWidthAt(fresh, fresh.glued.moisture)).toBeLessThan(900 - 10);
+    const rested = boards.map((board) => ({ ...board, moisture: 14, moistureOn: '2026-09-01' }));
+    const old = derive(demoJob('2-long-table'), { layout, boards: rested }).season;
+    expect(Math.abs(topWidthAt(old, old.glued.moisture) - 900)).toBeLessThan(0.1);
+  });
+
   it('all of quarter-sawn boards it moves as quarter-sawn does', () => {
     const quarter = boards.map((board) => ({ ...board, ringAngle: 90 }));
     const season = derive(demoJob('2-long-table'), { layout, boards: quarter }).season;

@@ -1,10 +1,12 @@
-import { DAYS_IN_YEAR, type Place } from '../climate/place';
+import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
 import type { JobDocument } from '../decision/job-document';
-import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
+import { type Day, dayOfYear, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
+import { diffusivityOf } from '../wood/diffusivity';
 import type { FinishKind } from '../wood/finish';
 import { LENGTHWISE_COEFFICIENT } from '../wood/movement';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import type { PanelStrip } from '../wood/panel-shape';
+import { remainingDifference } from '../wood/remaining-difference';
 import type { Rings } from '../wood/rings';
 import type { Species } from '../wood/species';
 import { learnFrom, NO_CORRECTION } from './learning';
@@ -19,8 +21,6 @@ export type { Learned, Season, SeasonDay };
 /** The days the year band shows. */
 export const SEASON_DAYS = 2 * DAYS_IN_YEAR;
 
-/** A reading this many days from gluing still tells the moisture of a strip at gluing. */
-const READING_HOLDS = 60;
 const MOST_DAYS = 5 * DAYS_IN_YEAR;
 
 /** The finish of the plan, as the wood feels it. */
@@ -39,6 +39,8 @@ export interface StripOfLayout {
   /** mm after jointing. */
   width: number;
   rings: Rings;
+  /** Of the board as it lies, mm. */
+  thickness: number;
   /** The board's last reading, %. */
   moisture: number | null;
   moistureOn: Day | null;
@@ -97,7 +99,7 @@ export function deriveSeason(given: {
     moisture: measuredOn ? uncorrectedAt(daysBetween(start, measuredOn)) : gluedAt,
     measuredOn,
   };
-  const strips = stripsOfTop(given.strips ?? [], reference, document, species);
+  const strips = stripsOfTop(given.strips ?? [], reference, document, species, shopAir);
 
   const forecast = { strips, reference, school };
   const measured = document.season.measured.filter((m) => m.on >= gluedOn);
@@ -173,6 +175,7 @@ function stripsOfTop(
   reference: Season['reference'],
   document: JobDocument,
   species: Species,
+  shopAir: Place,
 ): PanelStrip[] {
   const { gluedOn, moistureAtGluing, ringAngle } = document.season;
   const total = given.reduce((sum, strip) => sum + strip.width, 0);
@@ -180,17 +183,27 @@ function stripsOfTop(
     return [{ width: reference.width, species, rings: ringAngle, moisture: reference.moisture, heartUp: true }];
   }
   return given.map((strip, i) => {
-    const recent = strip.moistureOn !== null && Math.abs(daysBetween(strip.moistureOn, gluedOn)) <= READING_HOLDS;
-    // A width measured later is one moisture for all; at gluing each strip still has its own.
-    const own = reference.measuredOn === null && moistureAtGluing === null && recent ? strip.moisture : null;
+    // A width or a moisture measured on the panel is one for all; otherwise each strip still has what the days since it
+    // was read have left of its board's difference to the shop's air.
+    const off =
+      reference.measuredOn === null && moistureAtGluing === null ? stillOff(strip, species, gluedOn, shopAir) : 0;
     return {
       width: (strip.width * reference.width) / total,
       species,
       rings: strip.rings,
-      moisture: own ?? reference.moisture,
+      moisture: reference.moisture + off,
       heartUp: i % 2 === 0,
     };
   });
+}
+
+/** % of moisture by which a strip still differs at gluing from what the shop's air has made of the wood. */
+function stillOff(strip: StripOfLayout, species: Species, gluedOn: Day, shopAir: Place): number {
+  if (strip.moisture === null || strip.moistureOn === null || strip.moistureOn > gluedOn) return 0;
+  const then = yearOfAir(shopAir).moisture[dayOfYear(strip.moistureOn) % DAYS_IN_YEAR] ?? strip.moisture;
+  const days = daysBetween(strip.moistureOn, gluedOn);
+  const left = remainingDifference({ thickness: strip.thickness, diffusivity: diffusivityOf(species), days });
+  return (strip.moisture - then) * left;
 }
 
 export function widthOfStrips(given: Pick<Season, 'strips' | 'school' | 'correction'>, toMoisture: number): number {
