@@ -85,7 +85,7 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
                     ) : days === null ? (
                       <span className="text-watch">not in this air</span>
                     ) : (
-                      <b className="font-semibold text-watch">{days} days</b>
+                      <b className="font-semibold text-watch">{days === 1 ? '1 day' : `${days} days`}</b>
                     )}
                   </td>
                   <td className="text-right">
