@@ -156,6 +156,9 @@ describe('each step of the work', () => {
     const operations = () => page.$$eval('main ol > li', (all) => all.length);
     const before = await operations();
     const finish = await page.$$eval('main select', (all) => all[0]!.id);
+    expect(await page.$$eval('main select option', (all) => all.map((e) => e.textContent))).toEqual([
+      ...['Oil and wax', 'Varnish', 'Shellac', 'Lacquer', 'Epoxy sealer', 'Paste wax', 'None'],
+    ]);
     await page.select(`[id="${finish}"]`, 'none');
     await expect.poll(operations).toBe(before - 3);
     await (await page.$('main summary'))!.click();

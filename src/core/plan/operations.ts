@@ -54,8 +54,14 @@ const FINISHES: Record<JobDocument['plan']['finish'], { name: string; coats: num
     dry: 8,
     caution: 'Rags with solvent heat by themselves: hang them out flat or keep them under water.',
   },
-  none: { name: 'nothing', coats: 0, dry: 0, caution: '' },
+  none: { name: 'none', coats: 0, dry: 0, caution: '' },
 };
+
+/** The finishes of a plan by their names, in the order they are offered. */
+export const FINISH_NAMES = Object.entries(FINISHES).map(([value, { name }]) => ({
+  value: value as JobDocument['plan']['finish'],
+  label: name.charAt(0).toUpperCase() + name.slice(1),
+}));
 
 /** Resting before final size, days' hours: freshly planed stock moves (common practice). */
 const REST_AFTER_ROUGHING = 72;

@@ -1,6 +1,6 @@
 'use client';
 
-import { daysBetween, plusDays, sayDay, sayDayShort } from '@/core';
+import { daysBetween, FINISH_NAMES, plusDays, sayDay, sayDayShort } from '@/core';
 import { DayField, NumberField, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useSize } from '@/ui/use-size';
@@ -32,16 +32,7 @@ export function PlanStep() {
         step={0.5}
         onCommit={change('plan.hoursPerDay')}
       />
-      <Select
-        label="Finish"
-        value={plan.finish}
-        onCommit={change('plan.finish')}
-        options={[
-          { value: 'oil-wax', label: 'Oil and wax' },
-          { value: 'film', label: 'Varnish' },
-          { value: 'none', label: 'None' },
-        ]}
-      />
+      <Select label="Finish" value={plan.finish} onCommit={change('plan.finish')} options={FINISH_NAMES} />
       <FigureLine label="Operations">{schedule.dated.length}</FigureLine>
       <FigureLine label="Work" figure={figures['work-hours']} />
       <FigureLine label="Days only waiting" figure={figures['idle-days']} />
