@@ -6,9 +6,15 @@ import type { Season } from './season';
 const THOUGHT_STRIP = 130;
 
 /**
- * The cross-section of the top at a moisture, its strips laid by a school. Which face of a board is the better one nobody
- * has said; for that school the hearts fall as a fixed throw of the dice has them.
+ * Which strips have the heart side up. Which face of a board is the better one nobody has said; for that school the
+ * hearts fall as a fixed throw of the dice has them.
  */
+export function layStrips(count: number, school: RingSchool): boolean[] {
+  const throwDice = seededRandom(11);
+  return heartSides(count, school, () => throwDice() < 0.5);
+}
+
+/** The cross-section of the top at a moisture, its strips laid by a school. */
 export function shapeOfTop(
   season: Season,
   thickness: number,
@@ -16,8 +22,7 @@ export function shapeOfTop(
   school: RingSchool,
 ): PanelShape {
   const strips = thoughtStrips(season);
-  const throwDice = seededRandom(11);
-  const sides = heartSides(strips.length, school, () => throwDice() < 0.5);
+  const sides = layStrips(strips.length, school);
   return panelShape(
     strips.map((strip, i) => ({ ...strip, heartUp: sides[i] ?? true })),
     thickness,

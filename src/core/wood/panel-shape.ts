@@ -92,33 +92,6 @@ export function panelShape(strips: readonly PanelStrip[], thickness: number, moi
 /** Which strips have the heart side up, by school. The best face is whatever `bestFace` says of the strip. */
 export function heartSides(count: number, school: RingSchool, bestFace: (i: number) => boolean): boolean[] {
   return Array.from({ length: count }, (_, i) =>
-    school === 'alternate' ? i % 2 === 0 : school === 'all-one-way' ? true : bestFace(i),
-  );
-}
-
-/** Width of a panel at a moisture, mm: the sum of its strips, each from its own moisture and rings. */
-export function panelWidth(
-  strips: readonly PanelStrip[],
-  moistureOf: (strip: PanelStrip) => number,
-  change: (given: {
-    dimension: number;
-    species: Species;
-    ringAngle: Rings;
-    fromMoisture: number;
-    toMoisture: number;
-  }) => number,
-): number {
-  return strips.reduce(
-    (sum, { width, species, rings, moisture }) =>
-      sum +
-      width +
-      change({
-        dimension: width,
-        species,
-        ringAngle: rings,
-        fromMoisture: moisture,
-        toMoisture: moistureOf({ width, species, rings, moisture, heartUp: true }),
-      }),
-    0,
+    school === 'alternate' ? i % 2 === 1 : school === 'all-one-way' ? true : bestFace(i),
   );
 }

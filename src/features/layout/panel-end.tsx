@@ -1,11 +1,12 @@
 'use client';
 
-import { type Board, formatLength } from '@/core';
+import { type Board, formatLength, layStrips } from '@/core';
 import { EndGrain } from '@/ui/end-grain';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
+import { useJobState } from '../job/job-context';
 
-/** A panel from its end, every strip with the rings of the board it comes from. Heart side alternates. */
+/** A panel from its end, every strip with the rings of the board it comes from, its heart side as the school has it. */
 export function PanelEnd({
   strips,
   boards,
@@ -18,6 +19,8 @@ export function PanelEnd({
   title: string;
 }) {
   const units = useUnits();
+  const school = useJobState((state) => state.document.season.ringSchool);
+  const sides = layStrips(strips.length, school);
   const [ref, size] = useSize<HTMLDivElement>();
   const total = strips.reduce((sum, strip) => sum + strip.width, 0);
   const width = Math.max(300, size.width - 12);
@@ -46,7 +49,7 @@ export function PanelEnd({
                 height={height}
                 rings={board ? (board.ringCentre ?? board.ringAngle) : 12}
                 boardWidth={strip.width}
-                heartUp={i % 2 === 1}
+                heartUp={sides[i] ?? false}
               />
               <text x={left + w / 2} y={height + 15} textAnchor="middle" className="figures fill-ink text-[12px]">
                 <tspan className="font-bold">{strip.label}</tspan>
