@@ -6,6 +6,7 @@ export { runChecks } from './check/run-checks';
 export { pieceWeight } from './check/stability';
 export { CLIMATE_TYPES, type ClimateType, turnedSouth } from './climate/climate-types';
 export { indoorClimate, type Room, RoomSchema } from './climate/indoor';
+export { moistureFigure } from './climate/moisture-figure';
 export {
   airOnDay,
   DAYS_IN_YEAR,
@@ -59,7 +60,7 @@ export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning
 export { newJob, topForBrief } from './piece/new-job';
 export type { Fastener, Fitting, Part, Size } from './piece/part';
 export { findPart, type Piece, type PieceDecisions } from './piece/piece';
-export { type PieceRestraint, restraintOfPiece } from './piece/restraint-of-piece';
+export { type PieceRestraint, restraintOfPiece, travelOfTop } from './piece/restraint-of-piece';
 export {
   deriveSeason,
   FINISH_OF_PLAN,
@@ -67,11 +68,10 @@ export {
   type Season,
   sizeAt,
   topWidthAt,
-  travelNeeded,
 } from './piece/season';
-export { shapeOfTop } from './piece/shape-of-top';
+export { layStrips, shapeOfTop } from './piece/shape-of-top';
 export { partVolume, partWeight } from './piece/weight';
-export { type Operation, planOperations } from './plan/operations';
+export { FINISH_NAMES, type Operation, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
 export * from './restraint/restraint';
 export * from './restraint/tie';

@@ -1,5 +1,6 @@
 import { movement, say } from '../measure/quantity';
 import { HOLDS } from '../piece/hold';
+import { travelOfTop } from '../piece/restraint-of-piece';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -9,16 +10,9 @@ export function topOnItsFasteners({ document, piece, season, restraint }: CheckC
   const rule = HOLDS[hold.kind];
   const travel = Math.min(hold.travel, rule.greatestTravel);
   const sliding = piece.fasteners.filter((fastener) => !fastener.holdsMiddle);
-  const lines = restraint.ledger.filter((line) => line.axis === 'y');
-  const ways = lines.flatMap((line) => {
-    const side = Math.sign(piece.fasteners.find((fastener) => fastener.id === line.tie)?.y ?? 1);
-    return [
-      { out: side > 0, ...line.plus },
-      { out: side < 0, ...line.minus },
-    ];
-  });
-  const most = (out: boolean) => Math.max(0, ...ways.filter((way) => way.out === out).map((way) => way.need));
-  const [outward, inward] = [most(true), most(false)];
+  const ways = travelOfTop(piece, restraint);
+  const outward = Math.max(0, ...ways.map((way) => way.outward.need));
+  const inward = Math.max(0, ...ways.map((way) => way.inward.need));
   const reach = Math.max(0, ...sliding.map((fastener) => Math.abs(fastener.y)));
   const needed = Math.max(outward, inward);
   const level = judge(needed, travel, { sense: 'at-most', watchFrom: travel * 0.8 });

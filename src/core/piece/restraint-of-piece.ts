@@ -1,5 +1,5 @@
 import type { Form } from '../decision/job-document';
-import { type DayOfStrain, judgeRestraint, type Verdict } from '../restraint/restraint';
+import { type DayOfStrain, judgeRestraint, type LedgerLine, type Verdict } from '../restraint/restraint';
 import type { Axis, Tie } from '../restraint/tie';
 import type { Part } from './part';
 import type { Piece } from './piece';
@@ -32,4 +32,23 @@ export function restraintOfPiece(piece: Piece, season: Season, form: Form): Piec
     }
     return strains;
   }
+}
+
+/** A fastener's line of the ledger, told from the middle of the top: out toward its edge, in toward the middle. */
+export interface TravelOfTop {
+  tie: string;
+  /** Id of the part it sits on. */
+  on: string;
+  outward: LedgerLine['plus'];
+  inward: LedgerLine['plus'];
+}
+
+/** How far every sliding fastener of the top must go across the table, and may. */
+export function travelOfTop(piece: Piece, restraint: Verdict): TravelOfTop[] {
+  return restraint.ledger.flatMap((line) => {
+    const fastener = line.axis === 'y' ? piece.fasteners.find((f) => f.id === line.tie) : undefined;
+    if (!fastener) return [];
+    const [outward, inward] = fastener.y > 0 ? [line.plus, line.minus] : [line.minus, line.plus];
+    return [{ tie: line.tie, on: fastener.on, outward, inward }];
+  });
 }

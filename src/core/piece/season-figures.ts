@@ -1,3 +1,4 @@
+import { moistureFigure } from '../climate/moisture-figure';
 import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
 import { dayOfYear } from '../measure/calendar';
 import type { Figure } from '../measure/figure';
@@ -46,19 +47,26 @@ export function seasonFigures(season: Season, shopAir: Place, homeAir: Place): F
     const where = at.index < season.delivered.index ? shopAir : homeAir;
     const year = yearOfAir(where);
     const date = dayOfYear(at.day) % DAYS_IN_YEAR;
-    return {
+    const figure = moistureFigure({
       id,
       label,
-      quantity: moisture(at.moisture),
-      formula: 'Hailwood–Horrobin: (1800/W)·[Kh/(1−Kh) + (K₁Kh + 2K₁K₂K²h²)/(1 + K₁Kh + K₁K₂K²h²)]',
-      inputs: [
+      temperature: year.temperature[date] ?? 0,
+      relativeHumidity: year.relativeHumidity[date] ?? 0,
+      where: [
         { label: 'Place', quantity: where.name },
         { label: 'Day', quantity: at.day },
-        { label: 'Temperature', quantity: { amount: year.temperature[date] ?? 0, unit: 'celsius' } },
-        { label: 'Relative humidity', quantity: { amount: year.relativeHumidity[date] ?? 0, unit: 'percent' } },
       ],
-      source: 'Wood Handbook ch. 4; monthly means of the place, smooth between mid-months',
-    };
+      source: 'the place’s year, smooth between mid-months',
+      amount: at.moisture,
+    });
+    return season.reckoning === 'simulated'
+      ? {
+          ...figure,
+          formula: '∂M/∂t = ∂/∂z(D ∂M/∂z), −D ∂M/∂z = S·(M − EMC) at each face; the mean over the thickness',
+          source: `Crank, The Mathematics of Diffusion; EMC by ${figure.source}`,
+          limits: LIMITS.simulated,
+        }
+      : figure;
   };
   return [
     width('top-width-driest', 'Narrowest', season.topWidth.driest, driest),

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive, places } from '../../../tests/fixtures/demo';
 import { airOnDay } from '../climate/place';
 import { dayOfYear } from '../measure/calendar';
-import { sizeAt, topWidthAt, travelNeeded } from './season';
+import { travelOfTop } from './restraint-of-piece';
+import { sizeAt, topWidthAt } from './season';
 
 const season = (edit: Parameters<typeof change>[1] = () => {}) =>
   derive(change(demoJob('1-square-table'), edit)).season;
@@ -35,10 +36,22 @@ describe('the season of a table', () => {
   });
 
   it('needs no travel in the middle and the more the further out', () => {
-    const s = season();
-    expect(travelNeeded(s, 0)).toEqual({ outward: 0, inward: 0 });
-    expect(travelNeeded(s, 400).outward).toBeCloseTo(2 * travelNeeded(s, 200).outward, 9);
-    expect(2 * travelNeeded(s, 425).outward).toBeCloseTo(s.topWidth.wettest - 850, 6);
+    const at = (sideOverhang: number) => {
+      const job = derive(
+        change(demoJob('1-square-table'), (d) => {
+          d.form.top.sideOverhang = sideOverhang;
+        }),
+      );
+      const middle = job.restraint.ties.find((tie) => tie.b === 'top' && !tie.slides)!;
+      expect(middle.at.y).toBe(0);
+      const reach = Math.abs(job.piece.fasteners.find((f) => !f.holdsMiddle)!.y);
+      const [way] = travelOfTop(job.piece, job.restraint);
+      return { need: way!.outward.need, share: reach / 850, grows: job.season.topWidth.wettest - 850 };
+    };
+    const [outer, inner] = [at(20), at(150)];
+    expect(inner.need).toBeLessThan(outer.need);
+    // The share of the growth at the fastener, less the little by which the aprons under it grow along their grain.
+    for (const { need, share, grows } of [outer, inner]) expect(Math.abs(need - share * grows)).toBeLessThan(0.2);
   });
 
   it('starts from the width measured, at the moisture of the day it was measured', () => {

@@ -241,15 +241,3 @@ export function sizeAt(part: Part, season: Season, atMoisture: number): Size {
     thickness: change(part.size.thickness, 90 - season.ringAngle),
   };
 }
-
-/** How far a point of the top at `fromMiddle` mm goes out and in over its years, mm from where it was fastened. */
-export function travelNeeded(season: Season, fromMiddle: number): { outward: number; inward: number } {
-  const { width } = season.reference;
-  if (width <= 0) return { outward: 0, inward: 0 };
-  const fastened = topWidthAt(season, season.glued.moisture);
-  const share = Math.abs(fromMiddle) / fastened;
-  return {
-    outward: Math.max(0, (season.topWidth.wettest - fastened) * share),
-    inward: Math.max(0, (fastened - season.topWidth.driest) * share),
-  };
-}

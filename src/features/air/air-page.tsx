@@ -1,8 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { DAYS_IN_YEAR, dayOfYear, equilibriumMoisture, yearOfAir } from '@/core';
+import { DAYS_IN_YEAR, dayOfYear, equilibriumMoisture, moistureFigure, yearOfAir } from '@/core';
 import { NumberField } from '@/ui/fields';
+import { FigureButton } from '@/ui/figure';
 import { request } from '@/ui/request';
 import { useTabs } from '../form/piece-drawing';
 import { AirChart } from './air-chart';
@@ -40,6 +41,20 @@ export function AirPage({ first }: { first: AirReply }) {
   const day = dayOfYear(today) % DAYS_IN_YEAR;
   const usual = year?.moisture[day];
   const now = air.latest ? equilibriumMoisture(air.latest) : usual;
+  const figure =
+    place && year
+      ? moistureFigure({
+          id: 'air-now',
+          label: 'What wood comes to in this air',
+          temperature: air.latest?.temperature ?? year.temperature[day] ?? 0,
+          relativeHumidity: air.latest?.relativeHumidity ?? year.relativeHumidity[day] ?? 0,
+          where: [
+            { label: 'Place', quantity: place.name },
+            { label: 'Read', quantity: air.latest ? clock(air.latest.at) : 'not yet: by its months' },
+          ],
+          source: air.latest ? 'the last reading' : 'the place’s months',
+        })
+      : undefined;
   const [target, setTarget] = useState<number | null>(null);
   return (
     <div className="grid min-h-full grid-cols-[minmax(0,1fr)_324px] max-md:grid-cols-1">
@@ -47,7 +62,9 @@ export function AirPage({ first }: { first: AirReply }) {
         <h1 className="text-[19px] leading-6">Air</h1>
         {place && now !== undefined ? (
           <p className="mt-1" data-air-now>
-            <span className="figures font-semibold text-[34px] leading-10">{now.toFixed(1)} %</span>{' '}
+            <FigureButton figure={figure} big>
+              {now.toFixed(1)} %
+            </FigureButton>{' '}
             <span className="text-ink-2">
               is what wood comes to in {place.name},{' '}
               {air.latest ? (

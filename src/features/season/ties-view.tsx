@@ -1,7 +1,8 @@
 'use client';
 
 import clsx from 'clsx';
-import { HOLDS, plusDays, sayDayShort } from '@/core';
+import { type Figure, findPart, HOLDS, plusDays, sayDayShort, travelOfTop } from '@/core';
+import { FigureButton } from '@/ui/figure';
 import { Length } from '@/ui/units';
 import { useDerived, useJobState, useLook } from '../job/job-context';
 
@@ -13,23 +14,15 @@ interface Way {
 
 /** The ledger: how far every tie that slides must go each way, how far it may, and how to set it on the day of assembly. */
 export function TiesView() {
-  const { restraint, piece, season } = useDerived();
+  const { restraint, piece, season, figures } = useDerived();
   const kind = useJobState((state) => state.document.form.hold.kind);
   const { lit, light } = useLook();
   const tight = restraint.ties.filter((tie) => !tie.slides).length;
-  const fasteners = new Map(piece.fasteners.map((fastener) => [fastener.id, fastener]));
-  const lines = restraint.ledger
-    .filter((line) => line.axis === 'y')
-    .map((line) => {
-      const fastener = fasteners.get(line.tie);
-      const outwardIsPlus = (fastener?.y ?? 0) > 0;
-      return {
-        id: line.tie,
-        on: piece.parts.find((part) => part.id === fastener?.on)?.name ?? '',
-        outward: outwardIsPlus ? line.plus : line.minus,
-        inward: outwardIsPlus ? line.minus : line.plus,
-      };
-    });
+  const lines = travelOfTop(piece, restraint).map(({ tie, on, ...ways }) => ({
+    id: tie,
+    on: findPart(piece, on)?.name ?? '',
+    ...ways,
+  }));
   // Fasteners of one rail that need and give the same stand in one row.
   const rows: (Omit<(typeof lines)[number], 'id'> & { ids: string[] })[] = [];
   for (const { id, ...line } of lines) {
@@ -75,10 +68,10 @@ export function TiesView() {
                 <span className="block text-[12px] text-ink-2">{on}</span>
               </td>
               <td>
-                <NeedAndRoom way={outward} on={day(outward.day)} />
+                <NeedAndRoom way={outward} on={day(outward.day)} figure={figures['top-travel']} />
               </td>
               <td>
-                <NeedAndRoom way={inward} on={day(inward.day)} />
+                <NeedAndRoom way={inward} on={day(inward.day)} figure={figures['top-travel']} />
               </td>
               <td className="text-right">
                 <Length mm={outward.need * 1.2} fine /> / <Length mm={inward.need * 1.2} fine />
@@ -99,13 +92,16 @@ export function TiesView() {
 
 const alike = (a: Way, b: Way) => Math.abs(a.need - b.need) < 0.05 && Math.abs(a.room - b.room) < 0.05;
 
-function NeedAndRoom({ way, on }: { way: Way; on: string }) {
+function NeedAndRoom({ way, on, figure }: { way: Way; on: string; figure: Figure | undefined }) {
   const most = Math.max(way.need, way.room, 0.1);
   const short = way.need > way.room + 1e-6;
   return (
     <span className="block pr-5">
       <span className={clsx('figures', short && 'font-semibold text-stop')}>
-        <Length mm={way.need} fine /> of <Length mm={way.room} fine />
+        <FigureButton figure={figure && { ...figure, quantity: { amount: way.need, unit: 'mm-movement' } }}>
+          <Length mm={way.need} fine />
+        </FigureButton>{' '}
+        of <Length mm={way.room} fine />
       </span>
       <span className="text-ink-2 text-[12px]">
         {' '}
