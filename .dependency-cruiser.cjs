@@ -11,6 +11,7 @@ const outside = (name, from, to, why) => ({
 /** The core in the order of the work; a folder may import itself and whatever stands before it. */
 const coreOrder = [
   'measure',
+  'linear',
   'wood',
   'climate',
   'restraint',

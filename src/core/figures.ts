@@ -38,7 +38,7 @@ export function collectFigures(given: FigureContext): Record<string, Figure> {
     ...pieceFigures(given.context),
     ...jointFigures(given.context),
     ...given.context.season.figures,
-    ...(given.layout ? layoutFigures(given.layout) : []),
+    ...(given.layout ? layoutFigures(given.layout, given.context.shop.prices.currency) : []),
     ...glueFigures(given.glueUps, given.glue),
     ...planFigures(given.dates, given.context.document.plan.hoursPerDay),
     ...given.checks.flatMap((check) => check.figure ?? []),
@@ -219,37 +219,57 @@ function jointFigures({ piece, document }: CheckContext): Figure[] {
   ];
 }
 
-function layoutFigures(layout: Layout): Figure[] {
+function layoutFigures(layout: Layout, currency: string): Figure[] {
   const volume = (label: string, amount: number) => input(label, { amount, unit: 'cubic-metre' });
   const feet = layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0);
+  const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
+  const { cost, bound: least } = layout;
+  const source = 'Bound: bars of the boards and whole numbers of pieces, see Methods';
   const bound =
-    layout.gap === null || layout.yieldBound === null
+    layout.gap === null || least === null
       ? []
       : [
           figure(
             'layout-gap',
             'From the best possible, at most',
             percent(layout.gap * 100),
-            'consumed ÷ least possible − 1',
+            'cost ÷ least possible cost − 1',
             [
-              volume('Consumed', layout.consumed),
-              volume('Least possible', layout.finished / layout.yieldBound),
-              input('Arrangements tried', count(layout.tried)),
+              input('Cost', money(cost.total)),
+              input('Least possible', money(least)),
+              input('Changes tried', count(layout.tried)),
             ],
-            'Bound: linear relaxation by area and thickness, see Methods',
-            'The bound leaves out kerf and shapes, so the true distance is smaller.',
+            source,
+            'The bound forgets that the bars of one piece lie side by side, so the true distance is smaller.',
           ),
           figure(
-            'yield-bound',
-            'No layout can yield more than',
-            percent(layout.yieldBound * 100),
-            'finished volume ÷ least possible consumption',
-            [volume('Finished', layout.finished), volume('Least possible', layout.finished / layout.yieldBound)],
-            'Bound: linear relaxation by area and thickness, see Methods',
+            'cost-bound',
+            'No layout can cost less than',
+            { amount: least, unit: 'ratio' },
+            'a programme with whole boards and pieces, and inequalities no way of sawing can break',
+            [input('In', currency), input('Parts and strips placed', count(layout.placements.length))],
+            source,
           ),
         ];
+  const counted = figure(
+    'layout-cost',
+    'Counts as',
+    { amount: cost.total, unit: 'ratio' },
+    'boards − offcuts · their worth + fetching, cuts, joint lines and mismatch at the prices of the aim',
+    [
+      input('In', currency),
+      input('Boards', money(cost.wood)),
+      input('Worth of what goes back', money(-cost.offcuts)),
+      input('Fetching and flattening', money(cost.boards)),
+      input(`${layout.cuts} cuts`, money(cost.cuts)),
+      input('Joint lines', money(cost.joints)),
+      input('Lots and rings', money(cost.match)),
+    ],
+    'prices of the boards, else of the shop; minutes of the aim at the shop’s hour',
+  );
   return [
     ...bound,
+    counted,
     figure(
       'yield',
       'Becomes the piece',

@@ -6,7 +6,9 @@ import type { Shop } from './decision/shop';
 import { collectFigures } from './figures';
 import { GLUES, type Glue } from './glueup/glue';
 import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
-import { type Demand, demandOf, type Layout, type LayoutOptions, layoutKey } from './layout/layout';
+import { type Demand, demandOf } from './layout/demand';
+import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
+import { layoutOptionsOf } from './layout/layout-aims';
 import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
@@ -56,7 +58,7 @@ export interface DerivedJob {
   problems: readonly Problem[];
 }
 
-export const LAYOUT_EFFORT = 24_000;
+export const LAYOUT_EFFORT = 12_000;
 
 /**
  * The whole chain for one job: piece → season → checks → demand → glue-ups → operations → calendar. The layout search
@@ -104,15 +106,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const fixed = (inputs.layout?.placements ?? []).filter(
     (placement) => cut.has(placement.part) && boards.some((board) => board.id === placement.board),
   );
-  const layoutOptions: LayoutOptions = {
-    kerf: shop.tools.kerf,
-    endTrim: shop.allowances.endTrim,
-    flattening: shop.allowances.flattening,
-    usefulOffcut: shop.usefulOffcut,
-    seed: 1,
-    effort: LAYOUT_EFFORT,
-    fixed,
-  };
+  const layoutOptions = layoutOptionsOf(shop, document.layout, { seed: 1, effort: LAYOUT_EFFORT, fixed });
   const key = layoutKey(demand, boards, layoutOptions);
   const layout = inputs.layout;
   const layoutState = !layout ? 'none' : layout.key === key ? 'current' : 'stale';

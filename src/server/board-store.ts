@@ -8,14 +8,24 @@ export interface StoredBoard extends Board {
   binned: boolean;
 }
 
+/** A board as the core knows it, out of its columns. */
+const BOARD = `
+  b.id, b.tag, b.species, b.length, b.width, b.far_width as "farWidth",
+  json_build_object('near', b.live_near, 'far', b.live_far) as "liveEdges",
+  case when b.twist is not null then json_build_object('twist', b.twist, 'bow', b.bow, 'cup', b.cup) end as crook,
+  b.thickness, b.quarters, b.surface, b.ring_angle as "ringAngle",
+  case when b.pith_distance is not null
+       then json_build_object('distance', b.pith_distance, 'offset', b.pith_offset) end as "ringCentre",
+  b.moisture, b.moisture_on as "moistureOn", b.lot,
+  case when b.price_amount is not null then json_build_object('amount', b.price_amount, 'per', b.price_per) end as price,
+  b.stored_at as "storedAt", b.note, b.revision, b.deleted_at is not null as binned`;
 const BOARDS = `
-  select b.id, b.tag, b.species, b.length, b.width, b.thickness, b.quarters, b.surface, b.ring_angle as "ringAngle",
-         case when b.pith_distance is not null
-              then json_build_object('distance', b.pith_distance, 'offset', b.pith_offset) end as "ringCentre",
-         b.moisture, b.moisture_on as "moistureOn", b.lot, b.note, b.revision, b.deleted_at is not null as binned,
-         coalesce((select json_agg(json_build_object('kind', d.kind, 'x', d.x, 'y', d.y, 'length', d.length, 'width', d.width) order by d.id)
-                   from board_defect d where d.board_id = b.id), '[]') as defects
-  from board b where b.workshop_id = $1`;
+  select ${BOARD}, coalesce(d.defects, '[]') as defects
+  from board b
+  left join (select board_id, json_agg(json_build_object('kind', kind, 'x', x, 'y', y, 'length', length, 'width', width,
+                                                         'face', face) order by id) as defects
+             from board_defect where workshop_id = $1 group by board_id) d on d.board_id = b.id
+  where b.workshop_id = $1`;
 
 export async function boardsOf(workshopId: string, binned = false, db: Queryable = pool()): Promise<StoredBoard[]> {
   const { rows } = await db.query(`${BOARDS} and (b.deleted_at is not null) = $2 order by b.tag, b.id`, [
@@ -30,31 +40,72 @@ async function boardById(db: Queryable, workshopId: string, id: string): Promise
   return rows[0];
 }
 
-const values = (b: BoardInput) => [
-  b.tag,
-  b.species,
-  b.length,
-  b.width,
-  b.thickness,
-  b.quarters,
-  b.surface,
-  b.ringAngle,
-  b.moisture,
-  b.moistureOn,
-  b.lot,
-  b.note,
-  b.ringCentre?.distance ?? null,
-  b.ringCentre?.offset ?? null,
-];
+/** A board as a row: the columns a maker can write, by their names. */
+const rowOf = (b: BoardInput) => ({
+  tag: b.tag,
+  species: b.species,
+  length: b.length,
+  width: b.width,
+  far_width: b.farWidth,
+  live_near: b.liveEdges.near,
+  live_far: b.liveEdges.far,
+  twist: b.crook?.twist ?? null,
+  bow: b.crook?.bow ?? null,
+  cup: b.crook?.cup ?? null,
+  thickness: b.thickness,
+  quarters: b.quarters,
+  surface: b.surface,
+  ring_angle: b.ringAngle,
+  pith_distance: b.ringCentre?.distance ?? null,
+  pith_offset: b.ringCentre?.offset ?? null,
+  moisture: b.moisture,
+  moisture_on: b.moistureOn,
+  lot: b.lot,
+  price_amount: b.price?.amount ?? null,
+  price_per: b.price?.per ?? null,
+  stored_at: b.storedAt,
+  note: b.note,
+});
+const COLUMNS = [
+  'tag',
+  'species',
+  'length',
+  'width',
+  'far_width',
+  'live_near',
+  'live_far',
+  'twist',
+  'bow',
+  'cup',
+  'thickness',
+  'quarters',
+  'surface',
+  'ring_angle',
+  'pith_distance',
+  'pith_offset',
+  'moisture',
+  'moisture_on',
+  'lot',
+  'price_amount',
+  'price_per',
+  'stored_at',
+  'note',
+].join(', ');
 
-async function writeDefects(db: Queryable, workshopId: string, id: string, board: BoardInput): Promise<void> {
-  await db.query('delete from board_defect where board_id = $1', [id]);
-  for (const d of board.defects) {
-    await db.query(
-      'insert into board_defect (workshop_id, board_id, kind, x, y, length, width) values ($1, $2, $3, $4, $5, $6, $7)',
-      [workshopId, id, d.kind, d.x, d.y, d.length, d.width],
-    );
-  }
+/** Writes the defects of many boards in one go, in their order. */
+async function writeDefects(
+  db: Queryable,
+  workshopId: string,
+  boards: readonly { id: string; defects: BoardInput['defects'] }[],
+): Promise<void> {
+  const defects = boards.flatMap(({ id, defects: own }) => own.map((defect) => ({ board_id: id, ...defect })));
+  if (defects.length === 0) return;
+  await db.query(
+    `insert into board_defect (workshop_id, board_id, kind, x, y, length, width, face)
+     select $1, board_id, kind, x, y, length, width, face
+     from jsonb_populate_recordset(null::board_defect, $2) with ordinality order by ordinality`,
+    [workshopId, JSON.stringify(defects)],
+  );
 }
 
 const tagTaken = (tag: string) =>
@@ -71,21 +122,27 @@ async function refusingTakenTag<T>(tag: string, work: () => Promise<T>): Promise
   }
 }
 
-async function insert(db: Queryable, workshopId: string, board: BoardInput): Promise<string> {
+/** @returns their ids, in their order */
+async function insert(db: Queryable, workshopId: string, boards: readonly BoardInput[]): Promise<string[]> {
   const { rows } = await db.query(
-    `insert into board (workshop_id, tag, species, length, width, thickness, quarters, surface, ring_angle, moisture, moisture_on, lot, note,
-       pith_distance, pith_offset)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15) returning id`,
-    [workshopId, ...values(board)],
+    `insert into board (workshop_id, ${COLUMNS})
+     select $1, ${COLUMNS} from jsonb_populate_recordset(null::board, $2) returning id, tag`,
+    [workshopId, JSON.stringify(boards.map(rowOf))],
   );
-  await writeDefects(db, workshopId, rows[0].id, board);
-  return rows[0].id;
+  const idOf = new Map<string, string>(rows.map(({ id, tag }: { id: string; tag: string }) => [tag, id]));
+  const ids = boards.map((board) => idOf.get(board.tag) as string);
+  await writeDefects(
+    db,
+    workshopId,
+    boards.map(({ defects }, i) => ({ id: ids[i] as string, defects })),
+  );
+  return ids;
 }
 
 export async function addBoard(workshopId: string, board: BoardInput): Promise<StoredBoard> {
   return refusingTakenTag(board.tag, () =>
     inTransaction(async (db) => {
-      const id = await insert(db, workshopId, board);
+      const [id = ''] = await insert(db, workshopId, [board]);
       return (await boardById(db, workshopId, id)) as StoredBoard;
     }),
   );
@@ -100,17 +157,17 @@ export async function saveBoard(
   return refusingTakenTag(board.tag, () =>
     inTransaction(async (db) => {
       const { rowCount } = await db.query(
-        `update board set tag = $4, species = $5, length = $6, width = $7, thickness = $8, quarters = $9, surface = $10,
-           ring_angle = $11, moisture = $12, moisture_on = $13, lot = $14, note = $15,
-           pith_distance = $16, pith_offset = $17, revision = revision + 1
+        `update board set (${COLUMNS}) = (select ${COLUMNS} from jsonb_populate_record(null::board, $4)),
+           revision = revision + 1
          where workshop_id = $1 and id = $2 and revision = $3 and deleted_at is null`,
-        [workshopId, id, revision, ...values(board)],
+        [workshopId, id, revision, JSON.stringify(rowOf(board))],
       );
       if (!rowCount) {
         const current = await boardById(db, workshopId, id);
         throw current && !current.binned ? staleWrite(`Board ${current.tag}`, current) : notFound('board', id);
       }
-      await writeDefects(db, workshopId, id, board);
+      await db.query('delete from board_defect where board_id = $1', [id]);
+      await writeDefects(db, workshopId, [{ id, defects: board.defects }]);
       return (await boardById(db, workshopId, id)) as StoredBoard;
     }),
   );
@@ -150,7 +207,7 @@ export async function addBoards(workshopId: string, boards: readonly BoardInput[
         })),
       );
     }
-    for (const board of boards) await insert(client, workshopId, board);
+    await insert(client, workshopId, boards);
     return boards.length;
   };
   return db ? work(db) : inTransaction(work);

@@ -3,13 +3,15 @@ import {
   type DerivedJob,
   deriveJob,
   formatLength,
+  type Layout,
   type LengthStyle,
   type Paper,
-  planLayout,
   type Shop,
+  searchLayout,
   writePhrase,
 } from '@/core';
 import { boardsOf, type StoredBoard } from './board-store';
+import { serverSolver } from './highs';
 import { findJob, keepLayout, layoutOf, type StoredJob } from './job-store';
 import { printPdf } from './pdf';
 import { Refusal } from './refusal';
@@ -40,11 +42,25 @@ export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJo
   const inputs = { document: job.document, shop, places, boards };
   let derived = sound(deriveJob({ ...inputs, layout: kept }));
   if (withLayout && derived.layoutState !== 'current') {
-    const layout = planLayout(derived.demand, derived.boards, derived.layoutOptions);
+    const layout = await searchForServer(derived);
     await keepLayout(workshop.id, id, layout);
     derived = sound(deriveJob({ ...inputs, layout }));
   }
   return { job, shop, boards, derived, style: styleOf(shop) };
+}
+
+/** Changes tried where nobody waits at a screen that shows them: a sound layout in a second or two. */
+const EFFORT_ON_SERVER = 2000;
+
+/** The search in slices, so that others are answered meanwhile. */
+async function searchForServer({ demand, boards, layoutOptions }: DerivedJob): Promise<Layout> {
+  const options = { ...layoutOptions, effort: EFFORT_ON_SERVER };
+  const steps = searchLayout(demand, boards, options, await serverSolver());
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    await new Promise((resolve) => setImmediate(resolve));
+  }
 }
 
 function sound(result: ReturnType<typeof deriveJob>): DerivedJob {

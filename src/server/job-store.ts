@@ -1,4 +1,5 @@
-import { type JobDocument, JobDocumentSchema, type Layout, read } from '@/core';
+import * as v from 'valibot';
+import { type JobDocument, JobDocumentSchema, type Layout, LayoutSchema, read } from '@/core';
 import { inTransaction, pool, type Queryable } from './pool';
 import { notFound, Refusal } from './refusal';
 import { staleWrite } from './workshop-store';
@@ -168,7 +169,9 @@ export async function layoutOf(workshopId: string, id: string): Promise<Layout |
     workshopId,
     id,
   ]);
-  return rows[0]?.layout ?? null;
+  // A layout kept by an earlier Taller may say less than is needed now: it is searched again.
+  const kept = v.safeParse(LayoutSchema, rows[0]?.layout);
+  return kept.success ? kept.output : null;
 }
 
 export async function keepLayout(workshopId: string, id: string, layout: Layout): Promise<void> {

@@ -1,8 +1,25 @@
 import { expose } from 'comlink';
-import { type Board, type Demand, type Layout, type LayoutOptions, type LayoutProgress, searchLayout } from '@/core';
+import loadHighs from 'highs';
+import {
+  type Board,
+  type Demand,
+  highsSolver,
+  type Layout,
+  type LayoutOptions,
+  type LayoutProgress,
+  type LinearSolver,
+  searchLayout,
+} from '@/core';
 import { inSlices } from './in-slices';
 
 let stopped = false;
+let solver: Promise<LinearSolver | undefined> | undefined;
+
+/** HiGHS, once for this worker; where it cannot be loaded the search goes on without it and claims a weaker bound. */
+function loadSolver(wasm: string): Promise<LinearSolver | undefined> {
+  solver ??= loadHighs({ locateFile: () => wasm }).then(highsSolver, () => undefined);
+  return solver;
+}
 
 const layoutSearch = {
   /** Searches in slices, so that a word to stop is heard between them; the best so far is the answer then. */
@@ -10,10 +27,12 @@ const layoutSearch = {
     demand: Demand,
     boards: readonly Board[],
     options: LayoutOptions,
+    wasm: string,
     onProgress: (progress: LayoutProgress) => void,
   ): Promise<Layout> {
     stopped = false;
-    const found = await inSlices(searchLayout(demand, boards, options), onProgress, () => stopped);
+    const steps = searchLayout(demand, boards, options, await loadSolver(wasm));
+    const found = await inSlices(steps, onProgress, () => stopped);
     return 'result' in found ? found.result : found.stoppedAt.best;
   },
   stop() {

@@ -101,9 +101,33 @@ export const JointsSchema = v.object({
   tenonLength: v.nullable(length(5, 200)),
 });
 
+const WeightsSchema = v.object({
+  offcutWorth: amount(0, 100),
+  board: amount(0, 1000),
+  cut: amount(0, 1000),
+  joint: amount(0, 1000),
+  lot: amount(0, 1000),
+  ring: amount(0, 1000),
+});
+
 export const LayoutChoiceSchema = v.object({
   leastStrip: length(20, 400),
   greatestStrip: length(30, 800),
+  /** At most so many strips in the top; null: as many as it takes. */
+  mostStrips: v.optional(v.nullable(whole(1, 100)), null),
+  /** All strips from boards of one lot. */
+  oneLot: v.optional(v.boolean(), false),
+  /** What a layout is searched for. */
+  aim: v.optional(v.picklist(['save-wood', 'fewest-boards', 'best-match', 'own']), 'save-wood'),
+  /** What counts besides the wood, where the aim is the maker's own: offcuts in % of their price, the rest in minutes. */
+  weights: v.optional(WeightsSchema, {
+    offcutWorth: 70,
+    board: 12,
+    cut: 1,
+    joint: 4,
+    lot: 2,
+    ring: 1,
+  }),
   /** Tags of boards the maker keeps out. */
   leaveOut: v.pipe(v.array(line(40)), v.maxLength(5000)),
 });

@@ -16,6 +16,9 @@ export const ShopSchema = v.object({
     clamps: v.pipe(v.array(v.object({ length: length(100, 6000), count: whole(1, 200) })), v.maxLength(40)),
     /** What one person lifts, kg. */
     lift: amount(5, 100),
+    /** Greatest width a board may have to be resawn on edge, and what the band takes away; 0 where there is no band saw. */
+    resawHeight: v.optional(length(0, 1000), 0),
+    resawKerf: v.optional(length(0.3, 6), 1.5),
   }),
   allowances: v.object({
     /** Cut off each rough end before anything is taken. */
@@ -32,7 +35,20 @@ export const ShopSchema = v.object({
     stripJointing: length(0, 30),
     /** Taken from a dressed or measured board's thickness when it is flattened. */
     flattening: length(0, 20),
+    /** Over-thickness of each resawn piece, for its cup and for cleaning both faces. */
+    resaw: v.optional(length(0, 20), 3),
   }),
+  /** What wood and an hour of work count for, when layouts are weighed. */
+  prices: v.optional(
+    v.object({
+      /** As it is written before or after an amount. */
+      currency: line(8),
+      /** For boards that carry no price of their own, per m³. */
+      wood: amount(0, 1_000_000),
+      hour: amount(0, 10_000),
+    }),
+    { currency: '€', wood: 2500, hour: 40 },
+  ),
   /** Woods the table does not have, and own values for those it has. */
   species: v.optional(v.pipe(v.array(OwnSpeciesSchema), v.maxLength(200)), []),
   /** What the shop's pin meter reads wrong for a wood, % added; by species id. */

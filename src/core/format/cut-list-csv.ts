@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { Demand } from '../layout/layout';
+import type { Demand } from '../layout/demand';
 import { formatLength, type LengthStyle } from '../measure/length';
 import type { Part } from '../piece/part';
 

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { read } from '../decision/issues';
 import { parseLength, type UnitSystem } from '../measure/length';
 import type { Problem } from '../measure/problem';
-import { type BoardInput, BoardSchema, DEFECT_KINDS, type Defect } from '../stock/board';
+import { type BoardInput, BoardSchema, DEFECT_FACES, DEFECT_KINDS, type Defect } from '../stock/board';
 import { findSpecies, type OwnSpecies } from '../wood/species';
 
 /** The columns of a rack file, in the order they are written. Lengths in mm. */
@@ -22,6 +22,15 @@ export const RACK_COLUMNS = [
   'defects',
   'pith_distance_mm',
   'pith_offset_mm',
+  'far_width_mm',
+  'live_near_mm',
+  'live_far_mm',
+  'twist_mm',
+  'bow_mm',
+  'cup_mm',
+  'price',
+  'price_per',
+  'stored_at',
 ] as const;
 
 export interface RackRow {
@@ -31,7 +40,7 @@ export interface RackRow {
   problems: Problem[];
 }
 
-/** Boards as CSV; defects as `kind x y length width`, several parted by semicolons. */
+/** Boards as CSV; defects as `kind x y length width face`, the face left out where it is through, parted by semicolons. */
 export function writeRackCsv(boards: readonly BoardInput[]): string {
   const rows = boards.map((b) => [
     b.tag,
@@ -46,9 +55,20 @@ export function writeRackCsv(boards: readonly BoardInput[]): string {
     b.moistureOn ?? '',
     b.lot,
     b.note,
-    b.defects.map((d) => [d.kind, d.x, d.y, d.length, d.width].join(' ')).join('; '),
+    b.defects
+      .map((d) => [d.kind, d.x, d.y, d.length, d.width, ...(d.face === 'through' ? [] : [d.face])].join(' '))
+      .join('; '),
     b.ringCentre?.distance ?? '',
     b.ringCentre?.offset ?? '',
+    b.farWidth ?? '',
+    b.liveEdges.near || '',
+    b.liveEdges.far || '',
+    b.crook?.twist ?? '',
+    b.crook?.bow ?? '',
+    b.crook?.cup ?? '',
+    b.price?.amount ?? '',
+    b.price?.per ?? '',
+    b.storedAt,
   ]);
   return `${Papa.unparse([[...RACK_COLUMNS], ...rows], { escapeFormulae: true, newline: '\n' })}\n`;
 }
@@ -127,6 +147,8 @@ export function readRackCsv(
       cell(name).text === '' ? null : size(name, allowNegative).mm;
     const distance = optional('pith_distance');
     const offset = optional('pith_offset', true);
+    const crook = { twist: optional('twist'), bow: optional('bow'), cup: optional('cup') };
+    const price = number('price');
     const defects = readDefects(cell('defects').text, where('defects'), problems);
     const input = {
       tag: unescapeFormula(cell('tag').text),
@@ -138,6 +160,13 @@ export function readRackCsv(
       surface: cell('surface').text.toLowerCase() || 'rough',
       ringAngle: number('ring_angle') ?? 0,
       ringCentre: distance === null ? null : { distance, offset: offset ?? 0 },
+      farWidth: optional('far_width'),
+      liveEdges: { near: optional('live_near') ?? 0, far: optional('live_far') ?? 0 },
+      crook: Object.values(crook).every((value) => value === null)
+        ? null
+        : { twist: crook.twist ?? 0, bow: crook.bow ?? 0, cup: crook.cup ?? 0 },
+      price: price === null ? null : { amount: price, per: cell('price_per').text.toLowerCase() || 'board-foot' },
+      storedAt: unescapeFormula(cell('stored_at').text),
       moisture: number('moisture'),
       moistureOn: cell('moisture_on').text || null,
       lot: unescapeFormula(cell('lot').text),
@@ -197,16 +226,17 @@ function readDefects(text: string, where: string, problems: Problem[]): Defect[]
     .map((part) => part.trim())
     .filter(Boolean)
     .flatMap((part) => {
-      const [kind = '', ...sizes] = part.split(/\s+/);
-      const [x, y, length, width] = sizes.map(Number);
+      const [kind = '', ...rest] = part.split(/\s+/);
+      const [x = Number.NaN, y = Number.NaN, length = Number.NaN, width = Number.NaN] = rest.slice(0, 4).map(Number);
       const known = DEFECT_KINDS.find((k) => k === kind.toLowerCase());
-      if (known && sizes.length === 4 && [x, y, length, width].every((n) => Number.isFinite(n))) {
-        return [{ kind: known, x: x ?? 0, y: y ?? 0, length: length ?? 0, width: width ?? 0 }];
+      const face = rest.length === 4 ? 'through' : DEFECT_FACES.find((f) => f === rest[4]?.toLowerCase());
+      if (known && face && rest.length <= 5 && [x, y, length, width].every((n) => Number.isFinite(n))) {
+        return [{ kind: known, x, y, length, width, face }];
       }
       problems.push({
         problem: `“${part}” does not read as a defect.`,
         where,
-        wayOut: `Write kind and four millimetre figures, like “knot 410 90 60 45”; kinds are ${DEFECT_KINDS.join(', ')}.`,
+        wayOut: `Write kind and four millimetre figures, like “knot 410 90 60 45”, with “tagged” or “under” behind where only one face shows it; kinds are ${DEFECT_KINDS.join(', ')}.`,
       });
       return [];
     });

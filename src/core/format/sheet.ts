@@ -1,5 +1,6 @@
 import type { GlueUp } from '../glueup/plan-glue-ups';
-import type { Demand, Layout } from '../layout/layout';
+import type { Demand } from '../layout/demand';
+import type { Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
 import { writePhrase } from '../measure/write-quantity';
 import { type Dimension, drawView, type View, type ViewName } from '../piece/drawing';

@@ -1,66 +1,159 @@
 import type { Board } from '../stock/board';
+import { boardShape, reachAcross } from '../stock/board-shape';
+import { spoils } from '../stock/spoils';
 import { surfacedThickness } from '../stock/thickness';
 import { overlap } from './clear-regions';
-import type { Demand, Layout, LayoutOptions, Rectangle } from './layout';
+import { cutSequence } from './cut-sequence';
+import type { Demand, PanelDemand, PartDemand } from './demand';
+import type { Layout, LayoutOptions, Placement, Rectangle } from './layout';
+
+const SLACK = 1e-6;
+const near = (a: number, b: number) => Math.abs(a - b) < SLACK;
+
+/** What is looked at: a layout, or one the maker is just moving about. */
+export type Checkable = Pick<Layout, 'placements' | 'offcuts' | 'shortfall'>;
 
 /**
- * Looks at a layout knowing nothing of how it was found: every piece inside its board and its end trim, clear of
- * defects, a kerf between neighbours, thick enough, of the asked size, each part once, each panel as wide as it
- * must be, and the whole reachable by straight through cuts. Returns what is wrong, in words; nothing when all is well.
+ * Looks at a layout knowing nothing of how it was found: every piece inside its board, its end trim, its taper and its
+ * live edges, clear of what spoils its use, a kerf between neighbours, thick enough, of the asked size, each part
+ * once, each panel as wide as it must be and of as few strips and lots as asked, and the whole reachable by straight
+ * through cuts. Returns what is wrong, in words; nothing when all is well.
  */
 export function checkLayout(
   demand: Demand,
   boards: readonly Board[],
   options: LayoutOptions,
-  layout: Layout,
+  layout: Checkable,
 ): string[] {
   const wrong: string[] = [];
-  const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
-
-  for (const board of boards) {
-    const here = layout.placements.filter((p) => p.board === board.id);
-    const pieces = [...here, ...layout.offcuts.filter((o) => o.board === board.id)];
-    for (const [i, piece] of pieces.entries()) {
-      const name = 'part' in piece ? `${piece.part} on ${board.tag}` : `an offcut of ${board.tag}`;
-      const inside =
-        piece.x >= options.endTrim - 1e-6 &&
-        piece.y >= -1e-6 &&
-        piece.x + piece.length <= board.length - options.endTrim + 1e-6 &&
-        piece.y + piece.width <= board.width + 1e-6;
-      if (!inside) wrong.push(`${name} lies outside the board`);
-      for (const defect of board.defects) if (overlap(piece, defect)) wrong.push(`${name} lies on a ${defect.kind}`);
-      for (const other of pieces.slice(i + 1)) {
-        if (overlap(grown(piece, options.kerf), other)) wrong.push(`${name} leaves no kerf to its neighbour`);
-      }
-    }
-    if (!sawable(pieces, options.kerf)) wrong.push(`${board.tag} cannot be cut up by straight through cuts`);
-    for (const piece of here) {
-      const finished = [...demand.parts, ...demand.panels].find((d) => d.id === piece.part)?.finished;
-      if (finished && surfacedThickness(board, options.flattening) < finished.thickness - 1e-6) {
-        wrong.push(`${board.tag} is too thin for ${piece.part}`);
-      }
-    }
-  }
-
+  const known = new Set(boards.map((board) => board.id));
+  for (const p of layout.placements) if (!known.has(p.board)) wrong.push(`${p.part} lies on a board that is not there`);
+  for (const board of boards) wrong.push(...checkBoard(board, demand, options, layout));
   const missing = new Set(layout.shortfall.map((s) => s.part));
-  for (const part of demand.parts) {
-    const placed = layout.placements.filter((p) => p.part === part.id);
-    if (placed.length !== (missing.has(part.id) ? 0 : 1)) wrong.push(`${part.id} is placed ${placed.length} times`);
-    for (const p of placed) {
-      if (!near(p.length, part.rough.length) || !near(p.width, part.rough.width))
-        wrong.push(`${part.id} has the wrong size`);
+  for (const part of demand.parts) wrong.push(...checkPart(part, layout.placements, missing.has(part.id)));
+  for (const panel of demand.panels) {
+    wrong.push(...checkPanel(panel, boards, layout.placements, missing.has(panel.id)));
+  }
+  return wrong;
+}
+
+/** What is wrong on one board. */
+export function checkBoard(board: Board, demand: Demand, options: LayoutOptions, layout: Checkable): string[] {
+  const wrong: string[] = [];
+  const here = layout.placements.filter((p) => p.board === board.id);
+  const offcuts = layout.offcuts.filter((o) => o.board === board.id);
+  if (here.length === 0 && offcuts.length === 0) return wrong;
+  const shape = boardShape(board);
+  const blanks = blanksOf(here);
+  const pieces: { name: string; at: Rectangle }[] = [
+    ...blanks.map(({ at, placements }) => ({ name: placements.map((p) => p.part).join(', '), at })),
+    ...offcuts.map((at) => ({ name: 'an offcut', at })),
+  ];
+
+  for (const [i, { name, at }] of pieces.entries()) {
+    const inside =
+      at.x >= options.endTrim - SLACK &&
+      at.y >= shape.near - SLACK &&
+      at.x + at.length <= board.length - options.endTrim + SLACK &&
+      at.y + at.width <= reachAcross(shape, at.x, at.x + at.length) + SLACK;
+    if (!inside) wrong.push(`${name} lies outside ${board.tag}`);
+    for (const other of pieces.slice(i + 1)) {
+      if (overlap(grown(at, options.kerf), other.at))
+        wrong.push(`${name} leaves no kerf to ${other.name} on ${board.tag}`);
     }
   }
-  for (const panel of demand.panels) {
-    const strips = layout.placements.filter((p) => p.part === panel.id);
-    const widths = strips.map((p) => p.width - panel.jointing);
-    const total = widths.reduce((sum, width) => sum + width, 0);
-    if (!missing.has(panel.id) && total < panel.rough.width - 1e-6) wrong.push(`${panel.id} is too narrow`);
-    if (widths.some((w) => w < panel.leastStrip - 1e-6 || w > panel.greatestStrip + 1e-6))
-      wrong.push(`${panel.id} has a strip of the wrong width`);
-    if (strips.some((p) => !near(p.length, panel.rough.length)))
-      wrong.push(`${panel.id} has a strip of the wrong length`);
+  for (const offcut of offcuts) {
+    for (const defect of board.defects) {
+      if (overlap(offcut, defect)) wrong.push(`an offcut of ${board.tag} lies on a ${defect.kind}`);
+    }
   }
+
+  const planed = surfacedThickness(board, options.flattening);
+  for (const { at, placements } of blanks) {
+    let thickness = 0;
+    for (const p of placements) {
+      const part = demand.parts.find((d) => d.id === p.part);
+      const panel = demand.panels.find((d) => d.id === p.part);
+      const wanted = part ?? panel;
+      if (!wanted) {
+        wrong.push(`${p.part} is not asked for`);
+        continue;
+      }
+      const use = { kind: panel ? ('strip' as const) : ('part' as const), shows: wanted.shows };
+      for (const defect of board.defects) {
+        if (overlap(at, defect) && spoils(defect, use, p.turned ? 'under' : 'tagged')) {
+          wrong.push(`${p.part} lies on a ${defect.kind} of ${board.tag}`);
+        }
+      }
+      thickness += wanted.finished.thickness;
+    }
+    const layers = placements.length;
+    if (layers > 1) {
+      const { resaw } = options;
+      thickness += layers * resaw.allowance + (layers - 1) * resaw.kerf;
+      const told = new Set(placements.map((p) => p.layer));
+      if (told.size !== layers || placements.some((p) => p.strip !== undefined))
+        wrong.push(`two pieces lie on one another on ${board.tag}`);
+      if (at.width > resaw.height + SLACK) wrong.push(`${board.tag} cannot be resawn so wide`);
+    }
+    if (planed < thickness - SLACK)
+      wrong.push(`${board.tag} is too thin for ${placements.map((p) => p.part).join(' and ')}`);
+  }
+  const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
+  const wanted = pieces.map((piece) => piece.at);
+  if (!cutSequence(whole, wanted, options.kerf)) wrong.push(`${board.tag} cannot be cut up by straight through cuts`);
+  return wrong;
+}
+
+/** Pieces resawn from one another share one blank. */
+function blanksOf(placements: readonly Placement[]): { at: Placement; placements: Placement[] }[] {
+  const blanks: { at: Placement; placements: Placement[] }[] = [];
+  for (const p of placements) {
+    const same = blanks.find(
+      ({ at }) => near(at.x, p.x) && near(at.y, p.y) && near(at.length, p.length) && near(at.width, p.width),
+    );
+    if (same) same.placements.push(p);
+    else blanks.push({ at: p, placements: [p] });
+  }
+  return blanks;
+}
+
+function checkPart(part: PartDemand, placements: readonly Placement[], missing: boolean): string[] {
+  const placed = placements.filter((p) => p.part === part.id);
+  const wrong = placed.length === (missing ? 0 : 1) ? [] : [`${part.id} is placed ${placed.length} times`];
+  for (const p of placed) {
+    if (!near(p.length, part.rough.length) || !near(p.width, part.rough.width))
+      wrong.push(`${part.id} has the wrong size`);
+  }
+  return wrong;
+}
+
+function checkPanel(
+  panel: PanelDemand,
+  boards: readonly Board[],
+  placements: readonly Placement[],
+  missing: boolean,
+): string[] {
+  const wrong: string[] = [];
+  const strips = placements.filter((p) => p.part === panel.id);
+  panel.bands.forEach((band, index) => {
+    const own = strips.filter((p) => (p.band ?? 0) === index);
+    const total = own.reduce((sum, p) => sum + p.width - panel.jointing, 0);
+    const least = Math.min(panel.leastStrip, band.width);
+    if (!missing && total < band.width - SLACK) wrong.push(`${panel.id} is too narrow`);
+    if (
+      own.some(
+        (p) => p.width - panel.jointing < least - SLACK || p.width - panel.jointing > panel.greatestStrip + SLACK,
+      )
+    )
+      wrong.push(`${panel.id} has a strip of the wrong width`);
+    if (own.some((p) => !near(p.length, band.length))) wrong.push(`${panel.id} has a strip of the wrong length`);
+  });
+  const numbers = new Set(strips.map((p) => p.strip));
+  if (numbers.size !== strips.length || numbers.has(undefined)) wrong.push(`strips of ${panel.id} share a number`);
+  if (panel.mostStrips !== null && strips.length > panel.mostStrips) wrong.push(`${panel.id} has too many strips`);
+  const lots = new Set(strips.map((p) => boards.find((board) => board.id === p.board)?.lot));
+  if (panel.oneLot && lots.size > 1) wrong.push(`${panel.id} mixes lots`);
   return wrong;
 }
 
@@ -70,25 +163,3 @@ const grown = (r: Rectangle, by: number): Rectangle => ({
   length: r.length + 2 * by,
   width: r.width + 2 * by,
 });
-
-/** Whether rectangles can be parted one from another by cuts that go right through, each a kerf wide. */
-export function sawable(pieces: readonly Rectangle[], kerf: number): boolean {
-  if (pieces.length <= 1) return true;
-  const directions = [
-    { from: (r: Rectangle) => r.x, to: (r: Rectangle) => r.x + r.length },
-    { from: (r: Rectangle) => r.y, to: (r: Rectangle) => r.y + r.width },
-  ];
-  return directions.some(({ from, to }) => {
-    const sorted = [...pieces].sort((a, b) => from(a) - from(b));
-    let reach = Number.NEGATIVE_INFINITY;
-    for (let i = 0; i < sorted.length; i += 1) {
-      const piece = sorted[i];
-      if (!piece) continue;
-      if (i > 0 && from(piece) >= reach + kerf - 1e-6) {
-        return sawable(sorted.slice(0, i), kerf) && sawable(sorted.slice(i), kerf);
-      }
-      reach = Math.max(reach, to(piece));
-    }
-    return false;
-  });
-}

@@ -1,8 +1,6 @@
 import * as v from 'valibot';
-import type { JobDocument } from '../decision/job-document';
-import type { Shop } from '../decision/shop';
-import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
+import type { Demand } from './demand';
 
 /** A rectangle of a board, mm; x along the length from the tagged end, y across from the near edge. */
 export interface Rectangle {
@@ -12,35 +10,20 @@ export interface Rectangle {
   width: number;
 }
 
-export interface PartDemand {
-  id: string;
-  letter: string;
-  name: string;
-  grade: 'show' | 'hidden';
-  /** mm, finished. */
-  finished: { length: number; width: number; thickness: number };
-  /** mm, as it is cut from the board. */
-  rough: { length: number; width: number };
-}
-
-export interface PanelDemand {
-  id: string;
-  letter: string;
-  name: string;
-  finished: { length: number; width: number; thickness: number };
-  /** mm: the length every strip is cut to, and the sum of the strips' widths after jointing. */
-  rough: { length: number; width: number };
-  /** mm, widths of one strip after jointing. */
-  leastStrip: number;
-  greatestStrip: number;
-  /** mm taken from a strip's sawn width by jointing both edges. */
-  jointing: number;
-}
-
-export interface Demand {
-  species: string;
-  parts: readonly PartDemand[];
-  panels: readonly PanelDemand[];
+/** What counts besides the wood itself, in the shop's money. */
+export interface LayoutWeights {
+  /** Share of its price that a useful offcut keeps, 0–1. */
+  offcutWorth: number;
+  /** One more board to fetch, flatten and edge. */
+  board: number;
+  /** One more cut. */
+  cut: number;
+  /** One more joint line in a panel. */
+  joint: number;
+  /** One more lot in a panel. */
+  lot: number;
+  /** One more kind of ring (flat, rift, quarter) in a panel. */
+  ring: number;
 }
 
 export interface LayoutOptions {
@@ -48,11 +31,16 @@ export interface LayoutOptions {
   endTrim: number;
   flattening: number;
   usefulOffcut: { length: number; width: number };
+  /** Greatest board width that can be resawn, the band's kerf and the over-thickness of each piece; mm. */
+  resaw: { height: number; kerf: number; allowance: number };
+  /** For boards that carry no price, per m³. */
+  woodPrice: number;
+  weights: LayoutWeights;
   /** Same seed and effort, same layout. */
   seed: number;
-  /** Number of arrangements tried. */
+  /** Number of changes tried to improve the layout. */
   effort: number;
-  /** Placements already sawn: they stay, and everything else goes round them. */
+  /** Placements already sawn or pinned: they stay, and everything else goes round them. */
   fixed?: readonly Placement[];
 }
 
@@ -68,6 +56,12 @@ export const PlacementSchema = v.object({
   part: id,
   /** Number of the strip in its panel, from 0. */
   strip: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0))),
+  /** Which band of its panel the strip belongs to, where there are several. */
+  band: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0))),
+  /** Which of the pieces resawn from one blank, from 0; the blank is one rectangle of the board. */
+  layer: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0))),
+  /** The show face is the one under the tagged face. */
+  turned: v.optional(v.boolean()),
 });
 
 /** A layout as it is kept with its job. */
@@ -100,9 +94,21 @@ export const LayoutSchema = v.object({
   finished: share,
   /** finished ÷ consumed. */
   yield: share,
-  /** No layout of these parts on this rack can yield more; null while something is missing. */
-  yieldBound: v.nullable(share),
-  /** (consumed − least possible) ÷ least possible: how far from the best possible it is at the most. */
+  /** In the shop's money; what goes back to the rack is taken off. */
+  cost: v.object({
+    wood: share,
+    offcuts: share,
+    boards: share,
+    cuts: share,
+    joints: share,
+    match: share,
+    total: share,
+  }),
+  /** Number of saw cuts. */
+  cuts: v.pipe(v.number(), v.integer()),
+  /** No layout of these parts on this rack costs less; null while something is missing. */
+  bound: v.nullable(share),
+  /** (cost − bound) ÷ bound: how far from the best possible it is at the most. */
   gap: v.nullable(share),
   tried: v.pipe(v.number(), v.integer()),
 });
@@ -112,54 +118,30 @@ export type Layout = v.InferOutput<typeof LayoutSchema>;
 export type Strip = Layout['strips'][number];
 export type Shortfall = Layout['shortfall'][number];
 
-/** What the piece wants cut from boards, with the shop's allowances; a cut part keeps the size it was designed with. */
-export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Demand {
-  const { allowances } = shop;
-  const parts: PartDemand[] = [];
-  const panels: PanelDemand[] = [];
-  for (const part of piece.parts) {
-    const finished = part.cut ? part.design : part.size;
-    const { id, letter, name, grade } = part;
-    if (part.kind === 'top') {
-      panels.push({
-        id,
-        letter,
-        name,
-        finished,
-        rough: { length: finished.length + allowances.panelLength, width: finished.width + allowances.panelWidth },
-        leastStrip: document.layout.leastStrip,
-        greatestStrip: document.layout.greatestStrip,
-        jointing: allowances.stripJointing,
-      });
-    } else {
-      parts.push({
-        id,
-        letter,
-        name,
-        grade,
-        finished,
-        rough: { length: finished.length + allowances.partLength, width: finished.width + allowances.partWidth },
-      });
-    }
-  }
-  return { species: document.form.species, parts, panels };
-}
-
 /** Fingerprint of a demand on a rack: what a kept layout must match to be current. */
 export function layoutKey(demand: Demand, boards: readonly Board[], options: LayoutOptions): string {
+  const matching = options.weights.lot > 0 || options.weights.ring > 0;
   const stock = boards
     .map((b) => [
       b.id,
       b.length,
       b.width,
+      b.farWidth,
+      b.liveEdges,
       b.thickness,
       b.quarters,
       b.surface,
-      b.defects.map((d) => [d.x, d.y, d.length, d.width]),
+      b.price,
+      // What a board looks like matters only where it is weighed: a layout stands when only that is changed.
+      matching || demand.panels.some((panel) => panel.oneLot) ? b.lot : '',
+      matching ? b.ringAngle : 0,
+      b.defects.map((d) => [d.kind, d.face, d.x, d.y, d.length, d.width]),
     ])
     .sort((a, b) => (String(a[0]) < String(b[0]) ? -1 : 1));
-  const { kerf, endTrim, flattening, usefulOffcut } = options;
-  return fingerprint(JSON.stringify([demand, stock, kerf, endTrim, flattening, usefulOffcut]));
+  const { kerf, endTrim, flattening, usefulOffcut, resaw, woodPrice, weights } = options;
+  return fingerprint(
+    JSON.stringify([demand, stock, kerf, endTrim, flattening, usefulOffcut, resaw, woodPrice, weights]),
+  );
 }
 
 /** FNV-1a over two lanes: 64 bits are plenty to tell two layouts of one job apart. */

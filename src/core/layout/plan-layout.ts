@@ -1,11 +1,15 @@
-import { MM_PER_INCH } from '../measure/length';
+import type { LinearSolver } from '../linear/linear-problem';
 import { seededRandom } from '../measure/random';
 import type { Board } from '../stock/board';
-import { boardFeet } from '../stock/board-foot';
-import { quartersFor } from '../stock/thickness';
-import { type Arrangement, arrange, type Genes, readyBoards } from './arrange';
-import { type Demand, type Layout, type LayoutOptions, layoutKey, type Shortfall, type Strip } from './layout';
-import { leastConsumption } from './least-consumption';
+import { choosePatterns, collect, noPatterns } from './choose-patterns';
+import { costBound } from './cost-bound';
+import { type CutPlan, problemOf } from './cut-plan';
+import type { Demand } from './demand';
+import { describeLayout } from './describe-layout';
+import { changed, firstPlan } from './improve';
+import { type Layout, type LayoutOptions, layoutKey } from './layout';
+import { leastCost } from './least-cost';
+import { kindsOf, readyBoards } from './ready-boards';
 
 export interface LayoutProgress {
   tried: number;
@@ -14,17 +18,31 @@ export interface LayoutProgress {
   best: Layout;
 }
 
-const TRIES_BETWEEN_WORDS = 50;
-const STALE_AFTER = 400;
+const TRIES_BETWEEN_WORDS = 40;
+/** Goes of changes, each begun hot; after each the best patterns met are chosen among anew. */
+const GOES = 4;
+/** Changes tried before the bound is asked for: enough for a good answer at once. */
+const EARLY = 400;
+/** How far worse than the best a change may still be taken when a go begins, as a share of the cost. */
+const HEAT = 0.012;
+const CHOICE_NODES = 20;
+/** Boards beyond which the bound leaves whole numbers out: it would take too long. */
+const WHOLE_BOARDS = 25;
 
 /**
- * Strips and parts onto boards: many arrangements by straight through cuts, each changed a little from the best so
- * far, always with the bound no layout can beat. Deterministic for a seed and an effort.
+ * Strips and parts onto boards at least cost: a constructed plan, improved by taking boards up and cutting them
+ * again, beside a bound that no plan can beat. Deterministic for a seed and an effort.
  *
+ * @param solver for the tighter bound and the choice among patterns; without it the bound is that of areas alone
  * @returns the best layout found; parts that fit nowhere are in its shortfall
  */
-export function planLayout(demand: Demand, boards: readonly Board[], options: LayoutOptions): Layout {
-  const search = searchLayout(demand, boards, options);
+export function planLayout(
+  demand: Demand,
+  boards: readonly Board[],
+  options: LayoutOptions,
+  solver?: LinearSolver,
+): Layout {
+  const search = searchLayout(demand, boards, options, solver);
   for (;;) {
     const step = search.next();
     if (step.done) return step.value;
@@ -36,139 +54,47 @@ export function* searchLayout(
   demand: Demand,
   boards: readonly Board[],
   options: LayoutOptions,
+  solver?: LinearSolver,
 ): Generator<LayoutProgress, Layout> {
   const random = seededRandom(options.seed);
-  const ready = readyBoards(boards, options);
-  const least = leastConsumption(demand, boards, options);
+  const kinds = kindsOf(demand, options, boards);
+  const problem = problemOf(kinds, readyBoards(boards, options, kinds), options);
   const key = layoutKey(demand, boards, options);
-  const items = demand.parts.length + demand.panels.length;
-
-  let genes = firstGenes(demand, ready.length, items);
-  let current = arrange(demand, ready, options, genes);
-  let best = current;
-  let stale = 0;
+  let bound = leastCost(demand, boards, options);
+  let best = firstPlan(problem, random);
   let tried = 1;
-  const finish = (arrangement: Arrangement) => describe(arrangement, demand, boards, least, key, tried);
+  const written = () => describeLayout(problem, best, demand, { key, bound, tried });
+  const told = (): LayoutProgress => ({ tried, share: Math.min(1, tried / options.effort), best: written() });
+  yield told();
 
-  while (tried < options.effort) {
-    if (tried % TRIES_BETWEEN_WORDS === 0) yield { tried, share: tried / options.effort, best: finish(best) };
-    const next = stale > STALE_AFTER ? randomGenes(ready.length, items, random) : mutate(genes, random);
-    const arrangement = arrange(demand, ready, options, next);
-    tried += 1;
-    if (stale > STALE_AFTER || worth(arrangement) <= worth(current) + 1e-12) {
-      stale = worth(arrangement) < worth(current) - 1e-9 || stale > STALE_AFTER ? 0 : stale + 1;
-      genes = next;
-      current = arrangement;
-    } else stale += 1;
-    if (worth(arrangement) < worth(best) - 1e-12) best = arrangement;
+  const patterns = noPatterns();
+  collect(patterns, problem, best);
+  const each = Math.max(1, Math.ceil((options.effort - 1) / GOES));
+  let bounded = !solver;
+  for (let go = 0; go < GOES && tried < options.effort; go += 1) {
+    let current = best;
+    for (let i = 0; i < each && tried < options.effort; i += 1) {
+      const next = changed(problem, current, random);
+      tried += 1;
+      const heat = HEAT * (1 - i / each) ** 2 * best.cost;
+      if (next.cost < current.cost - heat * Math.log(random() + 1e-12) - 1e-9) current = next;
+      if (next.cost < best.cost - 1e-9) best = next;
+      if (next.cost < best.cost * 1.1) collect(patterns, problem, next);
+      if (tried % TRIES_BETWEEN_WORDS === 0) yield told();
+      if (!bounded && solver && tried >= EARLY && complete(best)) {
+        bounded = true;
+        const whole = boards.length <= WHOLE_BOARDS;
+        const tighter = costBound(problem, solver, { rounds: 15, wholeRounds: whole ? 2 : 0, nodes: 20 });
+        if (tighter !== null) bound = Math.max(bound, tighter);
+        yield told();
+      }
+    }
+    const chosen = solver && complete(best) ? choosePatterns(problem, patterns, best, solver, CHOICE_NODES) : null;
+    if (chosen && complete(chosen) && chosen.cost < best.cost - 1e-9) best = chosen;
+    yield told();
   }
-  return finish(best);
+  return written();
 }
 
-/** What is searched for: nothing missing, then little consumed, then few strips and few boards. */
-function worth(arrangement: Arrangement): number {
-  const missing =
-    arrangement.missingParts.reduce((sum, p) => sum + p.rough.length * p.rough.width, 0) +
-    arrangement.missingPanels.reduce((sum, { panel, width }) => sum + panel.rough.length * width, 0);
-  const strips = arrangement.strips.reduce((sum, panel) => sum + panel.strips.length, 0);
-  return missing * 1e-3 + arrangement.consumed + strips * 2e-5 + arrangement.boards.length * 5e-5;
-}
-
-/** To begin: the panel first, then the longest parts; boards by their place in the rack. */
-function firstGenes(demand: Demand, boards: number, items: number): Genes {
-  const lengths = demand.parts.map((part) => part.rough.length);
-  const longest = Math.max(1, ...lengths);
-  const order = Float64Array.from({ length: items }, (_, i) =>
-    i < lengths.length ? 1 - ((lengths[i] ?? 0) / longest) * 0.9 : 0.01,
-  );
-  return {
-    board: Float64Array.from({ length: boards }, (_, i) => i / Math.max(1, boards)),
-    order,
-    split: new Float64Array(items).fill(0.75),
-    clear: new Float64Array(boards).fill(0.25),
-    width: new Float64Array(boards).fill(1),
-  };
-}
-
-function randomGenes(boards: number, items: number, random: () => number): Genes {
-  const draw = (n: number) => Float64Array.from({ length: n }, random);
-  return { board: draw(boards), order: draw(items), split: draw(items), clear: draw(boards), width: draw(boards) };
-}
-
-function mutate(genes: Genes, random: () => number): Genes {
-  const next: Genes = {
-    board: genes.board.slice(),
-    order: genes.order.slice(),
-    split: genes.split.slice(),
-    clear: genes.clear.slice(),
-    width: genes.width.slice(),
-  };
-  const lists = [next.board, next.board, next.order, next.split, next.clear, next.width];
-  const changes = 1 + Math.floor(random() * 3);
-  for (let i = 0; i < changes; i += 1) {
-    const list = lists[Math.floor(random() * lists.length)] ?? next.board;
-    if (list.length > 0) list[Math.floor(random() * list.length)] = random();
-  }
-  return next;
-}
-
-function describe(
-  arrangement: Arrangement,
-  demand: Demand,
-  boards: readonly Board[],
-  least: number,
-  key: string,
-  tried: number,
-): Layout {
-  const { placements, offcuts, consumed } = arrangement;
-  const strips = arrangement.strips.flatMap(({ panel, strips: list }) => {
-    const letter = demand.panels.find((p) => p.id === panel)?.letter ?? '';
-    return list.map(
-      (strip, i): Strip => ({ panel, label: `${letter}${i + 1}`, board: strip.board, width: strip.finished }),
-    );
-  });
-  const placedWhole = new Set(placements.map((placement) => placement.part));
-  const short = new Set(arrangement.missingPanels.map(({ panel }) => panel.id));
-  const finished = [...demand.parts, ...demand.panels]
-    .filter(({ id }) => placedWhole.has(id) && !short.has(id))
-    .reduce((sum, { finished: f }) => sum + f.length * f.width * f.thickness * 1e-9, 0);
-  const shortfall = [
-    ...arrangement.missingParts.map((part) =>
-      toBuy(part.id, part.name, part.finished.thickness, part.rough.length, part.rough.width),
-    ),
-    ...arrangement.missingPanels.map(({ panel, width }) => {
-      const count = Math.ceil(width / panel.greatestStrip);
-      return toBuy(panel.id, panel.name, panel.finished.thickness, panel.rough.length, width + count * panel.jointing);
-    }),
-  ];
-  const complete = shortfall.length === 0;
-  return {
-    key,
-    placements,
-    strips,
-    offcuts,
-    shortfall,
-    boards: boards.filter((board) => arrangement.boards.includes(board.id)).map((board) => board.id),
-    consumed,
-    finished,
-    yield: consumed > 0 ? finished / consumed : 0,
-    // With something missing the bound speaks of a piece that is not there: none is claimed.
-    yieldBound: complete && least > 0 ? Math.min(1, finished / least) : null,
-    gap: complete && least > 0 ? Math.max(0, consumed / least - 1) : null,
-    tried,
-  };
-}
-
-function toBuy(part: string, name: string, thickness: number, length: number, width: number): Shortfall {
-  const quarters = quartersFor(thickness);
-  const roughThickness = quarters === undefined ? thickness + 6 : (quarters / 4) * MM_PER_INCH;
-  return {
-    part,
-    name,
-    quarters: quarters ?? null,
-    thickness,
-    length,
-    width,
-    boardFeet: boardFeet({ length, width, roughThickness }),
-  };
-}
+const complete = (plan: CutPlan): boolean =>
+  plan.parts.every((left) => left === 0) && plan.bands.every((width) => width <= 1e-6);

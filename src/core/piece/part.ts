@@ -21,7 +21,8 @@ export interface Part {
   letter: string;
   name: string;
   kind: PartKind;
-  grade: 'show' | 'hidden';
+  /** How many of its faces are seen. */
+  grade: 'all-faces' | 'one-face' | 'hidden';
   /** Finished; the length is overall, with the tenons. */
   size: Size;
   /** Between the shoulders; the same as the length where there are no tenons. */

@@ -1,8 +1,9 @@
 'use client';
 
-import { boardFeet, type Layout } from '@/core';
+import { Fragment } from 'react';
+import { boardFeet, LAYOUT_AIMS, type Layout } from '@/core';
 import { Button } from '@/ui/button';
-import { LengthField, TextField } from '@/ui/fields';
+import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { ProgressBar } from '@/ui/progress-bar';
 import { Length, useUnits } from '@/ui/units';
@@ -21,6 +22,8 @@ const TABS = [
 
 export function LayoutStep() {
   const { piece, figures, boards, layout: kept, layoutState, demand, species } = useDerived();
+  const currency = useJobState((s) => s.shop.prices.currency);
+  const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
   const { state, start, stop } = useLayoutSearch();
   const { lit, light } = useLook();
   const choice = useJobState((s) => s.document.layout);
@@ -91,8 +94,11 @@ export function LayoutStep() {
         )}
       </div>
       <FigureLine label="Becomes the piece" figure={figures.yield} />
-      <FigureLine label="No layout can yield more than" figure={figures['yield-bound']}>
-        {figures['yield-bound'] ? undefined : '–'}
+      <FigureLine label="Counts as" figure={figures['layout-cost']}>
+        {layout ? money(layout.cost.total) : '–'}
+      </FigureLine>
+      <FigureLine label="No layout can cost less than" figure={figures['cost-bound']}>
+        {layout?.bound ? money(layout.bound) : '–'}
       </FigureLine>
       <FigureLine label="Back to the rack" figure={figures.offcuts}>
         {layout ? `${layout.offcuts.length} pieces` : '–'}
@@ -117,7 +123,26 @@ export function LayoutStep() {
           onCommit={change('layout.greatestStrip')}
           hint="Narrower strips cup less and waste more."
         />
+        <NumberField
+          label="At most so many"
+          value={choice.mostStrips}
+          least={1}
+          most={100}
+          allowEmpty="any"
+          onCommit={change('layout.mostStrips')}
+          onEmpty={() => void change('layout.mostStrips')(null)}
+        />
+        <Choice
+          label="From"
+          value={choice.oneLot ? 'one' : 'any'}
+          onCommit={(lots) => change('layout.oneLot')(lots === 'one')}
+          options={[
+            { value: 'any', label: 'Any lot' },
+            { value: 'one', label: 'One lot' },
+          ]}
+        />
       </Group>
+      <Aim />
       <TextField
         label="Leave these boards out"
         value={choice.leaveOut.join(' ')}
@@ -125,6 +150,65 @@ export function LayoutStep() {
         onCommit={(text) => change('layout.leaveOut')(text.split(/[\s,]+/).filter(Boolean))}
       />
     </StepFrame>
+  );
+}
+
+const AIM_WORDS = {
+  'save-wood': { label: 'Save wood', says: 'Wood is dear: what is left should be as much and as useful as can be.' },
+  'fewest-boards': { label: 'Fewest boards', says: 'Every board is work before it gives anything: open few.' },
+  'best-match': { label: 'Best match', says: 'Few joint lines, one log, one kind of ring in a panel.' },
+  own: { label: 'My own', says: 'What each thing counts for, set by you.' },
+} as const;
+
+const WEIGHTS = [
+  { key: 'offcutWorth', label: 'A useful offcut keeps, %', most: 100 },
+  { key: 'board', label: 'One more board, min', most: 1000 },
+  { key: 'cut', label: 'One more cut, min', most: 1000 },
+  { key: 'joint', label: 'One more joint line, min', most: 1000 },
+  { key: 'lot', label: 'One more lot in a panel, min', most: 1000 },
+  { key: 'ring', label: 'One more kind of ring, min', most: 1000 },
+] as const;
+
+/** What the search is for, and what that makes everything count for. */
+function Aim() {
+  const { aim, weights } = useJobState((s) => s.document.layout);
+  const change = useChange();
+  const counted = aim === 'own' ? weights : LAYOUT_AIMS[aim];
+  return (
+    <Group title="What counts">
+      <Select
+        label="Aim"
+        value={aim}
+        onCommit={(next) => {
+          // The maker's own begin as what counted before.
+          if (next === 'own' && aim !== 'own') void change('layout.weights')(LAYOUT_AIMS[aim]);
+          return change('layout.aim')(next);
+        }}
+        options={Object.entries(AIM_WORDS).map(([value, { label }]) => ({ value: value as typeof aim, label }))}
+      />
+      <p className="mb-2 text-ink-2 text-[12px] leading-4">{AIM_WORDS[aim].says}</p>
+      {aim === 'own' ? (
+        WEIGHTS.map(({ key, label, most }) => (
+          <NumberField
+            key={key}
+            label={label}
+            value={weights[key]}
+            least={0}
+            most={most}
+            onCommit={change(`layout.weights.${key}`)}
+          />
+        ))
+      ) : (
+        <dl className="mb-2 grid grid-cols-[1fr_auto] gap-x-2">
+          {WEIGHTS.map(({ key, label }) => (
+            <Fragment key={key}>
+              <dt>{label}</dt>
+              <dd className="figures text-right">{counted[key]}</dd>
+            </Fragment>
+          ))}
+        </dl>
+      )}
+    </Group>
   );
 }
 

@@ -6,6 +6,9 @@ import type { LayoutProgress } from '@/core';
 import type { LayoutSearch } from '@/workers/layout.worker';
 import { useDerived, useJobState } from '../job/job-context';
 
+/** Where the browser fetches the solver's compiled part. */
+const WASM = '/api/highs.wasm';
+
 type State = { searching: false; failed?: string } | { searching: true; progress: LayoutProgress | null };
 
 /** Runs the layout search in a worker, keeps what it finds, and starts again when what it rests on has changed. */
@@ -37,7 +40,10 @@ export function useLayoutSearch() {
       const told = proxy((progress: LayoutProgress) => {
         if (run.current === mine) setState({ searching: true, progress });
       });
-      const layout = await Promise.race([remote.current.search.search(demand, boards, layoutOptions, told), failed]);
+      const layout = await Promise.race([
+        remote.current.search.search(demand, boards, layoutOptions, WASM, told),
+        failed,
+      ]);
       if (run.current !== mine) return;
       setLayout(layout);
       setState({ searching: false });

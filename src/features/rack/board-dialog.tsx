@@ -1,7 +1,17 @@
 'use client';
 
 import { useState } from 'react';
-import { type BoardInput, BoardSchema, DEFECT_KINDS, type Defect, type Problem, read } from '@/core';
+import * as v from 'valibot';
+import {
+  type BoardInput,
+  BoardSchema,
+  DEFECT_FACES,
+  DEFECT_KINDS,
+  type Defect,
+  PRICE_UNITS,
+  type Problem,
+  read,
+} from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
@@ -15,6 +25,9 @@ const blank = (today: string): BoardInput => ({
   species: 'oak-white',
   length: 2400,
   width: 200,
+  farWidth: null,
+  liveEdges: { near: 0, far: 0 },
+  crook: null,
   thickness: 38.1,
   quarters: 6,
   surface: 'rough',
@@ -23,9 +36,25 @@ const blank = (today: string): BoardInput => ({
   moisture: null,
   moistureOn: today,
   lot: '',
+  price: null,
+  storedAt: '',
   note: '',
   defects: [],
 });
+
+const PER: Record<(typeof PRICE_UNITS)[number], string> = {
+  'board-foot': 'board foot',
+  m3: 'm³',
+  m2: 'm²',
+  metre: 'metre',
+  piece: 'piece',
+};
+const BENDS = { twist: 'Twist, at one corner', bow: 'Bow, along it', cup: 'Cup, across it' };
+const SEEN: Record<(typeof DEFECT_FACES)[number], string> = {
+  through: 'on both faces',
+  tagged: 'on the tagged face',
+  under: 'on the under face',
+};
 
 export function BoardDialog({
   board,
@@ -110,6 +139,24 @@ export function BoardDialog({
           />
           <LengthField label="Length" mm={draft.length} least={100} most={12000} onCommit={put('length')} />
           <LengthField label="Width" mm={draft.width} least={20} most={2000} onCommit={put('width')} />
+          <LengthField
+            label="Width at the other end"
+            mm={draft.farWidth}
+            least={20}
+            most={2000}
+            allowEmpty="the same"
+            onCommit={put('farWidth')}
+            onEmpty={() => put('farWidth')(null)}
+          />
+          {(['near', 'far'] as const).map((edge) => (
+            <LengthField
+              key={edge}
+              label={`Live edge, ${edge}`}
+              mm={draft.liveEdges[edge]}
+              most={500}
+              onCommit={(depth) => put('liveEdges')({ ...draft.liveEdges, [edge]: depth })}
+            />
+          ))}
           <Choice
             label="Surface"
             value={draft.surface}
@@ -184,6 +231,35 @@ export function BoardDialog({
           />
           <DayField label="Read on" value={draft.moistureOn ?? today} onCommit={put('moistureOn')} />
           <TextField label="Lot" value={draft.lot} onCommit={put('lot')} />
+          <TextField label="Lies at" value={draft.storedAt} onCommit={put('storedAt')} />
+          <NumberField
+            label="Price"
+            value={draft.price?.amount ?? null}
+            least={0}
+            most={1_000_000}
+            allowEmpty="the shop’s"
+            onCommit={(amount) => put('price')({ amount, per: draft.price?.per ?? 'board-foot' })}
+            onEmpty={() => put('price')(null)}
+          />
+          {draft.price ? (
+            <Select
+              label="Price per"
+              value={draft.price.per}
+              onCommit={(per) => put('price')({ amount: draft.price?.amount ?? 0, per })}
+              options={PRICE_UNITS.map((per) => ({ value: per, label: PER[per] }))}
+            />
+          ) : null}
+          {(['twist', 'bow', 'cup'] as const).map((bend) => (
+            <LengthField
+              key={bend}
+              label={BENDS[bend]}
+              mm={draft.crook?.[bend] ?? null}
+              most={100}
+              allowEmpty="not measured"
+              onCommit={(value) => put('crook')({ twist: 0, bow: 0, cup: 0, ...draft.crook, [bend]: value })}
+              onEmpty={() => put('crook')(null)}
+            />
+          ))}
           <TextField label="Note" value={draft.note} onCommit={put('note')} />
           <fieldset className="border-line border-t pt-2">
             <legend className="pr-2 text-ink-2">Defects</legend>
@@ -195,6 +271,12 @@ export function BoardDialog({
                   value={d.kind}
                   onCommit={(kind) => defect(i, { kind })}
                   options={DEFECT_KINDS.map((kind) => ({ value: kind, label: kind }))}
+                />
+                <Select
+                  label="Seen"
+                  value={d.face}
+                  onCommit={(face) => defect(i, { face })}
+                  options={DEFECT_FACES.map((face) => ({ value: face, label: SEEN[face] }))}
                 />
                 <LengthField label="From the tagged end" mm={d.x} onCommit={(x) => defect(i, { x })} />
                 <LengthField label="From the near edge" mm={d.y} onCommit={(y) => defect(i, { y })} />
@@ -210,7 +292,9 @@ export function BoardDialog({
               </div>
             ))}
             <Button
-              onClick={() => put('defects')([...draft.defects, { kind: 'knot', x: 0, y: 0, length: 50, width: 30 }])}
+              onClick={() =>
+                put('defects')([...draft.defects, { kind: 'knot', x: 0, y: 0, length: 50, width: 30, face: 'through' }])
+              }
             >
               Add a defect
             </Button>
@@ -229,36 +313,8 @@ export function BoardDialog({
   );
 }
 
-function inputOf({
-  tag,
-  species,
-  length,
-  width,
-  thickness,
-  quarters,
-  surface,
-  ringAngle,
-  ringCentre,
-  moisture,
-  moistureOn,
-  lot,
-  note,
-  defects,
-}: RackBoard): BoardInput {
-  return {
-    tag,
-    species,
-    length,
-    width,
-    thickness,
-    quarters,
-    surface,
-    ringAngle,
-    ringCentre,
-    moisture,
-    moistureOn,
-    lot,
-    note,
-    defects,
-  };
+/** What a maker can write of a board, without what the rack keeps beside it. */
+function inputOf(board: RackBoard): BoardInput {
+  const { id: _id, revision: _revision, ...input } = board;
+  return v.parse(BoardSchema, input);
 }

@@ -1,0 +1,312 @@
+import type { LinearColumn, LinearProblem, LinearRow, LinearSolver } from '../linear/linear-problem';
+import { faceArea } from '../stock/board';
+import type { Problem } from './cut-plan';
+import { bestBars, type Lanes, lanesOf } from './lanes';
+import { type BandKind, type Kinds, rectanglesOf } from './ready-boards';
+
+/** Units of the programme's columns, so that its numbers are of one size: mm of strips, mm² of offcut. */
+const [WIDE, LARGE] = [100, 100_000];
+
+/** What the bound may cost: rounds of cuts, and nodes of the last search with whole boards and strips. */
+export interface BoundEffort {
+  rounds: number;
+  wholeRounds: number;
+  nodes: number;
+}
+
+/**
+ * A cost that no layout can go below, however its boards are cut up: a programme with a whole number for every board
+ * (used or not), every kind of part and the strips of every band from each board, and for each board inequalities that
+ * every way of cutting it must keep. They are found where the last solution breaks them: the bars of {@link bestBars}
+ * at prices driven towards what that solution has too much of. Any prices give a true inequality, so the bound holds
+ * however far the rounds go.
+ *
+ * @returns in the shop's money; null when the programme has no solution
+ */
+export function costBound(problem: Problem, solver: LinearSolver, effort: BoundEffort): number | null {
+  const { boards, options } = problem;
+  const kinds = withBandsAlikeTogether(problem.kinds);
+  const { kerf, weights, endTrim } = options;
+  const fixed = options.fixed ?? [];
+  const [P, B] = [kinds.parts.length, kinds.bands.length];
+  if (P + B === 0) return null;
+  const items = P + B + 1;
+  // Columns of one board: used, pieces of each kind, width and number of strips of each band, mm² of offcut.
+  const each = 1 + P + 2 * B + 1;
+  const at = {
+    used: (b: number) => b * each,
+    part: (b: number, i: number) => b * each + 1 + i,
+    width: (b: number, k: number) => b * each + 1 + P + k,
+    count: (b: number, k: number) => b * each + 1 + P + B + k,
+    offcut: (b: number) => b * each + each - 1,
+  };
+
+  const columns: LinearColumn[] = boards.flatMap((ready): LinearColumn[] => {
+    const layersOf = (i: number) => ready.layers[i] as number;
+    const possible = (k: number) => ready.surfaced >= (kinds.bands[k]?.thickness ?? 0) - 1e-9;
+    const ends = endTrim > 0 ? 1 : -1;
+    return [
+      {
+        cost: ready.price + weights.board + (ready.begun ? 0 : weights.cut * ends),
+        lower: ready.begun ? 1 : 0,
+        upper: 1,
+        whole: true,
+      },
+      ...kinds.parts.map((kind, i) => ({
+        cost: layersOf(i) > 0 ? weights.cut / layersOf(i) : 0,
+        lower: 0,
+        upper: layersOf(i) > 0 ? kind.ids.length : 0,
+        whole: true,
+      })),
+      ...kinds.bands.map((band, k) => ({
+        cost: 0,
+        lower: 0,
+        upper: possible(k) ? (band.width + band.least) / WIDE : 0,
+      })),
+      ...kinds.bands.map((band, k) => ({
+        cost: weights.cut + weights.joint,
+        lower: 0,
+        upper: possible(k) ? Math.ceil(band.width / band.least) : 0,
+        whole: true,
+      })),
+      {
+        cost: -weights.offcutWorth * ready.priceOfArea * LARGE,
+        lower: 0,
+        upper: faceArea(ready.board) / LARGE,
+      },
+    ];
+  });
+
+  const infinite = Number.POSITIVE_INFINITY;
+  const rows: LinearRow[] = [
+    ...kinds.parts.map((kind, i) => ({
+      lower: kind.ids.length,
+      upper: kind.ids.length,
+      entries: boards.map((_, b) => [at.part(b, i), 1] as const),
+    })),
+    ...kinds.bands.flatMap((band, k) => [
+      { lower: band.width / WIDE, upper: infinite, entries: boards.map((_, b) => [at.width(b, k), 1] as const) },
+      {
+        lower: band.leastStrips,
+        upper: infinite,
+        entries: boards.map((_, b) => [at.count(b, k), 1] as const),
+      },
+      ...boards.flatMap((_, b) => [
+        {
+          lower: 0,
+          upper: infinite,
+          entries: [[at.count(b, k), band.greatest / WIDE] as const, [at.width(b, k), -1] as const],
+        },
+        {
+          lower: 0,
+          upper: infinite,
+          entries: [[at.width(b, k), 1] as const, [at.count(b, k), -band.least / WIDE] as const],
+        },
+      ]),
+    ]),
+    ...kinds.panels.flatMap((panel, p) =>
+      // Only a panel whose bands are all its own can be held to its number of strips.
+      Number.isFinite(panel.mostStrips) && kinds.bands.every((band) => band.panel !== p || !band.shared)
+        ? [
+            {
+              lower: 0,
+              upper: panel.mostStrips,
+              entries: boards.flatMap((_, b) =>
+                kinds.bands.flatMap((band, k) => (band.panel === p ? [[at.count(b, k), 1] as const] : [])),
+              ),
+            },
+          ]
+        : [],
+    ),
+  ];
+  const joints = kinds.panels.reduce(
+    (sum, panel, p) =>
+      sum + (panel.fixedStrips > 0 || problem.kinds.bands.some((band) => band.panel === p) ? panel.fixedStrips - 1 : 0),
+    0,
+  );
+
+  const lanes = boards.flatMap((ready, b) => {
+    const sawn = rectanglesOf(fixed.filter((p) => p.board === ready.board.id));
+    return (['along', 'across'] as const).map((direction) => ({
+      b,
+      lanes: lanesOf(ready, kinds, options, direction, sawn),
+    }));
+  });
+
+  /** How much of each item's bars a column stands for: the left side of an inequality at given prices. */
+  const entriesAt = (b: number, direction: Lanes['direction'], prices: Float64Array): [number, number][] => {
+    const along = direction === 'along';
+    const ready = boards[b];
+    const entries: [number, number][] = [];
+    kinds.parts.forEach((kind, i) => {
+      const layers = ready?.layers[i] ?? 0;
+      const beside = (along ? kind.width : kind.length) + kerf;
+      if (layers > 0) entries.push([at.part(b, i), ((prices[i] as number) * beside) / layers]);
+    });
+    kinds.bands.forEach((band, k) => {
+      const price = prices[P + k] as number;
+      if (along) entries.push([at.width(b, k), price * WIDE], [at.count(b, k), price * (band.jointing + kerf)]);
+      else {
+        const each = prices[items + P + k] as number;
+        entries.push(
+          [at.width(b, k), price * WIDE * (band.length + kerf)],
+          [at.count(b, k), each * (band.length + kerf)],
+        );
+      }
+    });
+    entries.push([at.offcut(b), LARGE * (prices[P + B] as number)]);
+    return entries;
+  };
+  const natural = (direction: Lanes['direction']): Float64Array =>
+    Float64Array.from([
+      ...kinds.parts.map((kind) => (direction === 'along' ? kind.length : kind.width) + kerf),
+      ...kinds.bands.map((band) =>
+        direction === 'along' ? band.length + kerf : 1 + (band.jointing + kerf) / band.greatest,
+      ),
+      1,
+      ...new Array<number>(items).fill(0),
+    ]);
+  const inequality = (b: number, direction: Lanes['direction'], prices: Float64Array, worth: number): LinearRow => ({
+    lower: Number.NEGATIVE_INFINITY,
+    upper: 0,
+    entries: [
+      ...entriesAt(b, direction, prices).map(([column, factor]) => [column, factor / worth] as const),
+      [at.used(b), -1] as const,
+    ],
+  });
+  for (const { b, lanes: one } of lanes) {
+    const prices = natural(one.direction);
+    const { worth } = bestBars(one, prices);
+    if (worth > 1e-9) rows.push(inequality(b, one.direction, prices, worth));
+    // A board without a single run gives nothing.
+    else
+      rows.push({
+        lower: 0,
+        upper: 0,
+        entries: [[at.offcut(b), 1], ...kinds.parts.map((_, i) => [at.part(b, i), 1] as const)],
+      });
+  }
+
+  return solver({ columns, rows }, (model) => {
+    const tighten = (values: Float64Array): boolean => {
+      const found = lanes.flatMap(({ b, lanes: one }) => {
+        const used = values[at.used(b)] as number;
+        if (used < 1e-6) return [];
+        const broken = separate(one, amountsOf(b, one.direction, values), used, natural(one.direction));
+        return broken ? [inequality(b, one.direction, broken.prices, broken.worth)] : [];
+      });
+      for (const row of found) model.addRow(row);
+      rows.push(...found);
+      return found.length > 0;
+    };
+    let bound = Number.NEGATIVE_INFINITY;
+    for (let round = 0; round <= effort.rounds; round += 1) {
+      const answer = model.solve({ relaxed: true });
+      if (answer.solved !== 'best') return null;
+      bound = Math.max(bound, surely({ columns, rows }, answer.prices));
+      if (round === effort.rounds || !tighten(answer.values)) break;
+    }
+    for (let round = 0; round < effort.wholeRounds; round += 1) {
+      const answer = model.solve({ nodes: effort.nodes, gap: 1e-4, boundOnly: true });
+      if (answer.solved === 'impossible') return null;
+      // A hair less, for the solver's own tolerance.
+      bound = Math.max(bound, answer.bound - 1e-5 * Math.abs(answer.bound));
+      if (answer.values.length === 0 || round + 1 === effort.wholeRounds || !tighten(answer.values)) break;
+    }
+    return bound + weights.joint * joints;
+  });
+
+  /** What a solution asks of a board's bars, item by item. */
+  function amountsOf(b: number, direction: Lanes['direction'], values: Float64Array): Float64Array {
+    const amounts = new Float64Array(2 * items);
+    const prices = new Float64Array(2 * items);
+    for (let i = 0; i < 2 * items; i += 1) {
+      prices[i] = 1;
+      for (const [column, factor] of entriesAt(b, direction, prices)) {
+        amounts[i] = (amounts[i] as number) + factor * (values[column] as number);
+      }
+      prices[i] = 0;
+    }
+    return amounts;
+  }
+}
+
+/**
+ * What the rows' prices prove by themselves, in our own arithmetic: Σ price × the end of its row it presses on, plus
+ * for every column the least its reduced cost can come to. True whatever the solver says of its answer.
+ */
+export function surely({ columns, rows }: LinearProblem, prices: Float64Array): number {
+  const reduced = columns.map((column) => column.cost);
+  let bound = 0;
+  rows.forEach((row, i) => {
+    let price = prices[i] as number;
+    if ((price > 0 && !Number.isFinite(row.lower)) || (price < 0 && !Number.isFinite(row.upper))) price = 0;
+    if (price === 0) return;
+    bound += price * (price > 0 ? row.lower : row.upper);
+    for (const [column, factor] of row.entries) reduced[column] = (reduced[column] as number) - price * factor;
+  });
+  columns.forEach((column, i) => {
+    const cost = reduced[i] as number;
+    if (cost >= 0) bound += cost * column.lower;
+    // A column without an upper end can only be priced to a rounding error below nothing.
+    else if (Number.isFinite(column.upper)) bound += cost * column.upper;
+    else if (cost < -1e-7) bound = Number.NEGATIVE_INFINITY;
+  });
+  return bound;
+}
+
+/** Bands that ask for the same strips, of one panel or of several, taken as one: a smaller programme, and true of them all. */
+function withBandsAlikeTogether(kinds: Kinds) {
+  const bands = new Map<string, BandKind & { leastStrips: number; shared: boolean }>();
+  for (const band of kinds.bands) {
+    const { length, least, greatest, jointing, thickness, use } = band;
+    const key = JSON.stringify([length, least, greatest, jointing, thickness, use]);
+    const leastStrips = Math.ceil(band.width / band.greatest - 1e-9);
+    const found = bands.get(key);
+    if (found) {
+      found.width += band.width;
+      found.leastStrips += leastStrips;
+      found.shared ||= found.panel !== band.panel;
+    } else bands.set(key, { ...band, leastStrips, shared: false });
+  }
+  return { ...kinds, bands: [...bands.values()] };
+}
+
+const TRIES = 16;
+
+/** Prices at which a board's bars cannot hold what a solution asks of it, if a few steps find any. */
+function separate(
+  lanes: Lanes,
+  amounts: Float64Array,
+  used: number,
+  start: Float64Array,
+): { prices: Float64Array; worth: number } | undefined {
+  let prices = start;
+  let best: { prices: Float64Array; worth: number; ratio: number } | undefined;
+  for (let i = 0; i < TRIES; i += 1) {
+    const { worth, held } = bestBars(lanes, prices);
+    if (worth <= 1e-9) return undefined;
+    let asked = 0;
+    for (let k = 0; k < prices.length; k += 1) asked += (prices[k] as number) * (amounts[k] as number);
+    const ratio = asked / (worth * used);
+    if (!best || ratio > best.ratio) best = { prices, worth, ratio };
+    const step = 0.6 / (1 + i * 0.25);
+    const items = prices.length / 2;
+    const next = prices.slice();
+    for (let k = 0; k < items; k += 1) {
+      const [want, have] = [amounts[k] as number, (held[k] as number) * used];
+      const scale = Math.max(want, have);
+      const price = prices[k] as number;
+      next[k] = scale > 0 ? Math.max(price, 1e-9) * Math.exp((step * (want - have)) / scale) : price * 0.7;
+      // What each of a free size counts for goes up and down by the price of a middling one.
+      const [pieces, got] = [amounts[items + k] as number, (held[items + k] as number) * used];
+      const most = Math.max(pieces, got);
+      if (most > 0 && pieces > 0) {
+        const middling = (want / pieces) * price;
+        next[items + k] = (prices[items + k] as number) + (0.5 * step * middling * (pieces - got)) / most;
+      }
+    }
+    prices = next;
+  }
+  return best && best.ratio > 1.0005 ? best : undefined;
+}

@@ -1,0 +1,299 @@
+import type { LayoutOptions, Rectangle } from './layout';
+import type { Kinds, ReadyBoard } from './ready-boards';
+import { cutOut, type Sawn, type SawnBoard, spotFor, stripSpotFor, uncut, usefulOffcuts } from './sawn-board';
+
+/** What stays the same through a search. */
+export interface Problem {
+  kinds: Kinds;
+  boards: readonly ReadyBoard[];
+  options: LayoutOptions;
+  /** Each board with nothing cut from it. */
+  whole: readonly SawnBoard[];
+  /** What a missing mm² counts, in the shop's money: far more than any board. */
+  missingPrice: number;
+}
+
+/** A whole plan: every board as it is cut up, undefined where it stays on the rack, and what is still to be found. */
+export interface CutPlan {
+  boards: (SawnBoard | undefined)[];
+  /** What each board costs, in the shop's money; 0 where it stays on the rack. */
+  costs: number[];
+  /** Pieces still to be found of each kind of part. */
+  parts: number[];
+  /** Width still to be found of each band, mm. */
+  bands: number[];
+  /** Strips in each panel. */
+  strips: number[];
+  cost: number;
+}
+
+export function problemOf(kinds: Kinds, boards: readonly ReadyBoard[], options: LayoutOptions): Problem {
+  const dearest = Math.max(1e-9, ...boards.map((b) => b.priceOfArea));
+  const whole = boards.map((ready) => uncut(ready, true));
+  return { kinds, boards, options, whole, missingPrice: 20 * dearest };
+}
+
+/** Nothing cut yet but what is fixed. */
+export function emptyPlan(problem: Problem): CutPlan {
+  const { boards, kinds, whole } = problem;
+  const plan: CutPlan = {
+    boards: boards.map((ready, i) => (ready.begun ? whole[i] : undefined)),
+    costs: boards.map(() => 0),
+    parts: kinds.parts.map((kind) => kind.ids.length),
+    bands: kinds.bands.map((band) => band.width),
+    strips: kinds.panels.map((panel) => panel.fixedStrips),
+    cost: 0,
+  };
+  plan.boards.forEach((state, i) => {
+    plan.costs[i] = state ? boardCost(state, problem.options) : 0;
+  });
+  plan.cost = planCost(problem, plan);
+  return plan;
+}
+
+export const copyOf = (plan: CutPlan): CutPlan => ({
+  boards: plan.boards.slice(),
+  costs: plan.costs.slice(),
+  parts: plan.parts.slice(),
+  bands: plan.bands.slice(),
+  strips: plan.strips.slice(),
+  cost: plan.cost,
+});
+
+/** Its price and its handling, less what its useful offcuts are worth, plus its cuts; in the shop's money. */
+export function boardCost(state: SawnBoard, options: LayoutOptions): number {
+  const { weights } = options;
+  const offcuts = usefulOffcuts(state, options).reduce((sum, r) => sum + r.length * r.width, 0);
+  return (
+    state.ready.price +
+    weights.board -
+    weights.offcutWorth * state.ready.priceOfArea * offcuts +
+    weights.cut * state.cuts
+  );
+}
+
+/** All that a plan costs, what is missing at its price included. */
+export function planCost({ kinds, options, missingPrice }: Problem, plan: CutPlan): number {
+  const { weights } = options;
+  let cost = 0;
+  for (const one of plan.costs) cost += one;
+  kinds.parts.forEach((kind, i) => {
+    cost += (plan.parts[i] as number) * kind.length * kind.width * missingPrice;
+  });
+  kinds.bands.forEach((band, i) => {
+    cost += Math.max(0, plan.bands[i] as number) * band.length * missingPrice;
+  });
+  for (const strips of plan.strips) cost += weights.joint * Math.max(0, strips - 1);
+  if (weights.lot > 0 || weights.ring > 0) cost += matchCost(kinds, plan, weights);
+  return cost;
+}
+
+/** What differing lots and rings in the panels count for. */
+export function matchCost(kinds: Kinds, plan: CutPlan, weights: { lot: number; ring: number }): number {
+  let cost = 0;
+  kinds.panels.forEach((panel, index) => {
+    const lots = new Set<string>(panel.lot === null ? [] : [panel.lot]);
+    const rings = new Set<string>();
+    for (const state of plan.boards) {
+      if (!state) continue;
+      for (const piece of state.pieces) {
+        if (!('band' in piece) || kinds.bands[piece.band]?.panel !== index) continue;
+        lots.add(state.ready.board.lot);
+        rings.add(state.ready.rings);
+      }
+    }
+    cost += weights.lot * Math.max(0, lots.size - 1) + weights.ring * Math.max(0, rings.size - 1);
+  });
+  return cost;
+}
+
+/** Puts a board back as it was before anything of the plan was cut from it. */
+export function clearBoard(problem: Problem, plan: CutPlan, index: number): void {
+  const state = plan.boards[index];
+  if (!state) return;
+  for (const piece of state.pieces) giveBack(problem.kinds, plan, piece);
+  const whole = problem.whole[index] as SawnBoard;
+  plan.boards[index] = state.ready.begun ? whole : undefined;
+  plan.costs[index] = state.ready.begun ? boardCost(whole, problem.options) : 0;
+}
+
+function giveBack(kinds: Kinds, plan: CutPlan, piece: Sawn): void {
+  if ('part' in piece) {
+    plan.parts[piece.part] = (plan.parts[piece.part] as number) + piece.copies;
+  } else {
+    const panel = kinds.bands[piece.band]?.panel ?? 0;
+    plan.bands[piece.band] = (plan.bands[piece.band] as number) + piece.finished;
+    plan.strips[panel] = (plan.strips[panel] as number) - 1;
+  }
+}
+
+/** How a plan is filled: what the dice decided for this go. */
+export interface Manner {
+  random: () => number;
+  /** Share of its price that opening another board counts for, 0–1. */
+  reluctance: number;
+  /** How far the order may stray from longest and widest first, 0–1. */
+  stray: number;
+  /** Share of boards overlooked at each piece, 0–1. */
+  blink: number;
+  /** Share of cuts taken the other way round than the rule has it, 0–1. */
+  turn: number;
+  /** Boards that may be opened. */
+  open: readonly number[];
+}
+
+/** Cuts what is still to be found, piece after piece, each from the board where it wastes least; prices the boards it touched. */
+export function fill(problem: Problem, plan: CutPlan, manner: Manner): void {
+  const { kinds, options } = problem;
+  const touched = new Set<number>();
+  const order: { size: number; part?: number; band?: number }[] = [];
+  const stray = () => 1 + manner.stray * (2 * manner.random() - 1);
+  kinds.parts.forEach((kind, part) => {
+    if ((plan.parts[part] as number) > 0) order.push({ size: kind.length * kind.width * stray(), part });
+  });
+  kinds.bands.forEach((band, i) => {
+    if ((plan.bands[i] as number) > 1e-6) order.push({ size: 1.6 * band.length * band.greatest * stray(), band: i });
+  });
+  order.sort((a, b) => b.size - a.size);
+  const candidates = manner.open.filter((i) => plan.boards[i] === undefined);
+  plan.boards.forEach((state, i) => {
+    if (state) candidates.push(i);
+  });
+  for (const item of order) {
+    if (item.part !== undefined) while (cutPart(problem, plan, item.part, candidates, manner, touched));
+    if (item.band !== undefined) while (cutStrips(problem, plan, item.band, candidates, manner, touched));
+  }
+  for (const i of touched) {
+    const state = plan.boards[i];
+    plan.costs[i] = state ? boardCost(state, options) : 0;
+  }
+  plan.cost = planCost(problem, plan);
+}
+
+const stateOf = (problem: Problem, plan: CutPlan, i: number): SawnBoard =>
+  plan.boards[i] ?? (problem.whole[i] as SawnBoard);
+
+function opening(problem: Problem, plan: CutPlan, i: number, manner: Manner): number {
+  if (plan.boards[i]) return 0;
+  return (problem.boards[i] as ReadyBoard).price * manner.reluctance + problem.options.weights.board;
+}
+
+function cutPart(
+  problem: Problem,
+  plan: CutPlan,
+  part: number,
+  candidates: readonly number[],
+  manner: Manner,
+  touched: Set<number>,
+): boolean {
+  const left = plan.parts[part] as number;
+  const kind = problem.kinds.parts[part];
+  if (left <= 0 || !kind) return false;
+  let best: { i: number; spot: NonNullable<ReturnType<typeof spotFor>>; copies: number; score: number } | undefined;
+  for (const i of candidates) {
+    const ready = problem.boards[i] as ReadyBoard;
+    const layers = ready.layers[part] as number;
+    if (layers === 0 || (best && manner.random() < manner.blink)) continue;
+    const spot = spotFor(stateOf(problem, plan, i), part, kind);
+    if (!spot) continue;
+    const copies = Math.min(layers, left);
+    const score =
+      ((spot.waste * 0.5 + kind.length * kind.width) * ready.priceOfArea + opening(problem, plan, i, manner)) / copies;
+    if (!best || score < best.score) best = { i, spot, copies, score };
+  }
+  if (!best) return false;
+  const { spot, i, copies } = best;
+  const piece: Sawn = { x: spot.x, y: spot.y, length: kind.length, width: kind.width, lie: spot.lie, part, copies };
+  cut(problem, plan, i, spot, kind, [piece], manner);
+  plan.parts[part] = left - copies;
+  touched.add(i);
+  return true;
+}
+
+function cutStrips(
+  problem: Problem,
+  plan: CutPlan,
+  index: number,
+  candidates: readonly number[],
+  manner: Manner,
+  touched: Set<number>,
+): boolean {
+  const { kinds, options } = problem;
+  const need = plan.bands[index] as number;
+  const band = kinds.bands[index];
+  const panel = band && kinds.panels[band.panel];
+  if (need <= 1e-6 || !band || !panel) return false;
+  const more = panel.mostStrips + panel.fixedStrips - (plan.strips[band.panel] as number);
+  if (more <= 0) return false;
+  const lot = panel.oneLot ? lotOf(problem, plan, band.panel) : null;
+  let best: { i: number; spot: NonNullable<ReturnType<typeof stripSpotFor>>; score: number } | undefined;
+  for (const i of candidates) {
+    const ready = problem.boards[i] as ReadyBoard;
+    if (ready.surfaced < band.thickness - 1e-9 || (best && manner.random() < manner.blink)) continue;
+    if (lot !== null && ready.board.lot !== lot) continue;
+    const spot = stripSpotFor(stateOf(problem, plan, i), index, band, need, options.kerf);
+    if (!spot) continue;
+    const { count, width } = spot;
+    const score =
+      (spot.waste + band.length) * ready.priceOfArea +
+      (opening(problem, plan, i, manner) + options.weights.joint * count) / (count * width);
+    if (!best || score < best.score) best = { i, spot, score };
+  }
+  if (!best) return false;
+  const { i, spot } = best;
+  const count = Math.min(spot.count, more);
+  const sawn = spot.width + band.jointing;
+  const pieces = Array.from(
+    { length: count },
+    (_, n): Sawn => ({
+      x: spot.x,
+      y: spot.y + n * (sawn + options.kerf),
+      length: band.length,
+      width: sawn,
+      lie: spot.lie,
+      band: index,
+      finished: spot.width,
+    }),
+  );
+  cut(
+    problem,
+    plan,
+    i,
+    spot,
+    { length: band.length, width: count * (sawn + options.kerf) - options.kerf },
+    pieces,
+    manner,
+  );
+  plan.bands[index] = need - count * spot.width;
+  plan.strips[band.panel] = (plan.strips[band.panel] as number) + count;
+  touched.add(i);
+  return true;
+}
+
+function lotOf(problem: Problem, plan: CutPlan, panel: number): string | null {
+  const fixed = problem.kinds.panels[panel]?.lot;
+  if (fixed !== undefined && fixed !== null) return fixed;
+  for (const state of plan.boards) {
+    const strip = state?.pieces.some((p) => 'band' in p && problem.kinds.bands[p.band]?.panel === panel);
+    if (state && strip) return state.ready.board.lot;
+  }
+  return null;
+}
+
+function cut(
+  problem: Problem,
+  plan: CutPlan,
+  i: number,
+  spot: { rect: number; x: number; y: number; lie: 'tagged' | 'under'; waste: number },
+  block: { length: number; width: number },
+  pieces: readonly Sawn[],
+  manner: Manner,
+): void {
+  const state = stateOf(problem, plan, i);
+  const free = state.free[spot.rect] as Rectangle;
+  // The cut that leaves the larger rest whole comes first.
+  const endArea = (free.length - block.length) * free.width;
+  const sideArea = (free.width - block.width) * free.length;
+  const crosscutFirst = endArea >= sideArea !== manner.random() < manner.turn;
+  plan.boards[i] = cutOut(state, spot, block, pieces, crosscutFirst, problem.options.kerf);
+}

@@ -1,0 +1,98 @@
+import type { JobDocument } from '../decision/job-document';
+import type { Shop } from '../decision/shop';
+import type { Part } from '../piece/part';
+import type { Piece } from '../piece/piece';
+import type { Use } from '../stock/spoils';
+
+/** A piece of a fixed size. mm. */
+export interface PartDemand {
+  id: string;
+  letter: string;
+  name: string;
+  /** How many of its faces are seen. */
+  shows: Use['shows'];
+  finished: { length: number; width: number; thickness: number };
+  /** As it is cut from the board. */
+  rough: { length: number; width: number };
+  /** Whether it may be one of several resawn from a thick board; taken as yes. */
+  resawn?: boolean;
+}
+
+/** A glued panel of free-width strips. mm. */
+export interface PanelDemand {
+  id: string;
+  letter: string;
+  name: string;
+  shows: Use['shows'];
+  finished: { length: number; width: number; thickness: number };
+  /** Greatest length of a strip, and the sum of the strips' widths after jointing. */
+  rough: { length: number; width: number };
+  /**
+   * From one edge to the other: how long strips must be over which width. One band for a straight panel; a round one
+   * has shorter bands towards its sides. A strip belongs to one band.
+   */
+  bands: readonly Band[];
+  /** Widths of one strip after jointing. */
+  leastStrip: number;
+  greatestStrip: number;
+  /** Taken from a strip's sawn width by jointing both edges. */
+  jointing: number;
+  /** At most so many strips in the whole panel; null: as many as it takes. */
+  mostStrips: number | null;
+  /** All strips from boards of one lot. */
+  oneLot: boolean;
+}
+
+export interface Band {
+  length: number;
+  width: number;
+}
+
+export interface Demand {
+  species: string;
+  parts: readonly PartDemand[];
+  panels: readonly PanelDemand[];
+}
+
+/** What the piece wants cut from boards, with the shop's allowances; a cut part keeps the size it was designed with. */
+export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Demand {
+  const { allowances } = shop;
+  const parts: PartDemand[] = [];
+  const panels: PanelDemand[] = [];
+  for (const part of piece.parts) {
+    const finished = part.cut ? part.design : part.size;
+    const { id, letter, name } = part;
+    const shows = SHOWS[part.grade];
+    if (part.kind === 'top') {
+      const length = finished.length + allowances.panelLength;
+      const width = finished.width + allowances.panelWidth;
+      const { leastStrip, greatestStrip, mostStrips, oneLot } = document.layout;
+      panels.push({
+        id,
+        letter,
+        name,
+        shows,
+        finished,
+        rough: { length, width },
+        bands: [{ length, width }],
+        leastStrip,
+        greatestStrip,
+        jointing: allowances.stripJointing,
+        mostStrips,
+        oneLot,
+      });
+    } else {
+      parts.push({
+        id,
+        letter,
+        name,
+        shows,
+        finished,
+        rough: { length: finished.length + allowances.partLength, width: finished.width + allowances.partWidth },
+      });
+    }
+  }
+  return { species: document.form.species, parts, panels };
+}
+
+const SHOWS: Record<Part['grade'], Use['shows']> = { 'all-faces': 'all', 'one-face': 'face', hidden: 'none' };

@@ -1,0 +1,187 @@
+import { MM_PER_INCH } from '../measure/length';
+import { type Board, faceArea } from '../stock/board';
+import { boardFeet } from '../stock/board-foot';
+import { boardPrice } from '../stock/price';
+import { quartersFor } from '../stock/thickness';
+import type { CutPlan, Problem } from './cut-plan';
+import { cutSequence } from './cut-sequence';
+import type { Demand } from './demand';
+import type { Layout, LayoutOptions, Placement, Rectangle, Shortfall, Strip } from './layout';
+import { rectanglesOf } from './ready-boards';
+import { type Sawn, usefulOffcuts } from './sawn-board';
+
+/** A plan written as a layout: ids given out, strips narrowed to what the panel needs, the money added up. */
+export function describeLayout(
+  problem: Problem,
+  plan: CutPlan,
+  demand: Demand,
+  given: { key: string; bound: number | null; tried: number },
+): Layout {
+  const { kinds, options } = problem;
+  const boards = problem.boards.map((ready) => ready.board);
+  const placements: Placement[] = [...(options.fixed ?? [])];
+  const ids = kinds.parts.map((kind) => [...kind.ids]);
+  const excess = plan.bands.map((width) => Math.max(0, -width));
+  const strips: { panel: number; band: number; placement: Placement }[] = [];
+
+  for (const state of plan.boards) {
+    for (const piece of state?.pieces ?? []) {
+      const where = { board: state?.ready.board.id ?? '', ...placeOf(piece) };
+      if ('part' in piece) {
+        for (let layer = 0; layer < piece.copies; layer += 1) {
+          const part = ids[piece.part]?.shift();
+          if (part !== undefined) placements.push({ ...where, part, ...(piece.copies > 1 ? { layer } : {}) });
+        }
+      } else {
+        const kind = kinds.bands[piece.band];
+        const panel = demand.panels[kind?.panel ?? 0];
+        if (!kind || !panel) continue;
+        // What a panel has too much of comes off the strips that can spare it.
+        const off = Math.min(excess[piece.band] as number, piece.finished - kind.least);
+        excess[piece.band] = (excess[piece.band] as number) - Math.max(0, off);
+        const width = piece.width - Math.max(0, off);
+        const placement = { ...where, width, part: panel.id, ...(panel.bands.length > 1 ? { band: kind.band } : {}) };
+        strips.push({ panel: kind.panel, band: kind.band, placement });
+      }
+    }
+  }
+  const fixedStrips = (panel: string) =>
+    Math.max(-1, ...(options.fixed ?? []).filter((p) => p.part === panel).map((p) => p.strip ?? -1)) + 1;
+  demand.panels.forEach((panel, index) => {
+    let number = fixedStrips(panel.id);
+    for (const { placement } of strips.filter((s) => s.panel === index).sort((a, b) => a.band - b.band)) {
+      placements.push({ ...placement, strip: number });
+      number += 1;
+    }
+  });
+
+  const offcuts = plan.boards.flatMap((state) =>
+    state
+      ? usefulOffcuts(state, options).map((r): Rectangle & { board: string } => ({ ...r, board: state.ready.board.id }))
+      : [],
+  );
+  const shortfall = [
+    ...kinds.parts.flatMap((kind, i) =>
+      (ids[i] as string[]).map((id) => {
+        const name = demand.parts.find((part) => part.id === id)?.name ?? id;
+        return toBuy(id, name, kind.thickness, kind.length, kind.width);
+      }),
+    ),
+    ...kinds.bands.flatMap((kind, i) => {
+      const width = plan.bands[i] as number;
+      const panel = demand.panels[kind.panel];
+      if (width <= 1e-6 || !panel) return [];
+      const count = Math.ceil(width / kind.greatest);
+      return [toBuy(panel.id, panel.name, kind.thickness, kind.length, width + count * kind.jointing)];
+    }),
+  ];
+  return writtenLayout(demand, boards, options, { placements, offcuts, shortfall, ...given });
+}
+
+/**
+ * Everything about a layout that follows from where its pieces lie: strips in their order, money, yield, gap. It is
+ * all that is needed to reckon a layout anew after the maker has moved something.
+ */
+export function writtenLayout(
+  demand: Demand,
+  boards: readonly Board[],
+  options: LayoutOptions,
+  found: Pick<Layout, 'placements' | 'offcuts' | 'shortfall' | 'key' | 'bound' | 'tried'>,
+): Layout {
+  const { placements, offcuts, shortfall } = found;
+  const panelOf = (id: string) => demand.panels.find((panel) => panel.id === id);
+  const strips = demand.panels.flatMap((panel) =>
+    placements
+      .filter((p) => p.part === panel.id && p.strip !== undefined)
+      .sort((a, b) => (a.strip ?? 0) - (b.strip ?? 0))
+      .map(
+        (p, i): Strip => ({
+          panel: panel.id,
+          label: `${panel.letter}${i + 1}`,
+          board: p.board,
+          width: p.width - panel.jointing,
+        }),
+      ),
+  );
+  const used = boards.filter((board) => placements.some((p) => p.board === board.id));
+  const short = new Set(shortfall.map((s) => s.part));
+  const whole = [...demand.parts, ...demand.panels].filter(
+    ({ id }) => !short.has(id) && placements.some((p) => p.part === id),
+  );
+  const finished = whole.reduce((sum, { finished: f }) => sum + f.length * f.width * f.thickness * 1e-9, 0);
+
+  const money = { wood: 0, offcuts: 0, boards: 0, cuts: 0, joints: 0, match: 0 };
+  let [consumed, cuts] = [0, 0];
+  for (const board of used) {
+    const price = boardPrice(board, options.woodPrice);
+    const area = faceArea(board);
+    const back = offcuts.filter((o) => o.board === board.id);
+    const backArea = back.reduce((sum, o) => sum + o.length * o.width, 0);
+    money.wood += price;
+    money.boards += options.weights.board;
+    money.offcuts -= options.weights.offcutWorth * (price / area) * backArea;
+    consumed += (area - backArea) * board.thickness * 1e-9;
+    cuts += sawCuts(board, placements, offcuts, options.kerf)?.length ?? 0;
+  }
+  money.cuts = cuts * options.weights.cut;
+  for (const panel of demand.panels) {
+    const own = strips.filter((strip) => strip.panel === panel.id);
+    const from = own.flatMap((strip) => boards.find((board) => board.id === strip.board) ?? []);
+    money.joints += Math.max(0, own.length - 1) * options.weights.joint;
+    const lots = new Set(from.map((board) => board.lot)).size;
+    const rings = new Set(from.map((board) => ringKind(board.ringAngle))).size;
+    money.match += Math.max(0, lots - 1) * options.weights.lot + Math.max(0, rings - 1) * options.weights.ring;
+  }
+  const total = Object.values(money).reduce((sum, part) => sum + part, 0);
+  const complete = shortfall.length === 0 && [...demand.panels].every((panel) => panelOf(panel.id) !== undefined);
+  const bound = complete ? found.bound : null;
+  return {
+    ...found,
+    strips,
+    boards: used.map((board) => board.id),
+    consumed,
+    finished,
+    yield: consumed > 0 ? finished / consumed : 0,
+    cost: { ...money, total },
+    cuts,
+    bound,
+    gap: bound !== null && bound > 0 ? Math.max(0, total / bound - 1) : null,
+  };
+}
+
+export const ringKind = (angle: number): 'flat' | 'rift' | 'quarter' =>
+  angle < 30 ? 'flat' : angle <= 60 ? 'rift' : 'quarter';
+
+/** The cuts of one board of a layout, from its whole blank to every piece and offcut; null where they cannot be parted. */
+export function sawCuts(
+  board: Board,
+  placements: readonly Placement[],
+  offcuts: readonly (Rectangle & { board: string })[],
+  kerf: number,
+) {
+  const wanted = [
+    ...rectanglesOf(placements.filter((p) => p.board === board.id)),
+    ...offcuts.filter((o) => o.board === board.id),
+  ];
+  const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
+  return cutSequence(whole, wanted, kerf);
+}
+
+function placeOf(piece: Sawn): Rectangle & { turned?: boolean } {
+  const { x, y, length, width, lie } = piece;
+  return { x, y, length, width, ...(lie === 'under' ? { turned: true } : {}) };
+}
+
+function toBuy(part: string, name: string, thickness: number, length: number, width: number): Shortfall {
+  const quarters = quartersFor(thickness);
+  const roughThickness = quarters === undefined ? thickness + 6 : (quarters / 4) * MM_PER_INCH;
+  return {
+    part,
+    name,
+    quarters: quarters ?? null,
+    thickness,
+    length,
+    width,
+    boardFeet: boardFeet({ length, width, roughThickness }),
+  };
+}

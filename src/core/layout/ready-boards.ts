@@ -1,0 +1,186 @@
+import type { Board } from '../stock/board';
+import { faceArea } from '../stock/board';
+import { type BoardShape, boardShape, reachAcross } from '../stock/board-shape';
+import { boardPrice } from '../stock/price';
+import { type Lie, spoils, type Use } from '../stock/spoils';
+import { surfacedThickness } from '../stock/thickness';
+import { clearRegions } from './clear-regions';
+import type { Demand } from './demand';
+import type { LayoutOptions, Rectangle } from './layout';
+
+/** Pieces of one size and use: their ids are given out when the layout is written. mm. */
+export interface PartKind {
+  length: number;
+  width: number;
+  thickness: number;
+  use: number;
+  resawn: boolean;
+  ids: readonly string[];
+}
+
+/** A band of a panel, still to be made up of strips. mm. */
+export interface BandKind {
+  panel: number;
+  band: number;
+  length: number;
+  /** Of the strips together, after jointing; what fixed strips already give is taken off. */
+  width: number;
+  least: number;
+  greatest: number;
+  jointing: number;
+  thickness: number;
+  use: number;
+}
+
+/** What is to be cut, sorted into kinds. */
+export interface Kinds {
+  uses: readonly Use[];
+  parts: readonly PartKind[];
+  bands: readonly BandKind[];
+  /** Of each panel: strips it may still have, and the lot its fixed strips bind it to. */
+  panels: readonly { mostStrips: number; oneLot: boolean; lot: string | null; fixedStrips: number }[];
+}
+
+/** A board made ready for the search. */
+export interface ReadyBoard {
+  index: number;
+  board: Board;
+  shape: BoardShape;
+  /** What it planes to, mm. */
+  surfaced: number;
+  /** In the shop's money, the whole board and a mm² of it. */
+  price: number;
+  priceOfArea: number;
+  /** Where pieces may lie: inside the end trim, between the live edges, round what is fixed; one set for either first cut. */
+  starts: { crosscut: readonly Rectangle[]; rip: readonly Rectangle[] };
+  /** For each use and either face up, the defects to keep clear of. */
+  spoiled: readonly { tagged: readonly Rectangle[]; under: readonly Rectangle[] }[];
+  /** Pieces one blank gives by resawing, for each kind of part; 0 where the board is too thin or small. */
+  layers: readonly number[];
+  /** Something is already sawn from it. */
+  begun: boolean;
+  rings: 'flat' | 'rift' | 'quarter';
+}
+
+export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly Board[]): Kinds {
+  const uses: Use[] = [];
+  const indexOf = (use: Use) => {
+    const at = uses.findIndex((u) => u.kind === use.kind && u.shows === use.shows);
+    return at >= 0 ? at : uses.push(use) - 1;
+  };
+  const fixed = options.fixed ?? [];
+  const done = new Set(fixed.filter((p) => p.strip === undefined).map((p) => p.part));
+  const parts = new Map<string, PartKind & { ids: string[] }>();
+  for (const part of demand.parts) {
+    if (done.has(part.id)) continue;
+    const { length, width } = part.rough;
+    const kind = {
+      length,
+      width,
+      thickness: part.finished.thickness,
+      use: indexOf({ kind: 'part', shows: part.shows }),
+      resawn: part.resawn ?? true,
+    };
+    const key = JSON.stringify(kind);
+    const found = parts.get(key);
+    if (found) found.ids.push(part.id);
+    else parts.set(key, { ...kind, ids: [part.id] });
+  }
+
+  const bands: BandKind[] = [];
+  const panels = demand.panels.map((panel, index) => {
+    const strips = fixed.filter((p) => p.part === panel.id && p.strip !== undefined);
+    panel.bands.forEach(({ length, width }, band) => {
+      const given = strips.filter((p) => (p.band ?? 0) === band).reduce((sum, p) => sum + p.width - panel.jointing, 0);
+      const left = width - given;
+      if (left <= 1e-6) return;
+      bands.push({
+        panel: index,
+        band,
+        length,
+        width: left,
+        least: Math.min(panel.leastStrip, width),
+        greatest: panel.greatestStrip,
+        jointing: panel.jointing,
+        thickness: panel.finished.thickness,
+        use: indexOf({ kind: 'strip', shows: panel.shows }),
+      });
+    });
+    const first = boards.find((b) => b.id === strips[0]?.board);
+    return {
+      mostStrips: (panel.mostStrips ?? Number.POSITIVE_INFINITY) - strips.length,
+      oneLot: panel.oneLot,
+      lot: panel.oneLot && first ? first.lot : null,
+      fixedStrips: strips.length,
+    };
+  });
+  return { uses, parts: [...parts.values()], bands, panels };
+}
+
+export function readyBoards(boards: readonly Board[], options: LayoutOptions, kinds: Kinds): ReadyBoard[] {
+  return boards.map((board, index) => {
+    const shape = boardShape(board);
+    const surfaced = surfacedThickness(board, options.flattening);
+    const price = boardPrice(board, options.woodPrice);
+    const far = Math.max(shape.far.tagged, shape.far.other);
+    const usable = {
+      x: options.endTrim,
+      y: shape.near,
+      length: board.length - 2 * options.endTrim,
+      width: far - shape.near,
+    };
+    const taken = rectanglesOf((options.fixed ?? []).filter((p) => p.board === board.id)).map((r) => ({
+      x: r.x - options.kerf,
+      y: r.y - options.kerf,
+      length: r.length + 2 * options.kerf,
+      width: r.width + 2 * options.kerf,
+    }));
+    const clearOf = (use: Use, lie: Lie) => board.defects.filter((defect) => spoils(defect, use, lie));
+    return {
+      index,
+      board,
+      shape,
+      surfaced,
+      price,
+      priceOfArea: price / faceArea(board),
+      starts: {
+        crosscut: clearRegions(usable, taken, options.kerf, () => true),
+        rip: clearRegions(usable, taken, options.kerf, () => false),
+      },
+      spoiled: kinds.uses.map((use) => ({ tagged: clearOf(use, 'tagged'), under: clearOf(use, 'under') })),
+      layers: kinds.parts.map((kind) => layersOf(kind, surfaced, board, options)),
+      begun: taken.length > 0,
+      rings: board.ringAngle < 30 ? 'flat' : board.ringAngle <= 60 ? 'rift' : 'quarter',
+    };
+  });
+}
+
+/**
+ * How many pieces one blank of the board gives: one where the planed board is thick enough; more where the piece may
+ * be resawn, each piece over-thick for its cup and cleaning, a band's kerf between them.
+ */
+export function layersOf(
+  kind: { length: number; width: number; thickness: number; resawn: boolean },
+  surfaced: number,
+  board: Board,
+  { resaw, endTrim }: Pick<LayoutOptions, 'resaw' | 'endTrim'>,
+): number {
+  const widest = Math.max(board.width, board.farWidth ?? 0) - board.liveEdges.near - board.liveEdges.far;
+  if (surfaced < kind.thickness - 1e-9) return 0;
+  if (kind.length > board.length - 2 * endTrim + 1e-9 || kind.width > widest + 1e-9) return 0;
+  if (!kind.resawn || kind.width > resaw.height) return 1;
+  const each = kind.thickness + resaw.allowance;
+  return Math.max(1, Math.floor((surfaced + resaw.kerf + 1e-9) / (each + resaw.kerf)));
+}
+
+/** The rectangles of a board that placements take up: pieces resawn from one blank take it once. */
+export function rectanglesOf<P extends Rectangle>(placements: readonly P[]): P[] {
+  const seen = new Set<string>();
+  return placements.filter(({ x, y, length, width }) => {
+    const key = `${x},${y},${length},${width}`;
+    return !seen.has(key) && seen.add(key);
+  });
+}
+
+/** How far across a piece from x0 to x1 may reach on this board, mm from the near edge. */
+export const reach = (ready: ReadyBoard, x0: number, x1: number): number => reachAcross(ready.shape, x0, x1);
