@@ -1,5 +1,5 @@
 import type { LinearColumn, LinearRow, LinearSolver } from '../linear/linear-problem';
-import { type CutPlan, emptyPlan, type Problem, planCost } from './cut-plan';
+import { type CutPlan, emptyPlan, lotOf, type Problem, planCost } from './cut-plan';
 import type { SawnBoard } from './sawn-board';
 
 /** Ways of cutting single boards, met in the course of a search; of those that give the same, the cheapest. */
@@ -19,7 +19,7 @@ interface Pattern {
 /** Patterns beyond this many of one search are not kept. */
 const MOST = 6000;
 /** Patterns the last choice is made among. */
-const CHOSEN_AMONG = Number(process.env.AMONG ?? 200);
+const CHOSEN_AMONG = 200;
 
 export const noPatterns = (): Patterns => ({ byWhat: new Map() });
 
@@ -54,7 +54,7 @@ const keyOf = ({ board, parts, bands, strips }: Pattern) =>
 
 /**
  * The cheapest choice among patterns that gives every piece once and every band its width, each board cut one way.
- * Lots, rings and the greatest number of strips are not in the choice.
+ * A panel of one lot stays with the lot it has in the best plan; what lots and rings count for is not in the choice.
  *
  * @param best a plan whose patterns are among them, to begin with
  * @returns null where the solver finds none within its limits
@@ -66,7 +66,13 @@ export function choosePatterns(
   solver: LinearSolver,
   nodes: number,
 ): CutPlan | null {
-  const all = [...patterns.byWhat.values()];
+  const lots = problem.kinds.panels.map((panel, i) => (panel.oneLot ? lotOf(problem, best, i) : null));
+  const all = [...patterns.byWhat.values()].filter((pattern) =>
+    pattern.strips.every((count, k) => {
+      const lot = lots[problem.kinds.bands[k]?.panel ?? 0] ?? null;
+      return count === 0 || lot === null || problem.boards[pattern.board]?.board.lot === lot;
+    }),
+  );
   if (all.length === 0) return null;
   const relaxed = solver(masterOf(problem, all, false), (model) => model.solve());
   if (relaxed.solved !== 'best') return null;
@@ -104,11 +110,12 @@ export function choosePatterns(
   return plan;
 }
 
-/** Rows of the master: pieces of each kind, width of each band, each board. */
+/** Rows of the master: pieces of each kind, width of each band, each board, strips of each panel. */
 const rowsOf = ({ kinds, boards }: Problem) => ({
   band: (k: number) => kinds.parts.length + k,
   board: (b: number) => kinds.parts.length + kinds.bands.length + b,
-  count: kinds.parts.length + kinds.bands.length + boards.length,
+  panel: (p: number) => kinds.parts.length + kinds.bands.length + boards.length + p,
+  count: kinds.parts.length + kinds.bands.length + boards.length + kinds.panels.length,
 });
 
 function entriesOf(problem: Problem, pattern: Pattern, rows: ReturnType<typeof rowsOf>): [number, number][] {
@@ -118,6 +125,10 @@ function entriesOf(problem: Problem, pattern: Pattern, rows: ReturnType<typeof r
       width > 0 ? [[rows.band(k), width / (problem.kinds.bands[k]?.width ?? 1)]] : [],
     ),
     [rows.board(pattern.board), 1],
+    ...problem.kinds.panels.flatMap((_, panel): [number, number][] => {
+      const count = pattern.strips.reduce((sum, n, k) => sum + (problem.kinds.bands[k]?.panel === panel ? n : 0), 0);
+      return count > 0 ? [[rows.panel(panel), count]] : [];
+    }),
   ];
 }
 
@@ -140,6 +151,7 @@ function masterOf(problem: Problem, patterns: readonly Pattern[], wholeNumber: b
     ...kinds.parts.map((kind) => ({ lower: kind.ids.length, upper: kind.ids.length })),
     ...kinds.bands.map(() => ({ lower: 1, upper: infinite })),
     ...boards.map(() => ({ lower: 0, upper: 1 })),
+    ...kinds.panels.map((panel) => ({ lower: 0, upper: panel.mostStrips })),
   ];
   return {
     columns: patterns.map((pattern) => columnOf(problem, pattern, wholeNumber)),

@@ -270,7 +270,8 @@ function cutStrips(
   return true;
 }
 
-function lotOf(problem: Problem, plan: CutPlan, panel: number): string | null {
+/** The lot a panel's strips come from so far; null while it has none. */
+export function lotOf(problem: Problem, plan: CutPlan, panel: number): string | null {
   const fixed = problem.kinds.panels[panel]?.lot;
   if (fixed !== undefined && fixed !== null) return fixed;
   for (const state of plan.boards) {
