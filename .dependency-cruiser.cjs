@@ -17,6 +17,7 @@ const coreOrder = [
   'restraint',
   'decision',
   'stock',
+  'milling',
   'joint',
   'piece',
   'check',

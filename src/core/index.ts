@@ -31,9 +31,11 @@ export { problemsOf, read } from './decision/issues';
 export * from './decision/job-document';
 export { type Shop, ShopSchema } from './decision/shop';
 export { type CutListRow, cutList, writeCutListCsv } from './format/cut-list-csv';
+export { sayCut, sayFreed, writeCutsCsv } from './format/cuts-csv';
 export { fileName } from './format/file-name';
 export { type JobFile, JobFileSchema, readJobFile, writeJobFile } from './format/job-file';
-export { pieceLabel, writeLayoutSvg } from './format/layout-svg';
+export { DXF_LAYERS, writeLayoutDxf } from './format/layout-dxf';
+export { blankLabel, pieceLabel, writeLayoutSvg } from './format/layout-svg';
 export { type LoggerFile, readLoggerCsv } from './format/logger-csv';
 export { type Mark, PAPERS, type Page, type Paper } from './format/page';
 export { RACK_COLUMNS, type RackRow, readRackCsv, writeRackCsv } from './format/rack-csv';
@@ -42,8 +44,10 @@ export { GLUES, type Glue } from './glueup/glue';
 export { clampsThatReach, type GlueStage, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 export { type DerivedJob, deriveJob, type JobInputs, LAYOUT_EFFORT } from './job';
 export { legCorner, tenonThickness } from './joint/leg-corner';
+export { type Blank, blanksOf } from './layout/blanks';
 export { checkBoard, checkLayout } from './layout/check-layout';
 export { cutSequence, type SawCut } from './layout/cut-sequence';
+export { type CutStep, cutSteps } from './layout/cut-steps';
 export * from './layout/demand';
 export { sawCuts, writtenLayout } from './layout/describe-layout';
 export * from './layout/layout';
@@ -59,6 +63,17 @@ export type { Problem } from './measure/problem';
 export { type Phrase, type Quantity, say, type Unit } from './measure/quantity';
 export { seededRandom } from './measure/random';
 export { writeLength, writePhrase, writeQuantity } from './measure/write-quantity';
+export {
+  cleanedShare,
+  type Flattening,
+  forecastMilling,
+  forecastResaw,
+  type Heights,
+  heightAt,
+  type MeasuredBoard,
+  type MillingForecast,
+  type MillingLimits,
+} from './milling/forecast-milling';
 export { derivePiece } from './piece/derive-piece';
 export { type Dimension, drawView, type FastenerMark, type Shape, type View, type ViewName } from './piece/drawing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './piece/forecast-band';

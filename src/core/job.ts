@@ -7,7 +7,7 @@ import { collectFigures } from './figures';
 import { GLUES, type Glue } from './glueup/glue';
 import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type Demand, demandOf } from './layout/demand';
-import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
+import { type Layout, type LayoutOptions, layoutKey, type Placement } from './layout/layout';
 import { layoutOptionsOf } from './layout/layout-aims';
 import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
@@ -102,10 +102,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const boards = inputs.boards.filter((b) => b.species === species.id && !leftOut.has(b.tag));
 
   const demand = demandOf(piece, document, shop);
-  const cut = new Set(piece.parts.filter((part) => part.cut).map((part) => part.id));
-  const fixed = (inputs.layout?.placements ?? []).filter(
-    (placement) => cut.has(placement.part) && boards.some((board) => board.id === placement.board),
-  );
+  const fixed = fixedPlacements({ layout: inputs.layout, piece, demand, boards, pinned: document.layout.pinned });
   const layoutOptions = layoutOptionsOf(shop, document.layout, { seed: 1, effort: LAYOUT_EFFORT, fixed });
   const key = layoutKey(demand, boards, layoutOptions);
   const layout = inputs.layout;
@@ -191,6 +188,37 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     figures,
     problems: piece.problems,
   };
+}
+
+/** What the search leaves where it is: parts that are cut, and whatever of a pinned board is still of the asked size. */
+function fixedPlacements(given: {
+  layout: Layout | null;
+  piece: Piece;
+  demand: Demand;
+  boards: readonly Board[];
+  pinned: readonly string[];
+}): Placement[] {
+  const { layout, piece, demand, boards, pinned } = given;
+  const cut = new Set(piece.parts.filter((part) => part.cut).map((part) => part.id));
+  const tags = new Map(boards.map((board) => [board.id, board.tag]));
+  const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
+  return (layout?.placements ?? []).filter((placement) => {
+    const tag = tags.get(placement.board);
+    if (tag === undefined) return false;
+    if (cut.has(placement.part)) return true;
+    if (!pinned.includes(tag)) return false;
+    const part = demand.parts.find((p) => p.id === placement.part);
+    if (part) return near(part.rough.length, placement.length) && near(part.rough.width, placement.width);
+    const panel = demand.panels.find((p) => p.id === placement.part);
+    const band = panel?.bands[placement.band ?? 0];
+    const width = placement.width - (panel?.jointing ?? 0);
+    return (
+      panel !== undefined &&
+      near(band?.length ?? 0, placement.length) &&
+      width >= panel.leastStrip - 1e-6 &&
+      width <= panel.greatestStrip + 1e-6
+    );
+  });
 }
 
 /** The strips of the top with what their boards tell of them. */

@@ -1,4 +1,13 @@
-import { cutList, fileName, writeCutListCsv, writeJobFile, writeLayoutSvg } from '@/core';
+import {
+  cutList,
+  cutSteps,
+  fileName,
+  writeCutListCsv,
+  writeCutsCsv,
+  writeJobFile,
+  writeLayoutDxf,
+  writeLayoutSvg,
+} from '@/core';
 import { download } from './http';
 import { jobSheet, wholeJob } from './job-outputs';
 import { findJob } from './job-store';
@@ -17,6 +26,19 @@ const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<Resp
     if (!derived.layout) throw notFound('layout', id);
     const svg = writeLayoutSvg(derived.layout, derived.piece, boards, style, job.document.name);
     return download(svg, 'image/svg+xml', fileName(job.document.name, '-layout.svg'));
+  },
+  'layout.dxf': async (id) => {
+    const { job, derived, boards } = await wholeJob(id, true);
+    if (!derived.layout) throw notFound('layout', id);
+    const dxf = writeLayoutDxf(derived.layout, derived.piece, boards);
+    return download(dxf, 'image/vnd.dxf', fileName(job.document.name, '-layout.dxf'));
+  },
+  'cuts.csv': async (id) => {
+    const { job, derived, boards, style } = await wholeJob(id, true);
+    if (!derived.layout) throw notFound('layout', id);
+    const steps = cutSteps(derived.layout, boards, derived.layoutOptions.kerf);
+    const csv = writeCutsCsv(steps, derived.piece, style);
+    return download(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-cuts.csv'));
   },
   'sheet.pdf': async (id, query) => {
     const { pdf, name } = await jobSheet(id, query.get('paper') === 'letter' ? 'letter' : 'a4');

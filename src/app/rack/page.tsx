@@ -14,7 +14,14 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ b
   const [boards, places] = await Promise.all([boardsOf(workshop.id, bin), placesOf(workshop.id)]);
   return (
     <PlaceFrame title="Rack" air={airLine(places)}>
-      <RackPage boards={boards} bin={bin} find={query.find ?? ''} today={today()} key={`${bin}${query.find ?? ''}`} />
+      <RackPage
+        boards={boards}
+        bin={bin}
+        find={query.find ?? ''}
+        today={today()}
+        shop={workshop.settings}
+        key={`${bin}${query.find ?? ''}`}
+      />
     </PlaceFrame>
   );
 }

@@ -130,6 +130,8 @@ export const LayoutChoiceSchema = v.object({
   }),
   /** Tags of boards the maker keeps out. */
   leaveOut: v.pipe(v.array(line(40)), v.maxLength(5000)),
+  /** Tags of boards whose pieces stay as they are laid out. */
+  pinned: v.optional(v.pipe(v.array(line(40)), v.maxLength(5000)), []),
 });
 
 export const GlueUpChoiceSchema = v.object({

@@ -10,6 +10,10 @@ export const ShopSchema = v.object({
   tools: v.object({
     jointerWidth: length(50, 1500),
     planerWidth: length(50, 2500),
+    /** Shortest piece the planer's rollers hold. */
+    planerShortest: v.optional(length(0, 2000), 300),
+    /** What one pass over jointer or planer takes. */
+    passDepth: v.optional(length(0.1, 5), 0.8),
     /** Blade height of the table saw at 90°. */
     sawDepth: length(10, 500),
     kerf: length(0.5, 10),

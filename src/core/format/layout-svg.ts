@@ -1,3 +1,4 @@
+import { type Blank, blanksOf } from '../layout/blanks';
 import type { Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
 import type { Piece } from '../piece/piece';
@@ -12,6 +13,11 @@ const TEXT = 'font-family="sans-serif" font-size="34" fill="#14201B"';
 export function pieceLabel(piece: Piece, placement: { part: string; strip?: number }): string {
   const letter = piece.parts.find((part) => part.id === placement.part)?.letter ?? placement.part;
   return placement.strip === undefined ? letter : `${letter}${placement.strip + 1}`;
+}
+
+/** What is written on a blank: the letters of all that is resawn from it. */
+export function blankLabel(piece: Piece, blank: Pick<Blank, 'placements'>): string {
+  return blank.placements.map((placement) => pieceLabel(piece, placement)).join('+');
 }
 
 /** The boards of a layout one below the other, in true millimetres, groups named by tag and part. */
@@ -33,12 +39,13 @@ export function writeLayoutSvg(
       `<text x="${MARGIN}" y="${y - 12}" ${TEXT}>${escapeXml(`${board.tag}  ${formatLength(board.length, style)} × ${formatLength(board.width, style)} × ${formatLength(board.thickness, style)}`)}</text>`,
     );
     const at = (r: { x: number; y: number; length: number; width: number }) => ({ ...r, x: MARGIN + r.x, y: y + r.y });
-    body.push(
-      svgRectangle(
-        at({ x: 0, y: 0, length: board.length, width: board.width }),
-        'fill="#FBFCFA" stroke="#14201B" stroke-width="2"',
-      ),
-    );
+    const corners = [
+      [0, 0],
+      [board.length, 0],
+      [board.length, board.farWidth ?? board.width],
+      [0, board.width],
+    ].map(([x = 0, across = 0]) => `${round(MARGIN + x)},${round(y + across)}`);
+    body.push(`<polygon points="${corners.join(' ')}" fill="#FBFCFA" stroke="#14201B" stroke-width="2"/>`);
     for (const offcut of layout.offcuts.filter((o) => o.board === board.id)) {
       body.push(
         svgRectangle(
@@ -53,23 +60,23 @@ export function writeLayoutSvg(
         svgRectangle(at(defect), 'fill="none" stroke="#C4361A" stroke-width="2"', `data-defect="${defect.kind}"`),
       );
     }
-    for (const placement of layout.placements.filter((p) => p.board === board.id)) {
-      const box = at(placement);
-      const label = pieceLabel(piece, placement);
+    for (const blank of blanksOf(layout.placements.filter((p) => p.board === board.id))) {
+      const box = at(blank);
+      const label = blankLabel(piece, blank);
       body.push(
         svgRectangle(
           box,
           'fill="#E4E2F7" stroke="#4338B0" stroke-width="2"',
-          `data-part="${escapeXml(placement.part)}"`,
+          `data-part="${escapeXml(blank.placements.map((p) => p.part).join(' '))}"`,
         ),
       );
-      const size = `${formatLength(placement.length, style)} × ${formatLength(placement.width, style)}`;
+      const size = `${formatLength(blank.length, style)} × ${formatLength(blank.width, style)}`;
       body.push(
         `<text x="${round(box.x + 14)}" y="${round(box.y + Math.min(box.width - 6, 40))}" ${TEXT}>${escapeXml(`${label}  ${size}`)}</text>`,
       );
     }
     body.push('</g>');
-    y += board.width + GAP;
+    y += Math.max(board.width, board.farWidth ?? 0) + GAP;
   }
   return svgDocument(longest + 2 * MARGIN, y, title, body);
 }

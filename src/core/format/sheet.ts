@@ -1,4 +1,5 @@
 import type { GlueUp } from '../glueup/plan-glue-ups';
+import { blanksOf } from '../layout/blanks';
 import type { Demand } from '../layout/demand';
 import type { Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
@@ -8,7 +9,7 @@ import type { Piece } from '../piece/piece';
 import type { DatedOperation } from '../plan/schedule';
 import type { Board } from '../stock/board';
 import { cutList } from './cut-list-csv';
-import { pieceLabel } from './layout-svg';
+import { blankLabel } from './layout-svg';
 import { PAPERS, type Page, PageWriter, type Paper } from './page';
 
 export interface SheetInput {
@@ -163,7 +164,7 @@ function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (m
   writer.title('Boards');
   const scale = writer.width / Math.max(...used.map((board) => board.length));
   for (const board of used) {
-    const height = board.width * scale;
+    const height = Math.max(board.width, board.farWidth ?? 0) * scale;
     writer.room(height + 14);
     writer.text(
       `${board.tag}   ${say(board.length)} × ${say(board.width)} × ${say(board.thickness)}${board.lot ? `   lot ${board.lot}` : ''}`,
@@ -181,7 +182,12 @@ function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (m
     };
     writer.mark({
       kind: 'line',
-      points: box({ x: 0, y: 0, length: board.length, width: board.width }),
+      points: [
+        [0, 0],
+        [board.length, 0],
+        [board.length, board.farWidth ?? board.width],
+        [0, board.width],
+      ].map(([x = 0, y = 0]) => [writer.left + x * scale, writer.y + y * scale] as const),
       close: true,
       weight: 0.35,
     });
@@ -190,17 +196,17 @@ function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (m
       writer.mark({ kind: 'line', points: corners, close: true, weight: 0.15, fill: '#dddddd' });
       writer.mark({ kind: 'line', points: [corners[0] ?? [0, 0], corners[2] ?? [0, 0]], weight: 0.15 });
     }
-    for (const placement of layout.placements.filter((p) => p.board === board.id)) {
-      const corners = box(placement);
+    for (const blank of blanksOf(layout.placements.filter((p) => p.board === board.id))) {
+      const corners = box(blank);
       writer.mark({ kind: 'line', points: corners, close: true, weight: 0.25 });
       const [x, y] = corners[0] ?? [0, 0];
       writer.mark({
         kind: 'text',
         x: x + 1.2,
-        y: y + Math.max(0.3, (placement.width * scale) / 2 - 1.7),
+        y: y + Math.max(0.3, (blank.width * scale) / 2 - 1.7),
         size: 8,
         bold: true,
-        text: `${pieceLabel(input.piece, placement)}  ${say(placement.length)} × ${say(placement.width)}`,
+        text: `${blankLabel(input.piece, blank)}  ${say(blank.length)} × ${say(blank.width)}`,
       });
     }
     writer.y += height + 6;

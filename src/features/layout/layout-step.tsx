@@ -12,12 +12,14 @@ import { useTabs } from '../form/piece-drawing';
 import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { BoardsDrawing } from './boards-drawing';
+import { CutsTable } from './cuts-table';
 import { PanelEnd } from './panel-end';
 import { useLayoutSearch } from './use-layout-search';
 
 const TABS = [
   { value: 'boards', label: 'Boards' },
   { value: 'pieces', label: 'Pieces' },
+  { value: 'cuts', label: 'Cuts' },
 ] as const;
 
 export function LayoutStep() {
@@ -54,9 +56,27 @@ export function LayoutStep() {
         ) : (
           <div className={current ? '' : 'opacity-50'}>
             {tabs.value === 'boards' ? (
-              <BoardsDrawing layout={layout} piece={piece} boards={boards} lit={lit} onLight={light} />
-            ) : (
+              <BoardsDrawing
+                layout={layout}
+                piece={piece}
+                boards={boards}
+                lit={lit}
+                onLight={light}
+                pinned={choice.pinned}
+                onPin={(tag) =>
+                  void change('layout.pinned')(
+                    choice.pinned.includes(tag) ? choice.pinned.filter((t) => t !== tag) : [...choice.pinned, tag],
+                  )
+                }
+                onLeaveOut={(tag) => {
+                  if (choice.pinned.includes(tag)) void change('layout.pinned')(choice.pinned.filter((t) => t !== tag));
+                  void change('layout.leaveOut')([...choice.leaveOut, tag]);
+                }}
+              />
+            ) : tabs.value === 'pieces' ? (
               <PiecesTable layout={layout} />
+            ) : (
+              <CutsTable layout={layout} />
             )}
             {layout.strips.length > 0 && panel ? (
               <PanelEnd

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { type Board, boardFeet, type Problem } from '@/core';
+import { type Board, boardFeetOf, type Problem, type Shop } from '@/core';
 import { Button, buttonLook } from '@/ui/button';
 import { EndGrain } from '@/ui/end-grain';
 import { ProblemList } from '@/ui/problem-list';
@@ -12,6 +12,7 @@ import { useSpecies } from '@/ui/species';
 import { Length, useUnits } from '@/ui/units';
 import { BoardDialog } from './board-dialog';
 import { ImportDialog } from './import-dialog';
+import { MillingDialog } from './milling-dialog';
 import type { RackBoard } from './rack-board';
 
 type SortKey = 'tag' | 'species' | 'length' | 'width' | 'thickness' | 'moisture';
@@ -21,11 +22,13 @@ export function RackPage({
   bin,
   find,
   today,
+  shop,
 }: {
   boards: readonly RackBoard[];
   bin: boolean;
   find: string;
   today: string;
+  shop: Shop;
 }) {
   const router = useRouter();
   const { all, nameOf } = useSpecies();
@@ -33,6 +36,7 @@ export function RackPage({
   const [species, setSpecies] = useState('');
   const [sort, setSort] = useState<SortKey>('tag');
   const [editing, setEditing] = useState<RackBoard | 'new' | null>(null);
+  const [milling, setMilling] = useState<RackBoard | null>(null);
   const [importing, setImporting] = useState<string | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const shown = useMemo(() => {
@@ -51,7 +55,7 @@ export function RackPage({
           : (b[sort] ?? 0) - (a[sort] ?? 0),
       );
   }, [boards, text, species, sort, nameOf]);
-  const feet = shown.reduce((sum, b) => sum + boardFeet({ ...b, roughThickness: b.thickness }), 0);
+  const feet = shown.reduce((sum, b) => sum + boardFeetOf(b), 0);
   const here = [...new Set(boards.map((b) => b.species))];
   const longest = Math.max(1, ...boards.map((b) => b.length));
   const act = async (method: string, path: string) => {
@@ -192,9 +196,17 @@ export function RackPage({
                     </Button>
                   ) : (
                     <>
-                      <Button look="quiet" aria-label={`Edit ${board.tag}`} onClick={() => setEditing(board)}>
+                      <Button look="quiet" aria-label={`Mill ${board.tag}`} onClick={() => setMilling(board)}>
+                        Mill
+                      </Button>
+                      <Button
+                        look="quiet"
+                        className="ml-2"
+                        aria-label={`Edit ${board.tag}`}
+                        onClick={() => setEditing(board)}
+                      >
                         Edit
-                      </Button>{' '}
+                      </Button>
                       <Button
                         look="quiet"
                         className="ml-2"
@@ -226,6 +238,7 @@ export function RackPage({
           }}
         />
       ) : null}
+      {milling ? <MillingDialog board={milling} shop={shop} onClose={() => setMilling(null)} /> : null}
       {importing !== null ? (
         <ImportDialog
           text={importing}

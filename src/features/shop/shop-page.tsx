@@ -157,6 +157,19 @@ export function ShopPage({
             onCommit={(planerWidth) => tools({ planerWidth })}
           />
           <LengthField
+            label="Planer, shortest piece"
+            mm={t.planerShortest}
+            most={2000}
+            onCommit={(planerShortest) => tools({ planerShortest })}
+          />
+          <LengthField
+            label="One planing pass takes"
+            mm={t.passDepth}
+            least={0.1}
+            most={5}
+            onCommit={(passDepth) => tools({ passDepth })}
+          />
+          <LengthField
             label="Saw, deep"
             mm={t.sawDepth}
             least={10}
@@ -164,6 +177,20 @@ export function ShopPage({
             onCommit={(sawDepth) => tools({ sawDepth })}
           />
           <LengthField label="Saw kerf" mm={t.kerf} least={0.5} most={10} onCommit={(kerf) => tools({ kerf })} />
+          <LengthField
+            label="Band saw, high"
+            mm={t.resawHeight}
+            most={1000}
+            onCommit={(resawHeight) => tools({ resawHeight })}
+            hint="How wide a board it resaws; 0 where there is none."
+          />
+          <LengthField
+            label="Band saw kerf"
+            mm={t.resawKerf}
+            least={0.3}
+            most={6}
+            onCommit={(resawKerf) => tools({ resawKerf })}
+          />
           <NumberField
             label="One person lifts"
             unit="kg"
@@ -247,6 +274,33 @@ export function ShopPage({
             most={20}
             onCommit={(flattening) => allow({ flattening })}
             hint="Boards bought in quarters give the trade’s surfaced thickness, or less."
+          />
+          <LengthField
+            label="Each resawn piece, over-thick"
+            mm={a.resaw}
+            most={20}
+            onCommit={(resaw) => allow({ resaw })}
+            hint="For the cup it takes and for cleaning it."
+          />
+          <h2 className="mt-6 mb-2 border-ink border-b pb-1 text-[14px]">What things count for</h2>
+          <TextField
+            label="Money is written"
+            value={shop.prices.currency}
+            onCommit={(currency) => save({ ...latest.current, prices: { ...latest.current.prices, currency } })}
+          />
+          <NumberField
+            label="Wood without a price, per m³"
+            value={shop.prices.wood}
+            least={0}
+            most={1_000_000}
+            onCommit={(wood) => save({ ...latest.current, prices: { ...latest.current.prices, wood } })}
+          />
+          <NumberField
+            label="An hour of work"
+            value={shop.prices.hour}
+            least={0}
+            most={10_000}
+            onCommit={(hour) => save({ ...latest.current, prices: { ...latest.current.prices, hour } })}
           />
         </section>
       </div>

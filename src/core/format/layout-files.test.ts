@@ -1,0 +1,111 @@
+import DxfParser from 'dxf-parser';
+import Papa from 'papaparse';
+import { describe, expect, it } from 'vitest';
+import { change, demoJob, derive } from '../../../tests/fixtures/demo';
+import { aBoard, plainOptions } from '../../../tests/fixtures/layout-parts';
+import { blanksOf } from '../layout/blanks';
+import { cutSequence } from '../layout/cut-sequence';
+import { cutSteps } from '../layout/cut-steps';
+import { planLayout } from '../layout/plan-layout';
+import { sayCut, writeCutsCsv } from './cuts-csv';
+import { DXF_LAYERS, writeLayoutDxf } from './layout-dxf';
+
+const job = derive(demoJob('1-square-table'));
+const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 200 });
+
+describe('the cuts of a layout', () => {
+  const steps = cutSteps(layout, job.boards, job.layoutOptions.kerf);
+
+  it('set every piece free exactly once, each cut going through what lies on the saw', () => {
+    const freed = steps.flatMap((step) => step.frees.placements);
+    expect(new Set(freed).size).toBe(freed.length);
+    expect(freed).toHaveLength(layout.placements.length);
+    for (const { kind, from, at, set } of steps) {
+      const [start, size] = kind === 'crosscut' ? [from.x, from.length] : [from.y, from.width];
+      expect(at - start).toBeCloseTo(set, 9);
+      expect(set).toBeGreaterThanOrEqual(0);
+      expect(set).toBeLessThan(size);
+    }
+    expect(steps).toHaveLength(layout.cuts);
+  });
+
+  it('are said as they are set at the saw', () => {
+    const [cross, rip] = cutSequence(
+      { x: 0, y: 0, length: 2000, width: 200 },
+      [{ x: 0, y: 0, length: 1310, width: 148 }],
+      3,
+    )!;
+    const base = { board: 'b', tag: 'b', number: 1, frees: { placements: [], offcut: false } };
+    expect(sayCut({ ...base, ...cross!, trims: false }, { system: 'metric' })).toBe('crosscut at 1\u202f310');
+    expect(sayCut({ ...base, ...rip!, trims: false }, { system: 'metric' })).toBe('rip 148 from the straight edge');
+  });
+
+  it('go out as CSV with one row a cut', () => {
+    const { data } = Papa.parse<Record<string, string>>(writeCutsCsv(steps, job.piece, { system: 'metric' }), {
+      header: true,
+      skipEmptyLines: true,
+    });
+    expect(data).toHaveLength(steps.length);
+    expect(data[0]).toMatchObject({ board: steps[0]!.tag, cut: '1', kind: steps[0]!.kind });
+    expect(Number(data[0]!.set_mm)).toBeCloseTo(steps[0]!.set, 2);
+  });
+});
+
+describe('a layout as DXF, read by another’s parser', () => {
+  const tapered = aBoard('T1', 2000, 200, { farWidth: 160, liveEdges: { near: 0, far: 10 } });
+  const read = (boards: typeof job.boards, laid = layout) =>
+    new DxfParser().parseSync(writeLayoutDxf(laid, job.piece, boards))!;
+  const drawn = read(job.boards);
+  const boxes = (layer: string, from = drawn) =>
+    from.entities
+      .filter((entity) => entity.layer === layer && entity.type === 'LWPOLYLINE')
+      .map((entity) => (entity as unknown as { vertices: { x: number; y: number }[] }).vertices);
+  const span = (points: { x: number; y: number }[]) => {
+    const [xs, ys] = [points.map((p) => p.x), points.map((p) => p.y)];
+    return [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
+  };
+
+  it('is in millimetres, on its own layers', () => {
+    expect(drawn.header.$INSUNITS).toBe(4);
+    expect(Object.keys(drawn.tables.layer.layers)).toEqual(expect.arrayContaining([...DXF_LAYERS]));
+  });
+
+  it('has every part at its true size', () => {
+    const sizes = boxes('PARTS').map(span);
+    const wanted = blanksOf(layout.placements).map((p) => [p.length, p.width]);
+    const sorted = (list: number[][]) => list.map(([a = 0, b = 0]) => `${a.toFixed(2)}×${b.toFixed(2)}`).sort();
+    expect(sorted(sizes)).toEqual(sorted(wanted));
+  });
+
+  it('draws a board with its taper', () => {
+    const laid = planLayout({ ...job.demand, parts: [], panels: [] }, [tapered], plainOptions);
+    const only = read([tapered], { ...laid, boards: [tapered.id] });
+    const [outline] = boxes('BOARDS', only);
+    const ys = outline!.map((p) => p.y);
+    expect([...new Set(ys.map((y) => Math.round(y - Math.min(...ys))))].sort((a, b) => a - b)).toEqual([0, 160, 200]);
+  });
+});
+
+describe('a pinned board', () => {
+  it('keeps its pieces through another search, and gives back those whose size has changed', () => {
+    const [board] = layout.boards;
+    const tag = job.boards.find((b) => b.id === board)!.tag;
+    const pinned = change(demoJob('1-square-table'), (d) => {
+      d.layout.pinned = [tag];
+      d.layout.greatestStrip = 140;
+    });
+    const next = derive(pinned, { layout });
+    const kept = next.layoutOptions.fixed!;
+    expect(kept.length).toBeGreaterThan(0);
+    expect(kept.every((p) => p.board === board)).toBe(true);
+    const again = planLayout(next.demand, next.boards, { ...next.layoutOptions, effort: 100 });
+    for (const placement of kept) expect(again.placements).toContainEqual(placement);
+    const shorter = change(pinned, (d) => {
+      d.form.top.length = 800;
+      d.form.base.height = 700;
+      d.form.base.apron.height = 70;
+      d.form.top.width = 800;
+    });
+    expect(derive(shorter, { layout }).layoutOptions.fixed).toEqual([]);
+  });
+});
