@@ -1,4 +1,4 @@
-import type { Board, BoardInput } from '@/core';
+import { type Board, type BoardInput, DEFECT_KINDS } from '@/core';
 import { inTransaction, pool, type Queryable } from './pool';
 import { notFound, Refusal } from './refusal';
 import { staleWrite } from './workshop-store';
@@ -33,6 +33,95 @@ export async function boardsOf(workshopId: string, binned = false, db: Queryable
     binned,
   ]);
   return rows;
+}
+
+/** What part of the rack is asked for. */
+export interface RackQuery {
+  bin: boolean;
+  /** Words that must all be in tag, wood, lot, place, note or defects. */
+  find: string;
+  /** Species id; empty for all. */
+  wood: string;
+  sort: (typeof RACK_SORTS)[number];
+  from: number;
+  count: number;
+}
+
+export const RACK_SORTS = ['tag', 'species', 'length', 'width', 'thickness', 'moisture'] as const;
+
+export interface RackPart {
+  boards: StoredBoard[];
+  /** Of all that match, not only of this part. */
+  total: number;
+  boardFeet: number;
+  /** Ids of the woods on the rack. */
+  woods: string[];
+}
+
+const SORT_BY: Record<RackQuery['sort'], string> = {
+  tag: 'b.tag collate counted',
+  species: 'b.species, b.tag collate counted',
+  length: 'b.length desc, b.tag collate counted',
+  width: 'b.width desc, b.tag collate counted',
+  thickness: 'b.thickness desc, b.tag collate counted',
+  moisture: 'b.moisture desc nulls last, b.tag collate counted',
+};
+
+/**
+ * A part of the rack: filtered, sorted and counted by the database.
+ *
+ * @param nameOf the woods by the words they are called by, for those that search by them
+ */
+export async function rackPart(
+  workshopId: string,
+  query: RackQuery,
+  nameOf: (species: string) => string,
+): Promise<RackPart> {
+  const { rows: kinds } = await pool().query(
+    'select distinct species from board where workshop_id = $1 and (deleted_at is not null) = $2 order by species',
+    [workshopId, query.bin],
+  );
+  const woods: string[] = kinds.map((row: { species: string }) => row.species);
+  const words = query.find.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
+  const values: unknown[] = [workshopId, query.bin, query.wood];
+  const conditions = words.map((word) => {
+    const named = woods.filter((id) => `${id} ${nameOf(id)}`.toLowerCase().includes(word));
+    const defects = DEFECT_KINDS.filter((kind) => kind.includes(word));
+    values.push(`%${word.replace(/[\\%_]/g, '\\$&')}%`, named, defects);
+    const [like, ids, kinds] = [`$${values.length - 2}`, `$${values.length - 1}`, `$${values.length}::text[]`];
+    return `(b.tag ilike ${like} or b.lot ilike ${like} or b.stored_at ilike ${like} or b.note ilike ${like}
+      or b.species = any(${ids})
+      or b.id in (select board_id from board_defect where workshop_id = $1 and kind = any(${kinds})))`;
+  });
+  const where = [
+    'b.workshop_id = $1',
+    '(b.deleted_at is not null) = $2',
+    "($3 = '' or b.species = $3)",
+    ...conditions,
+  ].join(' and ');
+  const [sum, part] = await Promise.all([
+    pool().query(
+      `select count(*)::int as total, coalesce(sum(b.length * (b.width + coalesce(b.far_width, b.width)) / 2
+         * coalesce(b.quarters * 6.35, b.thickness)), 0) / (144 * 25.4 ^ 3) as feet
+       from board b where ${where}`,
+      values,
+    ),
+    pool().query(
+      `select ${BOARD}, coalesce((select json_agg(json_build_object('kind', d.kind, 'x', d.x, 'y', d.y, 'length', d.length,
+           'width', d.width, 'face', d.face) order by d.id) from board_defect d where d.board_id = b.id), '[]') as defects
+       from (select * from board b where ${where} order by ${SORT_BY[query.sort]}, b.id
+             offset $${values.length + 1} limit $${values.length + 2}) b
+       order by ${SORT_BY[query.sort]}, b.id`,
+      [...values, query.from, query.count],
+    ),
+  ]);
+  return { boards: part.rows, total: sum.rows[0].total, boardFeet: Number(sum.rows[0].feet), woods };
+}
+
+/** mm, of the boards on the rack. */
+export async function longestBoard(workshopId: string): Promise<number> {
+  const { rows } = await pool().query('select max(length) as longest from board where workshop_id = $1', [workshopId]);
+  return rows[0].longest ?? 1;
 }
 
 async function boardById(db: Queryable, workshopId: string, id: string): Promise<StoredBoard | undefined> {

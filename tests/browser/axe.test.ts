@@ -44,7 +44,7 @@ describe('axe-core finds no serious or critical violation, and every screen fits
 
   it.each(screens)('on %s', async (screen) => {
     const page = await openPage(screen.replace('JOB', `/jobs/${id}`));
-    if (screen.endsWith('/layout')) await reads(page, 'main', /arrangements tried/);
+    if (screen.endsWith('/layout')) await reads(page, 'main', /changes tried/);
     expect(await violations(page)).toEqual([]);
     // A job opened once more, with whatever was kept meanwhile: the server's page and the browser's are the same.
     if (screen.startsWith('JOB')) await page.reload({ waitUntil: 'networkidle0' });

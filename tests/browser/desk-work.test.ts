@@ -156,16 +156,16 @@ describe('at the desk', () => {
   it('the layout search shows progress, can be stopped, and what it found is kept', async () => {
     const fresh = await newJob('Stopped search', 'oak-white');
     const page = await openPage(`/jobs/${fresh.id}/layout`);
-    await reads(page, 'main', /arrangements tried/);
+    await reads(page, 'main', /changes tried/);
     await (await button(page, 'Search again')).click();
     const stop = await button(page, 'Stop');
     await page.waitForFunction(
       () => Number(document.querySelector('[role="progressbar"]')?.getAttribute('aria-valuenow')) > 2,
     );
     await stop.click();
-    await reads(page, 'main', /arrangements tried/);
+    await reads(page, 'main', /changes tried/);
     const tried = await page.$eval('main', (e) =>
-      Number(/([\d,]+) arrangements tried/.exec(e.textContent ?? '')?.[1]?.replaceAll(',', '')),
+      Number(/([\d,]+) changes tried/.exec(e.textContent ?? '')?.[1]?.replaceAll(',', '')),
     );
     expect(tried).toBeGreaterThan(0);
     expect(tried).toBeLessThan(24_000);

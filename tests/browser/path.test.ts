@@ -54,7 +54,7 @@ describe('from a room to a cut board', () => {
     await reads(page, 'main', /at most from the best possible/);
     await page.waitForSelector('figure[data-board]');
     await reads(page, 'main', /To buy\s+nothing/);
-    await reads(page, 'main', /arrangements tried/);
+    await reads(page, 'main', /changes tried/);
     expect((await page.$$('figure[data-board] [data-part="top"]')).length).toBeGreaterThan(4);
 
     await goTo(page, 'glue-up');
@@ -119,7 +119,7 @@ describe('from a room to a cut board', () => {
     expect(await page.$eval('[role="slider"]', (e) => e.getAttribute('data-day'))).not.toBe(before);
     await step('4', 'joints');
     await step('5', 'layout');
-    await reads(page, 'main', /arrangements tried/);
+    await reads(page, 'main', /changes tried/);
     await reads(page, 'main', /To buy\s+nothing/);
     await step('6', 'glue-up');
     await reads(page, 'main', /The strips of the layout/);

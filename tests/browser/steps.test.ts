@@ -118,7 +118,7 @@ describe('each step of the work', () => {
 
   it('layout: boards left out are not used, and what is missing is asked for in board feet', async () => {
     const page = await openPage(`/jobs/${id}/layout`);
-    await reads(page, 'main', /arrangements tried/);
+    await reads(page, 'main', /changes tried/);
     const used = () => page.$$eval('figure[data-board]', (all) => all.map((e) => (e as HTMLElement).dataset.board!));
     const first = await used();
     await fill(page, 'Leave these boards out', first[0]!);

@@ -101,3 +101,49 @@ describe('the shop and its places', () => {
     expect(reply.data.problems[0]!.problem).toMatch(/is the air of/);
   });
 });
+
+describe('boards as they are', () => {
+  it('keeps a board as it is: taper, live edges, crook, price, place, and defects of one face', async () => {
+    const real = {
+      ...board(tag('REAL')),
+      farWidth: 180,
+      liveEdges: { near: 0, far: 12 },
+      crook: { twist: 4, bow: 2, cup: 1 },
+      price: { amount: 9.5, per: 'board-foot' },
+      storedAt: 'bay 3',
+      defects: [{ kind: 'stain', x: 100, y: 20, length: 40, width: 30, face: 'under' }],
+    };
+    const made = await call<Stored>('POST', '/api/boards', real);
+    expect(made.data).toMatchObject(real);
+    const file = await call<string>('GET', '/api/boards/export');
+    const row = readRackCsv(file.data, 'metric').rows.find((r) => r.board?.tag === real.tag);
+    expect(row?.board).toMatchObject(real);
+    const open = await call<{ problems: { problem: string }[] }>('POST', '/api/boards', {
+      ...real,
+      tag: tag('EDGES'),
+      liveEdges: { near: 100, far: 90 },
+    });
+    expect(open.status).toBe(422);
+    expect(open.data.problems[0]!.problem).toMatch(/Nothing is left between the live edges/);
+  });
+
+  it('is asked for in parts, searched by words and sorted as people count', async () => {
+    const lot = tag('lot');
+    for (const name of ['N2', 'N10', 'N1']) {
+      await call('POST', '/api/boards', { ...board(tag(name)), lot, note: name === 'N10' ? '50%_odd' : '' });
+    }
+    const part = async (query: string) =>
+      (await call<{ total: number; boards: Stored[] }>('GET', `/api/rack?${query}`)).data;
+    const all = await part(`find=${lot}`);
+    expect(all.total).toBe(3);
+    expect(all.boards.map((b) => b.tag.split('-')[0])).toEqual(['N1', 'N2', 'N10']);
+    expect((await part(`find=${lot} oak knot`)).total).toBe(3);
+    expect((await part(`find=${lot} walnut`)).total).toBe(0);
+    // What stands for anything in a search of the database stands for itself here.
+    expect((await part(`find=${lot} ${encodeURIComponent('50%_odd')}`)).total).toBe(1);
+    expect((await part(`find=${lot} ${encodeURIComponent('5__odd')}`)).total).toBe(0);
+    const second = await part(`find=${lot}&from=1&count=1`);
+    expect(second.boards.map((b) => b.tag.split('-')[0])).toEqual(['N2']);
+    expect(second.total).toBe(3);
+  });
+});

@@ -1,8 +1,9 @@
 import type { Metadata } from 'next';
 import { PlaceFrame } from '@/features/job/place-frame';
 import { RackPage } from '@/features/rack/rack-page';
-import { boardsOf } from '@/server/board-store';
+import { longestBoard } from '@/server/board-store';
 import { airLine, today } from '@/server/desk-data';
+import { rackOf } from '@/server/rack';
 import { currentWorkshop, placesOf } from '@/server/workshop-store';
 
 export const metadata: Metadata = { title: 'Rack' };
@@ -11,11 +12,16 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ b
   const workshop = await currentWorkshop();
   const query = await searchParams;
   const bin = query.bin !== undefined;
-  const [boards, places] = await Promise.all([boardsOf(workshop.id, bin), placesOf(workshop.id)]);
+  const [first, longest, places] = await Promise.all([
+    rackOf(new URLSearchParams({ find: query.find ?? '', ...(bin ? { bin: '' } : {}) })),
+    longestBoard(workshop.id),
+    placesOf(workshop.id),
+  ]);
   return (
     <PlaceFrame title="Rack" air={airLine(places)}>
       <RackPage
-        boards={boards}
+        first={first}
+        longest={longest}
         bin={bin}
         find={query.find ?? ''}
         today={today()}

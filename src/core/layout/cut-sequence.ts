@@ -22,16 +22,32 @@ export interface SawCut {
  */
 export function cutSequence(board: Rectangle, wanted: readonly Rectangle[], kerf: number): SawCut[] | null {
   if (wanted.length === 0) return [];
-  const [first] = wanted;
-  if (wanted.length === 1 && first) return trims(board, first, kerf);
+  const [only] = wanted;
+  if (wanted.length === 1 && only) return trims(board, only, kerf);
+  // What all of them leave over at one side comes off in one cut, not in one for each.
+  const common = { ...board };
+  for (const [at, size] of SIDES) {
+    const start = Math.min(...wanted.map((p) => p[at]));
+    const end = Math.max(...wanted.map((p) => p[at] + p[size]));
+    const shared = wanted.every((p) => Math.abs(p[at] + p[size] - end) < 1e-6);
+    const stop = shared ? end : board[at] + board[size];
+    common[at] = start;
+    common[size] = stop - start;
+  }
+  const first = trims(board, common, kerf);
   const ways = (['crosscut', 'rip'] as const).flatMap((kind) => {
-    const cuts = throughCuts(board, wanted, kerf, kind);
+    const cuts = throughCuts(common, wanted, kerf, kind);
     return cuts ? [cuts] : [];
   });
   const [a, b] = ways;
   if (!a) return null;
-  return b && b.length < a.length ? b : a;
+  return [...first, ...(b && b.length < a.length ? b : a)];
 }
+
+const SIDES = [
+  ['x', 'length'],
+  ['y', 'width'],
+] as const;
 
 function throughCuts(
   board: Rectangle,

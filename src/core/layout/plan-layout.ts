@@ -28,6 +28,8 @@ const HEAT = 0.012;
 const CHOICE_NODES = 20;
 /** Boards beyond which the bound leaves whole numbers out: it would take too long. */
 const WHOLE_BOARDS = 25;
+/** Boards beyond which only the bound of areas is claimed. */
+const BOUNDED_BOARDS = 120;
 
 /**
  * Strips and parts onto boards at least cost: a constructed plan, improved by taking boards up and cutting them
@@ -70,7 +72,7 @@ export function* searchLayout(
   const patterns = noPatterns();
   collect(patterns, problem, best);
   const each = Math.max(1, Math.ceil((options.effort - 1) / GOES));
-  let bounded = !solver;
+  let bounded = !solver || boards.length > BOUNDED_BOARDS;
   for (let go = 0; go < GOES && tried < options.effort; go += 1) {
     let current = best;
     for (let i = 0; i < each && tried < options.effort; i += 1) {

@@ -106,7 +106,7 @@ export function LayoutStep() {
               {state.failed
                 ? `The search failed: ${state.failed}.`
                 : layout
-                  ? `${layout.tried.toLocaleString('en')} arrangements tried`
+                  ? `${layout.tried.toLocaleString('en')} changes tried`
                   : ''}
             </span>
             <Button onClick={() => void start()}>Search again</Button>

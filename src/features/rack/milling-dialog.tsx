@@ -10,6 +10,7 @@ import {
   type MeasuredBoard,
   type Shop,
 } from '@/core';
+import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { LengthField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
@@ -164,6 +165,9 @@ export function MillingDialog({ board, shop, onClose }: { board: RackBoard; shop
             Resawn pieces move when they are parted: leave them over-thick, on sticks, until they stop. Never put a
             rocking board on a saw or jointer without a sled or shims.
           </p>
+          <Button className="mt-3" onClick={onClose}>
+            Close
+          </Button>
         </div>
       </div>
     </Dialog>

@@ -1,9 +1,9 @@
 'use client';
 
+import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
-import { type Board, boardFeetOf, type Problem, type Shop } from '@/core';
+import { useEffect, useRef, useState } from 'react';
+import type { Board, Shop } from '@/core';
 import { Button, buttonLook } from '@/ui/button';
 import { EndGrain } from '@/ui/end-grain';
 import { ProblemList } from '@/ui/problem-list';
@@ -14,23 +14,30 @@ import { BoardDialog } from './board-dialog';
 import { ImportDialog } from './import-dialog';
 import { MillingDialog } from './milling-dialog';
 import type { RackBoard } from './rack-board';
+import { type RackPart, type SortKey, useRack } from './use-rack';
 
-type SortKey = 'tag' | 'species' | 'length' | 'width' | 'thickness' | 'moisture';
+/** Height of a row, px; a taller one is measured when it is drawn. */
+const ROW = 34;
+/** Rows drawn beyond those in sight. */
+const BEYOND = 60;
 
 export function RackPage({
-  boards,
+  first,
+  longest,
   bin,
   find,
   today,
   shop,
 }: {
-  boards: readonly RackBoard[];
+  /** The first part of the rack, as the server found it. */
+  first: RackPart;
+  /** mm; boards are drawn to this scale. */
+  longest: number;
   bin: boolean;
   find: string;
   today: string;
   shop: Shop;
 }) {
-  const router = useRouter();
   const { all, nameOf } = useSpecies();
   const [text, setText] = useState(find);
   const [species, setSpecies] = useState('');
@@ -38,30 +45,25 @@ export function RackPage({
   const [editing, setEditing] = useState<RackBoard | 'new' | null>(null);
   const [milling, setMilling] = useState<RackBoard | null>(null);
   const [importing, setImporting] = useState<string | null>(null);
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const shown = useMemo(() => {
-    const wanted = text.trim().toLowerCase();
-    return boards
-      .filter(
-        (b) =>
-          (species === '' || b.species === species) &&
-          `${b.tag} ${nameOf(b.species)} ${b.lot} ${b.note} ${b.defects.map((d) => d.kind).join(' ')}`
-            .toLowerCase()
-            .includes(wanted),
-      )
-      .sort((a, b) =>
-        sort === 'tag' || sort === 'species'
-          ? a[sort].localeCompare(b[sort], undefined, { numeric: true })
-          : (b[sort] ?? 0) - (a[sort] ?? 0),
-      );
-  }, [boards, text, species, sort, nameOf]);
-  const feet = shown.reduce((sum, b) => sum + boardFeetOf(b), 0);
-  const here = [...new Set(boards.map((b) => b.species))];
-  const longest = Math.max(1, ...boards.map((b) => b.length));
+  const rack = useRack(first, { bin, find: text, wood: species, sort });
+  const { total, want } = rack;
+  const list = useRef<HTMLTableElement>(null);
+  const virtual = useVirtualizer({
+    count: total,
+    getScrollElement: () => list.current?.closest('main') ?? null,
+    estimateSize: () => ROW,
+    overscan: BEYOND,
+    initialRect: { width: 1000, height: 700 },
+  });
+  const rows = virtual.getVirtualItems();
+  const [start, end] = [rows[0]?.index ?? 0, rows.at(-1)?.index ?? 0];
+  useEffect(() => {
+    if (total > 0) want(start, end);
+  }, [want, start, end, total]);
   const act = async (method: string, path: string) => {
     const reply = await request(method, path);
-    setProblems(reply.ok ? [] : reply.problems);
-    if (reply.ok) router.refresh();
+    rack.setProblems(reply.ok ? [] : reply.problems);
+    if (reply.ok) await rack.reload();
   };
   const heading = (key: SortKey, label: string, right = false) => (
     <th
@@ -82,7 +84,7 @@ export function RackPage({
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="text-[19px]">{bin ? 'Boards in the bin' : 'Rack'}</h1>
         <p className="figures mr-auto text-ink-2">
-          {shown.length} boards, {feet.toFixed(1)} board feet
+          {total} boards, {rack.boardFeet.toFixed(1)} board feet
         </p>
         <input
           type="search"
@@ -100,7 +102,7 @@ export function RackPage({
         >
           <option value="">All woods</option>
           {all
-            .filter((s) => here.includes(s.id))
+            .filter((s) => rack.woods.includes(s.id))
             .map((s) => (
               <option key={s.id} value={s.id}>
                 {s.commonName}
@@ -127,18 +129,18 @@ export function RackPage({
           Add a board
         </Button>
       </div>
-      <ProblemList problems={problems} />
-      {shown.length === 0 ? (
+      <ProblemList problems={rack.problems} />
+      {total === 0 ? (
         <p className="mt-8">
-          {boards.length > 0
+          {text || species
             ? 'No board is like that. Clear the search to see them all.'
             : bin
               ? 'The bin is empty.'
               : 'The rack is empty. Add a board, or import a CSV file of them.'}
         </p>
       ) : (
-        <table className="mt-3 w-full">
-          <thead>
+        <table ref={list} className="mt-3 w-full" aria-rowcount={total + 1}>
+          <thead className="sticky -top-5 z-10 bg-paper">
             <tr className="border-ink border-b text-left">
               {heading('tag', 'Tag')}
               {heading('species', 'Wood')}
@@ -154,72 +156,90 @@ export function RackPage({
             </tr>
           </thead>
           <tbody>
-            {shown.map((board) => (
-              <tr key={board.id} data-tag={board.tag} className="border-hairline border-b hover:bg-ground">
-                <td className="py-1 pr-3 font-semibold">{board.tag}</td>
-                <td className="pr-3">{nameOf(board.species)}</td>
-                <td className="py-1">
-                  <BoardGlyph board={board} longest={longest} />
-                </td>
-                <td className="text-right">
-                  <Length mm={board.length} />
-                </td>
-                <td className="text-right">
-                  <Length mm={board.width} />
-                </td>
-                <td className="text-right">
-                  {board.quarters ? (
-                    <span className="figures">{board.quarters}/4</span>
-                  ) : (
-                    <Length mm={board.thickness} />
-                  )}
-                </td>
-                <td className="figures text-right">
-                  {board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}
-                </td>
-                <td className="pl-4">
-                  {board.lot}
-                  {board.note ? (
-                    <span className="block max-w-48 truncate text-ink-2" title={board.note}>
-                      {board.note}
-                    </span>
-                  ) : null}
-                </td>
-                <td className="whitespace-nowrap text-right">
-                  {bin ? (
-                    <Button
-                      look="quiet"
-                      aria-label={`Restore ${board.tag}`}
-                      onClick={() => void act('POST', `/api/boards/${board.id}/restore`)}
-                    >
-                      Restore
-                    </Button>
-                  ) : (
-                    <>
-                      <Button look="quiet" aria-label={`Mill ${board.tag}`} onClick={() => setMilling(board)}>
-                        Mill
-                      </Button>
+            <Spacer height={rows[0]?.start ?? 0} />
+            {rows.map(({ index, key }) => {
+              const board = rack.at(index);
+              return board ? (
+                <tr
+                  key={board.id}
+                  ref={virtual.measureElement}
+                  data-index={index}
+                  data-tag={board.tag}
+                  aria-rowindex={index + 2}
+                  className="border-hairline border-b hover:bg-ground"
+                >
+                  <td className="py-1 pr-3 font-semibold">{board.tag}</td>
+                  <td className="pr-3">{nameOf(board.species)}</td>
+                  <td className="py-1">
+                    <BoardGlyph board={board} longest={longest} />
+                  </td>
+                  <td className="text-right">
+                    <Length mm={board.length} />
+                  </td>
+                  <td className="text-right">
+                    <Length mm={board.width} />
+                  </td>
+                  <td className="text-right">
+                    {board.quarters ? (
+                      <span className="figures">{board.quarters}/4</span>
+                    ) : (
+                      <Length mm={board.thickness} />
+                    )}
+                  </td>
+                  <td className="figures text-right">
+                    {board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}
+                  </td>
+                  <td className="pl-4">
+                    {board.lot}
+                    {board.note ? (
+                      <span className="block max-w-48 truncate text-ink-2" title={board.note}>
+                        {board.note}
+                      </span>
+                    ) : null}
+                  </td>
+                  <td className="whitespace-nowrap text-right">
+                    {bin ? (
                       <Button
                         look="quiet"
-                        className="ml-2"
-                        aria-label={`Edit ${board.tag}`}
-                        onClick={() => setEditing(board)}
+                        aria-label={`Restore ${board.tag}`}
+                        onClick={() => void act('POST', `/api/boards/${board.id}/restore`)}
                       >
-                        Edit
+                        Restore
                       </Button>
-                      <Button
-                        look="quiet"
-                        className="ml-2"
-                        aria-label={`Move ${board.tag} to the bin`}
-                        onClick={() => void act('DELETE', `/api/boards/${board.id}`)}
-                      >
-                        Bin
-                      </Button>
-                    </>
-                  )}
-                </td>
-              </tr>
-            ))}
+                    ) : (
+                      <>
+                        <Button look="quiet" aria-label={`Mill ${board.tag}`} onClick={() => setMilling(board)}>
+                          Mill
+                        </Button>
+                        <Button
+                          look="quiet"
+                          className="ml-2"
+                          aria-label={`Edit ${board.tag}`}
+                          onClick={() => setEditing(board)}
+                        >
+                          Edit
+                        </Button>
+                        <Button
+                          look="quiet"
+                          className="ml-2"
+                          aria-label={`Move ${board.tag} to the bin`}
+                          onClick={() => void act('DELETE', `/api/boards/${board.id}`)}
+                        >
+                          Bin
+                        </Button>
+                      </>
+                    )}
+                  </td>
+                </tr>
+              ) : (
+                <tr key={key} data-index={index} style={{ height: ROW }} className="border-hairline border-b">
+                  <td colSpan={9} className="text-ink-2">
+                    …
+                  </td>
+                </tr>
+              );
+            })}
+            <Spacer height={virtual.getTotalSize() - (rows.at(-1)?.end ?? 0)} />
           </tbody>
         </table>
       )}
@@ -234,7 +254,7 @@ export function RackPage({
           today={today}
           onClose={(saved) => {
             setEditing(null);
-            if (saved) router.refresh();
+            if (saved) void rack.reload();
           }}
         />
       ) : null}
@@ -244,13 +264,21 @@ export function RackPage({
           text={importing}
           onClose={(added) => {
             setImporting(null);
-            if (added) router.refresh();
+            if (added) void rack.reload();
           }}
         />
       ) : null}
     </>
   );
 }
+
+/** The rows that are not drawn, above or below. */
+const Spacer = ({ height }: { height: number }) =>
+  height > 0 ? (
+    <tr aria-hidden style={{ height }}>
+      <td colSpan={9} />
+    </tr>
+  ) : null;
 
 function BoardGlyph({ board, longest }: { board: Board; longest: number }) {
   const units = useUnits();
@@ -265,7 +293,11 @@ function BoardGlyph({ board, longest }: { board: Board; longest: number }) {
       aria-label={`${units.length(board.length)} by ${units.length(board.width)}, ${board.defects.length === 0 ? 'clear' : board.defects.map((d) => d.kind).join(', ')}`}
     >
       <g transform="translate(1 1)">
-        <rect width={w} height={h} className="fill-wood stroke-ink" strokeWidth={0.8} />
+        <polygon
+          points={`0,0 ${w},0 ${w},${(h * (board.farWidth ?? board.width)) / board.width} 0,${h}`}
+          className="fill-wood stroke-ink"
+          strokeWidth={0.8}
+        />
         {board.defects.map((d) => (
           <rect
             key={`${d.kind}${d.x},${d.y}`}
