@@ -8,7 +8,7 @@ import { layoutInstances } from '../tests/fixtures/layout-instances';
  * Lays out the named tasks and writes the table of docs/layout.md: `npm run layouts:table`. Each has as much effort as
  * fills about five seconds; effort, not time, is the limit, so that the same table comes out again.
  */
-const EFFORT = 6000;
+const EFFORT = 5000;
 const solver = highsSolver(await loadHighs());
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
 const median = (values: readonly number[]) => {

@@ -1,7 +1,8 @@
+import DxfParser from 'dxf-parser';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { JobReply } from '../http/api';
-import { base, button, call, fill, goTo, newJob, openPage, radio, reads, saved, withBrowser } from './desk';
+import { base, button, call, field, fill, goTo, newJob, openPage, radio, reads, saved, withBrowser } from './desk';
 
 withBrowser();
 
@@ -116,6 +117,38 @@ describe('each step of the work', () => {
     await expect.poll(async () => (await decisions()).joints).toMatchObject({ meeting: 'auto', tenonLength: null });
   });
 
+  it('layout: a pinned board keeps its pieces while another aim is searched for; its cuts go out as shown', async () => {
+    const page = await openPage(`/jobs/${id}/layout`);
+    await reads(page, 'main', /changes tried/);
+    const board = await page.$eval('figure[data-board]', (e) => (e as HTMLElement).dataset.board!);
+    const pieces = () =>
+      page.$eval(`figure[data-board="${board}"] svg`, (e) => e.getAttribute('aria-label')!.replace(/^.*: /, ''));
+    const before = await pieces();
+    await (await button(page, `Pin ${board}`)).click();
+    await button(page, `Unpin ${board}`);
+    await (await field(page, 'Aim', 'combobox')).select('fewest-boards');
+    await reads(page, 'main', /Searching/);
+    await reads(page, 'main', /changes tried/);
+    expect((await pieces()).split(', ').length).toBeGreaterThanOrEqual(before.split(', ').length);
+    await expect.poll(async () => (await decisions()).layout).toMatchObject({ pinned: [board], aim: 'fewest-boards' });
+    await saved(page);
+
+    await (await radio(page, 'Cuts')).click();
+    const shown = await page.$$eval('main table tbody tr', (all) => all.length);
+    const cuts = await call<string>('GET', `/api/jobs/${id}/files/cuts.csv`);
+    expect(cuts.data.trim().split('\n')).toHaveLength(shown + 1);
+    const drawing = new DxfParser().parseSync((await call<string>('GET', `/api/jobs/${id}/files/layout.dxf`)).data)!;
+    const parts = drawing.entities.filter((entity) => entity.layer === 'PARTS');
+    const svg = (await call<string>('GET', `/api/jobs/${id}/files/layout.svg`)).data;
+    expect(parts).toHaveLength(svg.match(/data-part=/g)!.length);
+    await (await radio(page, 'Boards')).click();
+    await (await button(page, `Unpin ${board}`)).click();
+    await (await field(page, 'Aim', 'combobox')).select('save-wood');
+    await reads(page, 'main', /changes tried/);
+    await saved(page);
+    expect(page.faults).toEqual([]);
+  });
+
   it('layout: boards left out are not used, and what is missing is asked for in board feet', async () => {
     const page = await openPage(`/jobs/${id}/layout`);
     await reads(page, 'main', /changes tried/);
@@ -190,7 +223,7 @@ describe('each step of the work', () => {
     await page.waitForSelector('[role="dialog"]');
     await (await radio(page, 'Letter')).click();
     const hrefs = await page.$$eval('[role="dialog"] a', (all) => all.map((a) => (a as HTMLAnchorElement).href));
-    expect(hrefs).toHaveLength(4);
+    expect(hrefs).toHaveLength(6);
     expect(hrefs[0]).toContain('paper=letter');
     for (const href of hrefs) {
       const response = await fetch(href);

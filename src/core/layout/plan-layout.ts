@@ -28,6 +28,9 @@ const HEAT = 0.012;
 const CHOICE_NODES = 20;
 /** Boards beyond which the bound leaves whole numbers out: it would take too long. */
 const WHOLE_BOARDS = 25;
+/** Boards up to which the whole numbers are gone over several times, and nodes of each search. */
+const FEW_BOARDS = 10;
+const BOUND_NODES = 40;
 /** Boards beyond which only the bound of areas is claimed. */
 const BOUNDED_BOARDS = 120;
 
@@ -69,6 +72,12 @@ export function* searchLayout(
   const told = (): LayoutProgress => ({ tried, share: Math.min(1, tried / options.effort), best: written() });
   yield told();
 
+  const tighten = (using: LinearSolver, wholeRounds: number) => {
+    const found = costBound(problem, using, { rounds: 15, wholeRounds, nodes: BOUND_NODES });
+    // A layout that is there cannot cost less than the least: then the solver's numbers were off, and are not believed.
+    if (found !== null && found <= written().cost.total) bound = Math.max(bound, found);
+  };
+
   const patterns = noPatterns();
   collect(patterns, problem, best);
   const each = Math.max(1, Math.ceil((options.effort - 1) / GOES));
@@ -85,12 +94,13 @@ export function* searchLayout(
       if (tried % TRIES_BETWEEN_WORDS === 0) yield told();
       if (!bounded && solver && tried >= EARLY && complete(best)) {
         bounded = true;
-        const whole = boards.length <= WHOLE_BOARDS;
-        const tighter = costBound(problem, solver, { rounds: 15, wholeRounds: whole ? 2 : 0, nodes: 20 });
-        if (tighter !== null) bound = Math.max(bound, tighter);
+        tighten(solver, 0);
         yield told();
       }
     }
+    // Whole boards and pieces make it tighter and take longer: once, when a good layout is there to be looked at.
+    if (go === 0 && bounded && solver && boards.length <= WHOLE_BOARDS)
+      tighten(solver, boards.length <= FEW_BOARDS ? 4 : 1);
     const chosen = solver && complete(best) ? choosePatterns(problem, patterns, best, solver, CHOICE_NODES) : null;
     if (chosen && complete(chosen) && chosen.cost < best.cost - 1e-9) best = chosen;
     yield told();

@@ -2,10 +2,10 @@ import type { Highs, Model } from 'highs';
 import type { LinearAnswer, LinearProblem, LinearRow, LinearSolver, SolveLimits } from './linear-problem';
 
 /**
- * Seconds after which any solve gives what it has: a guard against a programme that never ends, far beyond what the
- * limits of nodes allow otherwise. Only where it strikes can an answer differ from machine to machine.
+ * Seconds after which any solve gives what it has, so that a word to stop is heard. What it has proved by then is true,
+ * but only where it strikes can an answer differ from machine to machine.
  */
-const LONGEST = 4;
+const LONGEST = 2;
 
 /** Solves linear programmes, with whole numbers or without, by HiGHS, loaded by whoever calls. */
 export function highsSolver(highs: Highs): LinearSolver {
