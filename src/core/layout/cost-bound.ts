@@ -31,7 +31,7 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
   const [P, B] = [kinds.parts.length, kinds.bands.length];
   if (P + B === 0) return null;
   const items = P + B + 1;
-  // Columns of one board: used, pieces of each kind, width and number of strips of each band, mm² of offcut.
+  // Columns of one board: used, blanks of each kind (several pieces where they are resawn), width and number of strips of each band, mm² of offcut.
   const each = 1 + P + 2 * B + 1;
   const at = {
     used: (b: number) => b * each,
@@ -53,9 +53,9 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
         whole: true,
       },
       ...kinds.parts.map((kind, i) => ({
-        cost: layersOf(i) > 0 ? weights.cut / layersOf(i) : 0,
+        cost: weights.cut,
         lower: 0,
-        upper: layersOf(i) > 0 ? kind.ids.length : 0,
+        upper: layersOf(i) > 0 ? Math.ceil(kind.ids.length / layersOf(i)) : 0,
         whole: true,
       })),
       ...kinds.bands.map((band, k) => ({
@@ -81,8 +81,8 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
   const rows: LinearRow[] = [
     ...kinds.parts.map((kind, i) => ({
       lower: kind.ids.length,
-      upper: kind.ids.length,
-      entries: boards.map((_, b) => [at.part(b, i), 1] as const),
+      upper: infinite,
+      entries: boards.map((ready, b) => [at.part(b, i), ready.layers[i] as number] as const),
     })),
     ...kinds.bands.flatMap((band, k) => [
       { lower: band.width / WIDE, upper: infinite, entries: boards.map((_, b) => [at.width(b, k), 1] as const) },
@@ -141,7 +141,7 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
     kinds.parts.forEach((kind, i) => {
       const layers = ready?.layers[i] ?? 0;
       const beside = (along ? kind.width : kind.length) + kerf;
-      if (layers > 0) entries.push([at.part(b, i), ((prices[i] as number) * beside) / layers]);
+      if (layers > 0) entries.push([at.part(b, i), (prices[i] as number) * beside]);
     });
     kinds.bands.forEach((band, k) => {
       const price = prices[P + k] as number;

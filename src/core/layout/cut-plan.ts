@@ -140,6 +140,10 @@ export interface Manner {
   turn: number;
   /** Boards that may be opened. */
   open: readonly number[];
+  /** Which corner goes first among spots as good, 0–3. */
+  corner: number;
+  /** How much dearer or cheaper than it is each board is taken for, so that not only the cheapest is tried first. */
+  liking: (board: number) => number;
 }
 
 /** Cuts what is still to be found, piece after piece, each from the board where it wastes least; prices the boards it touched. */
@@ -194,11 +198,13 @@ function cutPart(
     const ready = problem.boards[i] as ReadyBoard;
     const layers = ready.layers[part] as number;
     if (layers === 0 || (best && manner.random() < manner.blink)) continue;
-    const spot = spotFor(stateOf(problem, plan, i), part, kind);
+    const spot = spotFor(stateOf(problem, plan, i), part, kind, manner.corner);
     if (!spot) continue;
     const copies = Math.min(layers, left);
     const score =
-      ((spot.waste * 0.5 + kind.length * kind.width) * ready.priceOfArea + opening(problem, plan, i, manner)) / copies;
+      (manner.liking(i) *
+        ((spot.waste * 0.5 + kind.length * kind.width) * ready.priceOfArea + opening(problem, plan, i, manner))) /
+      copies;
     if (!best || score < best.score) best = { i, spot, copies, score };
   }
   if (!best) return false;
@@ -231,12 +237,13 @@ function cutStrips(
     const ready = problem.boards[i] as ReadyBoard;
     if (ready.surfaced < band.thickness - 1e-9 || (best && manner.random() < manner.blink)) continue;
     if (lot !== null && ready.board.lot !== lot) continue;
-    const spot = stripSpotFor(stateOf(problem, plan, i), index, band, need, options.kerf);
+    const spot = stripSpotFor(stateOf(problem, plan, i), index, band, need, options.kerf, manner.corner);
     if (!spot) continue;
     const { count, width } = spot;
     const score =
-      (spot.waste + band.length) * ready.priceOfArea +
-      (opening(problem, plan, i, manner) + options.weights.joint * count) / (count * width);
+      manner.liking(i) *
+      ((spot.waste + band.length) * ready.priceOfArea +
+        (opening(problem, plan, i, manner) + options.weights.joint * count) / (count * width));
     if (!best || score < best.score) best = { i, spot, score };
   }
   if (!best) return false;

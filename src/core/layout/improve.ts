@@ -1,4 +1,5 @@
 import { type CutPlan, clearBoard, copyOf, emptyPlan, fill, type Manner, type Problem } from './cut-plan';
+import { CORNERS } from './sawn-board';
 
 /** Boards on the rack that a change may open, drawn anew each time: enough to choose from, few enough to be quick. */
 const OPENED = 14;
@@ -9,7 +10,7 @@ export function firstPlan(problem: Problem, random: () => number): CutPlan {
   let best: CutPlan | undefined;
   for (const reluctance of [0.15, 0.5, 0.9, 0]) {
     const plan = emptyPlan(problem);
-    fill(problem, plan, { random, reluctance, stray: 0, blink: 0, turn: 0, open: all });
+    fill(problem, plan, { random, reluctance, stray: 0, blink: 0, turn: 0, open: all, corner: 0, liking: () => 1 });
     if (!best || plan.cost < best.cost) best = plan;
   }
   return best as CutPlan;
@@ -29,6 +30,8 @@ export function changed(problem: Problem, plan: CutPlan, random: () => number): 
   const drawn = draw(used, count, random);
   for (const i of drawn) clearBoard(problem, next, i);
   const shut = random() < 0.35 ? drawn.slice(0, 1) : [];
+  const fickle = random() < 0.5 ? 0 : random() * 1.2;
+  const likings = fickle > 0 ? problem.boards.map(() => 1 + fickle * (random() - 0.5)) : null;
   const manner: Manner = {
     random,
     reluctance: random() ** 2 * 0.9,
@@ -36,6 +39,8 @@ export function changed(problem: Problem, plan: CutPlan, random: () => number): 
     blink: 0.02 + random() * 0.15,
     turn: random() * 0.4,
     open: [...draw(spare, OPENED, random), ...drawn].filter((i) => !shut.includes(i)),
+    corner: Math.floor(random() * CORNERS),
+    liking: (board) => likings?.[board] ?? 1,
   };
   fill(problem, next, manner);
   return next;

@@ -41,6 +41,9 @@ export interface StripSpot extends Spot {
 
 const NEAR = 1e-6;
 
+/** Where a piece goes first among spots as good: either end of the board, at either edge. */
+export const CORNERS = 4;
+
 export function uncut(ready: ReadyBoard, crosscutFirst: boolean): SawnBoard {
   const free = crosscutFirst ? ready.starts.crosscut : ready.starts.rip;
   return { ready, free, pieces: [], cuts: 0, found: { parts: [], bands: [] } };
@@ -58,8 +61,10 @@ export function spotFor(
   state: SawnBoard,
   part: number,
   kind: { length: number; width: number; use: number },
+  corner: number,
 ): Spot | null {
-  const before = state.found.parts[part];
+  const place = CORNERS * part + corner;
+  const before = state.found.parts[place];
   if (before !== undefined) return before;
   const { ready } = state;
   const spoiled = ready.spoiled[kind.use];
@@ -69,11 +74,11 @@ export function spotFor(
       const free = state.free[rect] as Rectangle;
       if (free.length < kind.length - NEAR || free.width < kind.width - NEAR) continue;
       for (const lie of liesOf(spoiled)) {
-        best = spotIn(ready, free, rect, kind.length, kind.width, spoiled[lie], lie, best);
+        best = spotIn(ready, free, rect, kind.length, kind.width, spoiled[lie], lie, corner, best);
       }
     }
   }
-  state.found.parts[part] = best;
+  state.found.parts[place] = best;
   return best;
 }
 
@@ -97,13 +102,16 @@ function spotIn(
   width: number,
   spoiled: readonly Rectangle[],
   lie: Lie,
+  corner: number,
   before: Spot | null,
 ): Spot | null {
   let best = before;
   const right = free.x + free.length;
   // What a corner position leaves narrow.
   const narrow = Math.min((free.length - length) * free.width, (free.width - width) * free.length);
-  for (const x of starts(free, length, spoiled)) {
+  const from = starts(free, length, spoiled);
+  if (corner & 1) from.reverse();
+  for (const x of from) {
     const top = Math.min(free.y + free.width, reach(ready, x, x + length));
     if (top - free.y < width - NEAR) continue;
     const beside = narrow + Math.min(x - free.x, right - x - length) * free.width;
@@ -112,6 +120,7 @@ function spotIn(
     for (const d of spoiled) {
       if (d.x < x + length && x < d.x + d.length) levels.push(d.y + d.width, d.y - width);
     }
+    if (corner & 2) levels.reverse();
     for (const y of levels) {
       if (y < free.y - NEAR || y + width > top + NEAR) continue;
       // What an inner position breaks up.
@@ -146,8 +155,10 @@ export function stripSpotFor(
   band: StripKind,
   need: number,
   kerf: number,
+  corner: number,
 ): StripSpot | null {
-  const before = state.found.bands[index];
+  const place = CORNERS * index + corner;
+  const before = state.found.bands[place];
   // What the need did not limit stands for every need as large.
   if (before === null || (before && need - before.count * before.width > band.least + NEAR)) return before;
   const { ready } = state;
@@ -158,10 +169,10 @@ export function stripSpotFor(
       const free = state.free[rect] as Rectangle;
       if (free.length < band.length - NEAR || free.width < band.least + band.jointing - NEAR) continue;
       for (const lie of liesOf(spoiled))
-        best = stripsInRect(ready, free, rect, band, need, kerf, spoiled[lie], lie, best);
+        best = stripsInRect(ready, free, rect, band, need, kerf, spoiled[lie], lie, corner, best);
     }
   }
-  if (best === null || need - best.count * best.width > band.least + NEAR) state.found.bands[index] = best;
+  if (best === null || need - best.count * best.width > band.least + NEAR) state.found.bands[place] = best;
   return best;
 }
 
@@ -174,12 +185,15 @@ function stripsInRect(
   kerf: number,
   spoiled: readonly Rectangle[],
   lie: Lie,
+  corner: number,
   before: StripSpot | null,
 ): StripSpot | null {
   let best = before;
   const right = free.x + free.length;
   const narrowest = band.least + band.jointing;
-  for (const x of starts(free, band.length, spoiled)) {
+  const ends = starts(free, band.length, spoiled);
+  if (corner & 1) ends.reverse();
+  for (const x of ends) {
     const top = Math.min(free.y + free.width, reach(ready, x, x + band.length));
     const inWay = spoiled.filter((d) => d.x < x + band.length - NEAR && x < d.x + d.length - NEAR);
     if (inWay.length > 1) inWay.sort((a, b) => a.y - b.y);

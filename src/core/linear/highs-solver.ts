@@ -8,11 +8,11 @@ import type { LinearAnswer, LinearProblem, LinearRow, LinearSolver, SolveLimits 
 const LONGEST = 2;
 
 /** Solves linear programmes, with whole numbers or without, by HiGHS, loaded by whoever calls. */
-export function highsSolver(highs: Highs): LinearSolver {
+export function highsSolver(highs: Highs, seconds = LONGEST): LinearSolver {
   return (problem, work) =>
     highs.withModel(modelData(problem, highs.infinity), (model) => {
       model.options.set('output_flag', false);
-      model.options.set('time_limit', LONGEST);
+      model.options.set('time_limit', seconds);
       const whole = problem.columns.flatMap((column, i) => (column.whole ? [i] : []));
       let relaxed = false;
       const { integer, continuous } = highs.constants.variableType;
