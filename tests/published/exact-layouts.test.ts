@@ -8,7 +8,7 @@ const highs = await loadHighs();
 const solver = highsSolver(highs);
 const patient = highsSolver(highs, 60);
 /** Only whole boards count: then an exact model of places is small enough to be solved to the end. */
-const options = { ...plainOptions, effort: 1500, weights: { ...plainOptions.weights, offcutWorth: 0 } };
+const options = { ...plainOptions, effort: 1000, weights: { ...plainOptions.weights, offcutWorth: 0 } };
 
 const small = (seed: number) => {
   const random = seededRandom(seed);
