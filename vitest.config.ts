@@ -24,7 +24,7 @@ export default defineConfig({
           include: ['tests/browser/**/*.test.ts'],
           globalSetup: 'tests/browser/one-browser.ts',
           fileParallelism: false,
-          testTimeout: 90_000,
+          testTimeout: 150_000,
           hookTimeout: 60_000,
         },
       },

@@ -58,7 +58,7 @@ export interface DerivedJob {
   problems: readonly Problem[];
 }
 
-export const LAYOUT_EFFORT = 2_500;
+export const LAYOUT_EFFORT = 1_600;
 
 /**
  * The whole chain for one job: piece → season → checks → demand → glue-ups → operations → calendar. The layout search

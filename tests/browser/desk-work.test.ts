@@ -168,7 +168,7 @@ describe('at the desk', () => {
       Number(/([\d,]+) changes tried/.exec(e.textContent ?? '')?.[1]?.replaceAll(',', '')),
     );
     expect(tried).toBeGreaterThan(0);
-    expect(tried).toBeLessThan(2_500);
+    expect(tried).toBeLessThan(1_600);
     await goTo(page, 'glue-up');
     await reads(page, 'main', /The strips of the layout/);
     expect(page.faults).toEqual([]);
