@@ -70,6 +70,7 @@ export {
   forecastResaw,
   type Heights,
   heightAt,
+  heightsFromCrook,
   type MeasuredBoard,
   type MillingForecast,
   type MillingLimits,

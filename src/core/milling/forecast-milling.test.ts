@@ -8,6 +8,7 @@ import {
   forecastResaw,
   type Heights,
   heightAt,
+  heightsFromCrook,
   type MeasuredBoard,
 } from './forecast-milling';
 
@@ -60,6 +61,19 @@ describe('a crooked board', () => {
       expect(shims[3]).toBeCloseTo(h / 2, 9);
     },
   );
+
+  it('known only by its twist, bow and cup loses half the twist, and bow and cup whole', () => {
+    const loss = (crook: { twist: number; bow: number; cup: number }) =>
+      32 - forecastMilling(board(heightsFromCrook(crook)), limits).finishedThickness;
+    expect(loss({ twist: 6, bow: 0, cup: 0 })).toBeCloseTo(3, 9);
+    expect(loss({ twist: 0, bow: 4, cup: 0 })).toBeCloseTo(4, 9);
+    expect(loss({ twist: 0, bow: 0, cup: 2 })).toBeCloseTo(2, 9);
+    expect(
+      heightsFromCrook(null)
+        .flat()
+        .every((h) => h === 0),
+    ).toBe(true);
+  });
 
   it('is worth crosscutting first: half as long it is half as much out of wind', () => {
     const { gained } = forecastMilling(board(twisted(8)), limits);

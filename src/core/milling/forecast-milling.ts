@@ -81,6 +81,17 @@ export function cleanedShare(board: MeasuredBoard, taken: number): number {
   return rest.filter((height) => height >= level - 1e-9).length / rest.length;
 }
 
+/**
+ * Heights that a board's measured twist (one corner out of wind), bow (hollow along) and cup (hollow across) amount to:
+ * the best guess until it is measured point by point. mm
+ */
+export function heightsFromCrook(crook: { twist: number; bow: number; cup: number } | null): Heights {
+  const { twist, bow, cup } = crook ?? { twist: 0, bow: 0, cup: 0 };
+  const at = (x: number, y: number) => twist * x * y + bow * 4 * (x - 0.5) ** 2 + cup * 4 * (y - 0.5) ** 2;
+  const row = (x: number): [number, number, number] => [at(x, 0), at(x, 0.5), at(x, 1)];
+  return [row(0), row(0.5), row(1)];
+}
+
 /** What of a thick board comes out as thinner pieces on the band saw, mm. */
 export function forecastResaw(given: {
   /** Flat on both faces before it is sawn. */

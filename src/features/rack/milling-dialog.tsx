@@ -7,6 +7,7 @@ import {
   forecastResaw,
   type Heights,
   heightAt,
+  heightsFromCrook,
   type MeasuredBoard,
   type Shop,
 } from '@/core';
@@ -20,20 +21,11 @@ import type { RackBoard } from './rack-board';
 const ALONG = ['tagged end', 'middle', 'other end'] as const;
 const ACROSS = ['near edge', 'middle', 'far edge'] as const;
 
-/** Heights that a board's measured twist, bow and cup amount to: the best guess until it is measured point by point. */
-function heightsOf({ crook }: RackBoard): Heights {
-  const { twist, bow, cup } = crook ?? { twist: 0, bow: 0, cup: 0 };
-  const at = (x: number, y: number) =>
-    Math.round((twist * x * y + bow * 4 * (x - 0.5) ** 2 + cup * 4 * (y - 0.5) ** 2) * 100) / 100;
-  const row = (x: number): [number, number, number] => [at(x, 0), at(x, 0.5), at(x, 1)];
-  return [row(0), row(0.5), row(1)];
-}
-
 /** What a crooked board comes down to: heights in, thickness, passes, shims and the better first cut out. */
 export function MillingDialog({ board, shop, onClose }: { board: RackBoard; shop: Shop; onClose: () => void }) {
   const units = useUnits();
   const { tools, allowances } = shop;
-  const [heights, setHeights] = useState<Heights>(() => heightsOf(board));
+  const [heights, setHeights] = useState<Heights>(() => heightsFromCrook(board.crook));
   const [thickness, setThickness] = useState(board.thickness);
   const [wanted, setWanted] = useState(Math.max(4, Math.round(board.thickness / 5)));
   const measured: MeasuredBoard = useMemo(
