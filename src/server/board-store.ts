@@ -279,18 +279,28 @@ export async function restoreBoard(workshopId: string, id: string): Promise<Stor
   return { ...binned, binned: false };
 }
 
+/** Those of the boards' tags that stand on the rack already. */
+export async function takenTags(
+  workshopId: string,
+  boards: readonly Pick<BoardInput, 'tag'>[],
+  db: Queryable = pool(),
+): Promise<Set<string>> {
+  const { rows } = await db.query(
+    'select tag from board where workshop_id = $1 and deleted_at is null and tag = any($2)',
+    [workshopId, boards.map((b) => b.tag)],
+  );
+  return new Set(rows.map((row: { tag: string }) => row.tag));
+}
+
 /** All of them or none; boards whose tag stands on the rack already are refused together. */
 export async function addBoards(workshopId: string, boards: readonly BoardInput[], db?: Queryable): Promise<number> {
   const work = async (client: Queryable) => {
-    const { rows } = await client.query(
-      'select tag from board where workshop_id = $1 and deleted_at is null and tag = any($2)',
-      [workshopId, boards.map((b) => b.tag)],
-    );
-    if (rows.length > 0) {
+    const taken = await takenTags(workshopId, boards, client);
+    if (taken.size > 0) {
       throw new Refusal(
         409,
-        rows.slice(0, 50).map((row) => ({
-          problem: `Board ${row.tag} is on the rack already.`,
+        [...taken].slice(0, 50).map((tag) => ({
+          problem: `Board ${tag} is on the rack already.`,
           where: 'tag',
           wayOut: 'Take it out of the file, or give it another tag.',
         })),

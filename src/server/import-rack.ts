@@ -1,5 +1,5 @@
 import { type Problem, readRackCsv } from '@/core';
-import { addBoards, boardsOf } from './board-store';
+import { addBoards, takenTags } from './board-store';
 import { Refusal } from './refusal';
 import type { Workshop } from './workshop-store';
 
@@ -15,7 +15,10 @@ export interface RackImport {
 export async function importRack(workshop: Workshop, text: string, tryOnly: boolean): Promise<RackImport> {
   const read = readRackCsv(text, workshop.settings.units, workshop.settings.species);
   if (read.problems.length > 0) throw new Refusal(422, read.problems);
-  const taken = new Set((await boardsOf(workshop.id)).map((board) => board.tag));
+  const taken = await takenTags(
+    workshop.id,
+    read.rows.flatMap(({ board }) => board ?? []),
+  );
   const boards = read.rows.flatMap(({ board }) => (board && !taken.has(board.tag) ? [board] : []));
   const problems = read.rows.flatMap(({ line, board, problems: faults }) =>
     board && taken.has(board.tag)
