@@ -31,7 +31,8 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
   const [P, B] = [kinds.parts.length, kinds.bands.length];
   if (P + B === 0) return null;
   const items = P + B + 1;
-  // Columns of one board: used, blanks of each kind (several pieces where they are resawn), width and number of strips of each band, mm² of offcut.
+  // Columns of one board: used, blanks of each kind (several pieces where they are resawn), width and number of the
+  // strips of each band, mm² of offcut.
   const each = 1 + P + 2 * B + 1;
   const at = {
     used: (b: number) => b * each,

@@ -2,6 +2,7 @@ import { MM_PER_INCH } from '../measure/length';
 import { type Board, faceArea } from '../stock/board';
 import { boardFeet } from '../stock/board-foot';
 import { boardPrice } from '../stock/price';
+import { ringKind } from '../stock/ring-kind';
 import { quartersFor } from '../stock/thickness';
 import type { CutPlan, Problem } from './cut-plan';
 import { cutSequence } from './cut-sequence';
@@ -89,7 +90,6 @@ export function writtenLayout(
   found: Pick<Layout, 'placements' | 'offcuts' | 'shortfall' | 'key' | 'bound' | 'tried'>,
 ): Layout {
   const { placements, offcuts, shortfall } = found;
-  const panelOf = (id: string) => demand.panels.find((panel) => panel.id === id);
   const strips = demand.panels.flatMap((panel) =>
     placements
       .filter((p) => p.part === panel.id && p.strip !== undefined)
@@ -133,8 +133,7 @@ export function writtenLayout(
     money.match += Math.max(0, lots - 1) * options.weights.lot + Math.max(0, rings - 1) * options.weights.ring;
   }
   const total = Object.values(money).reduce((sum, part) => sum + part, 0);
-  const complete = shortfall.length === 0 && [...demand.panels].every((panel) => panelOf(panel.id) !== undefined);
-  const bound = complete ? found.bound : null;
+  const bound = shortfall.length === 0 ? found.bound : null;
   return {
     ...found,
     strips,
@@ -148,9 +147,6 @@ export function writtenLayout(
     gap: bound !== null && bound > 0 ? Math.max(0, total / bound - 1) : null,
   };
 }
-
-export const ringKind = (angle: number): 'flat' | 'rift' | 'quarter' =>
-  angle < 30 ? 'flat' : angle <= 60 ? 'rift' : 'quarter';
 
 /** The cuts of one board of a layout, from its whole blank to every piece and offcut; null where they cannot be parted. */
 export function sawCuts(

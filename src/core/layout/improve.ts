@@ -26,7 +26,6 @@ export function changed(problem: Problem, plan: CutPlan, random: () => number): 
   const used = plan.boards.flatMap((state, i) => (state && state.pieces.length > 0 ? [i] : []));
   const spare = plan.boards.flatMap((state, i) => (state ? [] : [i]));
   const count = Math.min(used.length, 1 + Math.floor(random() ** 1.5 * 4));
-  // The ones that waste most are taken up a little more often.
   const drawn = draw(used, count, random);
   for (const i of drawn) clearBoard(problem, next, i);
   const shut = random() < 0.35 ? drawn.slice(0, 1) : [];

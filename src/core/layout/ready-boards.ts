@@ -2,6 +2,7 @@ import type { Board } from '../stock/board';
 import { faceArea } from '../stock/board';
 import { type BoardShape, boardShape, reachAcross } from '../stock/board-shape';
 import { boardPrice } from '../stock/price';
+import { type RingKind, ringKind } from '../stock/ring-kind';
 import { type Lie, spoils, type Use } from '../stock/spoils';
 import { surfacedThickness } from '../stock/thickness';
 import { clearRegions } from './clear-regions';
@@ -59,7 +60,7 @@ export interface ReadyBoard {
   layers: readonly number[];
   /** Something is already sawn from it. */
   begun: boolean;
-  rings: 'flat' | 'rift' | 'quarter';
+  rings: RingKind;
 }
 
 export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly Board[]): Kinds {
@@ -150,7 +151,7 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
       spoiled: kinds.uses.map((use) => ({ tagged: clearOf(use, 'tagged'), under: clearOf(use, 'under') })),
       layers: kinds.parts.map((kind) => layersOf(kind, surfaced, board, options)),
       begun: taken.length > 0,
-      rings: board.ringAngle < 30 ? 'flat' : board.ringAngle <= 60 ? 'rift' : 'quarter',
+      rings: ringKind(board.ringAngle),
     };
   });
 }

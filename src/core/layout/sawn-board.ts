@@ -32,9 +32,8 @@ export interface Spot {
   waste: number;
 }
 
-/** Where strips of a band may be ripped side by side: how much clear width it has; the waste is per mm of panel. */
+/** Where strips of a band may be ripped side by side, how many and how wide; the waste is per mm of panel. */
 export interface StripSpot extends Spot {
-  clear: number;
   count: number;
   width: number;
 }
@@ -207,7 +206,7 @@ function stripsInRect(
         const { count, width } = stripsIn(clear, band, need, kerf);
         const used = count * (width + band.jointing + kerf);
         const waste = (Math.max(0, free.width - used) * band.length * 0.5 + endwise + beside) / (count * width);
-        if (!best || waste < best.waste - 1e-9) best = { rect, x, y: from, lie, waste, clear, count, width };
+        if (!best || waste < best.waste - 1e-9) best = { rect, x, y: from, lie, waste, count, width };
       }
       if (d) from = Math.max(from, d.y + d.width);
     }
