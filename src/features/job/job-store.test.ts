@@ -201,6 +201,25 @@ describe('what is decided at the desk', () => {
     expect(pending()).not.toBeNull();
   });
 
+  it('is undone step by step though the keys come quicker than the answers', async () => {
+    const store = open();
+    for (const value of [740, 745]) {
+      store.getState().change(height(value));
+      await pass(1000);
+    }
+    const release = server.holdBack();
+    const both = [store.getState().undo(), store.getState().undo()];
+    await pass(100);
+    release();
+    await Promise.all(both);
+    expect(server.sent.slice(-2).map((s) => [s.path.split('/').at(-1), s.body.revision])).toEqual([
+      ['undo', 3],
+      ['undo', 4],
+    ]);
+    expect(store.getState().conflict).toBeNull();
+    expect(store.getState().document.form.base.height).toBe(demoJob('1-square-table').form.base.height);
+  });
+
   it('is undone from the server’s history, what is not yet sent being sent first', async () => {
     const store = open();
     store.getState().change(height(740));

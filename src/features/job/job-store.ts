@@ -61,7 +61,7 @@ const RETRY_AFTER = 2500;
 
 export function createJobStore({ job, ...seed }: JobSeed) {
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let sending: Promise<void> | null = null;
+  let writing: Promise<void> = Promise.resolve();
   let unsent = false;
 
   return createStore<JobState>()((set, get) => {
@@ -99,25 +99,31 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       }
     }
 
-    async function flush(): Promise<void> {
+    /** Writes go to the server one after the other: each needs the revision that the one before it made. */
+    function inTurn(work: () => Promise<void>): Promise<void> {
       clearTimeout(timer);
-      if (sending) await sending;
-      if (!unsent || get().conflict) return;
-      sending = send().finally(() => {
-        sending = null;
-      });
-      await sending;
-      if (unsent && get().saving === 'saving') await flush();
+      writing = writing.then(work, work);
+      return writing;
     }
 
-    async function step(verb: 'undo' | 'redo'): Promise<void> {
-      await flush();
-      if (unsent || get().conflict) return;
-      const reply = await request<JobReply>('POST', `${path}/${verb}`, { revision: get().revision });
-      if (reply.ok) adopt(reply.value);
-      else if (reply.status === 409 && reply.current) set({ conflict: reply.current as JobReply });
-      else if (reply.status === 0) set({ saving: 'unreachable' });
+    async function sendUnsent(): Promise<void> {
+      while (unsent && !get().conflict) {
+        await send();
+        if (get().saving !== 'saving') return;
+      }
     }
+
+    const flush = () => inTurn(sendUnsent);
+
+    const step = (verb: 'undo' | 'redo') =>
+      inTurn(async () => {
+        await sendUnsent();
+        if (unsent || get().conflict) return;
+        const reply = await request<JobReply>('POST', `${path}/${verb}`, { revision: get().revision });
+        if (reply.ok) adopt(reply.value);
+        else if (reply.status === 409 && reply.current) set({ conflict: reply.current as JobReply });
+        else if (reply.status === 0) set({ saving: 'unreachable' });
+      });
 
     return {
       ...seed,
