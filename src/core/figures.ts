@@ -2,6 +2,7 @@ import type { Check, CheckContext } from './check/check';
 import { EDGE_ON_BENCH, EDGE_PER_CHAIR, seatsAt } from './check/people';
 import { pieceWeight } from './check/stability';
 import type { Glue } from './glueup/glue';
+import { type LaidStrip, MATCH_WEIGHTS, panelMatch } from './glueup/lay-panel';
 import type { GlueUp } from './glueup/plan-glue-ups';
 import type { Layout } from './layout/layout';
 import type { Figure } from './measure/figure';
@@ -15,6 +16,8 @@ export interface FigureContext {
   checks: readonly Check[];
   glueUps: readonly GlueUp[];
   glue: Glue;
+  /** The strips of the top as they lie. */
+  laid: readonly LaidStrip[];
   dates: Schedule;
   /** The layout shown, current or stale; null when there is none. */
   layout: Layout | null;
@@ -39,6 +42,7 @@ export function collectFigures(given: FigureContext): Record<string, Figure> {
     ...jointFigures(given.context),
     ...given.context.season.figures,
     ...(given.layout ? layoutFigures(given.layout, given.context.shop.prices.currency) : []),
+    ...panelFigures(given.laid),
     ...glueFigures(given.glueUps, given.glue),
     ...planFigures(given.dates, given.context.document.plan.hoursPerDay),
     ...given.checks.flatMap((check) => check.figure ?? []),
@@ -298,6 +302,30 @@ function layoutFigures(layout: Layout, currency: string): Figure[] {
         ? layout.shortfall.slice(0, 6).map((s) => input(s.name, `${s.boardFeet.toFixed(2)} board feet`))
         : [input('Missing', 'nothing')],
       'NHLA, board foot; thickness from the table of rough quarters',
+    ),
+  ];
+}
+
+function panelFigures(laid: readonly LaidStrip[]): Figure[] {
+  if (laid.length < 2) return [];
+  const { score, joints } = panelMatch(laid);
+  const worst = joints.map((joint, i) => ({ joint, at: `${laid[i]?.label}–${laid[i + 1]?.label}` }));
+  worst.sort((a, b) => b.joint.total - a.joint.total);
+  const w = MATCH_WEIGHTS;
+  return [
+    figure(
+      'panel-match',
+      'How the strips run into one another',
+      percent(score),
+      `100 · (1 − mean of ${w.tone} · tone + ${w.rings} · rings + ${w.lot} · lot + ${w.planes} · planing at each joint)`,
+      [
+        input('Joint lines', count(joints.length)),
+        ...worst
+          .slice(0, 3)
+          .map(({ joint, at }) => input(`Joint ${at}`, `${Math.round(100 * (1 - joint.total))} of 100`)),
+      ],
+      'Taller’s own weighing of what sets two neighbours off: tones apart out of four, ring angles apart out of 90°, another log, planing against one another',
+      'What nobody has looked at counts as alike; the eye decides.',
     ),
   ];
 }

@@ -5,6 +5,7 @@ import type { JobDocument } from './decision/job-document';
 import type { Shop } from './decision/shop';
 import { collectFigures } from './figures';
 import { GLUES, type Glue } from './glueup/glue';
+import { type LaidStrip, layPanel, type PanelTrim, trimPanel } from './glueup/lay-panel';
 import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type Demand, demandOf } from './layout/demand';
 import { type Layout, type LayoutOptions, layoutKey, type Placement } from './layout/layout';
@@ -12,14 +13,14 @@ import { layoutOptionsOf } from './layout/layout-aims';
 import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
-import { count, say } from './measure/quantity';
+import { count, mm, say } from './measure/quantity';
 import { derivePiece } from './piece/derive-piece';
 import type { Piece } from './piece/piece';
 import { type PieceRestraint, restraintOfPiece } from './piece/restraint-of-piece';
-import { deriveSeason, type Season, type StripOfLayout } from './piece/season';
+import { deriveSeason, type Season } from './piece/season';
 import { type Operation, planOperations } from './plan/operations';
 import { type Schedule, schedule } from './plan/schedule';
-import { type Board, ringsAt } from './stock/board';
+import type { Board } from './stock/board';
 import { findSpecies, type Species } from './wood/species';
 
 /** Everything stored that a job is computed from. */
@@ -49,6 +50,10 @@ export interface DerivedJob {
   layoutState: 'none' | 'current' | 'stale';
   glueUps: readonly GlueUp[];
   glue: Glue;
+  /** The strips of the top as they lie side by side; none until a layout is current. */
+  laid: readonly LaidStrip[];
+  /** How the top is taken out of its glued panel; null until a layout is current. */
+  trim: PanelTrim | null;
   /** The strips are those of the layout, not yet a guess from the strip widths. */
   stripsFromLayout: boolean;
   operations: readonly Operation[];
@@ -108,25 +113,48 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const layout = inputs.layout;
   const layoutState = !layout ? 'none' : layout.key === key ? 'current' : 'stale';
 
+  const panel = demand.panels[0];
+  const laid =
+    panel && layout && layoutState === 'current'
+      ? layPanel({
+          panel,
+          layout,
+          boards: inputs.boards,
+          school: document.season.ringSchool,
+          choices: document.layout.laid,
+        })
+      : [];
+  const trim =
+    panel && laid.length > 0
+      ? trimPanel(
+          laid.map((strip) => strip.width),
+          panel.finished.width,
+          fastenersAcross(piece),
+          document.layout.jointMargin,
+        )
+      : null;
   const season = deriveSeason({
     document,
     piece,
     species,
     shopAir,
     homeAir,
-    strips: layoutState === 'current' && layout ? stripsAsSawn(layout, inputs.boards) : [],
+    strips: laid.map(({ board, placement, width, rings, heartUp }) => ({
+      width,
+      rings,
+      heartUp,
+      bestHeartUp: placement.turned ?? false,
+      thickness: board.thickness,
+      moisture: board.moisture,
+      moistureOn: board.moistureOn,
+    })),
   });
   const restraint = restraintOfPiece(piece, season, document.form);
 
   const glue = GLUES[document.glueUp.glue];
-  const panel = demand.panels[0];
-  const stripsFromLayout = layoutState === 'current' && (layout?.strips.length ?? 0) > 0;
-  const strips =
-    stripsFromLayout && layout
-      ? layout.strips
-      : panel
-        ? likelyStrips(panel.rough.width, panel.greatestStrip, panel.letter)
-        : [];
+  const stripsFromLayout = laid.length > 0;
+  const strips: readonly GlueStrip[] =
+    laid.length > 0 ? laid : panel ? likelyStrips(panel.rough.width, panel.greatestStrip, panel.letter) : [];
   const glueUps = panel
     ? [
         planGlueUps({
@@ -156,6 +184,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...runChecks(context),
     ...piece.problems.map(impossibility),
     ...(layoutState === 'current' && layout ? layoutChecks(layout, species) : []),
+    ...(trim ? panelChecks(laid, trim, document.layout.jointMargin) : []),
     ...glueUps.flatMap((glueUp) => glueUp.limits.map(glueUpCheck)),
     ...planChecks(document, dates),
   ]);
@@ -164,6 +193,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     checks,
     glueUps,
     glue,
+    laid,
     dates,
     layout: layoutState === 'none' ? null : layout,
   });
@@ -181,6 +211,8 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     layoutState,
     glueUps,
     glue,
+    laid,
+    trim,
     stripsFromLayout,
     operations,
     schedule: dates,
@@ -221,26 +253,8 @@ function fixedPlacements(given: {
   });
 }
 
-/** The strips of the top with what their boards tell of them. */
-function stripsAsSawn(layout: Layout, boards: readonly Board[]): StripOfLayout[] {
-  const byId = new Map(boards.map((board) => [board.id, board]));
-  const places = layout.placements.filter((placement) => placement.part === 'top' && placement.strip !== undefined);
-  return layout.strips.flatMap((strip, i) => {
-    const board = strip.panel === 'top' ? byId.get(strip.board) : undefined;
-    const sawn = places.find((placement) => placement.strip === i);
-    return board
-      ? [
-          {
-            width: strip.width,
-            rings: ringsAt(board, sawn ? sawn.y + sawn.width / 2 : board.width / 2),
-            thickness: board.thickness,
-            moisture: board.moisture,
-            moistureOn: board.moistureOn,
-          },
-        ]
-      : [];
-  });
-}
+/** Of everything driven into the top, mm from its middle to the right, as the panel is looked along. */
+export const fastenersAcross = (piece: Piece): number[] => piece.fasteners.map((fastener) => -fastener.y);
 
 /** Before a layout is there: as few equal strips as the greatest width allows. */
 function likelyStrips(width: number, greatest: number, letter: string): GlueStrip[] {
@@ -310,6 +324,43 @@ function layoutChecks(layout: Layout, species: Species): Check[] {
       wayOut: { say: say`Add boards to the rack, or change sizes or species in the step Form`, changes: [] },
     },
   ];
+}
+
+function panelChecks(laid: readonly LaidStrip[], trim: PanelTrim, margin: number): Check[] {
+  const showing = laid.filter((strip) => strip.showing.length > 0);
+  const checks: Check[] = [];
+  if (trim.clearance !== null) {
+    const near = trim.clearance < margin - 1e-6;
+    checks.push({
+      id: 'panel.joint-at-fastener',
+      step: 'layout',
+      level: near ? 'watch' : 'good',
+      sentence: near
+        ? say`A joint line of the top runs ${mm(trim.clearance)} from a fastener.`
+        : say`The joint lines keep ${mm(trim.clearance)} off the fasteners.`,
+      value: mm(trim.clearance),
+      limit: mm(margin),
+      where: ['top'],
+      why: 'A screw in a joint line wedges the joint apart, and holds in half of it only.',
+      school: 'common practice',
+      wayOut: { say: say`Lay the strips in another order, or search for the best one in the tab Panel`, changes: [] },
+    });
+  }
+  if (showing.length > 0) {
+    const kinds = [...new Set(showing.flatMap((strip) => strip.showing.map((d) => d.kind)))].join(' and ');
+    checks.push({
+      id: 'panel.shows',
+      step: 'layout',
+      level: 'watch',
+      sentence: say`As it is laid, ${showing.map((strip) => strip.label).join(', ')} shows a ${kinds}.`,
+      value: count(showing.length),
+      limit: count(0),
+      where: ['top'],
+      why: 'The strip was taken from that board with its other face up.',
+      wayOut: { say: say`Turn it over in the tab Panel, or take the school that puts the best face up`, changes: [] },
+    });
+  }
+  return checks;
 }
 
 function planChecks(document: JobDocument, dates: Schedule): Check[] {

@@ -18,7 +18,7 @@ const BOARD = `
        then json_build_object('distance', b.pith_distance, 'offset', b.pith_offset) end as "ringCentre",
   b.moisture, b.moisture_on as "moistureOn", b.lot,
   case when b.price_amount is not null then json_build_object('amount', b.price_amount, 'per', b.price_per) end as price,
-  b.stored_at as "storedAt", b.note, b.revision, b.deleted_at is not null as binned`;
+  b.tone, b.planes, b.stored_at as "storedAt", b.note, b.revision, b.deleted_at is not null as binned`;
 const BOARDS = `
   select ${BOARD}, coalesce(d.defects, '[]') as defects
   from board b
@@ -152,6 +152,8 @@ const rowOf = (b: BoardInput) => ({
   lot: b.lot,
   price_amount: b.price?.amount ?? null,
   price_per: b.price?.per ?? null,
+  tone: b.tone,
+  planes: b.planes,
   stored_at: b.storedAt,
   note: b.note,
 });
@@ -177,6 +179,8 @@ const COLUMNS = [
   'lot',
   'price_amount',
   'price_per',
+  'tone',
+  'planes',
   'stored_at',
   'note',
 ].join(', ');

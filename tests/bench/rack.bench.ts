@@ -12,6 +12,8 @@ const rack: BoardInput[] = Array.from({ length: BOARDS }, (_, i) => {
   const { id: _id, ...board } = aBoard(`Q${i + 1}`, 1800 + ((i * 37) % 1200), 120 + ((i * 13) % 160), {
     species: ['ash-white', 'oak-white', 'walnut-black', 'maple-sugar'][i % 4] ?? 'oak-white',
     lot: `lot-${i % 30}`,
+    tone: null,
+    planes: null,
     storedAt: `bay ${i % 12}`,
     defects: Array.from({ length: i % 4 }, (_unused, d) => ({
       kind: d % 2 ? 'check' : 'knot',

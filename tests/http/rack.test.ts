@@ -110,6 +110,8 @@ describe('boards as they are', () => {
       liveEdges: { near: 0, far: 12 },
       crook: { twist: 4, bow: 2, cup: 1 },
       price: { amount: 9.5, per: 'board-foot' },
+      tone: null,
+      planes: null,
       storedAt: 'bay 3',
       defects: [{ kind: 'stain', x: 100, y: 20, length: 40, width: 30, face: 'under' }],
     };

@@ -110,6 +110,19 @@ const WeightsSchema = v.object({
   ring: amount(0, 1000),
 });
 
+/** How one strip is laid in its panel; told by where it is sawn from. */
+export const LaidChoiceSchema = v.object({
+  /** Tag of the board. */
+  board: line(40),
+  /** Of its corner on the board, mm. */
+  x: length(0, 20000),
+  y: length(0, 5000),
+  /** Null: by the school of rings. */
+  heartUp: v.nullable(v.boolean()),
+  /** End for end; null: so that it planes like the others. */
+  reversed: v.nullable(v.boolean()),
+});
+
 export const LayoutChoiceSchema = v.object({
   leastStrip: length(20, 400),
   greatestStrip: length(30, 800),
@@ -132,6 +145,10 @@ export const LayoutChoiceSchema = v.object({
   leaveOut: v.pipe(v.array(line(40)), v.maxLength(5000)),
   /** Tags of boards whose pieces stay as they are laid out. */
   pinned: v.optional(v.pipe(v.array(line(40)), v.maxLength(5000)), []),
+  /** The strips of the panels from one side to the other, as far as the maker has laid them. */
+  laid: v.optional(v.pipe(v.array(LaidChoiceSchema), v.maxLength(500)), []),
+  /** Between a joint line of the top and anything driven into it. */
+  jointMargin: v.optional(length(0, 100), 12),
 });
 
 export const GlueUpChoiceSchema = v.object({
@@ -201,6 +218,7 @@ export type Brief = v.InferOutput<typeof BriefSchema>;
 export type Form = v.InferOutput<typeof FormSchema>;
 export type Joints = v.InferOutput<typeof JointsSchema>;
 export type SeasonChoice = v.InferOutput<typeof SeasonSchema>;
+export type LaidChoice = v.InferOutput<typeof LaidChoiceSchema>;
 export type Bench = v.InferOutput<typeof BenchSchema>;
 export type Lock = v.InferOutput<typeof LockSchema>;
 export type GlueKind = JobDocument['glueUp']['glue'];

@@ -31,6 +31,8 @@ export const RACK_COLUMNS = [
   'price',
   'price_per',
   'stored_at',
+  'tone',
+  'planes',
 ] as const;
 
 export interface RackRow {
@@ -69,6 +71,8 @@ export function writeRackCsv(boards: readonly BoardInput[]): string {
     b.price?.amount ?? '',
     b.price?.per ?? '',
     b.storedAt,
+    b.tone ?? '',
+    b.planes ?? '',
   ]);
   return `${Papa.unparse([[...RACK_COLUMNS], ...rows], { escapeFormulae: true, newline: '\n' })}\n`;
 }
@@ -167,6 +171,8 @@ export function readRackCsv(
         : { twist: crook.twist ?? 0, bow: crook.bow ?? 0, cup: crook.cup ?? 0 },
       price: price === null ? null : { amount: price, per: cell('price_per').text.toLowerCase() || 'board-foot' },
       storedAt: unescapeFormula(cell('stored_at').text),
+      tone: number('tone'),
+      planes: cell('planes').text.toLowerCase() || null,
       moisture: number('moisture'),
       moistureOn: cell('moisture_on').text || null,
       lot: unescapeFormula(cell('lot').text),

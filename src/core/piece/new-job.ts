@@ -86,6 +86,8 @@ export function newJob(given: {
       weights: { offcutWorth: 70, board: 12, cut: 1, joint: 4, lot: 2, ring: 1 },
       leaveOut: [],
       pinned: [],
+      laid: [],
+      jointMargin: 12,
     },
     glueUp: { glue: 'pva-slow', staging: 'planer-width' },
     plan: { startOn, hoursPerDay: 6, finish: 'oil-wax' },

@@ -38,7 +38,7 @@ export interface Season {
   ringAngle: number;
   species: Species;
   /** The strips of the top: those of the layout, or one of the whole width while there is none. */
-  strips: readonly PanelStrip[];
+  strips: readonly (PanelStrip & { bestHeartUp: boolean })[];
   topWidth: { driest: number; wettest: number };
   /** What the widths measured since have taught; null while nothing was measured. */
   learned: Learned | null;

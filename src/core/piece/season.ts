@@ -5,7 +5,6 @@ import { diffusivityOf } from '../wood/diffusivity';
 import type { FinishKind } from '../wood/finish';
 import { LENGTHWISE_COEFFICIENT } from '../wood/movement';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
-import type { PanelStrip } from '../wood/panel-shape';
 import { remainingDifference } from '../wood/remaining-difference';
 import type { Rings } from '../wood/rings';
 import type { Species } from '../wood/species';
@@ -44,6 +43,10 @@ export interface StripOfLayout {
   /** The board's last reading, %. */
   moisture: number | null;
   moistureOn: Day | null;
+  /** As it is laid in the panel. */
+  heartUp: boolean;
+  /** With its better face up. */
+  bestHeartUp: boolean;
 }
 
 /** The air a piece goes through and what its top does in it. */
@@ -176,13 +179,22 @@ function stripsOfTop(
   document: JobDocument,
   species: Species,
   shopAir: Place,
-): PanelStrip[] {
+): Season['strips'] {
   const { gluedOn, moistureAtGluing, ringAngle } = document.season;
   const total = given.reduce((sum, strip) => sum + strip.width, 0);
   if (given.length === 0 || total <= 0) {
-    return [{ width: reference.width, species, rings: ringAngle, moisture: reference.moisture, heartUp: true }];
+    return [
+      {
+        width: reference.width,
+        species,
+        rings: ringAngle,
+        moisture: reference.moisture,
+        heartUp: true,
+        bestHeartUp: true,
+      },
+    ];
   }
-  return given.map((strip, i) => {
+  return given.map((strip) => {
     // A width or a moisture measured on the panel is one for all; otherwise each strip still has what the days since it
     // was read have left of its board's difference to the shop's air.
     const off =
@@ -192,7 +204,8 @@ function stripsOfTop(
       species,
       rings: strip.rings,
       moisture: reference.moisture + off,
-      heartUp: i % 2 === 0,
+      heartUp: strip.heartUp,
+      bestHeartUp: strip.bestHeartUp,
     };
   });
 }

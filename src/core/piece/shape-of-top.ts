@@ -6,34 +6,43 @@ import type { Season } from './season';
 const THOUGHT_STRIP = 130;
 
 /**
- * Which strips have the heart side up. Which face of a board is the better one nobody has said; for that school the
- * hearts fall as a fixed throw of the dice has them.
+ * Which strips have the heart side up before a layout is there. Which face of a board is the better one nobody has said
+ * yet; for that school the hearts fall as a fixed throw of the dice has them.
  */
 export function layStrips(count: number, school: RingSchool): boolean[] {
   const throwDice = seededRandom(11);
   return heartSides(count, school, () => throwDice() < 0.5);
 }
 
-/** The cross-section of the top at a moisture, its strips laid by a school. */
+/**
+ * The cross-section of the top at a moisture.
+ *
+ * @param lay by a school of rings, or `as laid`: as the strips of the layout lie, the maker's own turns included
+ */
 export function shapeOfTop(
   season: Season,
   thickness: number,
   at: { moisture: number; slope: number },
-  school: RingSchool,
+  lay: RingSchool | 'as laid',
 ): PanelShape {
-  const strips = thoughtStrips(season);
-  const sides = layStrips(strips.length, school);
-  return panelShape(
-    strips.map((strip, i) => ({ ...strip, heartUp: sides[i] ?? true })),
-    thickness,
-    at.moisture,
-    at.slope,
-  );
+  return panelShape(strips(season, lay), thickness, at.moisture, at.slope);
 }
 
-function thoughtStrips(season: Season): readonly PanelStrip[] {
+function strips(season: Season, lay: RingSchool | 'as laid'): PanelStrip[] {
   const [only] = season.strips;
-  if (season.strips.length > 1 || !only) return season.strips;
+  if (season.strips.length > 1 || !only) {
+    if (lay === 'as laid') return [...season.strips];
+    const hearts = heartSides(season.strips.length, lay, (i) => season.strips[i]?.bestHeartUp ?? false);
+    return season.strips.map((strip, i) => turned(strip, hearts[i] ?? false));
+  }
   const n = Math.max(1, Math.round(only.width / THOUGHT_STRIP));
-  return Array.from({ length: n }, () => ({ ...only, width: only.width / n }));
+  const hearts = layStrips(n, lay === 'as laid' ? 'alternate' : lay);
+  return hearts.map((heartUp) => ({ ...only, width: only.width / n, heartUp }));
+}
+
+/** Turned over, what was at the right of a strip comes to its left. */
+function turned(strip: PanelStrip, heartUp: boolean): PanelStrip {
+  const { rings } = strip;
+  if (heartUp === strip.heartUp) return strip;
+  return { ...strip, heartUp, rings: typeof rings === 'number' ? rings : { ...rings, offset: -rings.offset } };
 }

@@ -7,6 +7,12 @@ export const DEFECT_KINDS = ['knot', 'check', 'split', 'wane', 'bow', 'sapwood',
 /** Which face shows a defect: both, only the one that carries the tag, or only the one under it. */
 export const DEFECT_FACES = ['through', 'tagged', 'under'] as const;
 
+/** Toward which end the tagged face planes without tearing: that away from the tag, or the tagged one. */
+export const PLANES_TOWARD = ['far-end', 'tagged-end'] as const;
+
+/** How light or dark a board is, pale 1 to dark 5. */
+export const TONES = [1, 2, 3, 4, 5] as const;
+
 export const PRICE_UNITS = ['board-foot', 'm3', 'm2', 'metre', 'piece'] as const;
 
 /** A rectangle of the board to be kept out of some uses; x along the length from the tagged end, y across from the near edge. */
@@ -47,6 +53,9 @@ export const BoardSchema = v.pipe(
     /** Boards from one log carry one lot. */
     lot: line(40),
     price: v.optional(v.nullable(v.object({ amount: amount(0, 1_000_000), per: v.picklist(PRICE_UNITS) })), null),
+    /** Null: not looked at. */
+    tone: v.optional(v.nullable(v.picklist(TONES)), null),
+    planes: v.optional(v.nullable(v.picklist(PLANES_TOWARD)), null),
     /** Where in the shop it lies. */
     storedAt: v.optional(line(60), ''),
     note: line(1000),

@@ -45,7 +45,7 @@ export function useViewTabs(first: ViewName) {
 
 /** The piece as it is on the day of the band. */
 export function PieceDrawing({ view: name }: { view: ViewName }) {
-  const { piece, season, layout, layoutState } = useDerived();
+  const { piece, season, laid } = useDerived();
   const { lit, light, exaggeration } = useLook();
   const { moisture } = useShownDay();
   const travel = useJobState((state) => state.document.form.hold.travel);
@@ -54,9 +54,9 @@ export function PieceDrawing({ view: name }: { view: ViewName }) {
       drawView(piece, name, {
         sizeOf: (part) => sizeAt(part, season, moisture),
         exaggeration,
-        ...(layout && layoutState === 'current' ? { strips: layout.strips.map((strip) => strip.width) } : {}),
+        ...(laid.length > 0 ? { strips: laid.map((strip) => strip.width) } : {}),
       }),
-    [piece, name, season, moisture, exaggeration, layout, layoutState],
+    [piece, name, season, moisture, exaggeration, laid],
   );
   const names = useMemo(
     () => Object.fromEntries(piece.parts.map((part) => [part.id, `${part.letter}, ${part.name}`])),

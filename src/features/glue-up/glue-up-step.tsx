@@ -10,7 +10,7 @@ import { StepFrame } from '../job/job-desk';
 import { PanelEnd } from '../layout/panel-end';
 
 export function GlueUpStep() {
-  const { glueUps, glue, stripsFromLayout, boards, figures, layout, demand } = useDerived();
+  const { glueUps, glue, stripsFromLayout, laid, figures, demand } = useDerived();
   const choice = useJobState((state) => state.document.glueUp);
   const shop = useJobState((state) => state.shop);
   const change = useChange();
@@ -18,8 +18,8 @@ export function GlueUpStep() {
   const stages = glueUps.flatMap((glueUp) => glueUp.stages);
   const panel = demand.panels[0];
   const strips =
-    stripsFromLayout && layout
-      ? layout.strips
+    laid.length > 0
+      ? laid
       : stages
           .filter((s) => s.id !== 'panel' || stages.length === 1)
           .flatMap((s) => s.members.map((label, i) => ({ label, width: s.widths[i] ?? 0 })));
@@ -33,7 +33,6 @@ export function GlueUpStep() {
           {panel ? (
             <PanelEnd
               strips={strips}
-              boards={boards}
               thickness={panel.finished.thickness}
               title={
                 stripsFromLayout ? 'The strips of the layout, from the end' : 'Likely strips, until a layout is found'

@@ -14,18 +14,21 @@ import { StepFrame } from '../job/job-desk';
 import { BoardsDrawing } from './boards-drawing';
 import { CutsTable } from './cuts-table';
 import { PanelEnd } from './panel-end';
+import { PanelTools } from './panel-tools';
+import { PanelView } from './panel-view';
 import { useLayoutSearch } from './use-layout-search';
+import { usePanel } from './use-panel';
 
 const TABS = [
   { value: 'boards', label: 'Boards' },
+  { value: 'panel', label: 'Panel' },
   { value: 'pieces', label: 'Pieces' },
   { value: 'cuts', label: 'Cuts' },
 ] as const;
 
 export function LayoutStep() {
-  const { piece, figures, boards, layout: kept, layoutState, demand, species } = useDerived();
-  const currency = useJobState((s) => s.shop.prices.currency);
-  const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
+  const { piece, boards, layout: kept, layoutState, demand, species, laid } = useDerived();
+  const hands = usePanel();
   const { state, start, stop } = useLayoutSearch();
   const { lit, light } = useLook();
   const choice = useJobState((s) => s.document.layout);
@@ -73,24 +76,22 @@ export function LayoutStep() {
                   void change('layout.leaveOut')([...choice.leaveOut, tag]);
                 }}
               />
+            ) : tabs.value === 'panel' ? (
+              <PanelView hands={hands} />
             ) : tabs.value === 'pieces' ? (
               <PiecesTable layout={layout} />
             ) : (
               <CutsTable layout={layout} />
             )}
-            {layout.strips.length > 0 && panel ? (
-              <PanelEnd
-                strips={layout.strips}
-                boards={boards}
-                thickness={panel.finished.thickness}
-                title="The top, from the end"
-              />
+            {laid.length > 0 && panel && tabs.value === 'boards' ? (
+              <PanelEnd strips={laid} thickness={panel.finished.thickness} title="The top, from the end" />
             ) : null}
           </div>
         )
       }
-      lead={<LayoutLead layout={layout} />}
+      lead={tabs.value === 'panel' && laid.length > 1 ? <PanelLead /> : <LayoutLead layout={layout} />}
     >
+      {tabs.value === 'panel' ? <PanelTools hands={hands} /> : null}
       <div aria-live="polite">
         {state.searching ? (
           <>
@@ -113,6 +114,20 @@ export function LayoutStep() {
           </p>
         )}
       </div>
+      {tabs.value === 'panel' ? null : <LayoutSide layout={layout} />}
+    </StepFrame>
+  );
+}
+
+/** What the layout comes to, and what it is searched for. */
+function LayoutSide({ layout }: { layout: Layout | null }) {
+  const { figures } = useDerived();
+  const currency = useJobState((s) => s.shop.prices.currency);
+  const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
+  const choice = useJobState((s) => s.document.layout);
+  const change = useChange();
+  return (
+    <>
       <FigureLine label="Becomes the piece" figure={figures.yield} />
       <FigureLine label="Counts as" figure={figures['layout-cost']}>
         {layout ? money(layout.cost.total) : '–'}
@@ -169,7 +184,7 @@ export function LayoutStep() {
         hint="Their tags, with spaces between."
         onCommit={(text) => change('layout.leaveOut')(text.split(/[\s,]+/).filter(Boolean))}
       />
-    </StepFrame>
+    </>
   );
 }
 
@@ -229,6 +244,16 @@ function Aim() {
         </dl>
       )}
     </Group>
+  );
+}
+
+function PanelLead() {
+  const { figures } = useDerived();
+  return (
+    <p>
+      <FigureButton figure={figures['panel-match']} big />{' '}
+      <span className="text-ink-2">of a perfect run from strip to strip</span>
+    </p>
   );
 }
 

@@ -1,24 +1,31 @@
 'use client';
 
-import { type Board, formatLength, layStrips } from '@/core';
+import { formatLength, layStrips, type Rings } from '@/core';
 import { EndGrain } from '@/ui/end-grain';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
-import { useJobState } from '../job/job-context';
+import { useJobState, useLook } from '../job/job-context';
 
-/** A panel from its end, every strip with the rings of the board it comes from, its heart side as the school has it. */
+export interface StripAtEnd {
+  label: string;
+  width: number;
+  /** As they lie in the panel; absent while no board is known. */
+  rings?: Rings;
+  heartUp?: boolean;
+}
+
+/** A panel from its end, every strip with the rings of the board it comes from, as it is laid. */
 export function PanelEnd({
   strips,
-  boards,
   thickness,
   title,
 }: {
-  strips: readonly { label: string; width: number; board?: string }[];
-  boards: readonly Board[];
+  strips: readonly StripAtEnd[];
   thickness: number;
   title: string;
 }) {
   const units = useUnits();
+  const { lit } = useLook();
   const school = useJobState((state) => state.document.season.ringSchool);
   const sides = layStrips(strips.length, school);
   const [ref, size] = useSize<HTMLDivElement>();
@@ -37,7 +44,6 @@ export function PanelEnd({
         aria-label={`${title}: ${strips.map((s) => `${s.label} ${formatLength(s.width, units.style)}`).join(', ')}`}
       >
         {strips.map((strip, i) => {
-          const board = boards.find((b) => b.id === strip.board);
           const [left, w] = [x, strip.width * scale];
           x += w;
           return (
@@ -47,9 +53,10 @@ export function PanelEnd({
                 y={1}
                 width={w}
                 height={height}
-                rings={board ? (board.ringCentre ?? board.ringAngle) : 12}
+                rings={strip.rings ?? 12}
                 boardWidth={strip.width}
-                heartUp={sides[i] ?? false}
+                heartUp={strip.heartUp ?? sides[i] ?? false}
+                lit={lit.includes(strip.label)}
               />
               <text x={left + w / 2} y={height + 15} textAnchor="middle" className="figures fill-ink text-[12px]">
                 <tspan className="font-bold">{strip.label}</tspan>

@@ -11,6 +11,7 @@ import {
   PRICE_UNITS,
   type Problem,
   read,
+  TONES,
 } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -37,6 +38,8 @@ const blank = (today: string): BoardInput => ({
   moistureOn: today,
   lot: '',
   price: null,
+  tone: null,
+  planes: null,
   storedAt: '',
   note: '',
   defects: [],
@@ -48,6 +51,13 @@ const PER: Record<(typeof PRICE_UNITS)[number], string> = {
   m2: 'm²',
   metre: 'metre',
   piece: 'piece',
+};
+const TONE_NAMES: Record<(typeof TONES)[number], string> = {
+  1: 'pale',
+  2: 'light',
+  3: 'middling',
+  4: 'dark',
+  5: 'deep',
 };
 const BENDS = { twist: 'Twist, at one corner', bow: 'Bow, along it', cup: 'Cup, across it' };
 const SEEN: Record<(typeof DEFECT_FACES)[number], string> = {
@@ -230,6 +240,25 @@ export function BoardDialog({
             onEmpty={() => put('moisture')(null)}
           />
           <DayField label="Read on" value={draft.moistureOn ?? today} onCommit={put('moistureOn')} />
+          <Select
+            label="Tone"
+            value={String(draft.tone ?? '')}
+            onCommit={(tone) => put('tone')(TONES.find((t) => String(t) === tone) ?? null)}
+            options={[
+              { value: '', label: 'not looked at' },
+              ...TONES.map((tone) => ({ value: String(tone), label: TONE_NAMES[tone] })),
+            ]}
+          />
+          <Select
+            label="Tagged face planes"
+            value={draft.planes ?? ''}
+            onCommit={(planes) => put('planes')(planes === '' ? null : planes)}
+            options={[
+              { value: '', label: 'not looked at' },
+              { value: 'far-end', label: 'away from the tag' },
+              { value: 'tagged-end', label: 'toward the tag' },
+            ]}
+          />
           <TextField label="Lot" value={draft.lot} onCommit={put('lot')} />
           <TextField label="Lies at" value={draft.storedAt} onCommit={put('storedAt')} />
           <NumberField

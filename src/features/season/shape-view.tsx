@@ -24,9 +24,9 @@ export function ShapeView() {
     () =>
       (Object.keys(RING_SCHOOLS) as RingSchool[]).map((school) => ({
         school,
-        shape: shapeOfTop(season, thickness, { moisture, slope }, school),
+        shape: shapeOfTop(season, thickness, { moisture, slope }, school === chosen ? 'as laid' : school),
       })),
-    [season, thickness, moisture, slope],
+    [season, thickness, moisture, slope, chosen],
   );
   const width = Math.max(200, size.width);
   const scale = (width - 2 * MARGIN) / Math.max(1, ...shapes.map(({ shape }) => shape.width));

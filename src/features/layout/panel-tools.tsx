@@ -1,0 +1,77 @@
+'use client';
+
+import { findPart, plusDays, RING_SCHOOLS, type RingSchool, sayDayShort, shapeOfTop } from '@/core';
+import { Button } from '@/ui/button';
+import { Choice, LengthField } from '@/ui/fields';
+import { FigureLine } from '@/ui/figure';
+import { Length } from '@/ui/units';
+import { Group } from '../form/form-step';
+import { useChange, useDerived, useJobState, useShownDay } from '../job/job-context';
+import type { PanelHands } from './use-panel';
+
+/** What can be done with the strips: all at once by a school or by their match, or the one in hand. */
+export function PanelTools({ hands }: { hands: PanelHands }) {
+  const { laid, figures, season, piece, trim } = useDerived();
+  const { ringSchool } = useJobState((state) => state.document.season);
+  const { jointMargin, laid: choices } = useJobState((state) => state.document.layout);
+  const change = useChange();
+  const { index, moisture } = useShownDay();
+  const strip = laid.find((s) => s.label === hands.chosen);
+  const thickness = findPart(piece, 'top')?.size.thickness ?? 25;
+  const shape = shapeOfTop(season, thickness, { moisture, slope: season.slopes[index] ?? 0 }, 'as laid');
+  const turned = choices.some((choice) => choice.heartUp !== null);
+  if (laid.length === 0) return null;
+  return (
+    <>
+      <Group title={strip ? `Strip ${strip.label}, from ${strip.board.tag}` : 'No strip in hand'}>
+        {strip ? (
+          <p className="flex flex-wrap gap-2">
+            <Button onClick={() => hands.turnOver(strip)}>Turn over</Button>
+            <Button onClick={() => hands.endForEnd(strip)}>End for end</Button>
+          </p>
+        ) : (
+          <p className="text-ink-2">Choose one in the drawing to turn it over (t) or end for end (e).</p>
+        )}
+      </Group>
+      <Group title="All strips">
+        <Choice
+          label="Rings"
+          value={ringSchool}
+          onCommit={(school: RingSchool) => {
+            hands.laySchool(school);
+            return undefined;
+          }}
+          options={(Object.keys(RING_SCHOOLS) as RingSchool[]).map((school) => ({
+            value: school,
+            label: RING_SCHOOLS[school].name,
+            reason: RING_SCHOOLS[school].reason,
+          }))}
+        />
+        {turned ? (
+          <Button look="quiet" className="mb-2" onClick={() => hands.laySchool(ringSchool)}>
+            Lay all by the school again
+          </Button>
+        ) : null}
+        <p className="mb-2 flex flex-wrap gap-2">
+          <Button onClick={hands.best}>Find the best order</Button>
+          <Button onClick={hands.asSawn} disabled={choices.length === 0}>
+            As sawn
+          </Button>
+        </p>
+        <LengthField
+          label="Joints off fasteners by"
+          mm={jointMargin}
+          most={100}
+          onCommit={change('layout.jointMargin')}
+        />
+      </Group>
+      <FigureLine label="Joint nearest a fastener">
+        {trim?.clearance === null || !trim ? '–' : <Length mm={trim.clearance} fine />}
+      </FigureLine>
+      <FigureLine label="Match" figure={figures['panel-match']} />
+      <FigureLine label={`Left free, on ${sayDayShort(plusDays(season.start, index))}`}>
+        <Length mm={shape.height} fine /> high
+      </FigureLine>
+    </>
+  );
+}

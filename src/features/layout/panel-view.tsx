@@ -1,0 +1,272 @@
+'use client';
+
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import clsx from 'clsx';
+import { fastenersAcross, jointMatch, type LaidStrip } from '@/core';
+import { EndGrain } from '@/ui/end-grain';
+import { useUnits } from '@/ui/units';
+import { useSize } from '@/ui/use-size';
+import { useDerived, useLook } from '../job/job-context';
+import { PanelEnd } from './panel-end';
+import type { PanelHands } from './use-panel';
+
+/** Room for the ends of the strips at the left and for the joints' figures at the right, px. */
+const ENDS = 46;
+const JOINTS = 40;
+/** How strongly a tone darkens its strip. */
+const SHADE = [0, 0.05, 0.1, 0.16, 0.23];
+
+/** The strips of the top from above, in their order: to be dragged, turned over and turned end for end. */
+export function PanelView({ hands }: { hands: PanelHands }) {
+  const { laid, demand, trim, piece } = useDerived();
+  const units = useUnits();
+  const [ref, size] = useSize<HTMLDivElement>();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const panel = demand.panels[0];
+  if (!panel || laid.length === 0 || !trim)
+    return <p className="p-6">The strips lie here as soon as a layout is found for all of the top.</p>;
+  const drawn = Math.max(280, size.width - ENDS - JOINTS - 8);
+  const scale = drawn / panel.rough.length;
+  const height = laid.reduce((sum, strip) => sum + strip.width, 0) * scale;
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const at = (id: unknown) => laid.findIndex((strip) => strip.label === id);
+    hands.order(arrayMove([...laid], at(active.id), at(over.id)));
+  };
+  return (
+    <div ref={ref} className="pt-1">
+      <p className="mb-2 max-w-[80ch] text-ink-2">
+        Show face up, drawn {units.length(panel.rough.length)} × {units.length(height / scale)} as glued; inside it the
+        finished top, what is screwed into it, and the triangle to chalk across the strips. Drag a strip to its place,
+        or press space on it and use the arrows.
+      </p>
+      <DndContext id="panel" sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+        <SortableContext items={laid.map((strip) => strip.label)} strategy={verticalListSortingStrategy}>
+          <div className="relative" style={{ height: height + 2 }}>
+            <ul aria-label="Strips of the top" className="relative">
+              {laid.map((strip) => (
+                <StripRow
+                  key={strip.label}
+                  strip={strip}
+                  scale={scale}
+                  thickness={panel.finished.thickness}
+                  hands={hands}
+                />
+              ))}
+            </ul>
+            <Overlay scale={scale} drawn={drawn} height={height} />
+            <ol aria-label="How the joints match">
+              {laid.slice(1).map((right, i) => {
+                const left = laid[i] as LaidStrip;
+                const y = laid.slice(0, i + 1).reduce((sum, strip) => sum + strip.width, 0) * scale;
+                const match = Math.round(100 * (1 - jointMatch(left, right).total));
+                return (
+                  <li
+                    key={right.label}
+                    aria-label={`${left.label} to ${right.label}: ${match} of 100`}
+                    className="figures absolute text-[12px] leading-4"
+                    style={{ left: ENDS + drawn + 8, top: y - 8 }}
+                  >
+                    {match}
+                  </li>
+                );
+              })}
+            </ol>
+          </div>
+        </SortableContext>
+      </DndContext>
+      <PanelEnd
+        strips={laid}
+        thickness={panel.finished.thickness}
+        title={`From the near end, as laid; ${piece.fasteners.length} fasteners, ${trim.left === trim.right ? `${units.length(trim.left)} off each side` : `${units.length(trim.left)} off the left and ${units.length(trim.right)} off the right`}`}
+      />
+    </div>
+  );
+}
+
+function StripRow({
+  strip,
+  scale,
+  thickness,
+  hands,
+}: {
+  strip: LaidStrip;
+  scale: number;
+  thickness: number;
+  hands: PanelHands;
+}) {
+  const { lit, light } = useLook();
+  const units = useUnits();
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: strip.label });
+  const chosen = hands.chosen === strip.label;
+  const on = chosen || lit.includes(strip.label);
+  const h = strip.width * scale;
+  const length = strip.placement.length * scale;
+  const grainHeight = Math.min(h - 3, thickness * scale * 2.2);
+  return (
+    <li
+      className={clsx('relative', isDragging && 'z-20')}
+      style={{
+        height: h,
+        width: ENDS + length,
+        transform: CSS.Transform.toString(transform ? { ...transform, x: 0, scaleX: 1, scaleY: 1 } : null),
+        transition,
+      }}
+    >
+      <button
+        type="button"
+        ref={setNodeRef}
+        {...attributes}
+        {...listeners}
+        aria-label={`${strip.label}, ${units.length(strip.width)} wide, from ${strip.board.tag}, heart ${strip.heartUp ? 'up' : 'down'}${strip.reversed ? ', end for end' : ''}`}
+        data-strip={strip.label}
+        className="relative block h-full cursor-grab touch-none"
+        onFocus={() => hands.choose(strip.label)}
+        onPointerEnter={() => light([strip.label])}
+        onPointerLeave={() => light([])}
+        onKeyDown={(event) => {
+          if (event.key === 't' || event.key === 'e') {
+            event.preventDefault();
+            (event.key === 't' ? hands.turnOver : hands.endForEnd)(strip);
+          } else listeners?.onKeyDown?.(event);
+        }}
+      >
+        <svg width={ENDS + length} height={h} className="block" aria-hidden>
+          <EndGrain
+            x={0.5}
+            y={(h - grainHeight) / 2}
+            width={ENDS - 6}
+            height={grainHeight}
+            rings={strip.rings}
+            boardWidth={strip.width}
+            heartUp={strip.heartUp}
+            lit={on}
+          />
+          <g transform={`translate(${ENDS} 0)`}>
+            <rect
+              x={0}
+              y={0.5}
+              width={length}
+              height={Math.max(1, h - 1)}
+              className={clsx(on ? 'fill-layout-tint stroke-layout' : 'fill-wood stroke-ink')}
+              strokeWidth={on ? 1.8 : 0.9}
+            />
+            {strip.board.tone === null || on ? null : (
+              <rect
+                x={0}
+                y={0.5}
+                width={length}
+                height={Math.max(1, h - 1)}
+                className="fill-ink"
+                opacity={SHADE[strip.board.tone - 1]}
+              />
+            )}
+            {strip.showing.map((d) => (
+              <rect
+                key={`${d.x},${d.y}`}
+                x={
+                  (strip.reversed
+                    ? strip.placement.length - (d.x - strip.placement.x) - d.length
+                    : d.x - strip.placement.x) * scale
+                }
+                y={2}
+                width={d.length * scale}
+                height={Math.max(1, h - 4)}
+                className="fill-none stroke-stop"
+                strokeWidth={1.2}
+              />
+            ))}
+            <text x={6} y={h / 2} dominantBaseline="central" className="figures fill-ink text-[12px]">
+              <tspan className="font-bold text-[13px]">{strip.label}</tspan>
+              <tspan dx={8}>{units.length(strip.width)}</tspan>
+              <tspan dx={10}>{strip.board.tag}</tspan>
+              <tspan dx={10} className="fill-ink-2">
+                {[
+                  strip.heartUp ? 'heart up' : 'heart down',
+                  strip.reversed ? 'end for end' : '',
+                  strip.board.tone === null ? '' : `tone ${strip.board.tone}`,
+                  strip.showing.length > 0 ? `shows ${strip.showing[0]?.kind}` : '',
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </tspan>
+            </text>
+            {strip.planes ? (
+              <path
+                d={strip.planes === 'away' ? 'M0 0h26m-6 -4l6 4l-6 4' : 'M26 0h-26m6 -4l-6 4l6 4'}
+                transform={`translate(${length - 36} ${h / 2})`}
+                className="fill-none stroke-ink"
+                strokeWidth={1.2}
+              />
+            ) : null}
+          </g>
+        </svg>
+      </button>
+    </li>
+  );
+}
+
+/** What is drawn over the strips: the finished top, what is driven into it, the carpenter's triangle. */
+function Overlay({ scale, drawn, height }: { scale: number; drawn: number; height: number }) {
+  const { demand, trim, piece } = useDerived();
+  const panel = demand.panels[0];
+  if (!panel || !trim) return null;
+  const { length, width } = panel.finished;
+  const x0 = ((panel.rough.length - length) / 2) * scale;
+  const middle = (trim.left + width / 2) * scale;
+  const across = fastenersAcross(piece);
+  const tip = drawn * 0.72;
+  const half = Math.min(height * 0.55, drawn * 0.14);
+  return (
+    <svg
+      width={drawn + 2}
+      height={height + 2}
+      className="pointer-events-none absolute top-0"
+      style={{ left: ENDS }}
+      aria-hidden
+    >
+      <rect
+        x={x0}
+        y={trim.left * scale}
+        width={length * scale}
+        height={width * scale}
+        className="fill-none stroke-ink"
+        strokeWidth={1.6}
+      />
+      {piece.fasteners.map((fastener, i) => (
+        <path
+          key={fastener.id}
+          d="M-4 0h8M0 -4v8"
+          transform={`translate(${x0 + (length / 2 + fastener.x) * scale} ${middle + (across[i] ?? 0) * scale})`}
+          className="fill-none stroke-stop"
+          strokeWidth={1.3}
+        />
+      ))}
+      <path
+        d={`M${tip} 4L${tip + half} ${height - 4}H${tip - half}Z`}
+        className="fill-none stroke-layout"
+        strokeWidth={2}
+        strokeLinejoin="round"
+      />
+    </svg>
+  );
+}

@@ -1,0 +1,58 @@
+'use client';
+
+import { useState } from 'react';
+import { bestOrder, choicesOf, fastenersAcross, type LaidChoice, type LaidStrip, type RingSchool } from '@/core';
+import { useDerived, useJobState } from '../job/job-context';
+
+/** What can be done with the strips of the top. */
+export interface PanelHands {
+  /** Label of the strip the hand is on. */
+  chosen: string | null;
+  choose: (label: string) => void;
+  order: (strips: readonly LaidStrip[]) => void;
+  turnOver: (strip: LaidStrip) => void;
+  endForEnd: (strip: LaidStrip) => void;
+  /** Lays all heart sides by a school, the maker's own turns forgotten. */
+  laySchool: (school: RingSchool) => void;
+  /** The order in which the strips match best. */
+  best: () => void;
+  /** As they come from the layout. */
+  asSawn: () => void;
+}
+
+export function usePanel(): PanelHands {
+  const { laid, demand, piece } = useDerived();
+  const { laid: choices, jointMargin } = useJobState((state) => state.document.layout);
+  const school = useJobState((state) => state.document.season.ringSchool);
+  const change = useJobState((state) => state.change);
+  const [chosen, choose] = useState<string | null>(null);
+  const keep = (strips: readonly LaidStrip[]) =>
+    void change([{ path: 'layout.laid', value: choicesOf(strips, choices) }]);
+  const turn = (strip: LaidStrip, turned: Partial<LaidChoice>) => {
+    const at = laid.findIndex((s) => s.strip === strip.strip);
+    const value = choicesOf(laid, choices).map((own, i) => (i === at ? { ...own, ...turned } : own));
+    void change([{ path: 'layout.laid', value }]);
+  };
+  return {
+    chosen,
+    choose,
+    order: keep,
+    turnOver: (strip) => turn(strip, { heartUp: !strip.heartUp }),
+    endForEnd: (strip) => turn(strip, { reversed: !strip.reversed }),
+    laySchool: (next) => {
+      const plain = choicesOf(laid, choices).map((own) => ({ ...own, heartUp: null }));
+      void change([
+        { path: 'season.ringSchool', value: next },
+        { path: 'layout.laid', value: choices.length > 0 ? plain : [] },
+      ]);
+    },
+    best: () => {
+      const panel = demand.panels[0];
+      if (panel)
+        keep(
+          bestOrder({ panel, strips: laid, school, choices, fasteners: fastenersAcross(piece), margin: jointMargin }),
+        );
+    },
+    asSawn: () => void change([{ path: 'layout.laid', value: [] }]),
+  };
+}
