@@ -54,6 +54,16 @@ export { sawCuts, writtenLayout } from './layout/describe-layout';
 export * from './layout/layout';
 export { LAYOUT_AIMS, layoutOptionsOf, layoutWeights } from './layout/layout-aims';
 export { clearArea, leastCost } from './layout/least-cost';
+export {
+  isMoved,
+  movedLayout,
+  movesTo,
+  offcutsOf,
+  placeOn,
+  snapPiece,
+  standingMoves,
+  wrongOfMoves,
+} from './layout/move-piece';
 export { type LayoutProgress, planLayout, searchLayout } from './layout/plan-layout';
 export { highsSolver } from './linear/highs-solver';
 export * from './linear/linear-problem';

@@ -6,14 +6,18 @@ import type { Shop } from './decision/shop';
 import { collectFigures } from './figures';
 import { GLUES, type Glue } from './glueup/glue';
 import { type LaidStrip, layPanel, type PanelTrim, trimPanel } from './glueup/lay-panel';
+import { panelChecks } from './glueup/panel-checks';
 import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type Demand, demandOf } from './layout/demand';
-import { type Layout, type LayoutOptions, layoutKey, type Placement } from './layout/layout';
+import { fixedPlacements } from './layout/fixed-placements';
+import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
 import { layoutOptionsOf } from './layout/layout-aims';
+import { layoutChecks, movesGivenUp } from './layout/layout-checks';
+import { movedLayout, standingMoves } from './layout/move-piece';
 import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
-import { count, mm, say } from './measure/quantity';
+import { count, say } from './measure/quantity';
 import { derivePiece } from './piece/derive-piece';
 import type { Piece } from './piece/piece';
 import { type PieceRestraint, restraintOfPiece } from './piece/restraint-of-piece';
@@ -107,11 +111,17 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const boards = inputs.boards.filter((b) => b.species === species.id && !leftOut.has(b.tag));
 
   const demand = demandOf(piece, document, shop);
-  const fixed = fixedPlacements({ layout: inputs.layout, piece, demand, boards, pinned: document.layout.pinned });
-  const layoutOptions = layoutOptionsOf(shop, document.layout, { seed: 1, effort: LAYOUT_EFFORT, fixed });
-  const key = layoutKey(demand, boards, layoutOptions);
-  const layout = inputs.layout;
-  const layoutState = !layout ? 'none' : layout.key === key ? 'current' : 'stale';
+  const { pinned } = document.layout;
+  const plain = layoutOptionsOf(shop, document.layout, { seed: 1, effort: LAYOUT_EFFORT });
+  const kept = inputs.layout;
+  const layoutState = !kept ? 'none' : kept.key === layoutKey(demand, boards, plain) ? 'current' : 'stale';
+  const moved =
+    kept && layoutState === 'current'
+      ? standingMoves(demand, boards, plain, kept, document.layout.moved)
+      : document.layout.moved;
+  const layout = kept && movedLayout(demand, boards, plain, kept, moved);
+  const fixed = fixedPlacements({ layout, piece, demand, boards, options: plain, pinned, moved });
+  const layoutOptions = { ...plain, fixed };
 
   const panel = demand.panels[0];
   const laid =
@@ -184,6 +194,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...runChecks(context),
     ...piece.problems.map(impossibility),
     ...(layoutState === 'current' && layout ? layoutChecks(layout, species) : []),
+    ...movesGivenUp(piece, document.layout.moved, moved),
     ...(trim ? panelChecks(laid, trim, document.layout.jointMargin) : []),
     ...glueUps.flatMap((glueUp) => glueUp.limits.map(glueUpCheck)),
     ...planChecks(document, dates),
@@ -220,37 +231,6 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     figures,
     problems: piece.problems,
   };
-}
-
-/** What the search leaves where it is: parts that are cut, and whatever of a pinned board is still of the asked size. */
-function fixedPlacements(given: {
-  layout: Layout | null;
-  piece: Piece;
-  demand: Demand;
-  boards: readonly Board[];
-  pinned: readonly string[];
-}): Placement[] {
-  const { layout, piece, demand, boards, pinned } = given;
-  const cut = new Set(piece.parts.filter((part) => part.cut).map((part) => part.id));
-  const tags = new Map(boards.map((board) => [board.id, board.tag]));
-  const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
-  return (layout?.placements ?? []).filter((placement) => {
-    const tag = tags.get(placement.board);
-    if (tag === undefined) return false;
-    if (cut.has(placement.part)) return true;
-    if (!pinned.includes(tag)) return false;
-    const part = demand.parts.find((p) => p.id === placement.part);
-    if (part) return near(part.rough.length, placement.length) && near(part.rough.width, placement.width);
-    const panel = demand.panels.find((p) => p.id === placement.part);
-    const band = panel?.bands[placement.band ?? 0];
-    const width = placement.width - (panel?.jointing ?? 0);
-    return (
-      panel !== undefined &&
-      near(band?.length ?? 0, placement.length) &&
-      width >= panel.leastStrip - 1e-6 &&
-      width <= panel.greatestStrip + 1e-6
-    );
-  });
 }
 
 /** Of everything driven into the top, mm from its middle to the right, as the panel is looked along. */
@@ -292,75 +272,6 @@ function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit)
         : 'Glue that sets before the last joint is home cannot be undone.',
     wayOut: { say: wayOut, changes: [] },
   };
-}
-
-function layoutChecks(layout: Layout, species: Species): Check[] {
-  if (layout.shortfall.length === 0) {
-    return [
-      {
-        id: 'layout.complete',
-        step: 'layout',
-        level: 'good',
-        sentence: say`Everything comes out of ${count(layout.boards.length)} boards of the rack.`,
-        value: count(0),
-        limit: count(0),
-        where: [],
-        why: 'A trip to the yard in the middle of a job costs a day.',
-      },
-    ];
-  }
-  const feet = layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0);
-  const names = [...new Set(layout.shortfall.map((s) => s.name.toLowerCase().split(',')[0]))].join(', ');
-  return [
-    {
-      id: 'layout.shortfall',
-      step: 'layout',
-      level: 'stop',
-      sentence: say`The rack does not give everything: ${feet.toFixed(1)} board feet of ${species.commonName} are to be bought (${names}).`,
-      value: count(layout.shortfall.length),
-      limit: count(0),
-      where: layout.shortfall.map((s) => s.part),
-      why: 'Boards too short, too narrow, too thin or too few, found out before the first cut.',
-      wayOut: { say: say`Add boards to the rack, or change sizes or species in the step Form`, changes: [] },
-    },
-  ];
-}
-
-function panelChecks(laid: readonly LaidStrip[], trim: PanelTrim, margin: number): Check[] {
-  const showing = laid.filter((strip) => strip.showing.length > 0);
-  const checks: Check[] = [];
-  if (trim.clearance !== null) {
-    const near = trim.clearance < margin - 1e-6;
-    checks.push({
-      id: 'panel.joint-at-fastener',
-      step: 'layout',
-      level: near ? 'watch' : 'good',
-      sentence: near
-        ? say`A joint line of the top runs ${mm(trim.clearance)} from a fastener.`
-        : say`The joint lines keep ${mm(trim.clearance)} off the fasteners.`,
-      value: mm(trim.clearance),
-      limit: mm(margin),
-      where: ['top'],
-      why: 'A screw in a joint line wedges the joint apart, and holds in half of it only.',
-      school: 'common practice',
-      wayOut: { say: say`Lay the strips in another order, or search for the best one in the tab Panel`, changes: [] },
-    });
-  }
-  if (showing.length > 0) {
-    const kinds = [...new Set(showing.flatMap((strip) => strip.showing.map((d) => d.kind)))].join(' and ');
-    checks.push({
-      id: 'panel.shows',
-      step: 'layout',
-      level: 'watch',
-      sentence: say`As it is laid, ${showing.map((strip) => strip.label).join(', ')} shows a ${kinds}.`,
-      value: count(showing.length),
-      limit: count(0),
-      where: ['top'],
-      why: 'The strip was taken from that board with its other face up.',
-      wayOut: { say: say`Turn it over in the tab Panel, or take the school that puts the best face up`, changes: [] },
-    });
-  }
-  return checks;
 }
 
 function planChecks(document: JobDocument, dates: Schedule): Check[] {

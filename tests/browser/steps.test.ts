@@ -122,7 +122,7 @@ describe('each step of the work', () => {
     await reads(page, 'main', /changes tried/);
     const board = await page.$eval('figure[data-board]', (e) => (e as HTMLElement).dataset.board!);
     const pieces = () =>
-      page.$eval(`figure[data-board="${board}"] svg`, (e) => e.getAttribute('aria-label')!.replace(/^.*: /, ''));
+      page.$eval(`figure[data-board="${board}"]`, (e) => e.getAttribute('aria-label')!.replace(/^.*: /, ''));
     const before = await pieces();
     await (await button(page, `Pin ${board}`)).click();
     await button(page, `Unpin ${board}`);

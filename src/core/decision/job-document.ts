@@ -123,6 +123,20 @@ export const LaidChoiceSchema = v.object({
   reversed: v.nullable(v.boolean()),
 });
 
+/** Where the maker has put a piece that the search had put elsewhere. */
+export const MoveSchema = v.object({
+  /** Id of the part or panel. */
+  part: v.pipe(v.string(), v.maxLength(80)),
+  /** Number of the strip in its panel. */
+  strip: v.nullable(whole(0, 2000)),
+  /** Tag of the board. */
+  board: line(40),
+  x: length(0, 20000),
+  y: length(0, 5000),
+  /** The show face is the one under the tagged face. */
+  turned: v.boolean(),
+});
+
 export const LayoutChoiceSchema = v.object({
   leastStrip: length(20, 400),
   greatestStrip: length(30, 800),
@@ -145,6 +159,8 @@ export const LayoutChoiceSchema = v.object({
   leaveOut: v.pipe(v.array(line(40)), v.maxLength(5000)),
   /** Tags of boards whose pieces stay as they are laid out. */
   pinned: v.optional(v.pipe(v.array(line(40)), v.maxLength(5000)), []),
+  /** Pieces put elsewhere by hand; they stay there through every search. */
+  moved: v.optional(v.pipe(v.array(MoveSchema), v.maxLength(2000)), []),
   /** The strips of the panels from one side to the other, as far as the maker has laid them. */
   laid: v.optional(v.pipe(v.array(LaidChoiceSchema), v.maxLength(500)), []),
   /** Between a joint line of the top and anything driven into it. */
@@ -218,6 +234,7 @@ export type Brief = v.InferOutput<typeof BriefSchema>;
 export type Form = v.InferOutput<typeof FormSchema>;
 export type Joints = v.InferOutput<typeof JointsSchema>;
 export type SeasonChoice = v.InferOutput<typeof SeasonSchema>;
+export type Move = v.InferOutput<typeof MoveSchema>;
 export type LaidChoice = v.InferOutput<typeof LaidChoiceSchema>;
 export type Bench = v.InferOutput<typeof BenchSchema>;
 export type Lock = v.InferOutput<typeof LockSchema>;

@@ -3,9 +3,12 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { aBoard, plainOptions } from '../../../tests/fixtures/layout-parts';
+import { withChanges } from '../decision/job-document';
 import { blanksOf } from '../layout/blanks';
+import { checkLayout } from '../layout/check-layout';
 import { cutSequence } from '../layout/cut-sequence';
 import { cutSteps } from '../layout/cut-steps';
+import { placeOn } from '../layout/move-piece';
 import { planLayout } from '../layout/plan-layout';
 import { sayCut, writeCutsCsv } from './cuts-csv';
 import { DXF_LAYERS, writeLayoutDxf } from './layout-dxf';
@@ -107,5 +110,38 @@ describe('a pinned board', () => {
       d.form.top.width = 800;
     });
     expect(derive(shorter, { layout }).layoutOptions.fixed).toEqual([]);
+  });
+});
+
+describe('a piece put by hand', () => {
+  const leg = layout.placements.find((p) => p.part.startsWith('leg'))!;
+  const board = job.boards.find((b) => !layout.boards.includes(b.id) && placesFor(b) !== null)!;
+  function placesFor(b: (typeof job.boards)[number]) {
+    return placeOn(b, job.demand, job.layoutOptions, layout, { ...leg, placements: [leg] });
+  }
+  const moved = change(demoJob('1-square-table'), (d) => {
+    d.layout.moved = placesFor(board)!;
+  });
+
+  it('lies there in everything that rests on the layout, and stays through another search', () => {
+    const next = derive(moved, { layout });
+    const there = next.layout!.placements.find((p) => p.part === leg.part)!;
+    expect(there.board).toBe(board.id);
+    expect(next.layoutState).toBe('current');
+    expect(checkLayout(next.demand, next.boards, next.layoutOptions, next.layout!)).toEqual([]);
+    expect(next.layoutOptions.fixed).toContainEqual(there);
+    const again = planLayout(next.demand, next.boards, { ...next.layoutOptions, effort: 100 });
+    expect(derive(moved, { layout: again }).layout!.placements).toContainEqual(there);
+  });
+
+  it('is given up, and said so, when it no longer fits there', () => {
+    const longer = change(moved, (d) => {
+      d.layout.moved = d.layout.moved.map((m) => ({ ...m, x: board.length - leg.length }));
+    });
+    const next = derive(longer, { layout });
+    expect(next.layout!.placements.find((p) => p.part === leg.part)).toEqual(leg);
+    const check = next.checks.find((c) => c.id === 'layout.moves-given-up')!;
+    expect(check.level).toBe('watch');
+    expect(withChanges(longer, check.wayOut!.changes).layout.moved).toEqual([]);
   });
 });

@@ -37,8 +37,18 @@ export function checkLayout(
   return wrong;
 }
 
-/** What is wrong on one board. */
-export function checkBoard(board: Board, demand: Demand, options: LayoutOptions, layout: Checkable): string[] {
+/**
+ * What is wrong on one board.
+ *
+ * @param nameOf what a piece is called in the words that come back; its part's id where nothing is said
+ */
+export function checkBoard(
+  board: Board,
+  demand: Demand,
+  options: LayoutOptions,
+  layout: Checkable,
+  nameOf: (placement: Placement) => string = (placement) => placement.part,
+): string[] {
   const wrong: string[] = [];
   const here = layout.placements.filter((p) => p.board === board.id);
   const offcuts = layout.offcuts.filter((o) => o.board === board.id);
@@ -46,7 +56,7 @@ export function checkBoard(board: Board, demand: Demand, options: LayoutOptions,
   const shape = boardShape(board);
   const blanks = blanksOf(here);
   const pieces: { name: string; at: Rectangle }[] = [
-    ...blanks.map(({ at, placements }) => ({ name: placements.map((p) => p.part).join(', '), at })),
+    ...blanks.map(({ at, placements }) => ({ name: placements.map(nameOf).join(', '), at })),
     ...offcuts.map((at) => ({ name: 'an offcut', at })),
   ];
 
@@ -76,13 +86,13 @@ export function checkBoard(board: Board, demand: Demand, options: LayoutOptions,
       const panel = demand.panels.find((d) => d.id === p.part);
       const wanted = part ?? panel;
       if (!wanted) {
-        wrong.push(`${p.part} is not asked for`);
+        wrong.push(`${nameOf(p)} is not asked for`);
         continue;
       }
       const use = { kind: panel ? ('strip' as const) : ('part' as const), shows: wanted.shows };
       for (const defect of board.defects) {
         if (overlap(at, defect) && spoils(defect, use, p.turned ? 'under' : 'tagged')) {
-          wrong.push(`${p.part} lies on a ${defect.kind} of ${board.tag}`);
+          wrong.push(`${nameOf(p)} lies on a ${defect.kind} of ${board.tag}`);
         }
       }
       thickness += wanted.finished.thickness;
@@ -96,8 +106,7 @@ export function checkBoard(board: Board, demand: Demand, options: LayoutOptions,
         wrong.push(`two pieces lie on one another on ${board.tag}`);
       if (at.width > resaw.height + SLACK) wrong.push(`${board.tag} cannot be resawn so wide`);
     }
-    if (planed < thickness - SLACK)
-      wrong.push(`${board.tag} is too thin for ${placements.map((p) => p.part).join(' and ')}`);
+    if (planed < thickness - SLACK) wrong.push(`${board.tag} is too thin for ${placements.map(nameOf).join(' and ')}`);
   }
   const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
   const wanted = pieces.map((piece) => piece.at);

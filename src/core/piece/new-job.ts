@@ -86,6 +86,7 @@ export function newJob(given: {
       weights: { offcutWorth: 70, board: 12, cut: 1, joint: 4, lot: 2, ring: 1 },
       leaveOut: [],
       pinned: [],
+      moved: [],
       laid: [],
       jointMargin: 12,
     },

@@ -7,16 +7,19 @@ import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { ProgressBar } from '@/ui/progress-bar';
 import { Length, useUnits } from '@/ui/units';
+import { usePanZoom } from '@/ui/use-pan-zoom';
 import { Group } from '../form/form-step';
 import { useTabs } from '../form/piece-drawing';
 import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { BoardsDrawing } from './boards-drawing';
 import { CutsTable } from './cuts-table';
+import { MoveTools } from './move-tools';
 import { PanelEnd } from './panel-end';
 import { PanelTools } from './panel-tools';
 import { PanelView } from './panel-view';
 import { useLayoutSearch } from './use-layout-search';
+import { useMoves } from './use-moves';
 import { usePanel } from './use-panel';
 
 const TABS = [
@@ -33,10 +36,14 @@ export function LayoutStep() {
   const { lit, light } = useLook();
   const choice = useJobState((s) => s.document.layout);
   const change = useChange();
+  const changeAll = useJobState((s) => s.change);
   const tabs = useTabs(TABS, 'boards');
   const layout = state.searching && state.progress ? state.progress.best : kept;
   const current = state.searching || layoutState === 'current';
   const panel = demand.panels[0];
+  const moves = useMoves(state.searching || layoutState !== 'current' ? null : layout);
+  const { ref, zoom, bar } = usePanZoom<HTMLDivElement>();
+  const drawn = tabs.value === 'boards' || tabs.value === 'panel';
   return (
     <StepFrame
       step="layout"
@@ -44,8 +51,11 @@ export function LayoutStep() {
       views={tabs.bar}
       tools={
         layout ? (
-          <span className="figures">
-            {layout.boards.length} of {boards.length} {species.commonName} boards
+          <span className="flex items-center gap-4">
+            <span className="figures">
+              {layout.boards.length} of {boards.length} {species.commonName} boards
+            </span>
+            {drawn ? bar : null}
           </span>
         ) : null
       }
@@ -57,12 +67,14 @@ export function LayoutStep() {
               : 'The first layout is being searched …'}
           </p>
         ) : (
-          <div className={current ? '' : 'opacity-50'}>
+          <div ref={ref} className={current ? '' : 'opacity-50'}>
             {tabs.value === 'boards' ? (
               <BoardsDrawing
                 layout={layout}
                 piece={piece}
                 boards={boards}
+                zoom={zoom}
+                hands={state.searching || !current ? null : moves}
                 lit={lit}
                 onLight={light}
                 pinned={choice.pinned}
@@ -71,13 +83,15 @@ export function LayoutStep() {
                     choice.pinned.includes(tag) ? choice.pinned.filter((t) => t !== tag) : [...choice.pinned, tag],
                   )
                 }
-                onLeaveOut={(tag) => {
-                  if (choice.pinned.includes(tag)) void change('layout.pinned')(choice.pinned.filter((t) => t !== tag));
-                  void change('layout.leaveOut')([...choice.leaveOut, tag]);
-                }}
+                onLeaveOut={(tag) =>
+                  void changeAll([
+                    { path: 'layout.pinned', value: choice.pinned.filter((t) => t !== tag) },
+                    { path: 'layout.leaveOut', value: [...choice.leaveOut, tag] },
+                  ])
+                }
               />
             ) : tabs.value === 'panel' ? (
-              <PanelView hands={hands} />
+              <PanelView hands={hands} zoom={zoom} />
             ) : tabs.value === 'pieces' ? (
               <PiecesTable layout={layout} />
             ) : (
@@ -114,6 +128,7 @@ export function LayoutStep() {
           </p>
         )}
       </div>
+      {tabs.value === 'boards' && layout ? <MoveTools hands={moves} /> : null}
       {tabs.value === 'panel' ? null : <LayoutSide layout={layout} />}
     </StepFrame>
   );

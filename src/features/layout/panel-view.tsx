@@ -33,7 +33,7 @@ const JOINTS = 40;
 const SHADE = [0, 0.05, 0.1, 0.16, 0.23];
 
 /** The strips of the top from above, in their order: to be dragged, turned over and turned end for end. */
-export function PanelView({ hands }: { hands: PanelHands }) {
+export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) {
   const { laid, demand, trim, piece } = useDerived();
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
@@ -44,7 +44,7 @@ export function PanelView({ hands }: { hands: PanelHands }) {
   const panel = demand.panels[0];
   if (!panel || laid.length === 0 || !trim)
     return <p className="p-6">The strips lie here as soon as a layout is found for all of the top.</p>;
-  const drawn = Math.max(280, size.width - ENDS - JOINTS - 8);
+  const drawn = zoom * Math.max(280, size.width - ENDS - JOINTS - 8);
   const scale = drawn / panel.rough.length;
   const height = laid.reduce((sum, strip) => sum + strip.width, 0) * scale;
   const drop = ({ active, over }: DragEndEvent) => {
@@ -139,7 +139,7 @@ function StripRow({
         {...listeners}
         aria-label={`${strip.label}, ${units.length(strip.width)} wide, from ${strip.board.tag}, heart ${strip.heartUp ? 'up' : 'down'}${strip.reversed ? ', end for end' : ''}`}
         data-strip={strip.label}
-        className="relative block h-full cursor-grab touch-none"
+        className="relative block h-full min-h-0! cursor-grab touch-none"
         onFocus={() => hands.choose(strip.label)}
         onPointerEnter={() => light([strip.label])}
         onPointerLeave={() => light([])}
@@ -195,7 +195,7 @@ function StripRow({
                 strokeWidth={1.2}
               />
             ))}
-            <text x={6} y={h / 2} dominantBaseline="central" className="figures fill-ink text-[12px]">
+            <text x={16} y={h / 2} dominantBaseline="central" className="figures fill-ink text-[12px]">
               <tspan className="font-bold text-[13px]">{strip.label}</tspan>
               <tspan dx={8}>{units.length(strip.width)}</tspan>
               <tspan dx={10}>{strip.board.tag}</tspan>

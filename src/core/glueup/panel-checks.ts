@@ -1,0 +1,41 @@
+import type { Check } from '../check/check';
+import { count, mm, say } from '../measure/quantity';
+import type { LaidStrip, PanelTrim } from './lay-panel';
+
+/** What the order and the turns of the strips bring: joint lines at fasteners, faults that show. */
+export function panelChecks(laid: readonly LaidStrip[], trim: PanelTrim, margin: number): Check[] {
+  const showing = laid.filter((strip) => strip.showing.length > 0);
+  const checks: Check[] = [];
+  if (trim.clearance !== null) {
+    const near = trim.clearance < margin - 1e-6;
+    checks.push({
+      id: 'panel.joint-at-fastener',
+      step: 'layout',
+      level: near ? 'watch' : 'good',
+      sentence: near
+        ? say`A joint line of the top runs ${mm(trim.clearance)} from a fastener.`
+        : say`The joint lines keep ${mm(trim.clearance)} off the fasteners.`,
+      value: mm(trim.clearance),
+      limit: mm(margin),
+      where: ['top'],
+      why: 'A screw in a joint line wedges the joint apart, and holds in half of it only.',
+      school: 'common practice',
+      wayOut: { say: say`Lay the strips in another order, or search for the best one in the tab Panel`, changes: [] },
+    });
+  }
+  if (showing.length > 0) {
+    const kinds = [...new Set(showing.flatMap((strip) => strip.showing.map((d) => d.kind)))].join(' and ');
+    checks.push({
+      id: 'panel.shows',
+      step: 'layout',
+      level: 'watch',
+      sentence: say`As it is laid, ${showing.map((strip) => strip.label).join(', ')} shows a ${kinds}.`,
+      value: count(showing.length),
+      limit: count(0),
+      where: ['top'],
+      why: 'The strip was taken from that board with its other face up.',
+      wayOut: { say: say`Turn it over in the tab Panel, or take the school that puts the best face up`, changes: [] },
+    });
+  }
+  return checks;
+}

@@ -1,0 +1,55 @@
+import type { Move } from '../decision/job-document';
+import type { Piece } from '../piece/piece';
+import type { Board } from '../stock/board';
+import { checkBoard } from './check-layout';
+import type { Demand } from './demand';
+import type { Layout, LayoutOptions, Placement } from './layout';
+import { isMoved } from './move-piece';
+
+/**
+ * What the search leaves where it is: parts that are cut, and what the maker has moved or pinned as far as it is still of
+ * the asked size and the board as it now is still gives it.
+ */
+export function fixedPlacements(given: {
+  layout: Layout | null;
+  piece: Piece;
+  demand: Demand;
+  boards: readonly Board[];
+  options: LayoutOptions;
+  pinned: readonly string[];
+  moved: readonly Move[];
+}): Placement[] {
+  const { layout, piece, demand, boards, options, pinned, moved } = given;
+  if (!layout) return [];
+  const cut = new Set(piece.parts.filter((part) => part.cut).map((part) => part.id));
+  return boards.flatMap((board) => {
+    const here = layout.placements.filter((placement) => placement.board === board.id);
+    const sawn = here.filter((placement) => cut.has(placement.part));
+    const kept = here.filter(
+      (placement) =>
+        !cut.has(placement.part) &&
+        (pinned.includes(board.tag) || moved.some((move) => isMoved(placement, move))) &&
+        asAsked(placement, demand),
+    );
+    if (kept.length === 0) return sawn;
+    const placements = [...sawn, ...kept];
+    const wrong = checkBoard(board, demand, options, { placements, offcuts: [], shortfall: [] });
+    return wrong.length === 0 ? placements : sawn;
+  });
+}
+
+/** Whether a piece of the layout still has the size that is asked for. */
+function asAsked(placement: Placement, demand: Demand): boolean {
+  const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
+  const part = demand.parts.find((p) => p.id === placement.part);
+  if (part) return near(part.rough.length, placement.length) && near(part.rough.width, placement.width);
+  const panel = demand.panels.find((p) => p.id === placement.part);
+  const band = panel?.bands[placement.band ?? 0];
+  const width = placement.width - (panel?.jointing ?? 0);
+  return (
+    panel !== undefined &&
+    near(band?.length ?? 0, placement.length) &&
+    width >= panel.leastStrip - 1e-6 &&
+    width <= panel.greatestStrip + 1e-6
+  );
+}

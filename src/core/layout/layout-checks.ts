@@ -1,0 +1,65 @@
+import type { Check } from '../check/check';
+import type { Move } from '../decision/job-document';
+import { count, say } from '../measure/quantity';
+import type { Piece } from '../piece/piece';
+import type { Species } from '../wood/species';
+import type { Layout } from './layout';
+
+/** Whether the rack gives everything. */
+export function layoutChecks(layout: Layout, species: Species): Check[] {
+  if (layout.shortfall.length === 0) {
+    return [
+      {
+        id: 'layout.complete',
+        step: 'layout',
+        level: 'good',
+        sentence: say`Everything comes out of ${count(layout.boards.length)} boards of the rack.`,
+        value: count(0),
+        limit: count(0),
+        where: [],
+        why: 'A trip to the yard in the middle of a job costs a day.',
+      },
+    ];
+  }
+  const feet = layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0);
+  const names = [...new Set(layout.shortfall.map((s) => s.name.toLowerCase().split(',')[0]))].join(', ');
+  return [
+    {
+      id: 'layout.shortfall',
+      step: 'layout',
+      level: 'stop',
+      sentence: say`The rack does not give everything: ${feet.toFixed(1)} board feet of ${species.commonName} are to be bought (${names}).`,
+      value: count(layout.shortfall.length),
+      limit: count(0),
+      where: layout.shortfall.map((s) => s.part),
+      why: 'Boards too short, too narrow, too thin or too few, found out before the first cut.',
+      wayOut: { say: say`Add boards to the rack, or change sizes or species in the step Form`, changes: [] },
+    },
+  ];
+}
+
+/** Pieces put somewhere by hand that can no longer lie there. */
+export function movesGivenUp(piece: Piece, moves: readonly Move[], standing: readonly Move[]): Check[] {
+  const givenUp = moves.filter((move) => !standing.includes(move));
+  if (givenUp.length === 0) return [];
+  const names = givenUp.map((move) => {
+    const letter = piece.parts.find((part) => part.id === move.part)?.letter ?? move.part;
+    return `${letter}${move.strip === null ? '' : move.strip + 1} on ${move.board}`;
+  });
+  return [
+    {
+      id: 'layout.moves-given-up',
+      step: 'layout',
+      level: 'watch',
+      sentence: say`What you had put by hand no longer lies there: ${names.join(', ')}.`,
+      value: count(givenUp.length),
+      limit: count(0),
+      where: givenUp.map((move) => move.part),
+      why: 'Its size, its board or what lies beside it has changed since.',
+      wayOut: {
+        say: say`Forget these places`,
+        changes: [{ path: 'layout.moved', value: standing }],
+      },
+    },
+  ];
+}

@@ -1,0 +1,96 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import type { JobDocument } from '@/core';
+import { button, call, fill, openPage, radio, reads, saved, withBrowser } from './desk';
+
+withBrowser();
+
+const longTable = async () => {
+  const file = readFileSync(join(import.meta.dirname, '../../demo/jobs/2-long-table.taller.json'), 'utf8');
+  return (await call<{ id: string }>('POST', '/api/jobs/import', file)).data.id;
+};
+const decisions = async (id: string) =>
+  (await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`)).data.document.layout;
+
+const boxOf = async (page: Page, selector: string) => {
+  const handle = await page.waitForSelector(selector);
+  const box = await handle!.boundingBox();
+  return box!;
+};
+
+/** Takes something by its left end and holds it over a point. */
+async function hold(page: Page, selector: string, to: { x: number; y: number }) {
+  const from = await boxOf(page, selector);
+  await page.mouse.move(from.x + 8, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 20, from.y + from.height / 2, { steps: 3 });
+  await page.mouse.move(to.x + 8, to.y + from.height / 2, { steps: 6 });
+}
+
+describe('boards and strips by hand', () => {
+  it('a leg is dragged to another board, the checker answering; it is placed by figures, swapped and let go', async () => {
+    const id = await longTable();
+    const page = await openPage(`/jobs/${id}/layout`);
+    await page.setViewport({ width: 1280, height: 1500 });
+    await reads(page, 'main', /changes tried/);
+    await page.click('main button[aria-expanded="false"]');
+    const leg = '[aria-label="B, 750 × 70"]';
+    const thick = await boxOf(page, 'figure[data-board="K12"] polygon');
+    const thin = await boxOf(page, 'figure[data-board="K09"] polygon');
+
+    await hold(page, leg, { x: thin.x + 200, y: thin.y + 4 });
+    await reads(page, 'figure[data-board="K09"] [role="status"]', /K09 is too thin for B/);
+    await page.mouse.up();
+    expect(await page.$('figure[data-board="K13"] [aria-label="B, 750 × 70"]')).not.toBeNull();
+
+    await hold(page, leg, { x: thick.x + 9, y: thick.y + 3 });
+    await reads(
+      page,
+      'figure[data-board="K12"] [role="status"]',
+      /B fits, 25 from the tagged end, 0 from the near edge/,
+    );
+    await page.mouse.up();
+    await page.waitForSelector(`figure[data-board="K12"] ${leg}`);
+    await saved(page);
+    expect((await decisions(id)).moved).toEqual([
+      { part: 'leg-front-left', strip: null, board: 'K12', x: 25, y: 0, turned: false },
+    ]);
+
+    await fill(page, 'From the tagged end', '900');
+    await saved(page);
+    expect((await decisions(id)).moved[0]).toMatchObject({ x: 900, y: 0 });
+    await fill(page, 'From the tagged end', '1600');
+    await reads(page, '[role="alert"]', /B lies outside K12/);
+    await fill(page, 'From the tagged end', '40');
+    const swap = await page.waitForSelector('::-p-aria([name="Change places with"][role="combobox"])');
+    await (swap as unknown as { select: (value: string) => Promise<unknown> }).select('C');
+    await page.waitForSelector('figure[data-board="K12"] [aria-label="C, 750 × 70"]');
+    await page.waitForSelector(`figure[data-board="K13"] ${leg}`);
+    await (await button(page, 'Let it go')).click();
+    await saved(page);
+    expect((await decisions(id)).moved.map((m) => m.part)).toEqual(['leg-front-right']);
+
+    const before = (await boxOf(page, leg)).width;
+    await (await button(page, 'Larger')).click();
+    expect((await boxOf(page, leg)).width / before).toBeCloseTo(1.5, 1);
+    await (await button(page, 'The whole board across')).click();
+
+    // The strips of the top: dragged to another place, and on from there by the keyboard.
+    await (await radio(page, 'Panel')).click();
+    const strips = () => page.$$eval('[data-strip]', (all) => all.map((e) => (e as HTMLElement).dataset.strip!));
+    const [first = '', second = '', third = ''] = await strips();
+    const over = await boxOf(page, `[data-strip="${third}"]`);
+    await hold(page, `[data-strip="${first}"]`, { x: over.x, y: over.y });
+    await page.mouse.up();
+    await expect.poll(async () => (await strips()).slice(0, 3)).toEqual([second, third, first]);
+    await page.focus(`[data-strip="${first}"]`);
+    await page.keyboard.press('t');
+    await reads(page, 'main', /heart (up|down)/);
+    await saved(page);
+    const laid = (await decisions(id)).laid;
+    expect(laid[2]!.heartUp).not.toBeNull();
+    expect(page.faults).toEqual([]);
+  });
+});
