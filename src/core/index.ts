@@ -47,6 +47,7 @@ export { type DerivedJob, deriveJob, fastenersAcross, type JobInputs, LAYOUT_EFF
 export { legCorner, tenonThickness } from './joint/leg-corner';
 export { type Blank, blanksOf } from './layout/blanks';
 export { checkBoard, checkLayout } from './layout/check-layout';
+export * from './layout/compare-layouts';
 export { cutSequence, type SawCut } from './layout/cut-sequence';
 export { type CutStep, cutSteps } from './layout/cut-steps';
 export * from './layout/demand';

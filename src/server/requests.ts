@@ -4,6 +4,7 @@ import {
   BoardSchema,
   BriefSchema,
   JobDocumentSchema,
+  KeptLayoutSchema,
   LayoutSchema,
   PlaceSchema,
   ShopSchema,
@@ -31,6 +32,7 @@ export const NewJobRequest = v.object({
 export const SaveJobRequest = v.object({ revision, document: JobDocumentSchema });
 export const StepJobRequest = v.object({ revision });
 export const KeepLayoutRequest = LayoutSchema;
+export const KeepAsideRequest = KeptLayoutSchema;
 export const SaveBoardRequest = v.object({ revision, board: BoardSchema });
 export const SaveShopRequest = v.object({ revision, shop: ShopSchema });
 

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import type { JobDocument } from '@/core';
-import { button, call, fill, openPage, radio, reads, saved, withBrowser } from './desk';
+import { button, call, field, fill, openPage, radio, reads, saved, withBrowser } from './desk';
 
 withBrowser();
 
@@ -76,6 +76,22 @@ describe('boards and strips by hand', () => {
     await (await button(page, 'Larger')).click();
     expect((await boxOf(page, leg)).width / before).toBeCloseTo(1.5, 1);
     await (await button(page, 'The whole board across')).click();
+
+    // Put aside, another aim, side by side, and back to the first.
+    await (await radio(page, 'Compare')).click();
+    await (await button(page, 'Put this layout aside')).click();
+    await reads(page, 'main', /A, save wood/);
+    await (await radio(page, 'Boards')).click();
+    await (await field(page, 'Aim', 'combobox')).select('fewest-boards');
+    await reads(page, 'main', /Searching/);
+    await reads(page, 'main', /changes tried/);
+    await (await radio(page, 'Compare')).click();
+    const counts = await page.$$eval('[data-merit="counts"] td', (all) => all.map((e) => parseFloat(e.textContent!)));
+    expect(counts[0]).toBeLessThanOrEqual(counts[1]! + 0.01);
+    await (await button(page, 'Take this one')).click();
+    await saved(page);
+    expect(await decisions(id)).toMatchObject({ aim: 'save-wood', moved: [{ part: 'leg-front-right' }] });
+    await reads(page, 'main', /changes tried/);
 
     // The strips of the top: dragged to another place, and on from there by the keyboard.
     await (await radio(page, 'Panel')).click();

@@ -1,6 +1,7 @@
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { type JobDocument, readJobFile, withChanges } from '@/core';
+import { type JobDocument, planLayout, readJobFile, withChanges } from '@/core';
+import { derive } from '../fixtures/demo';
 import { base, call, type JobReply, newJob } from './api';
 
 describe('the history of a job', () => {
@@ -143,6 +144,24 @@ describe('what goes out', () => {
     expect(await places()).toBe(0);
     for (let i = 0; i < 2; i += 1) expect((await call('POST', '/api/jobs/import', data)).status).toBe(201);
     expect(await places()).toBe(1);
+  });
+
+  it('layouts are put aside with what was asked for, listed in order, and forgotten', async () => {
+    const path = `/api/jobs/${job.id}/kept-layouts`;
+    const derived = derive(job.document);
+    const layout = planLayout(derived.demand, derived.boards, { ...derived.layoutOptions, effort: 20 });
+    const kept = { name: 'A, save wood', choice: job.document.layout, layout };
+    const first = await call<{ id: string }>('POST', path, kept);
+    expect(first.status).toBe(201);
+    await call('POST', path, { ...kept, name: 'B' });
+    const listed = await call<{ id: string; name: string; layout: unknown }[]>('GET', path);
+    expect(listed.data.map((one) => one.name)).toEqual(['A, save wood', 'B']);
+    expect(listed.data[0]!.layout).toEqual(layout);
+    expect((await call('POST', path, { name: '', choice: {}, layout })).status).toBe(422);
+    expect((await call('DELETE', `${path}/${first.data.id}`)).status).toBe(200);
+    expect((await call('DELETE', `${path}/${first.data.id}`)).status).toBe(404);
+    expect((await call<unknown[]>('GET', path)).data).toHaveLength(1);
+    expect((await call('GET', '/api/jobs/00000000-0000-4000-8000-000000000000/kept-layouts')).status).toBe(404);
   });
 
   it('a kept layout is used as long as it fits', async () => {

@@ -242,7 +242,7 @@ function BlankShape({
         strokeWidth={on ? 1.8 : 0.9}
         className={clsx(on ? 'fill-layout-tint stroke-layout' : 'fill-wood stroke-ink')}
       />
-      {h > 11 ? (
+      {h > 13 ? (
         <text
           x={blank.x * scale + 6}
           y={blank.y * scale + h / 2}

@@ -12,12 +12,15 @@ import { Group } from '../form/form-step';
 import { useTabs } from '../form/piece-drawing';
 import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
+import { AIM_WORDS } from './aim-words';
 import { BoardsDrawing } from './boards-drawing';
+import { CompareTools, CompareView } from './compare-view';
 import { CutsTable } from './cuts-table';
 import { MoveTools } from './move-tools';
 import { PanelEnd } from './panel-end';
 import { PanelTools } from './panel-tools';
 import { PanelView } from './panel-view';
+import { useKeptLayouts } from './use-kept-layouts';
 import { useLayoutSearch } from './use-layout-search';
 import { useMoves } from './use-moves';
 import { usePanel } from './use-panel';
@@ -27,10 +30,11 @@ const TABS = [
   { value: 'panel', label: 'Panel' },
   { value: 'pieces', label: 'Pieces' },
   { value: 'cuts', label: 'Cuts' },
+  { value: 'compare', label: 'Compare' },
 ] as const;
 
 export function LayoutStep() {
-  const { piece, boards, layout: kept, layoutState, demand, species, laid } = useDerived();
+  const { piece, boards, layout: standing, layoutState, demand, species, laid } = useDerived();
   const hands = usePanel();
   const { state, start, stop } = useLayoutSearch();
   const { lit, light } = useLook();
@@ -38,7 +42,8 @@ export function LayoutStep() {
   const change = useChange();
   const changeAll = useJobState((s) => s.change);
   const tabs = useTabs(TABS, 'boards');
-  const layout = state.searching && state.progress ? state.progress.best : kept;
+  const kept = useKeptLayouts(layoutState === 'current', tabs.value === 'compare');
+  const layout = state.searching && state.progress ? state.progress.best : standing;
   const current = state.searching || layoutState === 'current';
   const panel = demand.panels[0];
   const moves = useMoves(state.searching || layoutState !== 'current' ? null : layout);
@@ -94,8 +99,10 @@ export function LayoutStep() {
               <PanelView hands={hands} zoom={zoom} />
             ) : tabs.value === 'pieces' ? (
               <PiecesTable layout={layout} />
-            ) : (
+            ) : tabs.value === 'cuts' ? (
               <CutsTable layout={layout} />
+            ) : (
+              <CompareView kept={kept} />
             )}
             {laid.length > 0 && panel && tabs.value === 'boards' ? (
               <PanelEnd strips={laid} thickness={panel.finished.thickness} title="The top, from the end" />
@@ -106,6 +113,7 @@ export function LayoutStep() {
       lead={tabs.value === 'panel' && laid.length > 1 ? <PanelLead /> : <LayoutLead layout={layout} />}
     >
       {tabs.value === 'panel' ? <PanelTools hands={hands} /> : null}
+      {tabs.value === 'compare' ? <CompareTools kept={kept} /> : null}
       <div aria-live="polite">
         {state.searching ? (
           <>
@@ -129,7 +137,7 @@ export function LayoutStep() {
         )}
       </div>
       {tabs.value === 'boards' && layout ? <MoveTools hands={moves} /> : null}
-      {tabs.value === 'panel' ? null : <LayoutSide layout={layout} />}
+      {tabs.value === 'panel' || tabs.value === 'compare' ? null : <LayoutSide layout={layout} />}
     </StepFrame>
   );
 }
@@ -202,13 +210,6 @@ function LayoutSide({ layout }: { layout: Layout | null }) {
     </>
   );
 }
-
-const AIM_WORDS = {
-  'save-wood': { label: 'Save wood', says: 'Wood is dear: what is left should be as much and as useful as can be.' },
-  'fewest-boards': { label: 'Fewest boards', says: 'Every board is work before it gives anything: open few.' },
-  'best-match': { label: 'Best match', says: 'Few joint lines, one log, one kind of ring in a panel.' },
-  own: { label: 'My own', says: 'What each thing counts for, set by you.' },
-} as const;
 
 const WEIGHTS = [
   { key: 'offcutWorth', label: 'A useful offcut keeps, %', most: 100 },

@@ -1,0 +1,73 @@
+import * as v from 'valibot';
+import { name } from '../decision/fields';
+import { LayoutChoiceSchema } from '../decision/job-document';
+import type { Board } from '../stock/board';
+import type { Demand } from './demand';
+import { writtenLayout } from './describe-layout';
+import { type Layout, type LayoutOptions, LayoutSchema, type LayoutWeights } from './layout';
+
+/** A layout put aside: what was asked for, and what was found. */
+export const KeptLayoutSchema = v.object({ name, choice: LayoutChoiceSchema, layout: LayoutSchema });
+export type KeptLayout = v.InferOutput<typeof KeptLayoutSchema>;
+
+/** What one layout has against another. */
+export interface LayoutMerits {
+  /** What it counts as, in the shop's money. */
+  counts: number;
+  /** Price of the boards, less what goes back to the rack; the shop's money. */
+  wood: number;
+  boards: number;
+  /** Finished ÷ consumed wood. */
+  yield: number;
+  /** Useful pieces that go back to the rack. */
+  leftover: number;
+  /** m² of them. */
+  leftoverArea: number;
+  /** The longest of them, mm. */
+  longest: number;
+  cuts: number;
+  jointLines: number;
+  /** Lots among the strips of the panels. */
+  lots: number;
+}
+
+/**
+ * What a layout comes to, counted by the weights given, so that layouts searched with different aims stand on one scale.
+ */
+export function meritsOf(
+  demand: Demand,
+  boards: readonly Board[],
+  options: LayoutOptions,
+  layout: Layout,
+  weights: LayoutWeights,
+): LayoutMerits {
+  const { cost, yield: share, cuts, offcuts, strips } = writtenLayout(demand, boards, { ...options, weights }, layout);
+  const lots = new Set(strips.map((strip) => boards.find((board) => board.id === strip.board)?.lot));
+  const panels = new Set(strips.map((strip) => strip.panel));
+  return {
+    counts: cost.total,
+    wood: cost.wood + cost.offcuts,
+    boards: layout.boards.length,
+    yield: share,
+    leftover: offcuts.length,
+    leftoverArea: offcuts.reduce((sum, o) => sum + o.length * o.width, 0) * 1e-6,
+    longest: Math.max(0, ...offcuts.map((o) => o.length)),
+    cuts,
+    jointLines: strips.length - panels.size,
+    lots: lots.size,
+  };
+}
+
+/** Of each merit, whether more of it is better; null where that cannot be said. */
+export const MORE_IS_BETTER: Readonly<Record<keyof LayoutMerits, boolean | null>> = {
+  counts: false,
+  wood: false,
+  boards: false,
+  yield: true,
+  leftover: null,
+  leftoverArea: true,
+  longest: true,
+  cuts: false,
+  jointLines: false,
+  lots: false,
+};

@@ -1,0 +1,110 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { type DerivedJob, deriveJob, type KeptLayout, type LayoutMerits, meritsOf, type Problem } from '@/core';
+import { request } from '@/ui/request';
+import { useDerived, useJobState } from '../job/job-context';
+import { AIM_WORDS } from './aim-words';
+
+type Stored = KeptLayout & { id: string };
+
+/** A layout beside others: the job as it would be with it, and what it comes to by the weights that count now. */
+export interface Compared {
+  /** Null for the one the job stands on. */
+  id: string | null;
+  name: string;
+  derived: DerivedJob;
+  merits: LayoutMerits;
+  /** False where it was made for other sizes or another rack. */
+  fits: boolean;
+}
+
+export interface KeptLayouts {
+  now: Compared | null;
+  others: readonly Compared[];
+  /** The one looked at beside the one that stands. */
+  beside: Compared | null;
+  look: (id: string) => void;
+  putAside: () => void;
+  take: (id: string) => void;
+  forget: (id: string) => void;
+  problems: readonly Problem[];
+}
+
+/**
+ * The layouts put aside for this job, to be compared with the one it stands on.
+ *
+ * @param shown only then are they reckoned: each is a whole job
+ */
+export function useKeptLayouts(current: boolean, shown: boolean): KeptLayouts {
+  const derived = useDerived();
+  const id = useJobState((state) => state.id);
+  const document = useJobState((state) => state.document);
+  const shop = useJobState((state) => state.shop);
+  const places = useJobState((state) => state.places);
+  const boards = useJobState((state) => state.boards);
+  const change = useJobState((state) => state.change);
+  const setLayout = useJobState((state) => state.setLayout);
+  const [stored, setStored] = useState<readonly Stored[]>([]);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [looked, look] = useState<string | null>(null);
+  const path = `/api/jobs/${id}/kept-layouts`;
+
+  useEffect(() => {
+    void request<Stored[]>('GET', path).then((reply) => {
+      if (reply.ok) setStored(reply.value);
+      else setProblems(reply.problems);
+    });
+  }, [path]);
+
+  const others = useMemo(
+    () =>
+      (shown ? stored : []).flatMap(({ id, name, choice, layout }): Compared[] => {
+        const own = deriveJob({ document: { ...document, layout: choice }, shop, places, boards, layout });
+        return 'piece' in own ? compared(id, name, own, own.layoutState === 'current', derived) : [];
+      }),
+    [shown, stored, document, shop, places, boards, derived],
+  );
+  const [now = null] = current && shown ? compared(null, 'Now', derived, true, derived) : [];
+  const find = (wanted: string | null) => stored.find((one) => one.id === wanted);
+
+  return {
+    now,
+    others,
+    beside: others.find((one) => one.id === looked) ?? others.at(-1) ?? null,
+    look,
+    putAside: () => {
+      const { layout } = derived;
+      if (!layout) return;
+      const taken = new Set(stored.map((one) => one.name[0]));
+      const letter = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((l) => !taken.has(l)) ?? 'Z';
+      const name = `${letter}, ${AIM_WORDS[document.layout.aim].label.toLowerCase()}`;
+      void request<Stored>('POST', path, { name, choice: document.layout, layout }).then((reply) => {
+        if (!reply.ok) return setProblems(reply.problems);
+        setProblems([]);
+        setStored((before) => [...before, reply.value]);
+        look(reply.value.id);
+      });
+    },
+    take: (wanted) => {
+      const kept = find(wanted);
+      if (!kept) return;
+      setLayout(kept.layout);
+      change([{ path: 'layout', value: kept.choice }]);
+    },
+    forget: (wanted) => {
+      void request('DELETE', `${path}/${wanted}`).then((reply) => {
+        if (reply.ok) setStored((before) => before.filter((one) => one.id !== wanted));
+        else setProblems(reply.problems);
+      });
+    },
+    problems,
+  };
+}
+
+function compared(id: string | null, name: string, own: DerivedJob, fits: boolean, now: DerivedJob): Compared[] {
+  const { layout, demand, boards, layoutOptions } = own;
+  if (!layout) return [];
+  const merits = meritsOf(demand, boards, layoutOptions, layout, now.layoutOptions.weights);
+  return [{ id, name, derived: own, merits, fits }];
+}
