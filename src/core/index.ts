@@ -34,11 +34,20 @@ export { type CutListRow, cutList, writeCutListCsv } from './format/cut-list-csv
 export { sayCut, sayFreed, writeCutsCsv } from './format/cuts-csv';
 export { fileName } from './format/file-name';
 export { type JobFile, JobFileSchema, readJobFile, writeJobFile } from './format/job-file';
+export { composeLabels } from './format/labels';
 export { DXF_LAYERS, writeLayoutDxf } from './format/layout-dxf';
 export { blankLabel, pieceLabel, writeLayoutSvg } from './format/layout-svg';
 export { type LoggerFile, readLoggerCsv } from './format/logger-csv';
 export { type Mark, PAPERS, type Page, type Paper } from './format/page';
-export { RACK_COLUMNS, type RackRow, readRackCsv, writeRackCsv } from './format/rack-csv';
+export {
+  type FileColumn,
+  RACK_COLUMNS,
+  RACK_FIELDS,
+  type RackRow,
+  rackColumns,
+  readRackCsv,
+  writeRackCsv,
+} from './format/rack-csv';
 export { composeSheet, type SheetInput } from './format/sheet';
 export { GLUES, type Glue } from './glueup/glue';
 export * from './glueup/lay-panel';
@@ -113,6 +122,7 @@ export * from './restraint/tie';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { boardShape, reachAcross } from './stock/board-shape';
+export * from './stock/offcut-board';
 export { boardFeetOf, boardPrice } from './stock/price';
 export { daysUntilReady, READY_WITHIN } from './stock/ready-to-mill';
 export { type Lie, spoils, type Use } from './stock/spoils';

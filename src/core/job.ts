@@ -108,7 +108,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
 
   const piece = derivePiece({ form: document.form, joints: document.joints, bench: document.bench });
   const leftOut = new Set(document.layout.leaveOut);
-  const boards = inputs.boards.filter((b) => b.species === species.id && !leftOut.has(b.tag));
+  const boards = inputs.boards.filter((b) => b.species === species.id && (b.takenFor || !leftOut.has(b.tag)));
 
   const demand = demandOf(piece, document, shop);
   const { pinned } = document.layout;
@@ -121,7 +121,9 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
       : document.layout.moved;
   const layout = kept && movedLayout(demand, boards, plain, kept, moved);
   const fixed = fixedPlacements({ layout, piece, demand, boards, options: plain, pinned, moved });
-  const layoutOptions = { ...plain, fixed };
+  const used = new Set(boards.flatMap((board) => (board.takenFor ? board.id : [])));
+  const givenBack = layout?.offcuts.filter((offcut) => used.has(offcut.board)) ?? [];
+  const layoutOptions = { ...plain, fixed, givenBack };
 
   const panel = demand.panels[0];
   const laid =

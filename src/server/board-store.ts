@@ -1,12 +1,25 @@
 import { type Board, type BoardInput, DEFECT_KINDS } from '@/core';
 import { inTransaction, pool, type Queryable } from './pool';
-import { notFound, Refusal } from './refusal';
+import { notFound, Refusal, UUID } from './refusal';
 import { staleWrite } from './workshop-store';
 
 export interface StoredBoard extends Board {
   revision: number;
   binned: boolean;
+  reservedFor: string | null;
+  takenFor: string | null;
+  takenOn: string | null;
 }
+
+/** Where a board is: on the rack, in the bin, or used up by a job. */
+export const SHELVES = ['rack', 'bin', 'used'] as const;
+export type Shelf = (typeof SHELVES)[number];
+
+const ON_SHELF: Record<Shelf, string> = {
+  rack: 'b.deleted_at is null and b.taken_for is null',
+  bin: 'b.deleted_at is not null',
+  used: 'b.deleted_at is null and b.taken_for is not null',
+};
 
 /** A board as the core knows it, out of its columns. */
 const BOARD = `
@@ -18,7 +31,8 @@ const BOARD = `
        then json_build_object('distance', b.pith_distance, 'offset', b.pith_offset) end as "ringCentre",
   b.moisture, b.moisture_on as "moistureOn", b.lot,
   case when b.price_amount is not null then json_build_object('amount', b.price_amount, 'per', b.price_per) end as price,
-  b.tone, b.planes, b.stored_at as "storedAt", b.note, b.revision, b.deleted_at is not null as binned`;
+  b.tone, b.planes, b.stored_at as "storedAt", b.note, b.revision, b.deleted_at is not null as binned,
+  b.reserved_for as "reservedFor", b.taken_for as "takenFor", to_char(b.taken_on, 'YYYY-MM-DD') as "takenOn"`;
 const BOARDS = `
   select ${BOARD}, coalesce(d.defects, '[]') as defects
   from board b
@@ -27,17 +41,31 @@ const BOARDS = `
              from board_defect where workshop_id = $1 group by board_id) d on d.board_id = b.id
   where b.workshop_id = $1`;
 
-export async function boardsOf(workshopId: string, binned = false, db: Queryable = pool()): Promise<StoredBoard[]> {
-  const { rows } = await db.query(`${BOARDS} and (b.deleted_at is not null) = $2 order by b.tag, b.id`, [
-    workshopId,
-    binned,
-  ]);
+export async function boardsOf(
+  workshopId: string,
+  shelf: Shelf = 'rack',
+  db: Queryable = pool(),
+): Promise<StoredBoard[]> {
+  const { rows } = await db.query(`${BOARDS} and ${ON_SHELF[shelf]} order by b.tag, b.id`, [workshopId]);
   return rows;
 }
 
+/** All that is not in the bin: what a job may use of it, {@link usableFor} tells. */
+export async function boardsOfJobs(workshopId: string): Promise<StoredBoard[]> {
+  const { rows } = await pool().query(`${BOARDS} and b.deleted_at is null order by b.tag, b.id`, [workshopId]);
+  return rows;
+}
+
+/** The boards a job may use: neither reserved for another nor used up by another. */
+export const usableFor = (boards: readonly StoredBoard[], jobId: string): StoredBoard[] =>
+  boards.filter(
+    ({ reservedFor, takenFor }) =>
+      (takenFor === null || takenFor === jobId) && (reservedFor === null || reservedFor === jobId),
+  );
+
 /** What part of the rack is asked for. */
 export interface RackQuery {
-  bin: boolean;
+  shelf: Shelf;
   /** Words that must all be in tag, wood, lot, place, note or defects. */
   find: string;
   /** Species id; empty for all. */
@@ -78,12 +106,12 @@ export async function rackPart(
   nameOf: (species: string) => string,
 ): Promise<RackPart> {
   const { rows: kinds } = await pool().query(
-    'select distinct species from board where workshop_id = $1 and (deleted_at is not null) = $2 order by species',
-    [workshopId, query.bin],
+    `select distinct b.species from board b where b.workshop_id = $1 and ${ON_SHELF[query.shelf]} order by b.species`,
+    [workshopId],
   );
   const woods: string[] = kinds.map((row: { species: string }) => row.species);
   const words = query.find.toLowerCase().split(/\s+/).filter(Boolean).slice(0, 8);
-  const values: unknown[] = [workshopId, query.bin, query.wood];
+  const values: unknown[] = [workshopId, query.wood];
   const conditions = words.map((word) => {
     const named = woods.filter((id) => `${id} ${nameOf(id)}`.toLowerCase().includes(word));
     const defects = DEFECT_KINDS.filter((kind) => kind.includes(word));
@@ -93,12 +121,9 @@ export async function rackPart(
       or b.species = any(${ids})
       or b.id in (select board_id from board_defect where workshop_id = $1 and kind = any(${kinds})))`;
   });
-  const where = [
-    'b.workshop_id = $1',
-    '(b.deleted_at is not null) = $2',
-    "($3 = '' or b.species = $3)",
-    ...conditions,
-  ].join(' and ');
+  const where = ['b.workshop_id = $1', ON_SHELF[query.shelf], "($2 = '' or b.species = $2)", ...conditions].join(
+    ' and ',
+  );
   const [sum, part] = await Promise.all([
     pool().query(
       `select count(*)::int as total, coalesce(sum(b.length * (b.width + coalesce(b.far_width, b.width)) / 2
@@ -120,13 +145,21 @@ export async function rackPart(
 
 /** mm, of the boards on the rack. */
 export async function longestBoard(workshopId: string): Promise<number> {
-  const { rows } = await pool().query('select max(length) as longest from board where workshop_id = $1', [workshopId]);
+  const { rows } = await pool().query('select max(length) as longest from board b where b.workshop_id = $1', [
+    workshopId,
+  ]);
   return rows[0].longest ?? 1;
 }
 
 async function boardById(db: Queryable, workshopId: string, id: string): Promise<StoredBoard | undefined> {
   const { rows } = await db.query(`${BOARDS} and b.id = $2`, [workshopId, id]);
   return rows[0];
+}
+
+/** A board by the address on its label; null when it is in the bin, used up, or was never there. */
+export async function openedBoard(workshopId: string, id: string): Promise<StoredBoard | null> {
+  const board = UUID.test(id) ? await boardById(pool(), workshopId, id) : undefined;
+  return board && !board.binned && board.takenFor === null ? board : null;
 }
 
 /** A board as a row: the columns a maker can write, by their names. */

@@ -1,5 +1,5 @@
 import { type Board, DAYS_IN_YEAR, dayOfYear, type Layout, type Place, type Shop, yearOfAir } from '@/core';
-import { boardsOf } from './board-store';
+import { boardsOfJobs, usableFor } from './board-store';
 import { findJob, layoutOf, type StoredJob } from './job-store';
 import { asId, Refusal } from './refusal';
 import { currentWorkshop, placesOf } from './workshop-store';
@@ -32,11 +32,11 @@ export async function deskData(id: string): Promise<DeskData | undefined> {
     const workshop = await currentWorkshop();
     const [job, boards, places, layout] = await Promise.all([
       findJob(workshop.id, asId(id, 'job')),
-      boardsOf(workshop.id),
+      boardsOfJobs(workshop.id),
       placesOf(workshop.id),
       layoutOf(workshop.id, id),
     ]);
-    return { job, shop: workshop.settings, places, boards, layout, air: airLine(places) };
+    return { job, shop: workshop.settings, places, boards: usableFor(boards, job.id), layout, air: airLine(places) };
   } catch (error) {
     if (error instanceof Refusal && error.status === 404) return undefined;
     throw error;

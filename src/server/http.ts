@@ -65,7 +65,11 @@ export async function readText(request: Request): Promise<string> {
 }
 
 export async function readBody<S extends GenericSchema>(request: Request, schema: S): Promise<InferOutput<S>> {
-  const text = await readText(request);
+  return bodyOf(await readText(request), schema);
+}
+
+/** A body that has been read, as JSON of a schema. */
+export function bodyOf<S extends GenericSchema>(text: string, schema: S): InferOutput<S> {
   let data: unknown;
   try {
     data = JSON.parse(text);

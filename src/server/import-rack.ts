@@ -11,9 +11,18 @@ export interface RackImport {
   tags: string[];
 }
 
-/** Takes in the sound rows of a rack file; a file with faults is only looked at, unless they were seen before. */
-export async function importRack(workshop: Workshop, text: string, tryOnly: boolean): Promise<RackImport> {
-  const read = readRackCsv(text, workshop.settings.units, workshop.settings.species);
+/**
+ * Takes in the sound rows of a rack file; a file with faults is only looked at, unless they were seen before.
+ *
+ * @param fields what each column is, where the maker has said so
+ */
+export async function importRack(
+  workshop: Workshop,
+  text: string,
+  tryOnly: boolean,
+  fields?: readonly (string | null)[],
+): Promise<RackImport> {
+  const read = readRackCsv(text, workshop.settings.units, workshop.settings.species, fields);
   if (read.problems.length > 0) throw new Refusal(422, read.problems);
   const taken = await takenTags(
     workshop.id,

@@ -1,5 +1,5 @@
 import { deriveJob } from '@/core';
-import { boardsOf } from './board-store';
+import { boardsOfJobs, usableFor } from './board-store';
 import { jobsOf } from './job-store';
 import { placesOf, type Workshop } from './workshop-store';
 
@@ -20,11 +20,11 @@ export interface JobSummary {
 export async function jobLines(workshop: Workshop, bin: boolean): Promise<JobSummary[]> {
   const [jobs, boards, places] = await Promise.all([
     jobsOf(workshop.id, bin),
-    boardsOf(workshop.id),
+    boardsOfJobs(workshop.id),
     placesOf(workshop.id),
   ]);
   return jobs.map(({ id, document, layout }) => {
-    const derived = deriveJob({ document, shop: workshop.settings, places, boards, layout });
+    const derived = deriveJob({ document, shop: workshop.settings, places, boards: usableFor(boards, id), layout });
     const whole = 'piece' in derived ? derived : null;
     return {
       id,

@@ -10,11 +10,12 @@ import {
   searchLayout,
   writePhrase,
 } from '@/core';
-import { boardsOf, type StoredBoard } from './board-store';
+import { boardsOfJobs, type StoredBoard, usableFor } from './board-store';
 import { serverSolver } from './highs';
 import { findJob, keepLayout, layoutOf, type StoredJob } from './job-store';
 import { printPdf } from './pdf';
 import { Refusal } from './refusal';
+import { styleOf } from './style';
 import { currentWorkshop, placesOf } from './workshop-store';
 
 export interface WholeJob {
@@ -25,19 +26,16 @@ export interface WholeJob {
   style: LengthStyle;
 }
 
-export function styleOf(shop: Shop): LengthStyle {
-  return shop.units === 'metric' ? { system: 'metric' } : { system: 'inch', fraction: shop.fraction };
-}
-
 /** A job derived on the server; with `withLayout`, a layout is searched when none that fits is kept. */
 export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJob> {
   const workshop = await currentWorkshop();
-  const [job, boards, places, kept] = await Promise.all([
+  const [job, all, places, kept] = await Promise.all([
     findJob(workshop.id, id),
-    boardsOf(workshop.id),
+    boardsOfJobs(workshop.id),
     placesOf(workshop.id),
     layoutOf(workshop.id, id),
   ]);
+  const boards = usableFor(all, id);
   const shop = workshop.settings;
   const inputs = { document: job.document, shop, places, boards };
   let derived = sound(deriveJob({ ...inputs, layout: kept }));

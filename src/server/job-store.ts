@@ -58,6 +58,17 @@ export async function jobsOf(workshopId: string, binned = false): Promise<JobLin
   }));
 }
 
+/** The jobs that are not in the bin, by name. */
+export async function jobNames(workshopId: string): Promise<{ id: string; name: string }[]> {
+  const { rows } = await pool().query(
+    `select j.id, r.document ->> 'name' as name
+     from job j join job_revision r on r.job_id = j.id and r.revision = j.revision
+     where j.workshop_id = $1 and j.deleted_at is null order by name, j.id`,
+    [workshopId],
+  );
+  return rows;
+}
+
 async function currentRow(db: Queryable, workshopId: string, id: string, lock = false): Promise<RevisionRow> {
   // The lock comes in a statement of its own: a joined one that has waited would look for the revision as it was before.
   const { rows } = await db.query(

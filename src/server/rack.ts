@@ -1,27 +1,38 @@
 import { speciesWith } from '@/core';
-import { RACK_SORTS, type RackPart, rackPart } from './board-store';
+import { RACK_SORTS, type RackPart, rackPart, SHELVES, type StoredBoard } from './board-store';
 import { currentWorkshop } from './workshop-store';
 
 /** Boards sent at once. */
 const MOST = 200;
 
-/** The part of the rack an address asks for: ?find=&wood=&sort=&from=&count=&bin. */
+/** The part of the rack an address asks for: ?find=&wood=&sort=&from=&count=, and &bin or &used. */
 export async function rackOf(query: URLSearchParams): Promise<RackPart> {
+  return partOf(query, whole(query, 'from', 0, 1_000_000, 0), whole(query, 'count', 1, MOST, 100));
+}
+
+/** All boards an address asks for, in the order of their tags. */
+export async function wholeShelf(query: URLSearchParams, most: number): Promise<StoredBoard[]> {
+  return (await partOf(query, 0, most)).boards;
+}
+
+function whole(query: URLSearchParams, name: string, least: number, most: number, otherwise: number): number {
+  const value = Number.parseInt(query.get(name) ?? '', 10);
+  return Number.isFinite(value) ? Math.min(most, Math.max(least, value)) : otherwise;
+}
+
+async function partOf(query: URLSearchParams, from: number, count: number): Promise<RackPart> {
   const workshop = await currentWorkshop();
   const names = new Map(speciesWith(workshop.settings.species).map((s) => [s.id, s.commonName]));
-  const whole = (name: string, least: number, most: number, otherwise: number) => {
-    const value = Number.parseInt(query.get(name) ?? '', 10);
-    return Number.isFinite(value) ? Math.min(most, Math.max(least, value)) : otherwise;
-  };
+  const text = (name: string, most: number) => (query.get(name) ?? '').slice(0, most).replaceAll('\u0000', '');
   return rackPart(
     workshop.id,
     {
-      bin: query.has('bin'),
-      find: (query.get('find') ?? '').slice(0, 200).replaceAll('\u0000', ''),
-      wood: (query.get('wood') ?? '').slice(0, 80).replaceAll('\u0000', ''),
+      shelf: SHELVES.find((shelf) => query.has(shelf)) ?? 'rack',
+      find: text('find', 200),
+      wood: text('wood', 80),
       sort: RACK_SORTS.find((sort) => sort === query.get('sort')) ?? 'tag',
-      from: whole('from', 0, 1_000_000, 0),
-      count: whole('count', 1, MOST, 100),
+      from,
+      count,
     },
     (id) => names.get(id) ?? id,
   );

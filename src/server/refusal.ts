@@ -21,9 +21,10 @@ export const notFound = (what: string, where: string) =>
     },
   ]);
 
+export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+
 /** Ids are UUIDs; anything else names nothing. */
 export function asId(text: string, what: string): string {
-  if (!/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(text))
-    throw notFound(what, text.slice(0, 60));
+  if (!UUID.test(text)) throw notFound(what, text.slice(0, 60));
   return text;
 }

@@ -7,6 +7,7 @@ import {
   KeptLayoutSchema,
   LayoutSchema,
   PlaceSchema,
+  RACK_FIELDS,
   ShopSchema,
 } from '@/core';
 import { day, line, name } from '@/core/decision/fields';
@@ -33,6 +34,31 @@ export const SaveJobRequest = v.object({ revision, document: JobDocumentSchema }
 export const StepJobRequest = v.object({ revision });
 export const KeepLayoutRequest = LayoutSchema;
 export const KeepAsideRequest = KeptLayoutSchema;
+const boardIds = v.pipe(v.array(v.pipe(v.string(), v.uuid('this is not the id of a board'))), v.maxLength(500));
+export const ReserveBoardsRequest = v.object({ boards: boardIds });
+export const ReserveBoardRequest = v.object({
+  job: v.nullable(v.pipe(v.string(), v.uuid('this is not the id of a job'))),
+});
+export const TakeBoardsRequest = v.object({
+  boards: v.pipe(boardIds, v.nonEmpty('no board is named')),
+  offcuts: v.pipe(
+    v.array(
+      v.object({
+        board: v.pipe(v.string(), v.uuid('this is not the id of a board')),
+        x: v.pipe(v.number(), v.finite()),
+        y: v.pipe(v.number(), v.finite()),
+        tag: BoardSchema.entries.tag,
+        storedAt: line(60),
+      }),
+    ),
+    v.maxLength(500),
+  ),
+});
+/** A rack file with what its columns are. */
+export const ImportRackRequest = v.object({
+  text: v.string(),
+  fields: v.pipe(v.array(v.nullable(v.picklist(RACK_FIELDS))), v.maxLength(200)),
+});
 export const SaveBoardRequest = v.object({ revision, board: BoardSchema });
 export const SaveShopRequest = v.object({ revision, shop: ShopSchema });
 

@@ -57,7 +57,7 @@ describe.skipIf(!process.env.DATABASE_URL)(
           say('reading and importing the file', performance.now() - start, IMPORT_MS);
           await pool().query('analyze board; analyze board_defect');
           for (const [what, more] of ASKED) {
-            const query: RackQuery = { bin: false, find: '', wood: '', sort: 'tag', from: 0, count: 100, ...more };
+            const query: RackQuery = { shelf: 'rack', find: '', wood: '', sort: 'tag', from: 0, count: 100, ...more };
             start = performance.now();
             const part = await rackPart(workshop, query, (id) => id);
             say(`${what} (${part.total})`, performance.now() - start, PART_MS);

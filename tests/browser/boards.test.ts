@@ -2,13 +2,20 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import type { JobDocument } from '@/core';
-import { button, call, field, fill, openPage, radio, reads, saved, withBrowser } from './desk';
+import { type JobDocument, readRackCsv, writeRackCsv } from '@/core';
+import { base, button, call, field, fill, openPage, radio, reads, saved, withBrowser } from './desk';
 
 withBrowser();
 
+const demo = (name: string) => readFileSync(join(import.meta.dirname, '../../demo', name), 'utf8');
+/** The demo's long table and its oak, as another wood that nothing else here touches. */
 const longTable = async () => {
-  const file = readFileSync(join(import.meta.dirname, '../../demo/jobs/2-long-table.taller.json'), 'utf8');
+  const boards = readRackCsv(demo('rack.csv'), 'metric').rows.flatMap(({ board }) =>
+    board?.species === 'oak-white' ? [{ ...board, species: 'beech-american', tag: board.tag.replace('K', 'B') }] : [],
+  );
+  await call('POST', '/api/boards/import', writeRackCsv(boards));
+  const file = JSON.parse(demo('jobs/2-long-table.taller.json'));
+  file.job.form.species = 'beech-american';
   return (await call<{ id: string }>('POST', '/api/jobs/import', file)).data.id;
 };
 const decisions = async (id: string) =>
@@ -37,37 +44,37 @@ describe('boards and strips by hand', () => {
     await reads(page, 'main', /changes tried/);
     await page.click('main button[aria-expanded="false"]');
     const leg = '[aria-label="B, 750 × 70"]';
-    const thick = await boxOf(page, 'figure[data-board="K12"] polygon');
-    const thin = await boxOf(page, 'figure[data-board="K09"] polygon');
+    const thick = await boxOf(page, 'figure[data-board="B12"] polygon');
+    const thin = await boxOf(page, 'figure[data-board="B09"] polygon');
 
     await hold(page, leg, { x: thin.x + 200, y: thin.y + 4 });
-    await reads(page, 'figure[data-board="K09"] [role="status"]', /K09 is too thin for B/);
+    await reads(page, 'figure[data-board="B09"] [role="status"]', /B09 is too thin for B/);
     await page.mouse.up();
-    expect(await page.$('figure[data-board="K13"] [aria-label="B, 750 × 70"]')).not.toBeNull();
+    expect(await page.$('figure[data-board="B13"] [aria-label="B, 750 × 70"]')).not.toBeNull();
 
     await hold(page, leg, { x: thick.x + 9, y: thick.y + 3 });
     await reads(
       page,
-      'figure[data-board="K12"] [role="status"]',
+      'figure[data-board="B12"] [role="status"]',
       /B fits, 25 from the tagged end, 0 from the near edge/,
     );
     await page.mouse.up();
-    await page.waitForSelector(`figure[data-board="K12"] ${leg}`);
+    await page.waitForSelector(`figure[data-board="B12"] ${leg}`);
     await saved(page);
     expect((await decisions(id)).moved).toEqual([
-      { part: 'leg-front-left', strip: null, board: 'K12', x: 25, y: 0, turned: false },
+      { part: 'leg-front-left', strip: null, board: 'B12', x: 25, y: 0, turned: false },
     ]);
 
     await fill(page, 'From the tagged end', '900');
     await saved(page);
     expect((await decisions(id)).moved[0]).toMatchObject({ x: 900, y: 0 });
     await fill(page, 'From the tagged end', '1600');
-    await reads(page, '[role="alert"]', /B lies outside K12/);
+    await reads(page, '[role="alert"]', /B lies outside B12/);
     await fill(page, 'From the tagged end', '40');
     const swap = await page.waitForSelector('::-p-aria([name="Change places with"][role="combobox"])');
     await (swap as unknown as { select: (value: string) => Promise<unknown> }).select('C');
-    await page.waitForSelector('figure[data-board="K12"] [aria-label="C, 750 × 70"]');
-    await page.waitForSelector(`figure[data-board="K13"] ${leg}`);
+    await page.waitForSelector('figure[data-board="B12"] [aria-label="C, 750 × 70"]');
+    await page.waitForSelector(`figure[data-board="B13"] ${leg}`);
     await (await button(page, 'Let it go')).click();
     await saved(page);
     expect((await decisions(id)).moved.map((m) => m.part)).toEqual(['leg-front-right']);
@@ -107,6 +114,25 @@ describe('boards and strips by hand', () => {
     await saved(page);
     const laid = (await decisions(id)).laid;
     expect(laid[2]!.heartUp).not.toBeNull();
+
+    // A board that is sawn leaves the rack, and its offcut comes back to it.
+    await (await radio(page, 'Boards')).click();
+    await (await button(page, 'Take what is sawn …')).click();
+    const offcut = await page.$$eval('[role="dialog"] li', (all) => all.findIndex((e) => /B01/.test(e.textContent!)));
+    const sawn = (await page.$$('[role="dialog"] li'))[offcut]!;
+    await (await sawn.$('input[type="checkbox"]'))!.click();
+    await (await button(page, 'Take 1 board, give back 2 offcuts')).click();
+    await reads(page, 'figure[data-board="B01"] figcaption', /used up/);
+    await page.goto(`${base}/rack?find=B01`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector('tr[data-tag="B01-2"]');
+    expect(await page.$('tr[data-tag="B01"]')).toBeNull();
+    await page.goto(`${base}/rack?used&find=B01`, { waitUntil: 'networkidle0' });
+    await reads(page, 'tr[data-tag="B01"]', /for Long table/);
+    await (await button(page, 'Put B01 back')).click();
+    await page.waitForFunction(() => !document.querySelector('tr[data-tag="B01"]'));
+    const tags = (await call<{ tag: string }[]>('GET', '/api/boards')).data.map((b) => b.tag);
+    expect(tags).toContain('B01');
+    expect(tags).not.toContain('B01-2');
     expect(page.faults).toEqual([]);
   });
 });

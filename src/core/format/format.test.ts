@@ -8,7 +8,7 @@ import { cutList, writeCutListCsv } from './cut-list-csv';
 import { fileName } from './file-name';
 import { readJobFile, writeJobFile } from './job-file';
 import { writeLayoutSvg } from './layout-svg';
-import { readRackCsv, writeRackCsv } from './rack-csv';
+import { rackColumns, readRackCsv, writeRackCsv } from './rack-csv';
 import { composeSheet } from './sheet';
 
 const job = derive(demoJob('1-square-table'));
@@ -47,6 +47,29 @@ describe('the rack as CSV', () => {
       surface: 'rough',
     });
     expect(rows[1]!.board).toMatchObject({ width: 180, length: 2480, species: 'oak-white' });
+  });
+
+  it('takes columns for what they most likely are, and as the maker says they are', () => {
+    const csv = 'Board,Timber,Len (mm),W (mm),Thk,Remarks,Bin\nQ1,White oak,2400,180,38,clear,7\n';
+    expect(rackColumns(csv).map(({ field, unit }) => [field, unit])).toEqual([
+      ['tag', undefined],
+      ['species', undefined],
+      ['length', 'metric'],
+      ['width', 'metric'],
+      ['thickness', undefined],
+      ['note', undefined],
+      [null, undefined],
+    ]);
+    expect(readRackCsv(csv, 'metric').rows[0]?.board).toMatchObject({ tag: 'Q1', species: 'oak-white', note: 'clear' });
+    const fields = ['tag', 'species', 'length', 'width', 'thickness', null, 'stored_at'];
+    const [row] = readRackCsv(csv, 'metric', [], fields).rows;
+    expect(row?.board).toMatchObject({ note: '', storedAt: '7' });
+    const woods = ['White oak', 'bigleaf', 'Oak', 'x'].map((wood, i) => `B${i},${wood},2000,200,38`);
+    const named = readRackCsv(`tag,wood,length,width,thickness\n${woods.join('\n')}\n`, 'metric').rows;
+    // Oak alone may be several woods.
+    expect(named.map((r) => r.board?.species)).toEqual(['oak-white', 'maple-bigleaf', undefined, undefined]);
+    const { problems } = readRackCsv(csv, 'metric', [], [null, ...fields.slice(1)]);
+    expect(problems[0]?.problem).toBe('Columns are missing: tag.');
   });
 
   it('tells each row its own faults, with the line and the column', () => {

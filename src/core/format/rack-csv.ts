@@ -3,7 +3,7 @@ import { read } from '../decision/issues';
 import { parseLength, type UnitSystem } from '../measure/length';
 import type { Problem } from '../measure/problem';
 import { type BoardInput, BoardSchema, DEFECT_FACES, DEFECT_KINDS, type Defect } from '../stock/board';
-import { findSpecies, type OwnSpecies } from '../wood/species';
+import { findSpecies, type OwnSpecies, speciesWith } from '../wood/species';
 
 /** The columns of a rack file, in the order they are written. Lengths in mm. */
 export const RACK_COLUMNS = [
@@ -77,17 +77,75 @@ export function writeRackCsv(boards: readonly BoardInput[]): string {
   return `${Papa.unparse([[...RACK_COLUMNS], ...rows], { escapeFormulae: true, newline: '\n' })}\n`;
 }
 
+/** Fields of a board that a column may hold, and what makers head such columns with. */
+const FIELDS: Readonly<Record<string, readonly string[]>> = {
+  tag: ['tag', 'board', 'no', 'number', 'id', 'label', 'mark'],
+  species: ['species', 'wood', 'timber', 'lumber', 'kind'],
+  length: ['length', 'long', 'len', 'l'],
+  width: ['width', 'wide', 'w'],
+  thickness: ['thickness', 'thick', 'thk', 't'],
+  quarters: ['quarters'],
+  surface: ['surface', 'state'],
+  ring_angle: ['ring_angle', 'rings', 'angle'],
+  moisture: ['moisture', 'mc', 'moisture_content', 'humidity'],
+  moisture_on: ['moisture_on', 'read_on', 'date', 'measured'],
+  lot: ['lot', 'log', 'flitch', 'batch'],
+  note: ['note', 'notes', 'remarks', 'comment'],
+  defects: ['defects', 'faults'],
+  pith_distance: ['pith_distance'],
+  pith_offset: ['pith_offset'],
+  far_width: ['far_width', 'width_2', 'other_width'],
+  live_near: ['live_near'],
+  live_far: ['live_far'],
+  twist: ['twist', 'wind'],
+  bow: ['bow'],
+  cup: ['cup'],
+  price: ['price', 'cost'],
+  price_per: ['price_per', 'per'],
+  stored_at: ['stored_at', 'place', 'bay', 'location', 'shelf', 'where'],
+  tone: ['tone', 'colour', 'color'],
+  planes: ['planes', 'planes_toward'],
+};
+export const RACK_FIELDS = Object.keys(FIELDS);
+const NEEDED = ['tag', 'species', 'length', 'width', 'thickness'];
+
+/** A column of a file that is being looked at: its heading, the field it is taken for, and its first cells. */
+export interface FileColumn {
+  heading: string;
+  field: string | null;
+  /** Of lengths: the unit its heading says. */
+  unit?: UnitSystem;
+  first: readonly string[];
+}
+
+/** The columns of a rack file, each taken for the field its heading most likely means. */
+export function rackColumns(text: string): FileColumn[] {
+  const [heading = [], ...body] = parse(text, 4);
+  const taken = new Set<string>();
+  return heading.map((said, i) => {
+    const { name, unit } = headingOf(said);
+    const field = RACK_FIELDS.find((f) => FIELDS[f]?.includes(name) && !taken.has(f)) ?? null;
+    if (field) taken.add(field);
+    return { heading: said, field, ...(unit ? { unit } : {}), first: body.map((cells) => cells[i] ?? '') };
+  });
+}
+
+const parse = (text: string, preview = 0): string[][] =>
+  Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy', preview }).data;
+
 /**
  * Reads a rack file. Columns in any order, told by their heading; lengths may carry a unit ("8' 2\"", "2480 mm") or
  * take that of the heading (`length_mm`, `length_in`) or of the workshop. Every row is read; each tells its own faults.
+ *
+ * @param fields what each column is, where the maker has said so; null for one that is left out
  */
 export function readRackCsv(
   text: string,
   system: UnitSystem,
   own: readonly OwnSpecies[] = [],
+  fields?: readonly (string | null)[],
 ): { rows: RackRow[]; problems: Problem[] } {
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  const [heading, ...body] = parsed.data;
+  const [heading, ...body] = parse(text);
   if (!heading || heading.length < 2) {
     return {
       rows: [],
@@ -100,9 +158,10 @@ export function readRackCsv(
       ],
     };
   }
-  const columns = heading.map(headingOf);
+  const guessed = rackColumns(text);
+  const columns = guessed.map(({ field, unit }, i) => ({ name: fields ? (fields[i] ?? null) : field, unit }));
   const known = new Set(columns.map((column) => column.name));
-  const missing = ['tag', 'species', 'length', 'width', 'thickness'].filter((name) => !known.has(name));
+  const missing = NEEDED.filter((name) => !known.has(name));
   if (missing.length > 0) {
     return {
       rows: [],
@@ -110,7 +169,7 @@ export function readRackCsv(
         {
           problem: `Columns are missing: ${missing.join(', ')}.`,
           where: 'line 1',
-          wayOut: `Name the columns as ${RACK_COLUMNS.join(', ')}; the order does not matter.`,
+          wayOut: `Say which columns hold them, or name the columns as ${RACK_COLUMNS.join(', ')}; the order does not matter.`,
         },
       ],
     };
@@ -156,7 +215,7 @@ export function readRackCsv(
     const defects = readDefects(cell('defects').text, where('defects'), problems);
     const input = {
       tag: unescapeFormula(cell('tag').text),
-      species: unescapeFormula(cell('species').text).toLowerCase(),
+      species: speciesId(unescapeFormula(cell('species').text), own),
       length: size('length').mm,
       width: size('width').mm,
       thickness: thickness.mm,
@@ -186,7 +245,7 @@ export function readRackCsv(
         problems.push({
           problem: `There is no species “${result.value.species}”.`,
           where: where('species'),
-          wayOut: 'Use an id like oak-white or walnut-black; the Methods page lists them.',
+          wayOut: 'Use a name like White oak or an id like oak-white; the Methods page lists them.',
         });
       } else {
         const before = seen.get(result.value.tag);
@@ -213,6 +272,16 @@ export function readRackCsv(
   };
 }
 
+/** A wood by its id, by the name it is called by, or by a part of it that no other wood has. */
+function speciesId(said: string, own: readonly OwnSpecies[]): string {
+  const plain = said.trim().toLowerCase();
+  const woods = speciesWith(own);
+  const named = woods.find((s) => s.id === plain || s.commonName.toLowerCase() === plain);
+  if (named) return named.id;
+  const [like, ...others] = plain.length > 2 ? woods.filter((s) => s.commonName.toLowerCase().includes(plain)) : [];
+  return like && others.length === 0 ? like.id : plain;
+}
+
 /** Written with a leading ' so that no spreadsheet takes a note for a formula. */
 const unescapeFormula = (text: string) => text.replace(/^'(?=[=+\-@\t\r])/, '');
 
@@ -221,7 +290,7 @@ function headingOf(text: string): { name: string; unit?: UnitSystem } {
     .trim()
     .toLowerCase()
     .replace(/[\s-]+/g, '_');
-  const unit = /_\(?(mm|in|inch|inches)\)?$/.exec(plain);
+  const unit = /(?:_[([]?|[([])(mm|in|inch|inches)[)\]]?$/.exec(plain);
   if (!unit) return { name: plain };
   return { name: plain.slice(0, unit.index), unit: unit[1] === 'mm' ? 'metric' : 'inch' };
 }

@@ -31,6 +31,8 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
   const [P, B] = [kinds.parts.length, kinds.bands.length];
   if (P + B === 0) return null;
   const items = P + B + 1;
+  const givenBackOf = (board: string) =>
+    (options.givenBack ?? []).reduce((sum, r) => (r.board === board ? sum + r.length * r.width : sum), 0);
   // Columns of one board: used, blanks of each kind (several pieces where they are resawn), width and number of the
   // strips of each band, mm² of offcut.
   const each = 1 + P + 2 * B + 1;
@@ -73,7 +75,7 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
       {
         cost: -weights.offcutWorth * ready.priceOfArea * LARGE,
         lower: 0,
-        upper: faceArea(ready.board) / LARGE,
+        upper: (ready.board.takenFor ? givenBackOf(ready.board.id) : faceArea(ready.board)) / LARGE,
       },
     ];
   });

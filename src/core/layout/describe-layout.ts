@@ -56,11 +56,14 @@ export function describeLayout(
     }
   });
 
-  const offcuts = plan.boards.flatMap((state) =>
-    state
-      ? usefulOffcuts(state, options).map((r): Rectangle & { board: string } => ({ ...r, board: state.ready.board.id }))
-      : [],
-  );
+  const offcuts: (Rectangle & { board: string })[] = [
+    ...(options.givenBack ?? []),
+    ...plan.boards.flatMap((state) =>
+      state && !state.ready.board.takenFor
+        ? usefulOffcuts(state, options).map((r) => ({ ...r, board: state.ready.board.id }))
+        : [],
+    ),
+  ];
   const shortfall = [
     ...kinds.parts.flatMap((kind, i) =>
       (ids[i] as string[]).map((id) => {

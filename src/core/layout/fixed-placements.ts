@@ -24,10 +24,10 @@ export function fixedPlacements(given: {
   const cut = new Set(piece.parts.filter((part) => part.cut).map((part) => part.id));
   return boards.flatMap((board) => {
     const here = layout.placements.filter((placement) => placement.board === board.id);
-    const sawn = here.filter((placement) => cut.has(placement.part));
+    const sawn = here.filter((placement) => board.takenFor || cut.has(placement.part));
     const kept = here.filter(
       (placement) =>
-        !cut.has(placement.part) &&
+        !sawn.includes(placement) &&
         (pinned.includes(board.tag) || moved.some((move) => isMoved(placement, move))) &&
         asAsked(placement, demand),
     );

@@ -42,6 +42,8 @@ export interface LayoutOptions {
   effort: number;
   /** Placements already sawn or pinned: they stay, and everything else goes round them. */
   fixed?: readonly Placement[];
+  /** Offcuts that went back to the rack from boards used up; nothing more is cut from these boards. */
+  givenBack?: readonly (Rectangle & { board: string })[];
 }
 
 const size = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(100_000));

@@ -79,9 +79,18 @@ export function wrongOfMoves(
   nameOf?: (placement: Placement) => string,
 ): string[] {
   const { placements, touched } = movedPlacements(boards, layout, moves);
-  return boards.flatMap((board) =>
-    touched.has(board.id) ? checkBoard(board, demand, options, { placements, offcuts: [], shortfall: [] }, nameOf) : [],
-  );
+  return boards.flatMap((board) => (touched.has(board.id) ? wrongOn(board, demand, options, placements, nameOf) : []));
+}
+
+function wrongOn(
+  board: Board,
+  demand: Demand,
+  options: LayoutOptions,
+  placements: readonly Placement[],
+  nameOf?: (placement: Placement) => string,
+): string[] {
+  if (board.takenFor) return [`${board.tag} is used up already`];
+  return checkBoard(board, demand, options, { placements: [...placements], offcuts: [], shortfall: [] }, nameOf);
 }
 
 /**
@@ -102,7 +111,7 @@ export function standingMoves(
     const wrong = new Set(
       boards
         .filter((board) => touched.has(board.id))
-        .filter((b) => checkBoard(b, demand, options, { placements, offcuts: [], shortfall: [] }).length > 0)
+        .filter((board) => wrongOn(board, demand, options, placements).length > 0)
         .map((board) => board.id),
     );
     if (wrong.size === 0) return standing;

@@ -69,6 +69,11 @@ export function* searchLayout(
   let best = firstPlan(problem, random);
   let tried = 1;
   const written = () => describeLayout(problem, best, demand, { key, bound, tried });
+  // Where all is sawn there is nothing to be had cheaper.
+  if (kinds.parts.length + kinds.bands.length === 0) {
+    bound = written().cost.total;
+    return written();
+  }
   const told = (): LayoutProgress => ({ tried, share: Math.min(1, tried / options.effort), best: written() });
   yield told();
 

@@ -121,7 +121,8 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
 export function readyBoards(boards: readonly Board[], options: LayoutOptions, kinds: Kinds): ReadyBoard[] {
   return boards.map((board, index) => {
     const shape = boardShape(board);
-    const surfaced = surfacedThickness(board, options.flattening);
+    // Of a board used up there is no more to be had.
+    const surfaced = board.takenFor ? 0 : surfacedThickness(board, options.flattening);
     const price = boardPrice(board, options.woodPrice);
     const far = Math.max(shape.far.tagged, shape.far.other);
     const usable = {

@@ -84,6 +84,11 @@ export type Defect = v.InferOutput<typeof DefectSchema>;
 
 export interface Board extends BoardInput {
   id: string;
+  /** Id of the job it is kept for; other jobs leave it alone. */
+  reservedFor?: string | null;
+  /** Id of the job that has used it up, and the day: what it gives to that job stays, and nothing more is cut from it. */
+  takenFor?: string | null;
+  takenOn?: string | null;
 }
 
 /** Rings of a piece of the board whose middle lies `across` mm from the board's near edge. */

@@ -52,6 +52,8 @@ export interface JobState extends Omit<JobSeed, 'job'> {
   redo: () => Promise<void>;
   settle: (keep: 'mine' | 'theirs') => void;
   setLayout: (layout: Layout) => void;
+  /** The boards as the server has them now. */
+  setBoards: (boards: Board[]) => void;
   /** Looks for a change kept from before, and sends whatever has not been sent. */
   wake: () => void;
 }
@@ -165,6 +167,7 @@ export function createJobStore({ job, ...seed }: JobSeed) {
         set({ layout });
         void request('PUT', `${path}/layout`, layout);
       },
+      setBoards: (boards) => set({ boards }),
       wake: () => {
         const pending = findPending(job.id);
         if (pending && !unsent) {

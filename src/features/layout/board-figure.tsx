@@ -71,6 +71,7 @@ export function BoardFigure({
           {units.length(board.length)} × {units.length(board.width)} ×{' '}
           {board.quarters ? `${board.quarters}/4` : units.length(board.thickness)}
           {board.lot ? ` · ${board.lot}` : ''}
+          {board.takenFor ? ' · used up' : board.reservedFor ? ' · kept for this job' : ''}
         </span>
         {trial ? <Answer trial={trial} /> : null}
         <span className="ml-auto flex gap-3 pr-2">{actions}</span>

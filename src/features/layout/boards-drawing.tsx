@@ -77,7 +77,7 @@ export function BoardsDrawing({
       pinned={pinned.includes(board.tag)}
       hands={hands}
       actions={
-        actions ? (
+        actions && !board.takenFor ? (
           <>
             <Button
               look="quiet"

@@ -13,6 +13,7 @@ import { useTabs } from '../form/piece-drawing';
 import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { AIM_WORDS } from './aim-words';
+import { BoardTools } from './board-tools';
 import { BoardsDrawing } from './boards-drawing';
 import { CompareTools, CompareView } from './compare-view';
 import { CutsTable } from './cuts-table';
@@ -200,6 +201,7 @@ function LayoutSide({ layout }: { layout: Layout | null }) {
           ]}
         />
       </Group>
+      {layout ? <BoardTools layout={layout} /> : null}
       <Aim />
       <TextField
         label="Leave these boards out"

@@ -13,13 +13,14 @@ import {
   read,
   TONES,
 } from '@/core';
-import { Button } from '@/ui/button';
+import { Button, buttonLook } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
-import type { RackBoard } from './rack-board';
+import { BoardSketch } from './board-sketch';
+import type { JobName, RackBoard } from './rack-board';
 
 const blank = (today: string): BoardInput => ({
   tag: '',
@@ -69,16 +70,19 @@ const SEEN: Record<(typeof DEFECT_FACES)[number], string> = {
 export function BoardDialog({
   board,
   today,
+  jobs,
   onClose,
 }: {
   board: RackBoard | null;
   today: string;
+  jobs: readonly JobName[];
   onClose: (saved: boolean) => void;
 }) {
   const { all } = useSpecies();
   const [draft, setDraft] = useState<BoardInput>(board ? inputOf(board) : blank(today));
   const [revision, setRevision] = useState(board?.revision ?? 0);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [keptFor, setKeptFor] = useState(board?.reservedFor ?? '');
   const [theirs, setTheirs] = useState<RackBoard | null>(null);
   const put =
     <K extends keyof BoardInput>(key: K) =>
@@ -95,6 +99,10 @@ export function BoardDialog({
     const reply = board
       ? await request('PUT', `/api/boards/${board.id}`, { revision, board: sound.value })
       : await request('POST', '/api/boards', sound.value);
+    if (reply.ok && board && keptFor !== (board.reservedFor ?? '')) {
+      const kept = await request('PUT', `/api/boards/${board.id}/reserved`, { job: keptFor || null });
+      if (!kept.ok) return setProblems(kept.problems);
+    }
     if (reply.ok) onClose(true);
     else {
       setProblems(reply.problems);
@@ -138,6 +146,9 @@ export function BoardDialog({
           void save();
         }}
       >
+        <div className="col-span-full mb-3">
+          <BoardSketch board={draft} onDefect={defect} />
+        </div>
         <div>
           <TextField label="Tag" value={draft.tag} onCommit={put('tag')} required />
           <Select
@@ -198,6 +209,44 @@ export function BoardDialog({
             most={300}
             onCommit={put('thickness')}
           />
+          <fieldset className="mt-4 border-line border-t pt-2">
+            <legend className="pr-2 text-ink-2">Defects</legend>
+            {draft.defects.map((d, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a defect has no name of its own
+              <div key={i} className="mb-2 border-hairline border-b">
+                <Select
+                  label={`Defect ${i + 1}`}
+                  value={d.kind}
+                  onCommit={(kind) => defect(i, { kind })}
+                  options={DEFECT_KINDS.map((kind) => ({ value: kind, label: kind }))}
+                />
+                <Select
+                  label="Seen"
+                  value={d.face}
+                  onCommit={(face) => defect(i, { face })}
+                  options={DEFECT_FACES.map((face) => ({ value: face, label: SEEN[face] }))}
+                />
+                <LengthField label="From the tagged end" mm={d.x} onCommit={(x) => defect(i, { x })} />
+                <LengthField label="From the near edge" mm={d.y} onCommit={(y) => defect(i, { y })} />
+                <LengthField label="Long" mm={d.length} least={1} onCommit={(length) => defect(i, { length })} />
+                <LengthField label="Wide" mm={d.width} least={1} onCommit={(width) => defect(i, { width })} />
+                <Button
+                  look="quiet"
+                  className="mb-2"
+                  onClick={() => put('defects')(draft.defects.filter((_, j) => j !== i))}
+                >
+                  Take it away
+                </Button>
+              </div>
+            ))}
+            <Button
+              onClick={() =>
+                put('defects')([...draft.defects, { kind: 'knot', x: 0, y: 0, length: 50, width: 30, face: 'through' }])
+              }
+            >
+              Add a defect
+            </Button>
+          </fieldset>
         </div>
         <div>
           <NumberField
@@ -290,44 +339,14 @@ export function BoardDialog({
             />
           ))}
           <TextField label="Note" value={draft.note} onCommit={put('note')} />
-          <fieldset className="border-line border-t pt-2">
-            <legend className="pr-2 text-ink-2">Defects</legend>
-            {draft.defects.map((d, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a defect has no name of its own
-              <div key={i} className="mb-2 border-hairline border-b">
-                <Select
-                  label={`Defect ${i + 1}`}
-                  value={d.kind}
-                  onCommit={(kind) => defect(i, { kind })}
-                  options={DEFECT_KINDS.map((kind) => ({ value: kind, label: kind }))}
-                />
-                <Select
-                  label="Seen"
-                  value={d.face}
-                  onCommit={(face) => defect(i, { face })}
-                  options={DEFECT_FACES.map((face) => ({ value: face, label: SEEN[face] }))}
-                />
-                <LengthField label="From the tagged end" mm={d.x} onCommit={(x) => defect(i, { x })} />
-                <LengthField label="From the near edge" mm={d.y} onCommit={(y) => defect(i, { y })} />
-                <LengthField label="Long" mm={d.length} least={1} onCommit={(length) => defect(i, { length })} />
-                <LengthField label="Wide" mm={d.width} least={1} onCommit={(width) => defect(i, { width })} />
-                <Button
-                  look="quiet"
-                  className="mb-2"
-                  onClick={() => put('defects')(draft.defects.filter((_, j) => j !== i))}
-                >
-                  Take it away
-                </Button>
-              </div>
-            ))}
-            <Button
-              onClick={() =>
-                put('defects')([...draft.defects, { kind: 'knot', x: 0, y: 0, length: 50, width: 30, face: 'through' }])
-              }
-            >
-              Add a defect
-            </Button>
-          </fieldset>
+          {board ? (
+            <Select
+              label="Kept for"
+              value={keptFor}
+              onCommit={setKeptFor}
+              options={[{ value: '', label: 'any job' }, ...jobs.map((job) => ({ value: job.id, label: job.name }))]}
+            />
+          ) : null}
         </div>
         <div className="col-span-full mt-4 flex gap-3">
           <Button look="chief" type="submit">
@@ -336,6 +355,11 @@ export function BoardDialog({
           <Button look="quiet" onClick={() => onClose(false)}>
             Close
           </Button>
+          {board ? (
+            <a className={`${buttonLook('quiet')} ml-auto`} href={`/api/boards/labels.pdf?board=${board.id}`} download>
+              Its label
+            </a>
+          ) : null}
         </div>
       </form>
     </Dialog>
@@ -344,6 +368,5 @@ export function BoardDialog({
 
 /** What a maker can write of a board, without what the rack keeps beside it. */
 function inputOf(board: RackBoard): BoardInput {
-  const { id: _id, revision: _revision, ...input } = board;
-  return v.parse(BoardSchema, input);
+  return v.parse(BoardSchema, board);
 }

@@ -4,3 +4,11 @@ import type { Board } from '@/core';
 export interface RackBoard extends Board {
   revision: number;
 }
+
+/** Which boards are looked at: those on the rack, those used up, those in the bin. */
+export type Shelf = 'rack' | 'used' | 'bin';
+
+export interface JobName {
+  id: string;
+  name: string;
+}

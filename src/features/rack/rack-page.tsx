@@ -12,8 +12,9 @@ import { useSpecies } from '@/ui/species';
 import { Length, useUnits } from '@/ui/units';
 import { BoardDialog } from './board-dialog';
 import { ImportDialog } from './import-dialog';
+import { KeptFor } from './kept-for';
 import { MillingDialog } from './milling-dialog';
-import type { RackBoard } from './rack-board';
+import type { JobName, RackBoard, Shelf } from './rack-board';
 import { type RackPart, type SortKey, useRack } from './use-rack';
 
 /** Height of a row, px; a taller one is measured when it is drawn. */
@@ -24,28 +25,34 @@ const BEYOND = 60;
 export function RackPage({
   first,
   longest,
-  bin,
+  shelf,
   find,
   today,
   shop,
+  jobs,
+  opened,
 }: {
   /** The first part of the rack, as the server found it. */
   first: RackPart;
   /** mm; boards are drawn to this scale. */
   longest: number;
-  bin: boolean;
+  shelf: Shelf;
   find: string;
   today: string;
   shop: Shop;
+  /** Of the jobs that boards may be kept for. */
+  jobs: readonly JobName[];
+  /** A board to open at once, as the code on its label asks for. */
+  opened: RackBoard | 'gone' | null;
 }) {
   const { all, nameOf } = useSpecies();
   const [text, setText] = useState(find);
   const [species, setSpecies] = useState('');
   const [sort, setSort] = useState<SortKey>('tag');
-  const [editing, setEditing] = useState<RackBoard | 'new' | null>(null);
+  const [editing, setEditing] = useState<RackBoard | 'new' | null>(opened === 'gone' ? null : opened);
   const [milling, setMilling] = useState<RackBoard | null>(null);
   const [importing, setImporting] = useState<string | null>(null);
-  const rack = useRack(first, { bin, find: text, wood: species, sort });
+  const rack = useRack(first, { shelf, find: text, wood: species, sort });
   const { total, want } = rack;
   const list = useRef<HTMLTableElement>(null);
   const virtual = useVirtualizer({
@@ -82,7 +89,7 @@ export function RackPage({
   return (
     <>
       <div className="flex flex-wrap items-center gap-3">
-        <h1 className="text-[19px]">{bin ? 'Boards in the bin' : 'Rack'}</h1>
+        <h1 className="text-[19px]">{TITLES[shelf]}</h1>
         <p className="figures mr-auto text-ink-2">
           {total} boards, {rack.boardFeet.toFixed(1)} board feet
         </p>
@@ -122,6 +129,14 @@ export function RackPage({
             }}
           />
         </label>
+        <a
+          className={buttonLook()}
+          href={`/api/boards/labels.pdf?${new URLSearchParams({ find: text, wood: species })}`}
+          title="Of the boards that are shown"
+          download
+        >
+          Labels
+        </a>
         <a className={buttonLook()} href="/api/boards/export" download>
           Export CSV
         </a>
@@ -130,13 +145,14 @@ export function RackPage({
         </Button>
       </div>
       <ProblemList problems={rack.problems} />
+      {opened === 'gone' ? (
+        <p role="alert" className="mt-2 text-stop">
+          The board of that label is not on the rack: it is used up, in the bin, or of another workshop.
+        </p>
+      ) : null}
       {total === 0 ? (
         <p className="mt-8">
-          {text || species
-            ? 'No board is like that. Clear the search to see them all.'
-            : bin
-              ? 'The bin is empty.'
-              : 'The rack is empty. Add a board, or import a CSV file of them.'}
+          {text || species ? 'No board is like that. Clear the search to see them all.' : EMPTY[shelf]}
         </p>
       ) : (
         <table ref={list} className="mt-3 w-full" aria-rowcount={total + 1}>
@@ -191,6 +207,7 @@ export function RackPage({
                   </td>
                   <td className="pl-4">
                     {board.lot}
+                    <KeptFor board={board} jobs={jobs} />
                     {board.note ? (
                       <span className="block max-w-48 truncate text-ink-2" title={board.note}>
                         {board.note}
@@ -198,7 +215,16 @@ export function RackPage({
                     ) : null}
                   </td>
                   <td className="whitespace-nowrap text-right">
-                    {bin ? (
+                    {shelf === 'used' ? (
+                      <Button
+                        look="quiet"
+                        aria-label={`Put ${board.tag} back`}
+                        title="As it was; its offcuts go into the bin"
+                        onClick={() => void act('POST', `/api/boards/${board.id}/put-back`)}
+                      >
+                        Put back
+                      </Button>
+                    ) : shelf === 'bin' ? (
                       <Button
                         look="quiet"
                         aria-label={`Restore ${board.tag}`}
@@ -244,14 +270,21 @@ export function RackPage({
         </table>
       )}
       <p className="mt-6">
-        <Link className="text-layout hover:underline" href={bin ? '/rack' : '/rack?bin'}>
-          {bin ? 'Back to the rack' : 'The bin'}
-        </Link>
+        {SHELVES.filter((other) => other !== shelf).map((other) => (
+          <Link
+            key={other}
+            className="mr-5 text-layout hover:underline"
+            href={other === 'rack' ? '/rack' : `/rack?${other}`}
+          >
+            {TO_SHELF[other]}
+          </Link>
+        ))}
       </p>
       {editing ? (
         <BoardDialog
           board={editing === 'new' ? null : editing}
           today={today}
+          jobs={jobs}
           onClose={(saved) => {
             setEditing(null);
             if (saved) void rack.reload();
@@ -271,6 +304,15 @@ export function RackPage({
     </>
   );
 }
+
+const SHELVES: readonly Shelf[] = ['rack', 'used', 'bin'];
+const TITLES: Record<Shelf, string> = { rack: 'Rack', used: 'Boards used up', bin: 'Boards in the bin' };
+const TO_SHELF: Record<Shelf, string> = { rack: 'Back to the rack', used: 'Boards used up', bin: 'The bin' };
+const EMPTY: Record<Shelf, string> = {
+  rack: 'The rack is empty. Add a board, or import a CSV file of them.',
+  used: 'No job has used up a board yet.',
+  bin: 'The bin is empty.',
+};
 
 /** The rows that are not drawn, above or below. */
 const Spacer = ({ height }: { height: number }) =>

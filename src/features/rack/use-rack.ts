@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Problem } from '@/core';
 import { request } from '@/ui/request';
-import type { RackBoard } from './rack-board';
+import type { RackBoard, Shelf } from './rack-board';
 
 export const SORTS = ['tag', 'species', 'length', 'width', 'thickness', 'moisture'] as const;
 export type SortKey = (typeof SORTS)[number];
@@ -17,7 +17,7 @@ export interface RackPart {
 }
 
 export interface RackAsk {
-  bin: boolean;
+  shelf: Shelf;
   find: string;
   wood: string;
   sort: SortKey;
@@ -35,7 +35,7 @@ const addressOf = (ask: RackAsk, from: number) => {
     from: `${from}`,
     count: `${PART}`,
   });
-  if (ask.bin) query.set('bin', '');
+  if (ask.shelf !== 'rack') query.set(ask.shelf, '');
   return `/api/rack?${query}`;
 };
 
@@ -46,13 +46,13 @@ export function useRack(first: RackPart, ask: RackAsk) {
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const asked = useRef(new Set([0]));
   const go = useRef(0);
-  const { bin, find, wood, sort } = ask;
+  const { shelf, find, wood, sort } = ask;
 
   const fetchPart = useCallback(
     async (part: number, fresh: boolean) => {
       const mine = go.current;
       asked.current.add(part);
-      const reply = await request<RackPart>('GET', addressOf({ bin, find, wood, sort }, part * PART));
+      const reply = await request<RackPart>('GET', addressOf({ shelf, find, wood, sort }, part * PART));
       if (mine !== go.current) return;
       if (!reply.ok) {
         asked.current.delete(part);
@@ -64,7 +64,7 @@ export function useRack(first: RackPart, ask: RackAsk) {
       setSums(rest);
       setParts((now) => new Map([...(fresh ? [] : now), [part, boards] as const]));
     },
-    [bin, find, wood, sort],
+    [shelf, find, wood, sort],
   );
   const reload = useCallback(() => {
     go.current += 1;

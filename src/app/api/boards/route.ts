@@ -8,7 +8,7 @@ export const dynamic = 'force-dynamic';
 export const GET = (request: Request) =>
   answer(async () => {
     const workshop = await currentWorkshop();
-    return Response.json(await boardsOf(workshop.id, new URL(request.url).searchParams.has('bin')));
+    return Response.json(await boardsOf(workshop.id, new URL(request.url).searchParams.has('bin') ? 'bin' : 'rack'));
   });
 
 export const POST = (request: Request) =>

@@ -1,0 +1,105 @@
+'use client';
+
+import { DndContext, type DragEndEvent, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
+import type { BoardInput, Defect } from '@/core';
+import { EndGrain } from '@/ui/end-grain';
+import { useUnits } from '@/ui/units';
+
+const WIDTH = 700;
+const ENDS = 64;
+
+/** A board to scale, its defects to be dragged where they are, and larger or smaller by their corner. */
+export function BoardSketch({
+  board,
+  onDefect,
+}: {
+  board: BoardInput;
+  onDefect: (index: number, part: Partial<Defect>) => void;
+}) {
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 2 } }));
+  const widest = Math.max(board.width, board.farWidth ?? 0);
+  const scale = Math.min(WIDTH / board.length, 150 / widest);
+  const [w, h] = [board.length * scale, widest * scale];
+  const drop = ({ active, delta }: DragEndEvent) => {
+    const { index, corner } = active.data.current as { index: number; corner: boolean };
+    const defect = board.defects[index];
+    if (!defect) return;
+    const [dx, dy] = [Math.round(delta.x / scale), Math.round(delta.y / scale)];
+    if (corner) {
+      onDefect(index, {
+        length: within(defect.length + dx, 1, board.length - defect.x),
+        width: within(defect.width + dy, 1, widest - defect.y),
+      });
+    } else {
+      onDefect(index, {
+        x: within(defect.x + dx, 0, board.length - defect.length),
+        y: within(defect.y + dy, 0, widest - defect.width),
+      });
+    }
+  };
+  return (
+    <DndContext id="board-sketch" sensors={sensors} onDragEnd={drop}>
+      <svg width={WIDTH + ENDS} height={h + 4} className="block max-w-full overflow-visible" data-sketch>
+        <title>{`The board to scale${board.defects.length > 0 ? '; drag a defect to where it is' : ''}`}</title>
+        <g transform="translate(1 2)">
+          <polygon
+            points={`0,0 ${w},0 ${w},${(board.farWidth ?? board.width) * scale} 0,${board.width * scale}`}
+            className="fill-wood stroke-ink"
+          />
+          {board.defects.map((defect, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a defect has no name of its own
+            <DefectShape key={index} defect={defect} index={index} scale={scale} />
+          ))}
+          <EndGrain
+            x={w + 12}
+            y={h / 2 - 9}
+            width={44}
+            height={18}
+            rings={board.ringCentre ?? board.ringAngle}
+            boardWidth={board.width}
+          />
+        </g>
+      </svg>
+    </DndContext>
+  );
+}
+
+const within = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value));
+
+function DefectShape({ defect, index, scale }: { defect: Defect; index: number; scale: number }) {
+  const units = useUnits();
+  const body = useDraggable({ id: `defect ${index}`, data: { index, corner: false } });
+  const corner = useDraggable({ id: `corner ${index}`, data: { index, corner: true } });
+  const [x, y] = [defect.x * scale + (body.transform?.x ?? 0), defect.y * scale + (body.transform?.y ?? 0)];
+  const [w, h] = [
+    Math.max(4, defect.length * scale + (corner.transform?.x ?? 0)),
+    Math.max(4, defect.width * scale + (corner.transform?.y ?? 0)),
+  ];
+  return (
+    <g className="fill-stop-tint stroke-stop">
+      <rect
+        ref={(element) => body.setNodeRef(element as unknown as HTMLElement | null)}
+        {...body.listeners}
+        data-defect={index}
+        x={x}
+        y={y}
+        width={w}
+        height={h}
+        strokeWidth={1.3}
+        className="cursor-grab touch-none"
+      >
+        <title>{`${defect.kind}, ${units.length(defect.length)} × ${units.length(defect.width)}`}</title>
+      </rect>
+      <path d={`M${x} ${y}l${w} ${h}M${x} ${y + h}l${w} ${-h}`} strokeWidth={0.7} className="pointer-events-none" />
+      <rect
+        ref={(element) => corner.setNodeRef(element as unknown as HTMLElement | null)}
+        {...corner.listeners}
+        x={x + w - 1}
+        y={y + h - 1}
+        width={8}
+        height={8}
+        className="cursor-nwse-resize touch-none fill-paper"
+      />
+    </g>
+  );
+}
