@@ -6,8 +6,8 @@ const resolve = { alias: { '@': fileURLToPath(new URL('./src', import.meta.url))
 export default defineConfig({
   test: {
     projects: [
-      { resolve, test: { name: 'unit', include: ['src/**/*.test.ts'] } },
-      { resolve, test: { name: 'published', include: ['tests/published/**/*.test.ts'] } },
+      { resolve, test: { name: 'unit', include: ['src/**/*.test.ts'], testTimeout: 60_000 } },
+      { resolve, test: { name: 'published', include: ['tests/published/**/*.test.ts'], testTimeout: 60_000 } },
       {
         resolve,
         test: {
