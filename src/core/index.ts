@@ -101,6 +101,7 @@ export { type Dimension, drawView, type FastenerMark, type Shape, type View, typ
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './piece/forecast-band';
 export { HOLDS } from './piece/hold';
 export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning';
+export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/leg-making';
 export { newJob, topForBrief } from './piece/new-job';
 export type { Fastener, Fitting, Part, Size } from './piece/part';
 export { findPart, type Piece, type PieceDecisions } from './piece/piece';

@@ -4,6 +4,7 @@ import type { Place } from './climate/place';
 import type { JobDocument } from './decision/job-document';
 import type { Shop } from './decision/shop';
 import { collectFigures } from './figures';
+import { pieceLabel } from './format/layout-svg';
 import { GLUES, type Glue } from './glueup/glue';
 import { type LaidStrip, layPanel, type PanelTrim, trimPanel } from './glueup/lay-panel';
 import { panelChecks } from './glueup/panel-checks';
@@ -13,6 +14,7 @@ import { fixedPlacements } from './layout/fixed-placements';
 import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
 import { layoutOptionsOf } from './layout/layout-aims';
 import { layoutChecks, movesGivenUp } from './layout/layout-checks';
+import { machineChecks } from './layout/machine-checks';
 import { movedLayout, standingMoves } from './layout/move-piece';
 import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
@@ -196,6 +198,9 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...runChecks(context),
     ...piece.problems.map(impossibility),
     ...(layoutState === 'current' && layout ? layoutChecks(layout, species) : []),
+    ...(layoutState === 'current' && layout
+      ? machineChecks({ layout, boards, shop, species, nameOf: (placement) => pieceLabel(piece, placement) })
+      : []),
     ...movesGivenUp(piece, document.layout.moved, moved),
     ...(trim ? panelChecks(laid, trim, document.layout.jointMargin) : []),
     ...glueUps.flatMap((glueUp) => glueUp.limits.map(glueUpCheck)),
@@ -259,6 +264,12 @@ function impossibility(problem: Problem): Check {
   };
 }
 
+const WHY_LIMITED: Record<GlueLimit['kind'], string> = {
+  clamps: 'A joint that is not pressed along its whole length opens there first.',
+  time: 'Glue that sets before the last joint is home cannot be undone.',
+  room: 'A panel taken out of its clamps to make room is a panel that was not clamped long enough.',
+};
+
 function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit): Check {
   return {
     id: `glue-up.${stage}.${kind}`,
@@ -268,10 +279,7 @@ function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit)
     value,
     limit,
     where: ['top'],
-    why:
-      kind === 'clamps'
-        ? 'A joint that is not pressed along its whole length opens there first.'
-        : 'Glue that sets before the last joint is home cannot be undone.',
+    why: WHY_LIMITED[kind],
     wayOut: { say: wayOut, changes: [] },
   };
 }

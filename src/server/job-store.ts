@@ -28,14 +28,19 @@ interface RevisionRow {
   redo_to: number | null;
 }
 
+/** A kept document as it is read now: what an earlier Taller did not ask has its usual answer. */
+function asRead(id: string, document: unknown): JobDocument {
+  const sound = read(JobDocumentSchema, document, 'the job');
+  if ('problems' in sound)
+    throw new Error(`stored job ${id} does not fit its schema: ${JSON.stringify(sound.problems)}`);
+  return sound.value;
+}
+
 function stored(id: string, row: RevisionRow): StoredJob {
-  const document = read(JobDocumentSchema, row.document, 'the job');
-  if ('problems' in document)
-    throw new Error(`stored job ${id} does not fit its schema: ${JSON.stringify(document.problems)}`);
   return {
     id,
     revision: row.revision,
-    document: document.value,
+    document: asRead(id, row.document),
     canUndo: row.undo_to !== null,
     canRedo: row.redo_to !== null,
   };
@@ -53,8 +58,8 @@ export async function jobsOf(workshopId: string, binned = false): Promise<JobLin
     revision: row.revision,
     changedAt: row.changed_at.toISOString(),
     binned: row.binned,
-    document: row.document,
-    layout: row.layout,
+    document: asRead(row.id, row.document),
+    layout: layoutAsRead(row.layout),
   }));
 }
 
@@ -180,8 +185,12 @@ export async function layoutOf(workshopId: string, id: string): Promise<Layout |
     workshopId,
     id,
   ]);
-  // A layout kept by an earlier Taller may say less than is needed now: it is searched again.
-  const kept = v.safeParse(LayoutSchema, rows[0]?.layout);
+  return layoutAsRead(rows[0]?.layout);
+}
+
+/** A layout kept by an earlier Taller may say less than is needed now: it is searched again. */
+function layoutAsRead(layout: unknown): Layout | null {
+  const kept = v.safeParse(LayoutSchema, layout);
   return kept.success ? kept.output : null;
 }
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import {
   type InchFraction,
   type LengthStyle,
@@ -39,6 +39,10 @@ export function UnitsProvider({
     // Read by the server, so that the next page comes in the same units.
     // biome-ignore lint/suspicious/noDocumentCookie: the Cookie Store API is not in every browser
     document.cookie = `${UNITS_COOKIE}=${next}; path=/; max-age=31536000; samesite=lax`;
+  }, []);
+  // From here on the page answers to hand and key; those that drive it from outside wait for this.
+  useEffect(() => {
+    document.documentElement.dataset.awake = '';
   }, []);
   const units = useMemo<Units>(() => {
     const style: LengthStyle = system === 'metric' ? { system } : { system, fraction };

@@ -68,7 +68,7 @@ export function usePanZoom<T extends HTMLElement>() {
       <ZoomButton label="Smaller" sign="−" off={zoom <= LEAST} run={() => step(1 / STEP)} />
       <button
         type="button"
-        aria-label="The whole board across"
+        aria-label={`${Math.round(zoom * 100)} %, back to the whole across`}
         className="figures min-w-12 text-center hover:underline"
         onClick={() => setZoom(1)}
       >

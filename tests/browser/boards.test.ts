@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { type JobDocument, readRackCsv, writeRackCsv } from '@/core';
-import { base, button, call, field, fill, openPage, radio, reads, saved, withBrowser } from './desk';
+import { button, call, field, fill, openPage, radio, reads, saved, visit, withBrowser } from './desk';
 
 withBrowser();
 
@@ -43,14 +43,14 @@ describe('boards and strips by hand', () => {
     await page.setViewport({ width: 1280, height: 1500 });
     await reads(page, 'main', /changes tried/);
     await page.click('main button[aria-expanded="false"]');
-    const leg = '[aria-label="B, 750 × 70"]';
+    const leg = '[aria-label="B 750 × 70"]';
     const thick = await boxOf(page, 'figure[data-board="B12"] polygon');
     const thin = await boxOf(page, 'figure[data-board="B09"] polygon');
 
     await hold(page, leg, { x: thin.x + 200, y: thin.y + 4 });
     await reads(page, 'figure[data-board="B09"] [role="status"]', /B09 is too thin for B/);
     await page.mouse.up();
-    expect(await page.$('figure[data-board="B13"] [aria-label="B, 750 × 70"]')).not.toBeNull();
+    expect(await page.$('figure[data-board="B13"] [aria-label="B 750 × 70"]')).not.toBeNull();
 
     await hold(page, leg, { x: thick.x + 9, y: thick.y + 3 });
     await reads(
@@ -73,7 +73,7 @@ describe('boards and strips by hand', () => {
     await fill(page, 'From the tagged end', '40');
     const swap = await page.waitForSelector('::-p-aria([name="Change places with"][role="combobox"])');
     await (swap as unknown as { select: (value: string) => Promise<unknown> }).select('C');
-    await page.waitForSelector('figure[data-board="B12"] [aria-label="C, 750 × 70"]');
+    await page.waitForSelector('figure[data-board="B12"] [aria-label="C 750 × 70"]');
     await page.waitForSelector(`figure[data-board="B13"] ${leg}`);
     await (await button(page, 'Let it go')).click();
     await saved(page);
@@ -82,7 +82,7 @@ describe('boards and strips by hand', () => {
     const before = (await boxOf(page, leg)).width;
     await (await button(page, 'Larger')).click();
     expect((await boxOf(page, leg)).width / before).toBeCloseTo(1.5, 1);
-    await (await button(page, 'The whole board across')).click();
+    await (await button(page, '150 %, back to the whole across')).click();
 
     // Put aside, another aim, side by side, and back to the first.
     await (await radio(page, 'Compare')).click();
@@ -123,10 +123,10 @@ describe('boards and strips by hand', () => {
     await (await sawn.$('input[type="checkbox"]'))!.click();
     await (await button(page, 'Take 1 board, give back 2 offcuts')).click();
     await reads(page, 'figure[data-board="B01"] figcaption', /used up/);
-    await page.goto(`${base}/rack?find=B01`, { waitUntil: 'networkidle0' });
+    await visit(page, `/rack?find=B01`);
     await page.waitForSelector('tr[data-tag="B01-2"]');
     expect(await page.$('tr[data-tag="B01"]')).toBeNull();
-    await page.goto(`${base}/rack?used&find=B01`, { waitUntil: 'networkidle0' });
+    await visit(page, `/rack?used&find=B01`);
     await reads(page, 'tr[data-tag="B01"]', /for Long table/);
     await (await button(page, 'Put B01 back')).click();
     await page.waitForFunction(() => !document.querySelector('tr[data-tag="B01"]'));

@@ -1,5 +1,18 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { button, call, field, fill, goTo, newJob, openPage, reads, saved, widthShown, withBrowser } from './desk';
+import {
+  again,
+  button,
+  call,
+  field,
+  fill,
+  goTo,
+  newJob,
+  openPage,
+  reads,
+  saved,
+  widthShown,
+  withBrowser,
+} from './desk';
 
 withBrowser();
 
@@ -106,7 +119,7 @@ describe('at the desk', () => {
     await page.keyboard.press('Z');
     await page.keyboard.up('Shift');
     await expect.poll(async () => (await decisions()).form.top.width).toBe(was + 1);
-    await page.reload({ waitUntil: 'networkidle0' });
+    await again(page);
     await (await button(page, 'Redo')).click();
     await expect.poll(async () => (await decisions()).form.top.width).toBe(was + 11);
   });

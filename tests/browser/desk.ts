@@ -27,8 +27,20 @@ export async function openPage(path: string, context?: BrowserContext): Promise<
   if (!context) contexts.push(own);
   const page = Object.assign(await own.newPage(), { faults: [] as string[] });
   page.on('pageerror', (error) => page.faults.push(String((error as Error).message ?? error)));
-  await page.goto(base + path, { waitUntil: 'networkidle0' });
+  await visit(page, path);
   return page;
+}
+
+/** Goes to a page of Taller, and waits until it answers. */
+export async function visit(page: Page, path: string) {
+  await page.goto(base + path, { waitUntil: 'load' });
+  await page.waitForSelector('html[data-awake]');
+}
+
+/** Loads the page anew. */
+export async function again(page: Page) {
+  await page.reload({ waitUntil: 'load' });
+  await page.waitForSelector('html[data-awake]');
 }
 
 /** A field by its label; a unit at its end stands behind a space that does not break. */

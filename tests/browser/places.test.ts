@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import { base, button, call, field, fill, newJob, openPage, reads, withBrowser } from './desk';
+import { base, button, call, field, fill, newJob, openPage, reads, visit, withBrowser } from './desk';
 
 withBrowser();
 const folder = mkdtempSync(join(tmpdir(), 'taller-files-'));
@@ -34,10 +34,10 @@ describe('the rack', () => {
     await page.waitForFunction(() => document.querySelectorAll('tr[data-tag]').length === 1);
     await (await button(page, `Move ${tag} to the bin`)).click();
     await page.waitForFunction(() => document.querySelectorAll('tr[data-tag]').length === 0);
-    await page.goto(`${base}/rack?bin`, { waitUntil: 'networkidle0' });
+    await visit(page, `/rack?bin`);
     await (await button(page, `Restore ${tag}`)).click();
     await page.waitForFunction((t: string) => !document.querySelector(`tr[data-tag="${t}"]`), {}, tag);
-    await page.goto(`${base}/rack?find=${tag}`, { waitUntil: 'networkidle0' });
+    await visit(page, `/rack?find=${tag}`);
     await page.waitForSelector(`tr[data-tag="${tag}"]`);
     expect(page.faults).toEqual([]);
   });
@@ -81,7 +81,7 @@ describe('the rack', () => {
     // The code on its label opens it; a knot is put where it is, and the board is kept for a job.
     const { data } = await call<{ id: string; tag: string }[]>('GET', '/api/boards');
     const made = data.find((b) => b.tag === other)!;
-    await page.goto(`${base}/rack?board=${made.id}`, { waitUntil: 'networkidle0' });
+    await visit(page, `/rack?board=${made.id}`);
     expect(await (await field(page, 'Lies at')).evaluate((e) => (e as HTMLInputElement).value)).toBe('bay 7');
     await (await button(page, 'Add a defect')).click();
     const drawn = (await page.waitForSelector('[data-defect="0"]'))!;
@@ -96,11 +96,11 @@ describe('the rack', () => {
     const job = await newJob('Keeps a board');
     await (await button(page, 'Save the board')).click();
     await page.waitForSelector('[role="dialog"]', { hidden: true });
-    await page.goto(`${base}/rack?board=${made.id}`, { waitUntil: 'networkidle0' });
+    await visit(page, `/rack?board=${made.id}`);
     await (await field(page, 'Kept for', 'combobox')).select(job.id);
     await (await button(page, 'Save the board')).click();
     await page.waitForSelector('[role="dialog"]', { hidden: true });
-    await page.goto(`${base}/rack?find=${other}`, { waitUntil: 'networkidle0' });
+    await visit(page, `/rack?find=${other}`);
     await reads(page, `tr[data-tag="${other}"]`, /kept for Keeps a board/);
     const kept = (await call<{ tag: string; defects: { x: number; y: number }[] }[]>('GET', '/api/boards')).data;
     const [defect] = kept.find((b) => b.tag === other)!.defects;
@@ -133,10 +133,10 @@ describe('jobs', () => {
     const page = await openPage('/jobs');
     await (await button(page, `Move ${name} to the bin`)).click();
     await page.waitForFunction((n: string) => !document.body.innerText.includes(n), {}, name);
-    await page.goto(`${base}/jobs?bin`, { waitUntil: 'networkidle0' });
+    await visit(page, `/jobs?bin`);
     await (await button(page, `Restore ${name}`)).click();
     await page.waitForFunction((n: string) => !document.body.innerText.includes(n), {}, name);
-    await page.goto(`${base}/jobs`, { waitUntil: 'networkidle0' });
+    await visit(page, `/jobs`);
     await reads(page, 'table', new RegExp(name));
   });
 

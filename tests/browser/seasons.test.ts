@@ -7,6 +7,7 @@ import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { JobReply } from '../http/api';
 import {
+  again,
   base,
   button,
   call,
@@ -216,12 +217,12 @@ describe('woods of the workshop’s own', () => {
     await (await button(page, 'Save the wood')).click();
     await reads(page, '[data-wood="oak-white"]', /in place of the table’s; our own sticks/);
     await reads(page, 'h1', /saved/);
-    await quick.reload({ waitUntil: 'networkidle0' });
+    await again(quick);
     expect((await swing(quick)) / before).toBeCloseTo(0.0075 / 0.00376, 1);
-    await (await button(page, 'Take White oak away')).click();
+    await (await button(page, 'Take away White oak')).click();
     await page.waitForFunction(() => !document.querySelector('[data-wood]'));
     await reads(page, 'h1', /saved/);
-    await quick.reload({ waitUntil: 'networkidle0' });
+    await again(quick);
     expect(await swing(quick)).toBe(before);
   });
 });
@@ -241,7 +242,7 @@ describe('the Air page', () => {
     await reads(page, '[data-air-now]', /read \d{4}-\d\d-\d\d \d\d:\d\d UTC/);
     await (await radio(page, 'Against the year')).click();
     await page.waitForSelector('figure[aria-label="The air of the year"]');
-    await (await button(page, 'Take Hygrometer, tested away')).click();
+    await (await button(page, 'Take away Hygrometer, tested')).click();
     await page.waitForFunction(() => !document.querySelector('[data-device="Hygrometer, tested"]'));
     expect(page.faults).toEqual([]);
   });

@@ -1,4 +1,5 @@
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import pg from 'pg';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { type JobDocument, planLayout, readJobFile, withChanges } from '@/core';
 import { derive } from '../fixtures/demo';
@@ -144,6 +145,23 @@ describe('what goes out', () => {
     expect(await places()).toBe(0);
     for (let i = 0; i < 2; i += 1) expect((await call('POST', '/api/jobs/import', data)).status).toBe(201);
     expect(await places()).toBe(1);
+  });
+
+  it.runIf(process.env.DATABASE_URL)('kept by an earlier Taller is read with the usual answers', async () => {
+    const old = await newJob('Kept by an earlier Taller');
+    const db = new pg.Client({ connectionString: process.env.DATABASE_URL });
+    await db.connect();
+    await db.query(
+      `update job_revision set document = document #- '{form,base,leg,making}' #- '{layout,moved}' #- '{layout,laid}'
+       where job_id = $1`,
+      [old.id],
+    );
+    await db.end();
+    const page = await (await fetch(`${base}/jobs`)).text();
+    expect(page).toContain('Kept by an earlier Taller');
+    const { data } = await call<JobReply>('GET', `/api/jobs/${old.id}`);
+    expect(data.document.form.base.leg.making).toEqual({ kind: 'solid' });
+    expect(data.document.layout.moved).toEqual([]);
   });
 
   it('layouts are put aside with what was asked for, listed in order, and forgotten', async () => {

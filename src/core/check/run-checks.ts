@@ -2,6 +2,8 @@ import type { Check, CheckContext, Level } from './check';
 import { screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
 import { cornerTenons, cutAlike } from './joints';
+import { legsByTheShop } from './leg-making';
+import { mortisesByTheShop, topOnSawAndBench } from './machines';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
 import { tiesThatFight } from './restraint';
 import { boardsAsDryAsTheAir, topOnItsFasteners } from './season';
@@ -26,6 +28,9 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   cornerTenons,
   screwsThroughTheTop,
   cutAlike,
+  mortisesByTheShop,
+  topOnSawAndBench,
+  legsByTheShop,
 ];
 
 const RANK: Record<Level, number> = { stop: 0, watch: 1, good: 2 };

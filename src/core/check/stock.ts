@@ -1,8 +1,15 @@
 import { count, mm, say } from '../measure/quantity';
+import { legBlanks } from '../piece/leg-making';
 import type { PartKind } from '../piece/part';
 import { findPart } from '../piece/piece';
 import { surfacedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';
+
+/** What a leg thicker than any board is made of instead. */
+const inStaves = (count: number): Check['wayOut'] => ({
+  say: say`Glue the legs of ${`${Math.max(2, count)}`} staves, or buy thicker stock`,
+  changes: count <= 8 ? [{ path: 'form.base.leg.making', value: { kind: 'staves', count: Math.max(2, count) } }] : [],
+});
 
 const KINDS: { kind: PartKind; part: string; words: string; path: string }[] = [
   { kind: 'top', part: 'top', words: 'top', path: 'form.top.thickness' },
@@ -11,11 +18,17 @@ const KINDS: { kind: PartKind; part: string; words: string; path: string }[] = [
 ];
 
 /** Finished thickness against what the boards on the rack can be planed to. */
-export function thicknessOnTheRack({ piece, shop, boards, species }: CheckContext): Check[] {
-  return KINDS.flatMap(({ kind, part: id, words, path }): Check[] => {
+export function thicknessOnTheRack({ document, piece, shop, boards, species }: CheckContext): Check[] {
+  const { making } = document.form.base.leg;
+  return KINDS.flatMap(({ kind, part: id, words: plain, path }): Check[] => {
     const part = findPart(piece, id);
     if (!part || part.cut) return [];
-    const finished = part.size.thickness;
+    const glued = kind === 'leg' && making.kind !== 'solid';
+    const words = glued ? 'pieces of the legs' : plain;
+    const resaw = { kerf: shop.tools.resawKerf, allowance: shop.allowances.resaw };
+    const finished = glued
+      ? Math.max(...legBlanks(part, making, resaw).map((blank) => blank.finished.thickness))
+      : part.size.thickness;
     const given = boards.map((board) => surfacedThickness(board, shop.allowances.flattening));
     const greatest = Math.max(0, ...given);
     const enough = given.filter((thickness) => thickness >= finished - 1e-9).length;
@@ -42,12 +55,14 @@ export function thicknessOnTheRack({ piece, shop, boards, species }: CheckContex
           ? {}
           : {
               wayOut:
-                reachable >= 12
-                  ? {
-                      say: say`Make the ${words} ${mm(reachable)}, or buy thicker stock`,
-                      changes: [{ path, value: reachable }],
-                    }
-                  : { say: say`Add boards to the rack, or choose a species that is there`, changes: [] },
+                kind === 'leg' && greatest >= 15 && (glued || reachable < 0.9 * finished)
+                  ? inStaves(Math.ceil((part.size.thickness + 2) / greatest))
+                  : reachable >= 12
+                    ? {
+                        say: say`Make the ${words} ${mm(reachable)}, or buy thicker stock`,
+                        changes: [{ path, value: reachable }],
+                      }
+                    : { say: say`Add boards to the rack, or choose a species that is there`, changes: [] },
             }),
       },
     ];

@@ -31,12 +31,24 @@ export const TaperSchema = v.variant('kind', [
   v.object({ kind: v.literal('tapered'), foot: length(10, 250) }),
 ]);
 
+/** How the blank of a leg comes about. */
+export const LegMakingSchema = v.variant('kind', [
+  v.object({ kind: v.literal('solid') }),
+  v.object({ kind: v.literal('staves'), count: whole(2, 8) }),
+  v.object({ kind: v.literal('two-at-45') }),
+  v.object({ kind: v.literal('faced'), veneer: length(1, 12) }),
+]);
+
 export const BaseSchema = v.variant('kind', [
   v.object({
     kind: v.literal('leg-apron'),
     /** Floor to the upper face of the top. */
     height: length(150, 1400),
-    leg: v.object({ section: length(20, 250), taper: TaperSchema }),
+    leg: v.object({
+      section: length(20, 250),
+      taper: TaperSchema,
+      making: v.optional(LegMakingSchema, { kind: 'solid' }),
+    }),
     apron: v.object({
       height: length(20, 400),
       thickness: length(8, 80),

@@ -10,13 +10,44 @@ export const ShopSchema = v.object({
   tools: v.object({
     jointerWidth: length(50, 1500),
     planerWidth: length(50, 2500),
+    /** Longest edge that comes straight off the jointer's beds. */
+    jointerLength: v.optional(length(0, 6000), 1600),
     /** Shortest piece the planer's rollers hold. */
     planerShortest: v.optional(length(0, 2000), 300),
     /** What one pass over jointer or planer takes. */
     passDepth: v.optional(length(0.1, 5), 0.8),
     /** Blade height of the table saw at 90°. */
     sawDepth: length(10, 500),
+    /** The same at 45°. */
+    sawDepth45: v.optional(length(5, 500), 52),
+    /** Widest piece that is cut square across on the saw. */
+    crosscut: v.optional(length(0, 3000), 320),
     kerf: length(0.5, 10),
+    /** Widths that the mortiser's chisels or the mortising cutters make, and how deep they go. */
+    mortises: v.optional(v.object({ widths: v.pipe(v.array(length(2, 50)), v.maxLength(30)), depth: length(0, 300) }), {
+      widths: [6, 8, 10, 12],
+      depth: 75,
+    }),
+    /** Straight router cutters: what they cut wide, and how deep they reach. */
+    cutters: v.optional(
+      v.pipe(v.array(v.object({ diameter: length(1, 60), reach: length(1, 150) })), v.maxLength(40)),
+      [
+        { diameter: 6, reach: 20 },
+        { diameter: 8, reach: 25 },
+        { diameter: 12, reach: 40 },
+      ],
+    ),
+    /** Loose tenons kept in stock. */
+    looseTenons: v.optional(
+      v.pipe(
+        v.array(v.object({ thickness: length(2, 50), width: length(5, 200), length: length(10, 300) })),
+        v.maxLength(40),
+      ),
+      [
+        { thickness: 8, width: 22, length: 50 },
+        { thickness: 10, width: 28, length: 60 },
+      ],
+    ),
     clamps: v.pipe(v.array(v.object({ length: length(100, 6000), count: whole(1, 200) })), v.maxLength(40)),
     /** What one person lifts, kg. */
     lift: amount(5, 100),
@@ -24,6 +55,16 @@ export const ShopSchema = v.object({
     resawHeight: v.optional(length(0, 1000), 0),
     resawKerf: v.optional(length(0.3, 6), 1.5),
   }),
+  /** Room to work and to let glue dry. */
+  space: v.optional(
+    v.object({
+      /** The bench's flat face. */
+      bench: v.object({ length: length(300, 6000), width: length(200, 3000) }),
+      /** Glue-ups that can lie in their clamps at one time. */
+      drying: whole(1, 50),
+    }),
+    { bench: { length: 1900, width: 700 }, drying: 2 },
+  ),
   allowances: v.object({
     /** Cut off each rough end before anything is taken. */
     endTrim: length(0, 300),

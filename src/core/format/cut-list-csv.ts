@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Demand } from '../layout/demand';
 import { formatLength, type LengthStyle } from '../measure/length';
+import { ownerOf } from '../piece/leg-making';
 import type { Part } from '../piece/part';
 
 export interface CutListRow {
@@ -17,11 +18,15 @@ export interface CutListRow {
   state: 'to cut' | 'cut' | 'cut and measured';
 }
 
-/** One row a part, in the order of their letters; rough sizes from the demand where the part is still to be cut. */
+/**
+ * One row a part, in the order of their letters; rough sizes from the demand where the part is still to be cut. A part
+ * that is glued from several blanks is followed by a row for each of them.
+ */
 export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
-  return parts.map((part) => {
+  return parts.flatMap((part): CutListRow[] => {
     const wanted = [...demand.parts, ...demand.panels].find((d) => d.id === part.id);
-    return {
+    const blanks = part.cut ? [] : demand.parts.filter((d) => d.id !== part.id && ownerOf(d.id) === part.id);
+    const own: CutListRow = {
       letter: part.letter,
       name: part.name,
       count: 1,
@@ -33,6 +38,19 @@ export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
       grade: part.grade,
       state: part.locked ? 'cut and measured' : part.cut ? 'cut' : 'to cut',
     };
+    return [
+      own,
+      ...blanks.map(
+        ({ letter, name, finished, rough }): CutListRow => ({
+          ...own,
+          letter,
+          name,
+          ...finished,
+          shoulder: finished.length,
+          rough,
+        }),
+      ),
+    ];
   });
 }
 

@@ -9,9 +9,11 @@ const GAP = 90;
 const MARGIN = 30;
 const TEXT = 'font-family="sans-serif" font-size="34" fill="#14201B"';
 
-/** What is written on a piece of a board: the part's letter, with the strip's number in a panel. */
+/** What is written on a piece of a board: the part's letter, with the strip's number in a panel or the blank's of a leg. */
 export function pieceLabel(piece: Piece, placement: { part: string; strip?: number }): string {
-  const letter = piece.parts.find((part) => part.id === placement.part)?.letter ?? placement.part;
+  const [owner = '', suffix] = placement.part.split('/');
+  const letter = piece.parts.find((part) => part.id === owner)?.letter ?? owner;
+  if (suffix !== undefined) return `${letter}.${suffix}`;
   return placement.strip === undefined ? letter : `${letter}${placement.strip + 1}`;
 }
 

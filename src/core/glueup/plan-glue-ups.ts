@@ -44,7 +44,7 @@ export interface GlueUp {
 /** Something a stage asks for that the shop or the glue does not give. */
 export interface GlueLimit {
   stage: string;
-  kind: 'clamps' | 'time';
+  kind: 'clamps' | 'time' | 'room';
   sentence: Phrase;
   value: Quantity;
   limit: Quantity;
@@ -192,6 +192,26 @@ export function clampsThatReach(shop: Shop, leastLength: number): number {
 }
 
 function limits(stages: readonly GlueStage[], shop: Shop): GlueLimit[] {
+  // The last stage waits for all the others; these could lie in their clamps together.
+  const together = stages.slice(0, -1);
+  const { drying } = shop.space;
+  const room: GlueLimit[] =
+    together.length > drying
+      ? [
+          {
+            stage: 'sections',
+            kind: 'room',
+            sentence: say`${count(together.length)} sections could be in their clamps together; there is room for ${count(drying)}.`,
+            value: count(together.length),
+            limit: count(drying),
+            wayOut: say`Glue them in turns, the next when the first come out of their clamps`,
+          },
+        ]
+      : [];
+  return [...room, ...limitsOfStages(stages, shop)];
+}
+
+function limitsOfStages(stages: readonly GlueStage[], shop: Shop): GlueLimit[] {
   return stages.flatMap((s) => {
     const found: GlueLimit[] = [];
     const have = clampsThatReach(shop, s.clamps.leastLength);

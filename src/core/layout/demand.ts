@@ -1,5 +1,6 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import { blankId, legBlanks } from '../piece/leg-making';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import type { Use } from '../stock/spoils';
@@ -16,6 +17,8 @@ export interface PartDemand {
   rough: { length: number; width: number };
   /** Whether it may be one of several resawn from a thick board; taken as yes. */
   resawn?: boolean;
+  /** m³ of it that become the piece, where it is not all of its finished size. */
+  becomes?: number;
 }
 
 /** A glued panel of free-width strips. mm. */
@@ -81,16 +84,28 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
         mostStrips,
         oneLot,
       });
-    } else {
-      parts.push({
-        id,
-        letter,
-        name,
-        shows,
-        finished,
-        rough: { length: finished.length + allowances.partLength, width: finished.width + allowances.partWidth },
-      });
+      continue;
     }
+    const roughOf = (size: typeof finished) => ({
+      length: size.length + allowances.partLength,
+      width: size.width + allowances.partWidth,
+    });
+    const { making } = document.form.base.leg;
+    if (part.kind === 'leg' && making.kind !== 'solid') {
+      const resaw = { kerf: shop.tools.resawKerf, allowance: allowances.resaw };
+      for (const blank of legBlanks({ ...part, size: finished }, making, resaw)) {
+        parts.push({
+          id: blankId(id, blank.suffix),
+          letter: `${letter}.${blank.suffix}`,
+          name: blank.name,
+          shows: blank.shows,
+          finished: blank.finished,
+          rough: roughOf(blank.finished),
+          resawn: blank.resawn,
+          becomes: blank.becomes,
+        });
+      }
+    } else parts.push({ id, letter, name, shows, finished, rough: roughOf(finished) });
   }
   return { species: document.form.species, parts, panels };
 }

@@ -111,7 +111,10 @@ export function writtenLayout(
   const whole = [...demand.parts, ...demand.panels].filter(
     ({ id }) => !short.has(id) && placements.some((p) => p.part === id),
   );
-  const finished = whole.reduce((sum, { finished: f }) => sum + f.length * f.width * f.thickness * 1e-9, 0);
+  const finished = whole.reduce((sum, wanted) => {
+    const { length, width, thickness } = wanted.finished;
+    return sum + (('becomes' in wanted && wanted.becomes) || length * width * thickness * 1e-9);
+  }, 0);
 
   const money = { wood: 0, offcuts: 0, boards: 0, cuts: 0, joints: 0, match: 0 };
   let [consumed, cuts] = [0, 0];

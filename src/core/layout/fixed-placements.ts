@@ -1,4 +1,5 @@
 import type { Move } from '../decision/job-document';
+import { ownerOf } from '../piece/leg-making';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
 import { checkBoard } from './check-layout';
@@ -24,7 +25,7 @@ export function fixedPlacements(given: {
   const cut = new Set(piece.parts.filter((part) => part.cut).map((part) => part.id));
   return boards.flatMap((board) => {
     const here = layout.placements.filter((placement) => placement.board === board.id);
-    const sawn = here.filter((placement) => board.takenFor || cut.has(placement.part));
+    const sawn = here.filter((placement) => board.takenFor || cut.has(ownerOf(placement.part)));
     const kept = here.filter(
       (placement) =>
         !sawn.includes(placement) &&

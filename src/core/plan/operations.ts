@@ -155,13 +155,16 @@ export function planOperations(given: {
     piece.corner.kind === 'loose-tenon'
       ? 'Cut mortises for the loose tenons'
       : 'Mortise the legs, then tenon the aprons';
+  const { making } = document.form.base.leg;
+  const legReady = gluedLegs(making, legs, glue);
+  operations.push(...legReady);
   add(
     'joints',
     `${joint}; lay the legs out together`,
     'Base',
     piece.jointCount * 0.45,
     0,
-    ['final-mill'],
+    ['final-mill', ...legReady.slice(-1).map((operation) => operation.id)],
     'Mark inside faces and letters on all four legs before the first cut. Chisel and cutter away from the other hand.',
     base,
   );
@@ -278,4 +281,64 @@ export function planOperations(given: {
     ['top', ...base],
   );
   return operations;
+}
+
+/** The glue-ups that legs want which are not of one blank; the last of them leaves the legs ready for their joints. */
+function gluedLegs(
+  making: JobDocument['form']['base']['leg']['making'],
+  legs: readonly string[],
+  glue: Glue,
+): Operation[] {
+  const go = (id: string, name: string, work: number, after: string, caution: string): Operation => ({
+    id,
+    name,
+    group: 'Base',
+    work,
+    wait: glue.levelAfter,
+    after: [after],
+    caution: `${caution} ${glue.caution}`,
+    parts: legs,
+  });
+  const each = 0.3 * legs.length;
+  switch (making.kind) {
+    case 'solid':
+      return [];
+    case 'staves':
+      return [
+        go(
+          'leg-blanks',
+          `Glue ${making.count} staves face to face for each leg, and square the blanks`,
+          each * (making.count - 1) + 0.15 * legs.length,
+          'rough-mill',
+          'Cauls on both faces; staves slide on wet glue, so stop them at the ends.',
+        ),
+      ];
+    case 'two-at-45':
+      return [
+        go(
+          'leg-blanks',
+          'Glue two pieces face to face for each leg, and cut the leg out at 45°',
+          each + 0.5 * legs.length,
+          'rough-mill',
+          'The blank lies on a flat to the fence for every cut; the offcut falls free, never between blade and fence.',
+        ),
+      ];
+    case 'faced':
+      return [
+        go(
+          'leg-faces-1',
+          'Resaw the veneers; glue the first two to each core, and level them with it',
+          2 * each,
+          'rough-mill',
+          'Mark the four of each leg in the order they came off the board.',
+        ),
+        go(
+          'leg-faces-2',
+          'Glue the other two veneers to each leg, and level them',
+          1.5 * each,
+          'leg-faces-1',
+          'Cauls as long as the leg: a veneer not pressed along its edge lifts there.',
+        ),
+      ];
+  }
 }

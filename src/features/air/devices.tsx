@@ -41,7 +41,7 @@ export function Devices({ data, onChange }: { data: AirReply; onChange: () => vo
             <li key={device.id} data-device={device.name} className="border-hairline border-b py-1.5">
               <span className="flex items-baseline gap-2">
                 <b className="mr-auto font-semibold">{device.name}</b>
-                <Button look="quiet" aria-label={`Take ${device.name} away`} onClick={() => void bin(device)}>
+                <Button look="quiet" aria-label={`Take away ${device.name}`} onClick={() => void bin(device)}>
                   Take away
                 </Button>
               </span>

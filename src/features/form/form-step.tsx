@@ -1,5 +1,6 @@
 'use client';
 
+import { LEG_MAKING } from '@/core';
 import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { useSpecies } from '@/ui/species';
@@ -87,6 +88,42 @@ export function FormStep() {
           most={250}
           onCommit={change('form.base.leg.section')}
         />
+        <Select
+          label="Legs made of"
+          value={base.leg.making.kind}
+          options={Object.entries(LEG_MAKING).map(([value, { name }]) => ({
+            value: value as keyof typeof LEG_MAKING,
+            label: name,
+          }))}
+          hint={LEG_MAKING[base.leg.making.kind].reason}
+          wide
+          onCommit={(kind) =>
+            changeAll([
+              {
+                path: 'form.base.leg.making',
+                value: kind === 'staves' ? { kind, count: 2 } : kind === 'faced' ? { kind, veneer: 4 } : { kind },
+              },
+            ])
+          }
+        />
+        {base.leg.making.kind === 'staves' ? (
+          <NumberField
+            label="Staves"
+            value={base.leg.making.count}
+            least={2}
+            most={8}
+            onCommit={change('form.base.leg.making.count')}
+          />
+        ) : null}
+        {base.leg.making.kind === 'faced' ? (
+          <LengthField
+            label="Veneers, thick"
+            mm={base.leg.making.veneer}
+            least={1}
+            most={12}
+            onCommit={change('form.base.leg.making.veneer')}
+          />
+        ) : null}
         <Choice
           label="Leg shape"
           value={base.leg.taper.kind}

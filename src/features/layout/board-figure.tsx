@@ -3,7 +3,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
-import { type Blank, type Board, blankLabel, blanksOf, type Layout, type Piece, pieceLabel } from '@/core';
+import { type Blank, type Board, blankLabel, blanksOf, type Layout, ownerOf, type Piece, pieceLabel } from '@/core';
 import { EndGrain } from '@/ui/end-grain';
 import { useUnits } from '@/ui/units';
 import type { MoveHands, Trial } from './use-moves';
@@ -111,7 +111,7 @@ export function BoardFigure({
             ))}
           {blanksOf(here).map((blank) => {
             const label = blankLabel(piece, blank);
-            const parts = blank.placements.map((p) => p.part);
+            const parts = blank.placements.map((p) => ownerOf(p.part));
             return (
               <BlankShape
                 key={label}
@@ -143,7 +143,7 @@ export function BoardFigure({
             height={Math.max(8, Math.min(20, board.thickness * scale * 2.2))}
             rings={board.ringCentre ?? board.ringAngle}
             boardWidth={board.width}
-            lit={here.some((p) => lit.includes(p.part))}
+            lit={here.some((p) => lit.includes(ownerOf(p.part)))}
           />
         </g>
       </svg>
@@ -211,11 +211,12 @@ function BlankShape({
   const { attributes, listeners, setNodeRef } = useDraggable({ id: label, disabled: !hands, data: { blank } });
   const [w, h] = [blank.length * scale, blank.width * scale];
   const words = `${units.length(blank.length)} × ${units.length(blank.width)}`;
+  const turned = blank.placements[0]?.turned ? ' ↻' : '';
   const own = hands
     ? {
         ...attributes,
         ...listeners,
-        'aria-label': `${label}, ${words}`,
+        'aria-label': `${label} ${words}${turned}`,
         'aria-pressed': hands.chosen === label,
         onClick: () => hands.choose(hands.chosen === label ? null : label),
         onKeyDown: (event: React.KeyboardEvent) => {
@@ -229,7 +230,7 @@ function BlankShape({
     <g
       ref={(element) => setNodeRef(element as unknown as HTMLElement | null)}
       {...own}
-      data-part={blank.placements.map((p) => p.part).join(' ')}
+      data-part={blank.placements.map((p) => ownerOf(p.part)).join(' ')}
       className={hands ? 'cursor-grab outline-offset-2' : undefined}
       opacity={held ? 0.35 : 1}
       onPointerEnter={() => onLight(true)}
@@ -250,11 +251,9 @@ function BlankShape({
           dominantBaseline="central"
           className="figures pointer-events-none fill-ink text-[12px]"
         >
-          <tspan className="font-bold text-[13px]">
-            {label}
-            {blank.placements[0]?.turned ? ' ↻' : ''}
-          </tspan>
-          {w > 34 + words.length * 6 ? <tspan dx={8}>{words}</tspan> : null}
+          <tspan className="font-bold text-[13px]">{label}</tspan>
+          {w > 34 + words.length * 6 ? <tspan dx={5}>{` ${words}`}</tspan> : null}
+          {turned ? <tspan className="font-bold text-[13px]">{turned}</tspan> : null}
         </text>
       ) : null}
     </g>

@@ -1,7 +1,7 @@
 'use client';
 
 import { Fragment } from 'react';
-import { boardFeet, LAYOUT_AIMS, type Layout } from '@/core';
+import { boardFeet, LAYOUT_AIMS, type Layout, ownerOf, pieceLabel } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
@@ -332,18 +332,16 @@ function PiecesTable({ layout }: { layout: Layout }) {
       <tbody>
         {layout.placements.map((p) => {
           const board = boards.find((b) => b.id === p.board);
-          const part = piece.parts.find((q) => q.id === p.part);
+          const owner = ownerOf(p.part);
+          const part = piece.parts.find((q) => q.id === owner);
           return (
             <tr
-              key={`${p.board}${p.x},${p.y}`}
-              className={`border-hairline border-b ${lit.includes(p.part) ? 'bg-layout-tint' : ''}`}
-              onPointerEnter={() => light([p.part])}
+              key={`${p.board}${p.x},${p.y},${p.layer ?? 0}`}
+              className={`border-hairline border-b ${lit.includes(owner) ? 'bg-layout-tint' : ''}`}
+              onPointerEnter={() => light([owner])}
               onPointerLeave={() => light([])}
             >
-              <td className="py-1 font-semibold">
-                {part?.letter}
-                {p.strip === undefined ? '' : p.strip + 1}
-              </td>
+              <td className="py-1 font-semibold">{pieceLabel(piece, p)}</td>
               <td>{part?.name}</td>
               <td>{board?.tag}</td>
               <td className="text-right">

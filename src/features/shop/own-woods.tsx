@@ -46,7 +46,7 @@ export function OwnWoods({
               </Button>
               <Button
                 look="quiet"
-                aria-label={`Take ${wood.commonName} away`}
+                aria-label={`Take away ${wood.commonName}`}
                 onClick={() => onWoods(woods.filter((w) => w.id !== wood.id))}
               >
                 Take away

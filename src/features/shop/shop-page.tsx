@@ -8,6 +8,7 @@ import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useUnits } from '@/ui/units';
+import { Cutters } from './cutters';
 import { OwnWoods } from './own-woods';
 import { Places } from './places';
 
@@ -61,8 +62,8 @@ export function ShopPage({
   const allow = (part: Partial<Shop['allowances']>) =>
     save({ ...latest.current, allowances: { ...latest.current.allowances, ...part } });
   const { allowances: a, tools: t } = shop;
-  const clamp = (i: number, part: Partial<(typeof t.clamps)[number]>) =>
-    tools({ clamps: t.clamps.map((c, j) => (j === i ? { ...c, ...part } : c)) });
+  const room = (part: Partial<Shop['space']>) =>
+    save({ ...latest.current, space: { ...latest.current.space, ...part } });
   return (
     <>
       <h1 className="text-[19px]">
@@ -150,6 +151,12 @@ export function ShopPage({
             onCommit={(jointerWidth) => tools({ jointerWidth })}
           />
           <LengthField
+            label="Jointer, makes straight"
+            mm={t.jointerLength}
+            most={6000}
+            onCommit={(jointerLength) => tools({ jointerLength })}
+          />
+          <LengthField
             label="Planer, wide"
             mm={t.planerWidth}
             least={50}
@@ -176,6 +183,19 @@ export function ShopPage({
             most={500}
             onCommit={(sawDepth) => tools({ sawDepth })}
           />
+          <LengthField
+            label="Saw, deep at 45°"
+            mm={t.sawDepth45}
+            least={5}
+            most={500}
+            onCommit={(sawDepth45) => tools({ sawDepth45 })}
+          />
+          <LengthField
+            label="Saw, crosscuts"
+            mm={t.crosscut}
+            most={3000}
+            onCommit={(crosscut) => tools({ crosscut })}
+          />
           <LengthField label="Saw kerf" mm={t.kerf} least={0.5} most={10} onCommit={(kerf) => tools({ kerf })} />
           <LengthField
             label="Band saw, high"
@@ -199,36 +219,27 @@ export function ShopPage({
             most={100}
             onCommit={(lift) => tools({ lift })}
           />
-          <fieldset className="mt-3">
-            <legend className="text-ink-2">Clamps</legend>
-            {t.clamps.map((c, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a row of clamps has no name
-              <div key={i} className="mb-2 border-hairline border-b">
-                <LengthField
-                  label={`Clamps ${i + 1}, opening`}
-                  mm={c.length}
-                  least={100}
-                  most={6000}
-                  onCommit={(length) => clamp(i, { length })}
-                />
-                <NumberField
-                  label="How many"
-                  value={c.count}
-                  least={1}
-                  most={200}
-                  onCommit={(count) => clamp(i, { count })}
-                />
-                <Button
-                  look="quiet"
-                  className="mb-1"
-                  onClick={() => tools({ clamps: t.clamps.filter((_, j) => j !== i) })}
-                >
-                  Take them away
-                </Button>
-              </div>
-            ))}
-            <Button onClick={() => tools({ clamps: [...t.clamps, { length: 1000, count: 2 }] })}>Add clamps</Button>
-          </fieldset>
+          <LengthField
+            label="Bench, long"
+            mm={shop.space.bench.length}
+            least={300}
+            most={6000}
+            onCommit={(length) => room({ bench: { ...latest.current.space.bench, length } })}
+          />
+          <LengthField
+            label="Bench, wide"
+            mm={shop.space.bench.width}
+            least={200}
+            most={3000}
+            onCommit={(width) => room({ bench: { ...latest.current.space.bench, width } })}
+          />
+          <NumberField
+            label="Glue-ups that can lie at one time"
+            value={shop.space.drying}
+            least={1}
+            most={50}
+            onCommit={(drying) => room({ drying })}
+          />
         </section>
         <section>
           <h2 className="mb-2 border-ink border-b pb-1 text-[14px]">Allowances</h2>
@@ -304,6 +315,7 @@ export function ShopPage({
           />
         </section>
       </div>
+      <Cutters tools={t} onTools={tools} />
       <OwnWoods
         woods={shop.species}
         onWoods={(species) => {

@@ -1,0 +1,123 @@
+import { mm, say } from '../measure/quantity';
+import { findPart } from '../piece/piece';
+import { type Check, type CheckContext, judge } from './check';
+
+/** A tenon is fitted to its mortise by less than this, mm. */
+const FITS = 0.3;
+
+/** Whether the shop's own cutters make the corner's mortises, and how else they are made. Common practice. */
+export function mortisesByTheShop({ piece, shop }: CheckContext): Check[] {
+  const { tenon, kind } = piece.corner;
+  const { widths, depth } = shop.tools.mortises;
+  const where = piece.parts.filter((part) => part.kind === 'leg').map((part) => part.id);
+  const exact = widths.some((width) => Math.abs(width - tenon.thickness) <= FITS);
+  const narrower = Math.max(0, ...widths.filter((width) => width < tenon.thickness));
+  const cutters = shop.tools.cutters.filter((cutter) => cutter.diameter <= tenon.thickness + FITS);
+  const deepest = Math.max(0, ...cutters.map((cutter) => cutter.reach));
+  const checks: Check[] = [
+    {
+      id: 'machines.mortise-width',
+      step: 'joints',
+      level: exact ? 'good' : 'watch',
+      sentence: exact
+        ? say`A chisel of the shop makes the ${mm(tenon.thickness)} mortises in one row.`
+        : say`No chisel of the shop is ${mm(tenon.thickness)} wide.`,
+      value: mm(tenon.thickness),
+      limit: mm(narrower),
+      where,
+      why: 'A mortise as wide as its cutter has straight cheeks by itself; the tenon is fitted to the mortise, not the other way.',
+      school: 'common practice',
+      wayOut: {
+        say:
+          narrower > 0
+            ? say`Cut it in two rows with the ${mm(narrower)} chisel, or fit the tenon to a mortise of ${mm(narrower)}`
+            : say`Chop it by hand, or rout it where a cutter reaches: ${mm(deepest)} deep`,
+        changes: [],
+      },
+    },
+    {
+      id: 'machines.mortise-depth',
+      step: 'joints',
+      level: judge(tenon.length, depth, { sense: 'at-most' }) === 'good' ? 'good' : 'watch',
+      sentence:
+        tenon.length <= depth + 1e-9
+          ? say`The mortiser reaches the ${mm(tenon.length)} of the mortises.`
+          : say`The mortises are ${mm(tenon.length)} deep; the mortiser reaches ${mm(depth)}.`,
+      value: mm(tenon.length),
+      limit: mm(depth),
+      where,
+      why: 'A mortise that stops short is found out when the shoulder does not close.',
+      school: 'common practice',
+      wayOut: {
+        say: say`Bore the rest and clean it with a hand chisel, or shorten the tenon to ${mm(depth)}`,
+        changes: depth >= 10 ? [{ path: 'joints.tenonLength', value: depth }] : [],
+      },
+    },
+  ];
+  if (kind === 'loose-tenon') {
+    const wanted = tenon.length + tenon.intoApron;
+    const stock = shop.tools.looseTenons.find(
+      (own) =>
+        Math.abs(own.thickness - tenon.thickness) <= FITS && own.width <= tenon.width + 1 && own.length <= wanted + 1,
+    );
+    checks.push({
+      id: 'machines.loose-tenon',
+      step: 'joints',
+      level: stock ? 'good' : 'watch',
+      sentence: stock
+        ? say`Loose tenons of ${mm(stock.thickness)} × ${mm(stock.width)} × ${mm(stock.length)} are in stock.`
+        : say`No loose tenon in stock is ${mm(tenon.thickness)} thick and fits ${mm(tenon.width)} × ${mm(wanted)}.`,
+      value: mm(tenon.thickness),
+      limit: mm(stock?.thickness ?? 0),
+      where,
+      why: 'The stock decides the slot: a tenon that rattles holds by its glue alone.',
+      school: 'common practice',
+      wayOut: { say: say`Plane a length of tenon stock from an offcut, edges rounded, grain along it`, changes: [] },
+    });
+  }
+  return checks;
+}
+
+/** The finished top against the saw's crosscut and the bench. Common practice. */
+export function topOnSawAndBench({ piece, shop }: CheckContext): Check[] {
+  const top = findPart(piece, 'top');
+  if (!top || top.cut) return [];
+  const { crosscut } = shop.tools;
+  const { bench } = shop.space;
+  const { length, width } = top.size;
+  const over = Math.max(length - bench.length, 0);
+  const beside = Math.max(width - bench.width, 0);
+  // Half of it may hang over before it tips by itself; a third is comfortable.
+  const steady = over <= length / 3 && beside <= width / 3;
+  return [
+    {
+      id: 'machines.crosscut',
+      step: 'glue-up',
+      level: width <= crosscut + 1e-9 ? 'good' : 'watch',
+      sentence:
+        width <= crosscut + 1e-9
+          ? say`The saw cuts the ends of the ${mm(width)} top square.`
+          : say`The top is ${mm(width)} wide; the saw crosscuts ${mm(crosscut)}.`,
+      value: mm(width),
+      limit: mm(crosscut),
+      where: ['top'],
+      why: 'A panel pushed free-hand past a blade binds and kicks back.',
+      school: 'common practice',
+      wayOut: { say: say`Trim the ends with a track-guided cut, from both faces where it is thick`, changes: [] },
+    },
+    {
+      id: 'machines.bench',
+      step: 'glue-up',
+      level: steady ? 'good' : 'watch',
+      sentence: steady
+        ? say`The top lies steady on the bench.`
+        : say`The top is ${mm(length)} × ${mm(width)}; the bench is ${mm(bench.length)} × ${mm(bench.width)}.`,
+      value: mm(length),
+      limit: mm(bench.length),
+      where: ['top'],
+      why: 'What hangs over by more than a third sags while it is planed, and tips when it is leaned on.',
+      school: 'common practice',
+      wayOut: { say: say`Work it on trestles with two straight bearers, or turn it half-way`, changes: [] },
+    },
+  ];
+}

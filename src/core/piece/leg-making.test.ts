@@ -1,0 +1,125 @@
+import { describe, expect, it } from 'vitest';
+import { change, demoJob, derive, shop } from '../../../tests/fixtures/demo';
+import type { JobDocument } from '../decision/job-document';
+import { cutList } from '../format/cut-list-csv';
+import { pieceLabel } from '../format/layout-svg';
+import { checkLayout } from '../layout/check-layout';
+import { planLayout } from '../layout/plan-layout';
+import { blankId, halfDiagonal, legBlanks, ownerOf } from './leg-making';
+import { findPart } from './piece';
+
+type Making = JobDocument['form']['base']['leg']['making'];
+const made = (making: Making) =>
+  derive(
+    change(demoJob('2-long-table'), (d) => {
+      d.form.base.leg.making = making;
+    }),
+  );
+const leg = findPart(made({ kind: 'solid' }).piece, 'leg-front-left')!;
+const section = leg.size.width;
+const resaw = { kerf: 1.2, allowance: 3 };
+const kinds: Making[] = [
+  { kind: 'solid' },
+  { kind: 'staves', count: 3 },
+  { kind: 'two-at-45' },
+  { kind: 'faced', veneer: 4 },
+];
+
+describe('the blanks of a leg', () => {
+  it.each(kinds)('become the whole leg, no more: %j', (making) => {
+    const blanks = legBlanks(leg, making, resaw);
+    const volume = leg.size.length * section * section * 1e-9;
+    expect(blanks.reduce((sum, blank) => sum + blank.becomes, 0)).toBeCloseTo(volume, 12);
+    for (const { finished, becomes } of blanks) {
+      expect(becomes).toBeLessThanOrEqual(finished.length * finished.width * finished.thickness * 1e-9 + 1e-12);
+    }
+  });
+
+  it('of staves are together a little thicker than the leg, to be squared', () => {
+    const blanks = legBlanks(leg, { kind: 'staves', count: 3 }, resaw);
+    expect(blanks).toHaveLength(3);
+    expect(blanks.reduce((sum, blank) => sum + blank.finished.thickness, 0)).toBeCloseTo(section + 2, 9);
+  });
+
+  it('of two pieces hold the leg’s section on its corner', () => {
+    // 8/4 stock, 1 3/4 in surfaced, gives legs of up to 63 mm so (common practice; NHLA thickness).
+    expect(halfDiagonal(62.8)).toBeLessThan(44.45);
+    const [half] = legBlanks(leg, { kind: 'two-at-45' }, resaw);
+    const corners = [0, 90, 180, 270].map((turn) => {
+      const angle = (turn * Math.PI) / 180;
+      return [(Math.cos(angle) * section) / Math.SQRT2, (Math.sin(angle) * section) / Math.SQRT2] as const;
+    });
+    expect(Math.max(...corners.map(([x]) => x)) * 2).toBeCloseTo(half!.finished.width, 9);
+    expect(Math.max(...corners.map(([, y]) => y))).toBeCloseTo(half!.finished.thickness, 9);
+  });
+
+  it('of a faced leg are a core and one blank that gives four veneers', () => {
+    const [core, veneers] = legBlanks(leg, { kind: 'faced', veneer: 4 }, resaw);
+    expect(core!.finished.width).toBe(section - 8);
+    expect(veneers!.finished.thickness).toBeCloseTo(4 * 7 + 3 * 1.2, 9);
+    expect(veneers!.resawn).toBe(false);
+  });
+
+  it('carry their leg’s id', () => {
+    expect(ownerOf(blankId('leg-front-left', 'v'))).toBe('leg-front-left');
+    expect(ownerOf('top')).toBe('top');
+    expect(pieceLabel(made({ kind: 'solid' }).piece, { part: 'leg-front-left/v' })).toBe('B.v');
+  });
+});
+
+describe('a table with such legs', () => {
+  it.each(kinds.slice(1))('is laid out from boards, listed and planned: %j', (making) => {
+    const job = made(making);
+    const wanted = job.demand.parts.filter((part) => part.id.startsWith('leg-'));
+    expect(wanted.length).toBe(4 * legBlanks(leg, making, resaw).length);
+    const rack =
+      making.kind === 'faced'
+        ? job.boards.map((b) => (b.thickness < 60 ? { ...b, thickness: 80, quarters: null } : b))
+        : job.boards;
+    const layout = planLayout(job.demand, rack, { ...job.layoutOptions, effort: 60 });
+    expect(checkLayout(job.demand, rack, job.layoutOptions, layout)).toEqual([]);
+    expect(layout.yield).toBeGreaterThan(0.2);
+    expect(layout.yield).toBeLessThan(1);
+    const rows = cutList(job.piece.parts, job.demand);
+    expect(rows.filter((row) => row.letter.startsWith('B.'))).toHaveLength(wanted.length / 4);
+    expect(rows.find((row) => row.letter === 'B')?.rough).toBeNull();
+    const blanks = job.operations.filter((operation) => /^leg-/.test(operation.id));
+    expect(blanks).toHaveLength(making.kind === 'faced' ? 2 : 1);
+    expect(job.operations.find((operation) => operation.id === 'joints')?.after).toContain(blanks.at(-1)!.id);
+  });
+
+  it('is told where the saws do not reach', () => {
+    const level = (making: Making, tools: Partial<typeof shop.tools>, taper?: 'straight') => {
+      const document = change(demoJob('2-long-table'), (d) => {
+        d.form.base.leg.making = making;
+        if (taper) d.form.base.leg.taper = { kind: 'straight' };
+      });
+      const job = derive(document, { shop: { ...shop, tools: { ...shop.tools, ...tools } } });
+      return Object.fromEntries(job.checks.filter((c) => c.id.startsWith('legs.')).map((c) => [c.id, c.level]));
+    };
+    expect(level({ kind: 'two-at-45' }, { sawDepth45: 50 })).toEqual({ 'legs.cut-at-45': 'good' });
+    expect(level({ kind: 'two-at-45' }, { sawDepth45: 40 })).toEqual({ 'legs.cut-at-45': 'watch' });
+    expect(level({ kind: 'faced', veneer: 4 }, {})).toEqual({
+      'legs.veneers-resawn': 'good',
+      'legs.taper-through-veneer': 'stop',
+    });
+    expect(level({ kind: 'faced', veneer: 4 }, { resawHeight: 60 }, 'straight')).toEqual({
+      'legs.veneers-resawn': 'stop',
+    });
+    expect(level({ kind: 'solid' }, {})).toEqual({});
+  });
+
+  it('is offered staves where no board is thick enough for a solid leg', () => {
+    const document = change(demoJob('2-long-table'), (d) => {
+      d.form.base.leg.section = 110;
+    });
+    const check = derive(document).checks.find((c) => c.id === 'stock.thickness-leg')!;
+    expect(check.level).toBe('stop');
+    const [first] = check.wayOut!.changes;
+    expect(first).toEqual({ path: 'form.base.leg.making', value: { kind: 'staves', count: 2 } });
+    const staved = change(document, (d) => {
+      d.form.base.leg.making = { kind: 'staves', count: 2 };
+    });
+    expect(derive(staved).checks.find((c) => c.id === 'stock.thickness-leg')!.level).toBe('good');
+  });
+});
