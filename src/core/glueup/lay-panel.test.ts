@@ -122,6 +122,24 @@ describe('the match of a panel', () => {
       { numRuns: 30 },
     );
   });
+
+  it('of more strips than are all tried comes within two points of the best order there is', () => {
+    const looks = [1, 4, 2, 5, 3, 1, 5].map((tone, i) => ({
+      tone: tone as Board['tone'],
+      lot: 'xyz'[(i * 5) % 3]!,
+      ringAngle: (i * 37) % 90,
+    }));
+    const boards = looks.map((own, i) => aBoard(`b${i}`, 1250, 96, own));
+    const layout = planLayout({ ...demandFor([], [panel]) }, boards, plainOptions);
+    const strips = lay(boards, layout);
+    expect(strips).toHaveLength(7);
+    const given = { panel, strips, school: 'all-one-way' as const, choices: [], fasteners: [], margin: 0 };
+    let best = 0;
+    for (const order of permutations(strips)) best = Math.max(best, panelMatch(order).score);
+    const found = panelMatch(bestOrder(given)).score;
+    expect(found).toBeLessThanOrEqual(best + 1e-9);
+    expect(found).toBeGreaterThan(best - 2);
+  });
 });
 
 function* permutations<T>(list: readonly T[]): Generator<T[]> {
