@@ -30,6 +30,7 @@ export {
 export { problemsOf, read } from './decision/issues';
 export * from './decision/job-document';
 export { type Shop, ShopSchema } from './decision/shop';
+export { composeBoardSheets } from './format/board-sheets';
 export { type CutListRow, cutList, writeCutListCsv } from './format/cut-list-csv';
 export { sayCut, sayFreed, writeCutsCsv } from './format/cuts-csv';
 export { fileName } from './format/file-name';

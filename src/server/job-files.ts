@@ -9,7 +9,7 @@ import {
   writeLayoutSvg,
 } from '@/core';
 import { download } from './http';
-import { jobSheet, wholeJob } from './job-outputs';
+import { boardSheets, jobSheet, wholeJob } from './job-outputs';
 import { findJob } from './job-store';
 import { notFound } from './refusal';
 import { currentWorkshop, placesOf } from './workshop-store';
@@ -43,6 +43,10 @@ const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<Resp
   'sheet.pdf': async (id, query) => {
     const { pdf, name } = await jobSheet(id, query.get('paper') === 'letter' ? 'letter' : 'a4');
     return download(pdf, 'application/pdf', fileName(name, '-sheet.pdf'));
+  },
+  'boards.pdf': async (id, query) => {
+    const { pdf, name } = await boardSheets(id, query.get('paper') === 'letter' ? 'letter' : 'a4');
+    return download(pdf, 'application/pdf', fileName(name, '-boards.pdf'));
   },
   'job.taller.json': async (id) => {
     const workshop = await currentWorkshop();

@@ -1,4 +1,5 @@
 import {
+  composeBoardSheets,
   composeSheet,
   type DerivedJob,
   deriveJob,
@@ -14,7 +15,7 @@ import { boardsOfJobs, type StoredBoard, usableFor } from './board-store';
 import { serverSolver } from './highs';
 import { findJob, keepLayout, layoutOf, type StoredJob } from './job-store';
 import { printPdf } from './pdf';
-import { Refusal } from './refusal';
+import { notFound, Refusal } from './refusal';
 import { styleOf } from './style';
 import { currentWorkshop, placesOf } from './workshop-store';
 
@@ -82,6 +83,7 @@ export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Ar
     piece,
     demand: derived.demand,
     layout: derived.layout,
+    strips: derived.laid.map((strip) => strip.width),
     boards,
     glueUps: derived.glueUps,
     glueName: derived.glue.name,
@@ -95,4 +97,14 @@ export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Ar
     ],
   });
   return { pdf: await printPdf(pages, document.name), name: document.name };
+}
+
+/** The boards for the saw as a PDF. */
+export async function boardSheets(id: string, paper: Paper): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
+  const { job, boards, derived, style } = await wholeJob(id, true);
+  const { name } = job.document;
+  if (!derived.layout) throw notFound('layout', id);
+  const { piece, layout, layoutOptions } = derived;
+  const pages = composeBoardSheets({ name, piece, layout, boards, kerf: layoutOptions.kerf, style, paper });
+  return { pdf: await printPdf(pages, `${name}, boards`), name };
 }

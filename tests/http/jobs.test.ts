@@ -94,11 +94,14 @@ describe('what goes out', () => {
   const file = (name: string) => fetch(`${base}/api/jobs/${job.id}/files/${name}`);
 
   it.each([
-    ['sheet.pdf', 210, 297],
-    ['sheet.pdf?paper=letter', 215.9, 279.4],
-  ] as const)('%s is a PDF of true size that an independent reader reads', async (name, width, height) => {
+    ['sheet.pdf', 210, 297, ['Cut list', 'Apron, front', 'Boards', 'Glue-up card', 'Order of work']],
+    ['sheet.pdf?paper=letter', 215.9, 279.4, ['Cut list', 'Apron, front', 'Boards', 'Glue-up card', 'Order of work']],
+    ['boards.pdf', 297, 210, ['at the saw', 'crosscut', 'A1', 'from the straight edge']],
+    ['boards.pdf?paper=letter', 279.4, 215.9, ['at the saw', 'crosscut', 'A1', 'from the straight edge']],
+  ] as const)('%s is a PDF of true size that an independent reader reads', async (name, width, height, says) => {
     const response = await file(name);
-    expect(response.headers.get('content-disposition')).toContain('table-rio-6-sheet.pdf');
+    const own = `table-rio-6-${name.replace(/\.pdf.*/, '')}.pdf`;
+    expect(response.headers.get('content-disposition')).toContain(own);
     const pdf = await getDocument({ data: new Uint8Array(await response.arrayBuffer()), verbosity: 0 }).promise;
     const words: string[] = [];
     for (let n = 1; n <= pdf.numPages; n += 1) {
@@ -110,8 +113,7 @@ describe('what goes out', () => {
       words.push(...content.items.flatMap((item) => ('str' in item ? [item.str] : [])));
     }
     const text = words.join(' ');
-    for (const expected of ['Table, río “6”', 'Cut list', 'Apron, front', 'Boards', 'Glue-up card', 'Order of work'])
-      expect(text).toContain(expected);
+    for (const expected of ['Table, río “6”', ...says]) expect(text).toContain(expected);
   });
 
   it('the layout is an SVG and the cut list a CSV with every part', async () => {

@@ -173,6 +173,7 @@ it('the sheet keeps every mark on its paper, A4 and Letter', () => {
       piece: job.piece,
       demand: job.demand,
       layout,
+      strips: layout.strips.map((strip) => strip.width),
       boards,
       glueUps: job.glueUps,
       glueName: job.glue.name,

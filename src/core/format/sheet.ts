@@ -21,6 +21,8 @@ export interface SheetInput {
   piece: Piece;
   demand: Demand;
   layout: Layout | null;
+  /** The strips of the top as they are laid, mm. */
+  strips: readonly number[];
   boards: readonly Board[];
   glueUps: readonly GlueUp[];
   glueName: string;
@@ -92,9 +94,8 @@ const unitsNote = (style: LengthStyle) =>
   style.system === 'metric' ? 'Millimetres.' : `Inches to 1/${style.fraction ?? 16}; + a little more, − a little less.`;
 
 function views(writer: PageWriter, input: SheetInput, say: (mm: number) => string): void {
-  const strips = input.layout?.strips.map((strip) => strip.width);
   const drawn = (['plan', 'front', 'end'] as ViewName[]).map((name) =>
-    drawView(input.piece, name, strips ? { strips } : {}),
+    drawView(input.piece, name, input.strips.length > 0 ? { strips: input.strips } : {}),
   );
   const widest = Math.max(...drawn.map((view) => view.bounds.width));
   const tall = drawn.reduce((sum, view) => sum + view.bounds.height, 0);

@@ -16,6 +16,11 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
       name: 'Sheet, PDF',
       what: 'Views, cut list, boards, glue-up card, order of work',
     },
+    {
+      file: `boards.pdf?paper=${paper}`,
+      name: 'Boards, PDF',
+      what: 'For the saw: a strip for every board, its pieces, its cuts in their order',
+    },
     { file: 'cut-list.csv', name: 'Cut list, CSV', what: 'Overall and shoulder lengths, rough sizes' },
     { file: 'layout.svg', name: 'Layout, SVG', what: 'Boards with their cuts in true millimetres' },
     { file: 'layout.dxf', name: 'Layout, DXF', what: 'The same, one layer for each kind of line' },

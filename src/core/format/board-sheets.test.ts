@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import { demoJob, derive } from '../../../tests/fixtures/demo';
+import { blanksOf } from '../layout/blanks';
+import { cutSteps } from '../layout/cut-steps';
+import { planLayout } from '../layout/plan-layout';
+import { composeBoardSheets } from './board-sheets';
+import { blankLabel } from './layout-svg';
+
+const job = derive(demoJob('2-long-table'));
+const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 200 });
+const kerf = job.layoutOptions.kerf;
+
+describe.each(['a4', 'letter'] as const)('the boards for the saw on %s', (paper) => {
+  const style = { system: 'metric' as const };
+  const pages = composeBoardSheets({ name: 'Table', piece: job.piece, layout, boards: job.boards, kerf, style, paper });
+  const texts = pages.flatMap((page) => page.marks.flatMap((mark) => (mark.kind === 'text' ? mark : [])));
+
+  it('lie across, with nothing beyond the paper', () => {
+    for (const { width, height, marks } of pages) {
+      expect(width).toBeGreaterThan(height);
+      for (const mark of marks) {
+        const points = mark.kind === 'line' ? mark.points : [[mark.x, mark.y] as const];
+        for (const [x, y] of points) {
+          expect(x).toBeGreaterThanOrEqual(0);
+          expect(x).toBeLessThanOrEqual(width);
+          expect(y).toBeGreaterThanOrEqual(0);
+          expect(y).toBeLessThanOrEqual(height);
+        }
+      }
+    }
+  });
+
+  it('have a strip for every board, each piece by its letter and each cut in its order', () => {
+    const said = texts.map((mark) => mark.text);
+    for (const id of layout.boards) expect(said).toContain(job.boards.find((b) => b.id === id)!.tag);
+    for (const blank of blanksOf(layout.placements)) expect(said).toContain(blankLabel(job.piece, blank));
+    const cuts = said.filter((text) => /^(crosscut|rip)/.test(text));
+    expect(cuts).toHaveLength(cutSteps(layout, job.boards, kerf).length);
+  });
+
+  it('can be read standing at the saw: cuts, places and the letters of all but slivers in ten points or more', () => {
+    const tall = blanksOf(layout.placements).filter((blank) => blank.width >= 60);
+    const letters = new Set(tall.map((blank) => blankLabel(job.piece, blank)));
+    for (const mark of texts) {
+      if (letters.has(mark.text) || /^(crosscut|rip)/.test(mark.text)) expect(mark.size).toBeGreaterThanOrEqual(10);
+    }
+  });
+
+  it('keep a board on one page', () => {
+    for (const id of layout.boards) {
+      const tag = job.boards.find((b) => b.id === id)!.tag;
+      expect(pages.filter((page) => page.marks.some((m) => m.kind === 'text' && m.text === tag))).toHaveLength(1);
+    }
+  });
+});
