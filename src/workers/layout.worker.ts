@@ -27,11 +27,12 @@ const layoutSearch = {
     demand: Demand,
     boards: readonly Board[],
     options: LayoutOptions,
+    before: Layout | null,
     wasm: string,
     onProgress: (progress: LayoutProgress) => void,
   ): Promise<Layout> {
     stopped = false;
-    const steps = searchLayout(demand, boards, options, await loadSolver(wasm));
+    const steps = searchLayout(demand, boards, options, await loadSolver(wasm), before);
     const found = await inSlices(steps, onProgress, () => stopped);
     return 'result' in found ? found.result : found.stoppedAt.best;
   },

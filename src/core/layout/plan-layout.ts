@@ -1,11 +1,12 @@
 import type { LinearSolver } from '../linear/linear-problem';
 import { seededRandom } from '../measure/random';
 import type { Board } from '../stock/board';
+import { checkLayout } from './check-layout';
 import { choosePatterns, collect, noPatterns } from './choose-patterns';
 import { costBound } from './cost-bound';
 import { type CutPlan, problemOf } from './cut-plan';
 import type { Demand } from './demand';
-import { describeLayout } from './describe-layout';
+import { describeLayout, writtenLayout } from './describe-layout';
 import { changed, firstPlan } from './improve';
 import { type Layout, type LayoutOptions, layoutKey } from './layout';
 import { leastCost } from './least-cost';
@@ -54,12 +55,17 @@ export function planLayout(
   }
 }
 
-/** The same search, handing out its best so far now and then, so that it can be shown and stopped. */
+/**
+ * The same search, handing out its best so far now and then, so that it can be shown and stopped.
+ *
+ * @param before a layout found earlier: where it still gives all that is asked, what comes out is no worse
+ */
 export function* searchLayout(
   demand: Demand,
   boards: readonly Board[],
   options: LayoutOptions,
   solver?: LinearSolver,
+  before?: Layout | null,
 ): Generator<LayoutProgress, Layout> {
   const random = seededRandom(options.seed);
   const kinds = kindsOf(demand, options, boards);
@@ -68,7 +74,15 @@ export function* searchLayout(
   let bound = leastCost(demand, boards, options);
   let best = firstPlan(problem, random);
   let tried = 1;
-  const written = () => describeLayout(problem, best, demand, { key, bound, tried });
+  const earlier = before ? stillGood(demand, boards, options, before) : null;
+  const plans = bestPlans((plan) => describeLayout(problem, plan, demand, { key, bound, tried }));
+  plans.meet(best);
+  const written = (): Layout => {
+    const found = plans.best();
+    const chosen = earlier && (!found || !isBetter(found, earlier)) ? earlier : (found as Layout);
+    const { placements, offcuts, shortfall } = chosen;
+    return writtenLayout(demand, boards, options, { placements, offcuts, shortfall, key, bound, tried });
+  };
   // Where all is sawn there is nothing to be had cheaper.
   if (kinds.parts.length + kinds.bands.length === 0) {
     bound = written().cost.total;
@@ -95,6 +109,7 @@ export function* searchLayout(
       const heat = HEAT * (1 - i / each) ** 2 * best.cost;
       if (next.cost < current.cost - heat * Math.log(random() + 1e-12) - 1e-9) current = next;
       if (next.cost < best.cost - 1e-9) best = next;
+      plans.meet(next);
       if (next.cost < best.cost * 1.1) collect(patterns, problem, next);
       if (tried % TRIES_BETWEEN_WORDS === 0) yield told();
       if (!bounded && solver && tried >= EARLY && complete(best)) {
@@ -107,6 +122,7 @@ export function* searchLayout(
     if (go === 0 && bounded && solver && boards.length <= WHOLE_BOARDS)
       tighten(solver, boards.length <= FEW_BOARDS ? 4 : 1);
     const chosen = solver && complete(best) ? choosePatterns(problem, patterns, best, solver, CHOICE_NODES) : null;
+    if (chosen && complete(chosen)) plans.meet(chosen);
     if (chosen && complete(chosen) && chosen.cost < best.cost - 1e-9) best = chosen;
     yield told();
   }
@@ -115,3 +131,53 @@ export function* searchLayout(
 
 const complete = (plan: CutPlan): boolean =>
   plan.parts.every((left) => left === 0) && plan.bands.every((width) => width <= 1e-6);
+
+/** Plans that are written out to choose among: what counts is what a layout really costs, cuts and offcuts as they are. */
+const WRITTEN_OUT = 6;
+
+/** The cheapest plans met, and of these the one that is best when it is written out. */
+function bestPlans(write: (plan: CutPlan) => Layout) {
+  const plans: CutPlan[] = [];
+  const layouts = new WeakMap<CutPlan, Layout>();
+  const layoutOf = (plan: CutPlan): Layout => {
+    const known = layouts.get(plan);
+    if (known) return known;
+    const layout = write(plan);
+    layouts.set(plan, layout);
+    return layout;
+  };
+  return {
+    meet(plan: CutPlan) {
+      const worst = plans.at(-1);
+      if (plans.length >= WRITTEN_OUT && worst && plan.cost >= worst.cost - 1e-9) return;
+      if (plans.some((other) => other === plan || Math.abs(other.cost - plan.cost) < 1e-9)) return;
+      plans.push(plan);
+      plans.sort((a, b) => a.cost - b.cost);
+      if (plans.length > WRITTEN_OUT) plans.pop();
+    },
+    best: (): Layout | undefined =>
+      plans.map(layoutOf).reduce<Layout | undefined>((a, b) => (a === undefined || isBetter(b, a) ? b : a), undefined),
+  };
+}
+
+const missing = (layout: Layout) => layout.shortfall.reduce((sum, { length, width }) => sum + length * width, 0);
+const isBetter = (one: Layout, other: Layout): boolean => {
+  const [a, b] = [missing(one), missing(other)];
+  return a !== b ? a < b : one.cost.total < other.cost.total - 1e-9;
+};
+
+/** An earlier layout counted by what counts now; null where it no longer gives what is asked, or not what is fixed. */
+function stillGood(demand: Demand, boards: readonly Board[], options: LayoutOptions, before: Layout): Layout | null {
+  const fixed = (options.fixed ?? []).every((placement) =>
+    before.placements.some(
+      (p) =>
+        p.part === placement.part &&
+        p.strip === placement.strip &&
+        p.board === placement.board &&
+        p.x === placement.x &&
+        p.y === placement.y,
+    ),
+  );
+  if (!fixed || before.shortfall.length > 0 || checkLayout(demand, boards, options, before).length > 0) return null;
+  return writtenLayout(demand, boards, options, before);
+}

@@ -13,7 +13,7 @@ type State = { searching: false; failed?: string } | { searching: true; progress
 
 /** Runs the layout search in a worker, keeps what it finds, and starts again when what it rests on has changed. */
 export function useLayoutSearch() {
-  const { demand, boards, layoutOptions, layoutState } = useDerived();
+  const { demand, boards, layoutOptions, layoutState, layout: before } = useDerived();
   const setLayout = useJobState((state) => state.setLayout);
   const [state, setState] = useState<State>({ searching: false });
   const remote = useRef<{ worker: Worker; search: Remote<LayoutSearch> } | null>(null);
@@ -41,7 +41,8 @@ export function useLayoutSearch() {
         if (run.current === mine) setState({ searching: true, progress });
       });
       const layout = await Promise.race([
-        remote.current.search.search(demand, boards, layoutOptions, WASM, told),
+        // Every time from another beginning; what is there already is kept unless something better is found.
+        remote.current.search.search(demand, boards, { ...layoutOptions, seed: mine }, before, WASM, told),
         failed,
       ]);
       if (run.current !== mine) return;
@@ -51,7 +52,7 @@ export function useLayoutSearch() {
       if (run.current === mine)
         setState({ searching: false, failed: error instanceof Error ? error.message : 'the search stopped' });
     }
-  }, [demand, boards, layoutOptions, setLayout, end]);
+  }, [demand, boards, layoutOptions, before, setLayout, end]);
 
   const stop = useCallback(() => void remote.current?.search.stop(), []);
 
