@@ -25,9 +25,8 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
     if (!part || part.cut) return [];
     const glued = kind === 'leg' && making.kind !== 'solid';
     const words = glued ? 'pieces of the legs' : plain;
-    const resaw = { kerf: shop.tools.resawKerf, allowance: shop.allowances.resaw };
     const finished = glued
-      ? Math.max(...legBlanks(part, making, resaw).map((blank) => blank.finished.thickness))
+      ? Math.max(...legBlanks(part, making).map((blank) => blank.finished.thickness))
       : part.size.thickness;
     const given = boards.map((board) => surfacedThickness(board, shop.allowances.flattening));
     const greatest = Math.max(0, ...given);

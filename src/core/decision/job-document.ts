@@ -157,6 +157,8 @@ export const LayoutChoiceSchema = v.object({
   /** All strips from boards of one lot. */
   oneLot: v.optional(v.boolean(), false),
   /** What a layout is searched for. */
+  /** Kinds of parts whose parts all come from one board, so that they match. */
+  oneBoard: v.optional(v.pipe(v.array(v.picklist(['leg', 'apron', 'cross-rail'])), v.maxLength(3)), []),
   aim: v.optional(v.picklist(['save-wood', 'fewest-boards', 'best-match', 'own']), 'save-wood'),
   /** What counts besides the wood, where the aim is the maker's own: offcuts in % of their price, the rest in minutes. */
   weights: v.optional(WeightsSchema, {

@@ -29,12 +29,34 @@ export function checkLayout(
   const known = new Set(boards.map((board) => board.id));
   for (const p of layout.placements) if (!known.has(p.board)) wrong.push(`${p.part} lies on a board that is not there`);
   for (const board of boards) wrong.push(...checkBoard(board, demand, options, layout));
+  wrong.push(...checkSets(demand, layout.placements));
   const missing = new Set(layout.shortfall.map((s) => s.part));
   for (const part of demand.parts) wrong.push(...checkPart(part, layout.placements, missing.has(part.id)));
   for (const panel of demand.panels) {
     wrong.push(...checkPanel(panel, boards, layout.placements, missing.has(panel.id)));
   }
   return wrong;
+}
+
+/**
+ * Sets that do not come from one board.
+ *
+ * @param nameOf as in {@link checkBoard}
+ */
+export function checkSets(
+  demand: Demand,
+  placements: readonly Placement[],
+  nameOf: (placement: Placement) => string = (placement) => placement.part,
+): string[] {
+  const sets = new Map<string, Placement[]>();
+  for (const { id, together } of demand.parts) {
+    if (together === undefined) continue;
+    const own = placements.filter((p) => p.part === id);
+    sets.set(together, [...(sets.get(together) ?? []), ...own]);
+  }
+  return [...sets.values()].flatMap((set) =>
+    new Set(set.map((p) => p.board)).size > 1 ? [`${set.map(nameOf).join(', ')} are to come from one board`] : [],
+  );
 }
 
 /**

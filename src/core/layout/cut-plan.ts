@@ -1,6 +1,15 @@
 import type { LayoutOptions, Rectangle } from './layout';
-import type { Kinds, ReadyBoard } from './ready-boards';
-import { cutOut, type Sawn, type SawnBoard, spotFor, stripSpotFor, uncut, usefulOffcuts } from './sawn-board';
+import type { Kinds, PartKind, PartSet, ReadyBoard } from './ready-boards';
+import {
+  cutOut,
+  type Sawn,
+  type SawnBoard,
+  type Spot,
+  spotFor,
+  stripSpotFor,
+  uncut,
+  usefulOffcuts,
+} from './sawn-board';
 
 /** What stays the same through a search. */
 export interface Problem {
@@ -150,10 +159,20 @@ export interface Manner {
 export function fill(problem: Problem, plan: CutPlan, manner: Manner): void {
   const { kinds, options } = problem;
   const touched = new Set<number>();
-  const order: { size: number; part?: number; band?: number }[] = [];
+  const order: { size: number; part?: number; band?: number; set?: number }[] = [];
   const stray = () => 1 + manner.stray * (2 * manner.random() - 1);
+  kinds.sets.forEach((set, i) => {
+    let size = 0;
+    for (const part of set.kinds) {
+      const kind = kinds.parts[part] as PartKind;
+      size += (plan.parts[part] as number) * kind.length * kind.width;
+    }
+    // A set wants a board with room for all of it: before others take that.
+    if (size > 0) order.push({ size: 1.2 * size * stray(), set: i });
+  });
   kinds.parts.forEach((kind, part) => {
-    if ((plan.parts[part] as number) > 0) order.push({ size: kind.length * kind.width * stray(), part });
+    if (kind.set === null && (plan.parts[part] as number) > 0)
+      order.push({ size: kind.length * kind.width * stray(), part });
   });
   kinds.bands.forEach((band, i) => {
     if ((plan.bands[i] as number) > 1e-6) order.push({ size: 1.6 * band.length * band.greatest * stray(), band: i });
@@ -164,6 +183,7 @@ export function fill(problem: Problem, plan: CutPlan, manner: Manner): void {
     if (state) candidates.push(i);
   });
   for (const item of order) {
+    if (item.set !== undefined) cutSet(problem, plan, item.set, candidates, manner, touched);
     if (item.part !== undefined) while (cutPart(problem, plan, item.part, candidates, manner, touched));
     if (item.band !== undefined) while (cutStrips(problem, plan, item.band, candidates, manner, touched));
   }
@@ -214,6 +234,61 @@ function cutPart(
   plan.parts[part] = left - copies;
   touched.add(i);
   return true;
+}
+
+/** All of a set from one board, or none of it. */
+function cutSet(
+  problem: Problem,
+  plan: CutPlan,
+  index: number,
+  candidates: readonly number[],
+  manner: Manner,
+  touched: Set<number>,
+): void {
+  const set = problem.kinds.sets[index];
+  if (!set) return;
+  let best: { i: number; state: SawnBoard; score: number } | undefined;
+  for (const i of candidates) {
+    const ready = problem.boards[i] as ReadyBoard;
+    if (set.board !== null && ready.board.id !== set.board) continue;
+    if (best && manner.random() < manner.blink) continue;
+    const found = setInto(problem, plan, set, stateOf(problem, plan, i), manner);
+    if (!found) continue;
+    const score = manner.liking(i) * (found.waste * ready.priceOfArea + opening(problem, plan, i, manner));
+    if (!best || score < best.score) best = { i, state: found.state, score };
+  }
+  if (!best) return;
+  plan.boards[best.i] = best.state;
+  for (const part of set.kinds) plan.parts[part] = 0;
+  touched.add(best.i);
+}
+
+/** A board with a whole set cut from it, and what that takes of it, mm²; null where it has no room for it. */
+function setInto(
+  problem: Problem,
+  plan: CutPlan,
+  set: PartSet,
+  board: SawnBoard,
+  manner: Manner,
+): { state: SawnBoard; waste: number } | null {
+  let state = board;
+  let waste = 0;
+  for (const part of set.kinds) {
+    const kind = problem.kinds.parts[part] as PartKind;
+    const layers = state.ready.layers[part] as number;
+    let left = plan.parts[part] as number;
+    while (left > 0) {
+      const spot = layers > 0 ? spotFor(state, part, kind, manner.corner) : null;
+      if (!spot) return null;
+      const copies = Math.min(layers, left);
+      const { length, width } = kind;
+      const piece: Sawn = { x: spot.x, y: spot.y, length, width, lie: spot.lie, part, copies };
+      state = sawn(problem, state, spot, kind, [piece], manner);
+      waste += spot.waste * 0.5 + length * width;
+      left -= copies;
+    }
+  }
+  return { state, waste };
 }
 
 function cutStrips(
@@ -292,16 +367,26 @@ function cut(
   problem: Problem,
   plan: CutPlan,
   i: number,
-  spot: { rect: number; x: number; y: number; lie: 'tagged' | 'under'; waste: number },
+  spot: Spot,
   block: { length: number; width: number },
   pieces: readonly Sawn[],
   manner: Manner,
 ): void {
-  const state = stateOf(problem, plan, i);
+  plan.boards[i] = sawn(problem, stateOf(problem, plan, i), spot, block, pieces, manner);
+}
+
+function sawn(
+  problem: Problem,
+  state: SawnBoard,
+  spot: Spot,
+  block: { length: number; width: number },
+  pieces: readonly Sawn[],
+  manner: Manner,
+): SawnBoard {
   const free = state.free[spot.rect] as Rectangle;
   // The cut that leaves the larger rest whole comes first.
   const endArea = (free.length - block.length) * free.width;
   const sideArea = (free.width - block.width) * free.length;
   const crosscutFirst = endArea >= sideArea !== manner.random() < manner.turn;
-  plan.boards[i] = cutOut(state, spot, block, pieces, crosscutFirst, problem.options.kerf);
+  return cutOut(state, spot, block, pieces, crosscutFirst, problem.options.kerf);
 }

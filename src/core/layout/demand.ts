@@ -19,6 +19,8 @@ export interface PartDemand {
   resawn?: boolean;
   /** m³ of it that become the piece, where it is not all of its finished size. */
   becomes?: number;
+  /** Parts with the same word here all come from one board: a matched set, or pieces in sequence. */
+  together?: string;
 }
 
 /** A glued panel of free-width strips. mm. */
@@ -62,6 +64,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
   const { allowances } = shop;
   const parts: PartDemand[] = [];
   const panels: PanelDemand[] = [];
+  const oneBoard = ({ kind }: Part) => (document.layout.oneBoard.some((own) => own === kind) ? { together: kind } : {});
   for (const part of piece.parts) {
     const finished = part.cut ? part.design : part.size;
     const { id, letter, name } = part;
@@ -92,8 +95,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
     });
     const { making } = document.form.base.leg;
     if (part.kind === 'leg' && making.kind !== 'solid') {
-      const resaw = { kerf: shop.tools.resawKerf, allowance: allowances.resaw };
-      for (const blank of legBlanks({ ...part, size: finished }, making, resaw)) {
+      for (const blank of legBlanks({ ...part, size: finished }, making)) {
         parts.push({
           id: blankId(id, blank.suffix),
           letter: `${letter}.${blank.suffix}`,
@@ -103,9 +105,10 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
           rough: roughOf(blank.finished),
           resawn: blank.resawn,
           becomes: blank.becomes,
+          ...(blank.together ? { together: id } : oneBoard(part)),
         });
       }
-    } else parts.push({ id, letter, name, shows, finished, rough: roughOf(finished) });
+    } else parts.push({ id, letter, name, shows, finished, rough: roughOf(finished), ...oneBoard(part) });
   }
   return { species: document.form.species, parts, panels };
 }

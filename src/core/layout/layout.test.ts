@@ -6,6 +6,7 @@ import { checkLayout } from './check-layout';
 import { clearRegions, overlap } from './clear-regions';
 import { cutSequence } from './cut-sequence';
 import { clearArea, leastCost } from './least-cost';
+import { standingMoves, wrongOfMoves } from './move-piece';
 import { planLayout, searchLayout } from './plan-layout';
 
 describe('the clear regions of a board', () => {
@@ -260,5 +261,51 @@ describe('the checker', () => {
     expect(cutSequence(board, pinwheel, 3)).toBeNull();
     expect(cutSequence(board, pinwheel.slice(0, 4), 3)).toBeNull();
     expect(cutSequence(board, pinwheel.slice(0, 3), 3)).not.toBeNull();
+  });
+});
+
+describe('a set of parts', () => {
+  const set = (count: number, length = 500) =>
+    Array.from({ length: count }, (_, i) => aPart(`s${i}`, length, 90, 22, { together: 'fronts' }));
+  // Room for two on each small board, for four only on the large and dear one.
+  const boards = [
+    aBoard('a', 1100, 100),
+    aBoard('b', 1100, 100),
+    aBoard('c', 2200, 120, { price: { amount: 500, per: 'piece' } }),
+  ];
+
+  it('comes from one board, though two would be cheaper', () => {
+    const wanted = demandFor(set(4));
+    const layout = planLayout(wanted, boards, options);
+    expect(layout.shortfall).toEqual([]);
+    expect(layout.boards).toEqual(['c']);
+    expect(checkLayout(wanted, boards, options, layout)).toEqual([]);
+    const anyBoard = planLayout(demandFor(set(4).map(({ together: _, ...part }) => part)), boards, options);
+    expect(anyBoard.boards).toEqual(['a', 'b']);
+    expect(checkLayout(wanted, boards, options, anyBoard)).toEqual(['s0, s1, s2, s3 are to come from one board']);
+  });
+
+  it('is short as a whole where no board has room for all of it', () => {
+    const layout = planLayout(demandFor([...set(5), aPart('other', 700, 90)]), boards, options);
+    expect(layout.shortfall.map((s) => s.part).sort()).toEqual(['s0', 's1', 's2', 's3', 's4']);
+    expect(layout.placements.map((p) => p.part)).toEqual(['other']);
+  });
+
+  it('stays with the board that some of it is sawn from', () => {
+    const fixed = [{ board: 'c', part: 's1', x: 800, y: 0, length: 500, width: 90 }];
+    const layout = planLayout(demandFor(set(3)), boards, { ...options, fixed });
+    expect(layout.boards).toEqual(['c']);
+    expect(checkLayout(demandFor(set(3)), boards, options, layout)).toEqual([]);
+  });
+
+  it('may not be torn apart by hand', () => {
+    const wanted = demandFor(set(2, 300));
+    const layout = planLayout(wanted, boards, options);
+    const other = layout.boards[0] === 'a' ? 'b' : 'a';
+    const move = { part: 's0', strip: null, board: other, x: 20, y: 0, turned: false };
+    expect(wrongOfMoves(wanted, boards, options, layout, [move])).toEqual(['s0, s1 are to come from one board']);
+    expect(standingMoves(wanted, boards, options, layout, [move])).toEqual([]);
+    const both = [move, { ...move, part: 's1', x: 400 }];
+    expect(standingMoves(wanted, boards, options, layout, both)).toEqual(both);
   });
 });

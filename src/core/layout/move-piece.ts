@@ -2,7 +2,7 @@ import type { Move } from '../decision/job-document';
 import type { Board } from '../stock/board';
 import { boardShape, reachAcross } from '../stock/board-shape';
 import type { Blank } from './blanks';
-import { checkBoard } from './check-layout';
+import { checkBoard, checkSets } from './check-layout';
 import type { Demand } from './demand';
 import { writtenLayout } from './describe-layout';
 import type { Layout, LayoutOptions, Placement, Rectangle } from './layout';
@@ -79,7 +79,10 @@ export function wrongOfMoves(
   nameOf?: (placement: Placement) => string,
 ): string[] {
   const { placements, touched } = movedPlacements(boards, layout, moves);
-  return boards.flatMap((board) => (touched.has(board.id) ? wrongOn(board, demand, options, placements, nameOf) : []));
+  const wrong = boards.flatMap((board) =>
+    touched.has(board.id) ? wrongOn(board, demand, options, placements, nameOf) : [],
+  );
+  return touched.size > 0 ? [...wrong, ...checkSets(demand, placements, nameOf)] : wrong;
 }
 
 function wrongOn(
@@ -108,17 +111,22 @@ export function standingMoves(
   let standing = moves.filter((move) => byTag.has(move.board));
   for (;;) {
     const { placements, touched } = movedPlacements(boards, layout, standing);
+    const torn = touched.size > 0 && checkSets(demand, placements).length > 0;
     const wrong = new Set(
       boards
         .filter((board) => touched.has(board.id))
         .filter((board) => wrongOn(board, demand, options, placements).length > 0)
         .map((board) => board.id),
     );
-    if (wrong.size === 0) return standing;
-    standing = standing.filter((move) => {
+    // A set torn apart is put back together whole.
+    const inSets = new Set(torn ? demand.parts.flatMap((part) => (part.together === undefined ? [] : part.id)) : []);
+    const left = standing.filter((move) => {
       const from = layout.placements.find((placement) => isMoved(placement, move));
-      return !wrong.has(byTag.get(move.board)?.id ?? '') && !wrong.has(from?.board ?? '');
+      const board = byTag.get(move.board)?.id ?? '';
+      return !wrong.has(board) && !wrong.has(from?.board ?? '') && !inSets.has(move.part);
     });
+    if (left.length === standing.length) return standing;
+    standing = left;
   }
 }
 

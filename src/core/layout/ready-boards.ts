@@ -16,7 +16,18 @@ export interface PartKind {
   thickness: number;
   use: number;
   resawn: boolean;
+  /** Which of the sets that come from one board; null for a part that may come from any. */
+  set: number | null;
   ids: readonly string[];
+}
+
+/** Parts that all come from one board. */
+export interface PartSet {
+  word: string;
+  /** Kinds of its parts. */
+  kinds: readonly number[];
+  /** Id of the board that some of it is sawn from already. */
+  board: string | null;
 }
 
 /** A band of a panel, still to be made up of strips. mm. */
@@ -37,6 +48,7 @@ export interface BandKind {
 export interface Kinds {
   uses: readonly Use[];
   parts: readonly PartKind[];
+  sets: readonly PartSet[];
   bands: readonly BandKind[];
   /** Of each panel: strips it may still have, and the lot its fixed strips bind it to. */
   panels: readonly { mostStrips: number; oneLot: boolean; lot: string | null; fixedStrips: number }[];
@@ -72,6 +84,14 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
   const fixed = options.fixed ?? [];
   const done = new Set(fixed.filter((p) => p.strip === undefined).map((p) => p.part));
   const parts = new Map<string, PartKind & { ids: string[] }>();
+  const sets: (PartSet & { kinds: number[] })[] = [];
+  const setOf = (word: string): number => {
+    const at = sets.findIndex((set) => set.word === word);
+    if (at >= 0) return at;
+    const members = new Set(demand.parts.filter((part) => part.together === word).map((part) => part.id));
+    const board = fixed.find((p) => members.has(p.part))?.board ?? null;
+    return sets.push({ word, kinds: [], board }) - 1;
+  };
   for (const part of demand.parts) {
     if (done.has(part.id)) continue;
     const { length, width } = part.rough;
@@ -81,11 +101,15 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
       thickness: part.finished.thickness,
       use: indexOf({ kind: 'part', shows: part.shows }),
       resawn: part.resawn ?? true,
+      set: part.together === undefined ? null : setOf(part.together),
     };
     const key = JSON.stringify(kind);
     const found = parts.get(key);
     if (found) found.ids.push(part.id);
-    else parts.set(key, { ...kind, ids: [part.id] });
+    else {
+      if (kind.set !== null) sets[kind.set]?.kinds.push(parts.size);
+      parts.set(key, { ...kind, ids: [part.id] });
+    }
   }
 
   const bands: BandKind[] = [];
@@ -115,7 +139,7 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
       fixedStrips: strips.length,
     };
   });
-  return { uses, parts: [...parts.values()], bands, panels };
+  return { uses, parts: [...parts.values()], sets, bands, panels };
 }
 
 export function readyBoards(boards: readonly Board[], options: LayoutOptions, kinds: Kinds): ReadyBoard[] {

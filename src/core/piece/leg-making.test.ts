@@ -17,7 +17,6 @@ const made = (making: Making) =>
   );
 const leg = findPart(made({ kind: 'solid' }).piece, 'leg-front-left')!;
 const section = leg.size.width;
-const resaw = { kerf: 1.2, allowance: 3 };
 const kinds: Making[] = [
   { kind: 'solid' },
   { kind: 'staves', count: 3 },
@@ -27,7 +26,7 @@ const kinds: Making[] = [
 
 describe('the blanks of a leg', () => {
   it.each(kinds)('become the whole leg, no more: %j', (making) => {
-    const blanks = legBlanks(leg, making, resaw);
+    const blanks = legBlanks(leg, making);
     const volume = leg.size.length * section * section * 1e-9;
     expect(blanks.reduce((sum, blank) => sum + blank.becomes, 0)).toBeCloseTo(volume, 12);
     for (const { finished, becomes } of blanks) {
@@ -36,7 +35,7 @@ describe('the blanks of a leg', () => {
   });
 
   it('of staves are together a little thicker than the leg, to be squared', () => {
-    const blanks = legBlanks(leg, { kind: 'staves', count: 3 }, resaw);
+    const blanks = legBlanks(leg, { kind: 'staves', count: 3 });
     expect(blanks).toHaveLength(3);
     expect(blanks.reduce((sum, blank) => sum + blank.finished.thickness, 0)).toBeCloseTo(section + 2, 9);
   });
@@ -44,7 +43,7 @@ describe('the blanks of a leg', () => {
   it('of two pieces hold the leg’s section on its corner', () => {
     // 8/4 stock, 1 3/4 in surfaced, gives legs of up to 63 mm so (common practice; NHLA thickness).
     expect(halfDiagonal(62.8)).toBeLessThan(44.45);
-    const [half] = legBlanks(leg, { kind: 'two-at-45' }, resaw);
+    const [half] = legBlanks(leg, { kind: 'two-at-45' });
     const corners = [0, 90, 180, 270].map((turn) => {
       const angle = (turn * Math.PI) / 180;
       return [(Math.cos(angle) * section) / Math.SQRT2, (Math.sin(angle) * section) / Math.SQRT2] as const;
@@ -53,17 +52,17 @@ describe('the blanks of a leg', () => {
     expect(Math.max(...corners.map(([, y]) => y))).toBeCloseTo(half!.finished.thickness, 9);
   });
 
-  it('of a faced leg are a core and one blank that gives four veneers', () => {
-    const [core, veneers] = legBlanks(leg, { kind: 'faced', veneer: 4 }, resaw);
+  it('of a faced leg are a core and four veneers from one board', () => {
+    const [core, ...veneers] = legBlanks(leg, { kind: 'faced', veneer: 4 });
     expect(core!.finished.width).toBe(section - 8);
-    expect(veneers!.finished.thickness).toBeCloseTo(4 * 7 + 3 * 1.2, 9);
-    expect(veneers!.resawn).toBe(false);
+    expect(veneers.map((blank) => blank.suffix)).toEqual(['v1', 'v2', 'v3', 'v4']);
+    expect(veneers.every((blank) => blank.together && blank.finished.thickness === 4)).toBe(true);
   });
 
   it('carry their leg’s id', () => {
-    expect(ownerOf(blankId('leg-front-left', 'v'))).toBe('leg-front-left');
+    expect(ownerOf(blankId('leg-front-left', 'v1'))).toBe('leg-front-left');
     expect(ownerOf('top')).toBe('top');
-    expect(pieceLabel(made({ kind: 'solid' }).piece, { part: 'leg-front-left/v' })).toBe('B.v');
+    expect(pieceLabel(made({ kind: 'solid' }).piece, { part: 'leg-front-left/v1' })).toBe('B.v1');
   });
 });
 
@@ -71,15 +70,15 @@ describe('a table with such legs', () => {
   it.each(kinds.slice(1))('is laid out from boards, listed and planned: %j', (making) => {
     const job = made(making);
     const wanted = job.demand.parts.filter((part) => part.id.startsWith('leg-'));
-    expect(wanted.length).toBe(4 * legBlanks(leg, making, resaw).length);
-    const rack =
-      making.kind === 'faced'
-        ? job.boards.map((b) => (b.thickness < 60 ? { ...b, thickness: 80, quarters: null } : b))
-        : job.boards;
-    const layout = planLayout(job.demand, rack, { ...job.layoutOptions, effort: 60 });
-    expect(checkLayout(job.demand, rack, job.layoutOptions, layout)).toEqual([]);
+    expect(wanted.length).toBe(4 * legBlanks(leg, making).length);
+    const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 60 });
+    expect(checkLayout(job.demand, job.boards, job.layoutOptions, layout)).toEqual([]);
     expect(layout.yield).toBeGreaterThan(0.2);
     expect(layout.yield).toBeLessThan(1);
+    for (const id of ['leg-front-left', 'leg-back-right']) {
+      const veneers = layout.placements.filter((p) => p.part.startsWith(`${id}/v`));
+      expect(new Set(veneers.map((p) => p.board)).size).toBe(making.kind === 'faced' ? 1 : 0);
+    }
     const rows = cutList(job.piece.parts, job.demand);
     expect(rows.filter((row) => row.letter.startsWith('B.'))).toHaveLength(wanted.length / 4);
     expect(rows.find((row) => row.letter === 'B')?.rough).toBeNull();

@@ -10,8 +10,9 @@ export interface LegBlank {
   name: string;
   shows: 'all' | 'none';
   finished: { length: number; width: number; thickness: number };
-  /** Over-width of its own, beside the shop's. */
   resawn: boolean;
+  /** All blanks of one leg that say so come from one board. */
+  together?: boolean;
   /** m³ of it that become the leg. */
   becomes: number;
 }
@@ -46,10 +47,9 @@ export const halfDiagonal = (section: number): number => section / Math.SQRT2;
 /**
  * The blanks a leg is cut and glued from.
  *
- * @param resaw what the band takes, and the over-thickness of each resawn piece, mm
  * @returns one for a solid leg, otherwise one for each piece to be sawn from a board
  */
-export function legBlanks(leg: Part, making: Making, resaw: { kerf: number; allowance: number }): LegBlank[] {
+export function legBlanks(leg: Part, making: Making): LegBlank[] {
   const { length, width: section, thickness } = leg.size;
   const volume = length * section * thickness * 1e-9;
   const plain = { shows: 'all' as const, resawn: true };
@@ -87,19 +87,15 @@ export function legBlanks(leg: Part, making: Making, resaw: { kerf: number; allo
           finished: { length, width: core, thickness: core },
           becomes: coreVolume,
         },
-        {
-          suffix: 'v',
-          name: `${leg.name}: its four veneers`,
-          shows: 'all',
-          // The four come out of one blank, in sequence.
-          resawn: false,
-          finished: {
-            length,
-            width: section,
-            thickness: VENEERS * (veneer + resaw.allowance) + (VENEERS - 1) * resaw.kerf,
-          },
-          becomes: volume - coreVolume,
-        },
+        // The four of one leg come from one board, so that they can be laid in sequence round it.
+        ...Array.from({ length: VENEERS }, (_, i) => ({
+          ...plain,
+          suffix: `v${i + 1}`,
+          name: `${leg.name}: veneer ${i + 1}`,
+          finished: { length, width: section, thickness: veneer },
+          becomes: (volume - coreVolume) / VENEERS,
+          together: true,
+        })),
       ];
     }
   }

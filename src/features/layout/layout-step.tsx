@@ -201,6 +201,22 @@ function LayoutSide({ layout }: { layout: Layout | null }) {
           ]}
         />
       </Group>
+      <Group title="All from one board">
+        {SETS.map(({ kind, label }) => (
+          <label key={kind} className="mb-1 flex items-center gap-2">
+            <input
+              type="checkbox"
+              checked={choice.oneBoard.includes(kind)}
+              onChange={(event) =>
+                void change('layout.oneBoard')(
+                  event.target.checked ? [...choice.oneBoard, kind] : choice.oneBoard.filter((own) => own !== kind),
+                )
+              }
+            />
+            {label}
+          </label>
+        ))}
+      </Group>
       {layout ? <BoardTools layout={layout} /> : null}
       <Aim />
       <TextField
@@ -212,6 +228,12 @@ function LayoutSide({ layout }: { layout: Layout | null }) {
     </>
   );
 }
+
+/** What may be asked to match: one board's grain and colour all round. */
+const SETS = [
+  { kind: 'leg', label: 'The legs' },
+  { kind: 'apron', label: 'The aprons' },
+] as const;
 
 const WEIGHTS = [
   { key: 'offcutWorth', label: 'A useful offcut keeps, %', most: 100 },
