@@ -3,6 +3,7 @@ import { boards, change, demoJob, derive, inputs, level, shop, sixSeats } from '
 import { read } from './decision/issues';
 import { JobDocumentSchema, withChanges } from './decision/job-document';
 import { deriveJob } from './job';
+import { checkLayout } from './layout/check-layout';
 import { planLayout } from './layout/plan-layout';
 
 describe('the chain of a job', () => {
@@ -114,5 +115,29 @@ describe('changing decisions', () => {
     expect(after.form.top.length).toBe(900);
     expect(before.form.top.length).toBe(850);
     expect(after.brief).toBe(before.brief);
+  });
+});
+
+describe('strips of one width', () => {
+  it('are so many, all alike, and fill the panel', () => {
+    const document = change(demoJob('2-long-table'), (d) => {
+      d.layout.equalStrips = 9;
+    });
+    const job = derive(document);
+    const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 200 });
+    expect(layout.shortfall).toEqual([]);
+    expect(layout.strips).toHaveLength(9);
+    const wide = (document.form.top.width + shop.allowances.panelWidth) / 9;
+    for (const strip of layout.strips) expect(strip.width).toBeCloseTo(wide, 6);
+    expect(checkLayout(job.demand, job.boards, job.layoutOptions, layout)).toEqual([]);
+  });
+
+  it('too many for the rack are told as a shortfall, not narrowed', () => {
+    const document = change(demoJob('2-long-table'), (d) => {
+      d.layout.equalStrips = 3;
+    });
+    const job = derive(document);
+    const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 40 });
+    expect(layout.shortfall.map((s) => s.part)).toEqual(['top']);
   });
 });

@@ -157,6 +157,8 @@ export const LayoutChoiceSchema = v.object({
   /** All strips from boards of one lot. */
   oneLot: v.optional(v.boolean(), false),
   /** What a layout is searched for. */
+  /** So many strips, all of one width, planed at one setting; null: each as wide as its board gives. */
+  equalStrips: v.optional(v.nullable(whole(2, 60)), null),
   /** Kinds of parts whose parts all come from one board, so that they match. */
   oneBoard: v.optional(v.pipe(v.array(v.picklist(['leg', 'apron', 'cross-rail'])), v.maxLength(3)), []),
   aim: v.optional(v.picklist(['save-wood', 'fewest-boards', 'best-match', 'own']), 'save-wood'),

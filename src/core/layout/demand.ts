@@ -72,7 +72,11 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
     if (part.kind === 'top') {
       const length = finished.length + allowances.panelLength;
       const width = finished.width + allowances.panelWidth;
-      const { leastStrip, greatestStrip, mostStrips, oneLot } = document.layout;
+      const { mostStrips, oneLot, equalStrips } = document.layout;
+      const [leastStrip, greatestStrip] =
+        equalStrips === null
+          ? [document.layout.leastStrip, document.layout.greatestStrip]
+          : [width / equalStrips, width / equalStrips];
       panels.push({
         id,
         letter,
@@ -84,7 +88,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
         leastStrip,
         greatestStrip,
         jointing: allowances.stripJointing,
-        mostStrips,
+        mostStrips: equalStrips ?? mostStrips,
         oneLot,
       });
       continue;

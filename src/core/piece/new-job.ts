@@ -85,6 +85,7 @@ export function newJob(given: {
       aim: 'save-wood',
       weights: { offcutWorth: 70, board: 12, cut: 1, joint: 4, lot: 2, ring: 1 },
       leaveOut: [],
+      equalStrips: null,
       oneBoard: [],
       pinned: [],
       moved: [],

@@ -145,7 +145,8 @@ export function LayoutStep() {
 
 /** What the layout comes to, and what it is searched for. */
 function LayoutSide({ layout }: { layout: Layout | null }) {
-  const { figures } = useDerived();
+  const { figures, demand } = useDerived();
+  const units = useUnits();
   const currency = useJobState((s) => s.shop.prices.currency);
   const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
   const choice = useJobState((s) => s.document.layout);
@@ -167,30 +168,62 @@ function LayoutSide({ layout }: { layout: Layout | null }) {
       </FigureLine>
       {layout?.shortfall.length ? <ShortfallList layout={layout} /> : null}
       <Group title="Strips of the top">
-        <LengthField
-          label="Narrowest"
-          mm={choice.leastStrip}
-          least={20}
-          most={400}
-          onCommit={change('layout.leastStrip')}
+        <Choice
+          label="Widths"
+          value={choice.equalStrips === null ? 'free' : 'equal'}
+          onCommit={(widths) =>
+            change('layout.equalStrips')(
+              widths === 'free'
+                ? null
+                : Math.max(2, Math.min(60, Math.ceil((demand.panels[0]?.rough.width ?? 0) / choice.greatestStrip))),
+            )
+          }
+          options={[
+            { value: 'free', label: 'As boards give' },
+            {
+              value: 'equal',
+              label: 'All equal',
+              reason: 'Ripped over by the jointing allowance and planed on edge at one setting.',
+            },
+          ]}
         />
-        <LengthField
-          label="Widest"
-          mm={choice.greatestStrip}
-          least={30}
-          most={800}
-          onCommit={change('layout.greatestStrip')}
-          hint="Narrower strips cup less and waste more."
-        />
-        <NumberField
-          label="At most so many"
-          value={choice.mostStrips}
-          least={1}
-          most={100}
-          allowEmpty="any"
-          onCommit={change('layout.mostStrips')}
-          onEmpty={() => void change('layout.mostStrips')(null)}
-        />
+        {choice.equalStrips === null ? (
+          <>
+            <LengthField
+              label="Narrowest"
+              mm={choice.leastStrip}
+              least={20}
+              most={400}
+              onCommit={change('layout.leastStrip')}
+            />
+            <LengthField
+              label="Widest"
+              mm={choice.greatestStrip}
+              least={30}
+              most={800}
+              onCommit={change('layout.greatestStrip')}
+              hint="Narrower strips cup less and waste more."
+            />
+            <NumberField
+              label="At most so many"
+              value={choice.mostStrips}
+              least={1}
+              most={100}
+              allowEmpty="any"
+              onCommit={change('layout.mostStrips')}
+              onEmpty={() => void change('layout.mostStrips')(null)}
+            />
+          </>
+        ) : (
+          <NumberField
+            label="So many strips"
+            value={choice.equalStrips}
+            least={2}
+            most={60}
+            onCommit={change('layout.equalStrips')}
+            hint={`Each ${units.length((demand.panels[0]?.rough.width ?? 0) / choice.equalStrips)} wide as glued.`}
+          />
+        )}
         <Choice
           label="From"
           value={choice.oneLot ? 'one' : 'any'}

@@ -11,6 +11,7 @@ import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
 import { Length, useUnits } from '@/ui/units';
 import { BoardDialog } from './board-dialog';
+import { EditCells } from './edit-cells';
 import { ImportDialog } from './import-dialog';
 import { KeptFor } from './kept-for';
 import { MillingDialog } from './milling-dialog';
@@ -51,6 +52,7 @@ export function RackPage({
   const [sort, setSort] = useState<SortKey>('tag');
   const [editing, setEditing] = useState<RackBoard | 'new' | null>(opened === 'gone' ? null : opened);
   const [milling, setMilling] = useState<RackBoard | null>(null);
+  const [inTable, setInTable] = useState(false);
   const [importing, setImporting] = useState<string | null>(null);
   const rack = useRack(first, { shelf, find: text, wood: species, sort });
   const { total, want } = rack;
@@ -140,6 +142,11 @@ export function RackPage({
         <a className={buttonLook()} href="/api/boards/export" download>
           Export CSV
         </a>
+        {shelf === 'rack' ? (
+          <Button aria-pressed={inTable} onClick={() => setInTable(!inTable)}>
+            {inTable ? 'Done' : 'Edit in the table'}
+          </Button>
+        ) : null}
         <Button look="chief" onClick={() => setEditing('new')}>
           Add a board
         </Button>
@@ -159,13 +166,14 @@ export function RackPage({
           <thead className="sticky -top-5 z-10 bg-paper">
             <tr className="border-ink border-b text-left">
               {heading('tag', 'Tag')}
-              {heading('species', 'Wood')}
-              <th>Board, to scale</th>
+              {inTable ? null : heading('species', 'Wood')}
+              {inTable ? null : <th>Board, to scale</th>}
               {heading('length', 'Length', true)}
               {heading('width', 'Width', true)}
               {heading('thickness', 'Thick', true)}
               {heading('moisture', 'Moisture', true)}
               <th className="pl-4">Lot</th>
+              {inTable ? <th>Lies at</th> : null}
               <th>
                 <span className="sr-only">Edit</span>
               </th>
@@ -184,36 +192,42 @@ export function RackPage({
                   aria-rowindex={index + 2}
                   className="border-hairline border-b hover:bg-ground"
                 >
-                  <td className="py-1 pr-3 font-semibold">{board.tag}</td>
-                  <td className="pr-3">{nameOf(board.species)}</td>
-                  <td className="py-1">
-                    <BoardGlyph board={board} longest={longest} />
-                  </td>
-                  <td className="text-right">
-                    <Length mm={board.length} />
-                  </td>
-                  <td className="text-right">
-                    <Length mm={board.width} />
-                  </td>
-                  <td className="text-right">
-                    {board.quarters ? (
-                      <span className="figures">{board.quarters}/4</span>
-                    ) : (
-                      <Length mm={board.thickness} />
-                    )}
-                  </td>
-                  <td className="figures text-right">
-                    {board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}
-                  </td>
-                  <td className="pl-4">
-                    {board.lot}
-                    <KeptFor board={board} jobs={jobs} />
-                    {board.note ? (
-                      <span className="block max-w-48 truncate text-ink-2" title={board.note}>
-                        {board.note}
-                      </span>
-                    ) : null}
-                  </td>
+                  {inTable ? (
+                    <EditCells board={board} onSaved={rack.replace} onProblems={rack.setProblems} />
+                  ) : (
+                    <>
+                      <td className="py-1 pr-3 font-semibold">{board.tag}</td>
+                      <td className="pr-3">{nameOf(board.species)}</td>
+                      <td className="py-1">
+                        <BoardGlyph board={board} longest={longest} />
+                      </td>
+                      <td className="text-right">
+                        <Length mm={board.length} />
+                      </td>
+                      <td className="text-right">
+                        <Length mm={board.width} />
+                      </td>
+                      <td className="text-right">
+                        {board.quarters ? (
+                          <span className="figures">{board.quarters}/4</span>
+                        ) : (
+                          <Length mm={board.thickness} />
+                        )}
+                      </td>
+                      <td className="figures text-right">
+                        {board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}
+                      </td>
+                      <td className="pl-4">
+                        {board.lot}
+                        <KeptFor board={board} jobs={jobs} />
+                        {board.note ? (
+                          <span className="block max-w-48 truncate text-ink-2" title={board.note}>
+                            {board.note}
+                          </span>
+                        ) : null}
+                      </td>
+                    </>
+                  )}
                   <td className="whitespace-nowrap text-right">
                     {shelf === 'used' ? (
                       <Button

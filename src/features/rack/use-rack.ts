@@ -93,5 +93,8 @@ export function useRack(first: RackPart, ask: RackAsk) {
     },
     [fetchPart],
   );
-  return { ...sums, at, want, reload, problems, setProblems };
+  /** A board as it has just been written; its place in the list is kept until the list is asked for anew. */
+  const replace = (board: RackBoard) =>
+    setParts((now) => new Map([...now].map(([part, own]) => [part, own.map((b) => (b.id === board.id ? board : b))])));
+  return { ...sums, at, want, reload, replace, problems, setProblems };
 }
