@@ -130,7 +130,7 @@ export function machineChecks(given: {
       id: 'machines.heavy-boards',
       step: 'layout',
       level: 'watch',
-      sentence: say`${heavy.map(({ board }) => board.tag).join(', ')} ${heavy.length === 1 ? 'weighs' : 'weigh'} up to ${kilogram(heaviest)}; one person here lifts ${kilogram(tools.lift)}.`,
+      sentence: say`${heavy.map(({ board }) => board.tag).join(', ')} ${heavy.length === 1 ? 'weighs' : 'weigh up to'} ${kilogram(heaviest)}; one person here lifts ${kilogram(tools.lift)}.`,
       value: kilogram(heaviest),
       limit: kilogram(tools.lift),
       where: [],
