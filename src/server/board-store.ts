@@ -329,6 +329,9 @@ export async function takenTags(
   return new Set(rows.map((row: { tag: string }) => row.tag));
 }
 
+/** Boards that make the rack another one. */
+const MANY = 200;
+
 /** All of them or none; boards whose tag stands on the rack already are refused together. */
 export async function addBoards(workshopId: string, boards: readonly BoardInput[], db?: Queryable): Promise<number> {
   const work = async (client: Queryable) => {
@@ -344,6 +347,8 @@ export async function addBoards(workshopId: string, boards: readonly BoardInput[
       );
     }
     await insert(client, workshopId, boards);
+    // Right after a large import the database would still plan its questions for a small rack.
+    if (boards.length >= MANY) await client.query('analyze board, board_defect');
     return boards.length;
   };
   return db ? work(db) : inTransaction(work);

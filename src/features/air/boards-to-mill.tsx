@@ -11,32 +11,31 @@ import { useSpecies } from '@/ui/species';
 import { Length } from '@/ui/units';
 import type { AirReply } from './air-reply';
 
+/** Boards listed at once. */
+const SHOWN = 300;
+
 /** Every board with its moisture and the days until it may be milled, the wettest from the target first. */
 export function BoardsToMill({ data, target, onRead }: { data: AirReply; target: number; onRead: () => void }) {
   const { place, boards, boardReadings, today } = data;
   const [reading, setReading] = useState<string | null>(null);
   const { find } = useSpecies();
-  const rows = useMemo(
-    () =>
-      boards
-        .map((board) => {
-          const species = find(board.species);
-          const days =
-            place && species && board.moisture !== null
-              ? daysUntilReady({
-                  thickness: board.thickness,
-                  species,
-                  moisture: board.moisture,
-                  target,
-                  place,
-                  from: today,
-                })
-              : undefined;
-          return { board, species, days };
-        })
-        .sort((a, b) => order(b.days) - order(a.days) || (a.board.tag < b.board.tag ? -1 : 1)),
-    [boards, place, target, today, find],
-  );
+  const rows = useMemo(() => {
+    const waits = new Map<string, ReturnType<typeof daysUntilReady>>();
+    return boards
+      .map((board) => {
+        const species = find(board.species);
+        const { thickness, moisture } = board;
+        if (!place || !species || moisture === null) return { board, species, days: undefined };
+        // Boards as thick and as wet as one another wait as long.
+        const key = `${species.id} ${thickness} ${moisture}`;
+        const known = waits.get(key);
+        const days =
+          known === undefined ? daysUntilReady({ thickness, species, moisture, target, place, from: today }) : known;
+        waits.set(key, days);
+        return { board, species, days };
+      })
+      .sort((a, b) => order(b.days) - order(a.days) || (a.board.tag < b.board.tag ? -1 : 1));
+  }, [boards, place, target, today, find]);
   const chosen = boards.find((board) => board.id === reading);
   const ready = rows.filter((row) => row.days === 0).length;
   return (
@@ -61,7 +60,7 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ board, species, days }) => {
+            {rows.slice(0, SHOWN).map(({ board, species, days }) => {
               const last = boardReadings[board.id];
               return (
                 <tr key={board.id} data-board={board.tag} className="border-hairline border-b">
@@ -99,6 +98,11 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
           </tbody>
         </table>
       </div>
+      {rows.length > SHOWN ? (
+        <p className="mt-1 text-ink-2">
+          {rows.length - SHOWN} more may be milled sooner, or have not been read: the Rack page has them.
+        </p>
+      ) : null}
       {chosen ? (
         <ReadingDialog
           board={chosen}

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useId, useRef, useState } from 'react';
 import { request } from '@/ui/request';
+import { useSpecies } from '@/ui/species';
 
 interface Found {
   label: string;
@@ -20,6 +21,11 @@ const PAGES: Found[] = [
   { label: 'Methods', detail: 'page', href: '/methods' },
 ];
 
+/** Of what is found, shown. */
+const MOST = 8;
+/** ms after the last letter. */
+const PAUSE = 120;
+
 /** Find a job, a board or a page by a few letters; `/` comes here from anywhere. */
 export function Find({ also = [] }: { also?: readonly Found[] }) {
   const router = useRouter();
@@ -27,43 +33,59 @@ export function Find({ also = [] }: { also?: readonly Found[] }) {
   const list = useId();
   const [text, setText] = useState('');
   const [known, setKnown] = useState<Found[]>([]);
+  const [boards, setBoards] = useState<Found[]>([]);
   const [chosen, setChosen] = useState(0);
+  const { nameOf } = useSpecies();
 
   const learn = async () => {
-    const [jobs, boards] = await Promise.all([
-      request<{ id: string; document: { name: string; client: string } }[]>('GET', '/api/jobs'),
-      request<{ tag: string; species: string }[]>('GET', '/api/boards'),
-    ]);
-    setKnown([
-      ...(jobs.ok
-        ? jobs.value.map((job) => ({
-            label: job.document.name,
-            detail: job.document.client || 'job',
-            href: `/jobs/${job.id}/brief`,
-          }))
-        : []),
-      ...(boards.ok
-        ? boards.value.map((board) => ({
-            label: board.tag,
-            detail: board.species,
-            href: `/rack?find=${encodeURIComponent(board.tag)}`,
-          }))
-        : []),
-    ]);
+    const jobs = await request<{ id: string; document: { name: string; client: string } }[]>('GET', '/api/jobs');
+    if (!jobs.ok) return;
+    setKnown(
+      jobs.value.map((job) => ({
+        label: job.document.name,
+        detail: job.document.client || 'job',
+        href: `/jobs/${job.id}/brief`,
+      })),
+    );
   };
+  const wanted = text.trim().toLowerCase();
+  // Boards are asked for as one types: a rack may hold thousands.
+  useEffect(() => {
+    if (wanted === '') {
+      setBoards([]);
+      return;
+    }
+    let current = true;
+    const timer = setTimeout(async () => {
+      const query = new URLSearchParams({ find: wanted, count: `${MOST}` });
+      const reply = await request<{ boards: { tag: string; species: string }[] }>('GET', `/api/rack?${query}`);
+      if (!current || !reply.ok) return;
+      setBoards(
+        reply.value.boards.map(({ tag, species }) => ({
+          label: tag,
+          detail: nameOf(species),
+          href: `/rack?find=${encodeURIComponent(tag)}`,
+        })),
+      );
+    }, PAUSE);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [wanted, nameOf]);
   useEffect(() => {
     const focus = () => input.current?.focus();
     window.addEventListener('taller-find', focus);
     return () => window.removeEventListener('taller-find', focus);
   }, []);
 
-  const wanted = text.trim().toLowerCase();
   const found =
     wanted === ''
       ? []
-      : [...also, ...PAGES, ...known]
-          .filter((f) => `${f.label} ${f.detail}`.toLowerCase().includes(wanted))
-          .slice(0, 8);
+      : [
+          ...[...also, ...PAGES, ...known].filter((f) => `${f.label} ${f.detail}`.toLowerCase().includes(wanted)),
+          ...boards,
+        ].slice(0, MOST);
   const go = (to: Found | undefined) => {
     if (!to) return;
     setText('');
