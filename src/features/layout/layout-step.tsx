@@ -239,7 +239,7 @@ function LayoutSide({ layout }: { layout: Layout | null }) {
           <label key={kind} className="mb-1 flex items-center gap-2">
             <input
               type="checkbox"
-              className="size-6"
+              className="size-[24px]"
               checked={choice.oneBoard.includes(kind)}
               onChange={(event) =>
                 void change('layout.oneBoard')(

@@ -67,7 +67,7 @@ export function TakeDialog({
             <label className="flex items-baseline gap-2">
               <input
                 type="checkbox"
-                className="size-6"
+                className="size-[24px]"
                 checked={sawn.has(board.id)}
                 onChange={(event) => mark(board.id, event.target.checked)}
               />
@@ -83,7 +83,7 @@ export function TakeDialog({
                       <label className="flex min-w-56 items-baseline gap-2">
                         <input
                           type="checkbox"
-                          className="size-6"
+                          className="size-[24px]"
                           checked={offcut.back}
                           onChange={(event) => set(i, { back: event.target.checked })}
                         />
