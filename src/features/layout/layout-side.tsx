@@ -1,0 +1,210 @@
+'use client';
+
+import { Fragment } from 'react';
+import { LAYOUT_AIMS, type Layout } from '@/core';
+import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
+import { FigureLine } from '@/ui/figure';
+import { useUnits } from '@/ui/units';
+import { Group } from '../form/form-step';
+import { useChange, useDerived, useJobState } from '../job/job-context';
+import { AIM_WORDS } from './aim-words';
+import { BoardTools } from './board-tools';
+
+/** What the layout comes to, and what it is searched for. */
+export function LayoutSide({ layout }: { layout: Layout | null }) {
+  const { figures, demand } = useDerived();
+  const units = useUnits();
+  const currency = useJobState((s) => s.shop.prices.currency);
+  const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
+  const choice = useJobState((s) => s.document.layout);
+  const change = useChange();
+  return (
+    <>
+      <FigureLine label="Becomes the piece" figure={figures.yield} />
+      <FigureLine label="Counts as" figure={figures['layout-cost']}>
+        {layout ? money(layout.cost.total) : '–'}
+      </FigureLine>
+      <FigureLine label="No layout can cost less than" figure={figures['cost-bound']}>
+        {layout?.bound ? money(layout.bound) : '–'}
+      </FigureLine>
+      <FigureLine label="Back to the rack" figure={figures.offcuts}>
+        {layout ? `${layout.offcuts.length} pieces` : '–'}
+      </FigureLine>
+      <FigureLine label="To buy" figure={figures['to-buy']}>
+        {layout ? buy(layout) : '–'}
+      </FigureLine>
+      {layout?.shortfall.length ? <ShortfallList layout={layout} /> : null}
+      <Group title="Strips of the top">
+        <Choice
+          label="Widths"
+          value={choice.equalStrips === null ? 'free' : 'equal'}
+          onCommit={(widths) =>
+            change('layout.equalStrips')(
+              widths === 'free'
+                ? null
+                : Math.max(2, Math.min(60, Math.ceil((demand.panels[0]?.rough.width ?? 0) / choice.greatestStrip))),
+            )
+          }
+          options={[
+            { value: 'free', label: 'As boards give' },
+            {
+              value: 'equal',
+              label: 'All equal',
+              reason: 'Ripped over by the jointing allowance and planed on edge at one setting.',
+            },
+          ]}
+        />
+        {choice.equalStrips === null ? (
+          <>
+            <LengthField
+              label="Narrowest"
+              mm={choice.leastStrip}
+              least={20}
+              most={400}
+              onCommit={change('layout.leastStrip')}
+            />
+            <LengthField
+              label="Widest"
+              mm={choice.greatestStrip}
+              least={30}
+              most={800}
+              onCommit={change('layout.greatestStrip')}
+              hint="Narrower strips cup less and waste more."
+            />
+            <NumberField
+              label="At most so many"
+              value={choice.mostStrips}
+              least={1}
+              most={100}
+              allowEmpty="any"
+              onCommit={change('layout.mostStrips')}
+              onEmpty={() => void change('layout.mostStrips')(null)}
+            />
+          </>
+        ) : (
+          <NumberField
+            label="So many strips"
+            value={choice.equalStrips}
+            least={2}
+            most={60}
+            onCommit={change('layout.equalStrips')}
+            hint={`Each ${units.length((demand.panels[0]?.rough.width ?? 0) / choice.equalStrips)} wide as glued.`}
+          />
+        )}
+        <Choice
+          label="From"
+          value={choice.oneLot ? 'one' : 'any'}
+          onCommit={(lots) => change('layout.oneLot')(lots === 'one')}
+          options={[
+            { value: 'any', label: 'Any lot' },
+            { value: 'one', label: 'One lot' },
+          ]}
+        />
+      </Group>
+      <Group title="All from one board">
+        {SETS.map(({ kind, label }) => (
+          <label key={kind} className="mb-1 flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-[24px]"
+              checked={choice.oneBoard.includes(kind)}
+              onChange={(event) =>
+                void change('layout.oneBoard')(
+                  event.target.checked ? [...choice.oneBoard, kind] : choice.oneBoard.filter((own) => own !== kind),
+                )
+              }
+            />
+            {label}
+          </label>
+        ))}
+      </Group>
+      {layout ? <BoardTools layout={layout} /> : null}
+      <Aim />
+      <TextField
+        label="Leave these boards out"
+        value={choice.leaveOut.join(' ')}
+        hint="Their tags, with spaces between."
+        onCommit={(text) => change('layout.leaveOut')(text.split(/[\s,]+/).filter(Boolean))}
+      />
+    </>
+  );
+}
+
+/** What may be asked to match: one board's grain and colour all round. */
+const SETS = [
+  { kind: 'leg', label: 'The legs' },
+  { kind: 'apron', label: 'The aprons' },
+] as const;
+
+const WEIGHTS = [
+  { key: 'offcutWorth', label: 'A useful offcut keeps, %', most: 100 },
+  { key: 'board', label: 'One more board, min', most: 1000 },
+  { key: 'cut', label: 'One more cut, min', most: 1000 },
+  { key: 'joint', label: 'One more joint line, min', most: 1000 },
+  { key: 'lot', label: 'One more lot in a panel, min', most: 1000 },
+  { key: 'ring', label: 'One more kind of ring, min', most: 1000 },
+] as const;
+
+/** What the search is for, and what that makes everything count for. */
+function Aim() {
+  const { aim, weights } = useJobState((s) => s.document.layout);
+  const change = useChange();
+  const counted = aim === 'own' ? weights : LAYOUT_AIMS[aim];
+  return (
+    <Group title="What counts">
+      <Select
+        label="Aim"
+        value={aim}
+        onCommit={(next) => {
+          // The maker's own begin as what counted before.
+          if (next === 'own' && aim !== 'own') void change('layout.weights')(LAYOUT_AIMS[aim]);
+          return change('layout.aim')(next);
+        }}
+        options={Object.entries(AIM_WORDS).map(([value, { label }]) => ({ value: value as typeof aim, label }))}
+      />
+      <p className="mb-2 text-ink-2 text-[12px] leading-4">{AIM_WORDS[aim].says}</p>
+      {aim === 'own' ? (
+        WEIGHTS.map(({ key, label, most }) => (
+          <NumberField
+            key={key}
+            label={label}
+            value={weights[key]}
+            least={0}
+            most={most}
+            onCommit={change(`layout.weights.${key}`)}
+          />
+        ))
+      ) : (
+        <dl className="mb-2 grid grid-cols-[1fr_auto] gap-x-2">
+          {WEIGHTS.map(({ key, label }) => (
+            <Fragment key={key}>
+              <dt>{label}</dt>
+              <dd className="figures text-right">{counted[key]}</dd>
+            </Fragment>
+          ))}
+        </dl>
+      )}
+    </Group>
+  );
+}
+
+/** What is to be bought, in board feet. */
+export const buy = (layout: Layout) =>
+  layout.shortfall.length === 0
+    ? 'nothing'
+    : `${layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0).toFixed(1)} board feet`;
+
+function ShortfallList({ layout }: { layout: Layout }) {
+  const units = useUnits();
+  return (
+    <ul className="my-2">
+      {layout.shortfall.map((s, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: two parts may want the very same
+        <li key={i} className="figures border-hairline border-t py-1">
+          {s.name}: {s.quarters ? `${s.quarters}/4 rough` : `over ${units.length(s.thickness)} thick`},{' '}
+          {units.length(s.length)} × {units.length(s.width)}, {s.boardFeet.toFixed(1)} board feet
+        </li>
+      ))}
+    </ul>
+  );
+}
