@@ -3,18 +3,23 @@
 import { useMemo, useState } from 'react';
 import {
   cleanedShare,
+  type Figure,
   forecastMilling,
   forecastResaw,
   type Heights,
   heightAt,
   heightsFromCrook,
   type MeasuredBoard,
+  millingFigures,
   type Shop,
+  writeQuantity,
 } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { LengthField } from '@/ui/fields';
+import { FigureButton } from '@/ui/figure';
 import { ProblemList } from '@/ui/problem-list';
+import { useSpecies } from '@/ui/species';
 import { useUnits } from '@/ui/units';
 import type { RackBoard } from './rack-board';
 
@@ -24,6 +29,7 @@ const ACROSS = ['near edge', 'middle', 'far edge'] as const;
 /** What a crooked board comes down to: heights in, thickness, passes, shims and the better first cut out. */
 export function MillingDialog({ board, shop, onClose }: { board: RackBoard; shop: Shop; onClose: () => void }) {
   const units = useUnits();
+  const { find } = useSpecies();
   const { tools, allowances } = shop;
   const [heights, setHeights] = useState<Heights>(() => heightsFromCrook(board.crook));
   const [thickness, setThickness] = useState(board.thickness);
@@ -44,10 +50,25 @@ export function MillingDialog({ board, shop, onClose }: { board: RackBoard; shop
     setHeights((now) => now.map((row, r) => row.map((h, c) => (r === i && c === j ? value : h))) as unknown as Heights);
     return undefined;
   };
-  const fact = (label: string, value: string) => (
+  const species = find(board.species);
+  const figures = species
+    ? millingFigures({
+        thickness,
+        forecast,
+        limits: tools,
+        resawn,
+        wanted,
+        kerf: tools.resawKerf,
+        allowance: allowances.resaw,
+        species,
+      })
+    : undefined;
+  const fact = (label: string, value: string, figure?: Figure) => (
     <div className="flex justify-between gap-4 border-hairline border-t py-1">
       <dt>{label}</dt>
-      <dd className="figures font-semibold">{value}</dd>
+      <dd className="figures font-semibold">
+        <FigureButton figure={figure}>{value}</FigureButton>
+      </dd>
     </div>
   );
   const { gained } = forecast;
@@ -105,13 +126,23 @@ export function MillingDialog({ board, shop, onClose }: { board: RackBoard; shop
         <div>
           <p>
             <span className="figures font-semibold text-[34px] leading-10">
-              {units.length(forecast.finishedThickness)}
+              <FigureButton figure={figures?.finished} big>
+                {units.length(forecast.finishedThickness)}
+              </FigureButton>
             </span>{' '}
             <span className="text-ink-2">clean on both faces</span>
           </p>
           <dl className="mt-2">
-            {fact('Upper face loses', `${units.length(forecast.taken.upper)}, ${forecast.passes.upper} passes`)}
-            {fact('Under face loses', `${units.length(forecast.taken.lower)}, ${forecast.passes.lower} passes`)}
+            {fact(
+              'Upper face loses',
+              `${units.length(forecast.taken.upper)}, ${forecast.passes.upper} passes`,
+              figures?.upper,
+            )}
+            {fact(
+              'Under face loses',
+              `${units.length(forecast.taken.lower)}, ${forecast.passes.lower} passes`,
+              figures?.lower,
+            )}
             {fact(
               'Shims, tagged end: near, far',
               `${units.length(forecast.shims[0])}, ${units.length(forecast.shims[1])}`,
@@ -151,7 +182,11 @@ export function MillingDialog({ board, shop, onClose }: { board: RackBoard; shop
               tools.resawHeight < measured.width
                 ? `too wide for the band saw, ${units.length(tools.resawHeight)}`
                 : `${resawn.pieces}, sawn ${units.length(resawn.sawn)}, ${units.length(resawn.left)} left`,
+              figures?.resawn,
             )}
+            {figures && resawn.pieces > 0
+              ? fact('Let them rest, about', writeQuantity(figures.rest.quantity, units.style), figures.rest)
+              : null}
           </dl>
           <p className="mt-2 text-ink-2">
             Resawn pieces move when they are parted: leave them over-thick, on sticks, until they stop. Never put a

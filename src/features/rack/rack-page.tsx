@@ -93,7 +93,7 @@ export function RackPage({
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="text-[19px]">{TITLES[shelf]}</h1>
         <p className="figures mr-auto text-ink-2">
-          {total} boards, {rack.boardFeet.toFixed(1)} board feet
+          {total} {total === 1 ? 'board' : 'boards'}, {rack.boardFeet.toFixed(1)} board feet
         </p>
         <input
           type="search"
