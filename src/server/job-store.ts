@@ -164,12 +164,19 @@ export function redoJob(workshopId: string, id: string, expected: number): Promi
   });
 }
 
+/** Into the bin; the boards that were kept for it are anybody's again. */
 export async function binJob(workshopId: string, id: string): Promise<void> {
-  const { rowCount } = await pool().query(
-    'update job set deleted_at = now() where workshop_id = $1 and id = $2 and deleted_at is null',
-    [workshopId, id],
-  );
-  if (!rowCount) throw notFound('job', id);
+  await inTransaction(async (db) => {
+    const { rowCount } = await db.query(
+      'update job set deleted_at = now() where workshop_id = $1 and id = $2 and deleted_at is null',
+      [workshopId, id],
+    );
+    if (!rowCount) throw notFound('job', id);
+    await db.query('update board set reserved_for = null where workshop_id = $1 and reserved_for = $2', [
+      workshopId,
+      id,
+    ]);
+  });
 }
 
 export async function restoreJob(workshopId: string, id: string): Promise<void> {

@@ -18,6 +18,7 @@ export interface GivenOffcut {
 /** Keeps boards for a job, or lets go those it has; the job's boards as they are afterwards. */
 export async function reserveBoards(jobId: string, boards: readonly string[]): Promise<StoredBoard[]> {
   const { id: workshopId } = await currentWorkshop();
+  await findJob(workshopId, jobId);
   await inTransaction(async (db) => {
     const { rows } = await db.query(
       `select tag from board where workshop_id = $1 and id = any($2::uuid[])

@@ -70,6 +70,17 @@ describe('boards kept for a job', () => {
     expect((await rack()).find((b) => b.id === one)?.reservedFor).toBe(other.id);
     await call('PUT', `/api/boards/${one}/reserved`, { job: null });
     expect((await call('PUT', `/api/boards/${one}/reserved`, { job: 'nobody' })).status).toBe(422);
+    const nobody = '/api/jobs/00000000-0000-4000-8000-000000000000/reserved';
+    expect((await call('PUT', nobody, { boards: layout.boards })).status).toBe(404);
+  });
+
+  it('are anybody’s again when their job goes to the bin', async () => {
+    const other = await newJob('Goes to the bin', WOOD);
+    const [one = ''] = layout.boards;
+    await call('PUT', `/api/jobs/${other.id}/reserved`, { boards: [one] });
+    expect((await rack()).find((b) => b.id === one)?.reservedFor).toBe(other.id);
+    await call('DELETE', `/api/jobs/${other.id}`);
+    expect((await rack()).find((b) => b.id === one)?.reservedFor).toBeNull();
   });
 });
 
