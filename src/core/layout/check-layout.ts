@@ -29,22 +29,24 @@ export function checkLayout(
   const known = new Set(boards.map((board) => board.id));
   for (const p of layout.placements) if (!known.has(p.board)) wrong.push(`${p.part} lies on a board that is not there`);
   for (const board of boards) wrong.push(...checkBoard(board, demand, options, layout));
-  wrong.push(...checkSets(demand, layout.placements));
+  wrong.push(...checkTogether(demand, boards, layout.placements));
   const missing = new Set(layout.shortfall.map((s) => s.part));
   for (const part of demand.parts) wrong.push(...checkPart(part, layout.placements, missing.has(part.id)));
   for (const panel of demand.panels) {
-    wrong.push(...checkPanel(panel, boards, layout.placements, missing.has(panel.id)));
+    wrong.push(...checkPanel(panel, layout.placements, missing.has(panel.id)));
   }
   return wrong;
 }
 
 /**
- * Sets that do not come from one board.
+ * What is wrong with pieces that belong together, on whatever boards they lie: sets that do not come from one board,
+ * panels that mix lots where they may not.
  *
  * @param nameOf as in {@link checkBoard}
  */
-export function checkSets(
+export function checkTogether(
   demand: Demand,
+  boards: readonly Board[],
   placements: readonly Placement[],
   nameOf: (placement: Placement) => string = (placement) => placement.part,
 ): string[] {
@@ -54,9 +56,15 @@ export function checkSets(
     const own = placements.filter((p) => p.part === id);
     sets.set(together, [...(sets.get(together) ?? []), ...own]);
   }
-  return [...sets.values()].flatMap((set) =>
+  const torn = [...sets.values()].flatMap((set) =>
     new Set(set.map((p) => p.board)).size > 1 ? [`${set.map(nameOf).join(', ')} are to come from one board`] : [],
   );
+  const mixed = demand.panels.flatMap((panel) => {
+    const own = placements.filter((p) => p.part === panel.id);
+    const lots = new Set(own.map((p) => boards.find((board) => board.id === p.board)?.lot));
+    return panel.oneLot && lots.size > 1 ? [`${panel.name} is to come from one lot`] : [];
+  });
+  return [...torn, ...mixed];
 }
 
 /**
@@ -159,12 +167,7 @@ function checkPart(part: PartDemand, placements: readonly Placement[], missing: 
   return wrong;
 }
 
-function checkPanel(
-  panel: PanelDemand,
-  boards: readonly Board[],
-  placements: readonly Placement[],
-  missing: boolean,
-): string[] {
+function checkPanel(panel: PanelDemand, placements: readonly Placement[], missing: boolean): string[] {
   const wrong: string[] = [];
   const strips = placements.filter((p) => p.part === panel.id);
   panel.bands.forEach((band, index) => {
@@ -183,8 +186,6 @@ function checkPanel(
   const numbers = new Set(strips.map((p) => p.strip));
   if (numbers.size !== strips.length || numbers.has(undefined)) wrong.push(`strips of ${panel.id} share a number`);
   if (panel.mostStrips !== null && strips.length > panel.mostStrips) wrong.push(`${panel.id} has too many strips`);
-  const lots = new Set(strips.map((p) => boards.find((board) => board.id === p.board)?.lot));
-  if (panel.oneLot && lots.size > 1) wrong.push(`${panel.id} mixes lots`);
   return wrong;
 }
 

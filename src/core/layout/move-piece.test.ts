@@ -124,6 +124,32 @@ describe('moving a piece', () => {
     expect(checkLayout(panel, stock, plainOptions, moved)).toEqual([]);
   });
 
+  it('does not take a strip to another lot where one lot was asked for', () => {
+    const panel = demandFor([], [aPanel(700, 280, 22, { oneLot: true })]);
+    const stock = [aBoard('W', 1600, 160, { lot: 'x' }), aBoard('S', 800, 160, { lot: 'y' })];
+    const start = planLayout(panel, stock, plainOptions);
+    expect(start.boards).toEqual(['W']);
+    const to = put('top', 'S', 20, 0, false, 0);
+    expect(wrongOfMoves(panel, stock, plainOptions, start, [to])).toEqual(['Top is to come from one lot']);
+    expect(standingMoves(panel, stock, plainOptions, start, [to])).toEqual([]);
+  });
+
+  it('is not held against what was apart before', () => {
+    const set = demandFor(
+      ['one', 'two', 'free'].map((id) => aPart(id, 300, 60, 22, id === 'free' ? {} : { together: 'x' })),
+    );
+    const stock = [aBoard('W', 800, 160), aBoard('S', 800, 160)];
+    const placements = ['one', 'two', 'free'].map((part, i) => ({
+      board: i === 1 ? 'S' : 'W',
+      part,
+      x: i === 2 ? 400 : 20,
+      y: 0,
+      length: 300,
+      width: 60,
+    }));
+    expect(wrongOfMoves(set, stock, plainOptions, { placements }, [put('free', 'S', 400, 0)])).toEqual([]);
+  });
+
   it('keeps pieces resawn from one blank together, and parts them when one goes alone', () => {
     const thick = [aBoard('K', 700, 100, { thickness: 60 }), aBoard('L', 700, 100, { thickness: 60 })];
     const thin = {

@@ -2,7 +2,7 @@ import type { Move } from '../decision/job-document';
 import type { Board } from '../stock/board';
 import { boardShape, reachAcross } from '../stock/board-shape';
 import type { Blank } from './blanks';
-import { checkBoard, checkSets } from './check-layout';
+import { checkBoard, checkTogether } from './check-layout';
 import type { Demand } from './demand';
 import { writtenLayout } from './describe-layout';
 import type { Layout, LayoutOptions, Placement, Rectangle } from './layout';
@@ -82,7 +82,19 @@ export function wrongOfMoves(
   const wrong = boards.flatMap((board) =>
     touched.has(board.id) ? wrongOn(board, demand, options, placements, nameOf) : [],
   );
-  return touched.size > 0 ? [...wrong, ...checkSets(demand, placements, nameOf)] : wrong;
+  return [...wrong, ...newlyApart(demand, boards, layout.placements, placements, nameOf)];
+}
+
+/** What belongs together and only the moves have parted. */
+function newlyApart(
+  demand: Demand,
+  boards: readonly Board[],
+  before: readonly Placement[],
+  after: readonly Placement[],
+  nameOf?: (placement: Placement) => string,
+): string[] {
+  const already = checkTogether(demand, boards, before, nameOf);
+  return checkTogether(demand, boards, after, nameOf).filter((wrong) => !already.includes(wrong));
 }
 
 function wrongOn(
@@ -111,19 +123,26 @@ export function standingMoves(
   let standing = moves.filter((move) => byTag.has(move.board));
   for (;;) {
     const { placements, touched } = movedPlacements(boards, layout, standing);
-    const torn = touched.size > 0 && checkSets(demand, placements).length > 0;
+    const apart = newlyApart(demand, boards, layout.placements, placements).length > 0;
     const wrong = new Set(
       boards
         .filter((board) => touched.has(board.id))
         .filter((board) => wrongOn(board, demand, options, placements).length > 0)
         .map((board) => board.id),
     );
-    // A set torn apart is put back together whole.
-    const inSets = new Set(torn ? demand.parts.flatMap((part) => (part.together === undefined ? [] : part.id)) : []);
+    // What the moves have parted is put back together whole.
+    const bound = new Set(
+      apart
+        ? [
+            ...demand.parts.filter((part) => part.together !== undefined),
+            ...demand.panels.filter((panel) => panel.oneLot),
+          ].map(({ id }) => id)
+        : [],
+    );
     const left = standing.filter((move) => {
       const from = layout.placements.find((placement) => isMoved(placement, move));
       const board = byTag.get(move.board)?.id ?? '';
-      return !wrong.has(board) && !wrong.has(from?.board ?? '') && !inSets.has(move.part);
+      return !wrong.has(board) && !wrong.has(from?.board ?? '') && !bound.has(move.part);
     });
     if (left.length === standing.length) return standing;
     standing = left;

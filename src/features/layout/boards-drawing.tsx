@@ -61,7 +61,7 @@ export function BoardsDrawing({
     hands?.hold(
       String(active.id),
       over && box && board
-        ? { board, x: (box.left - over.rect.left) / scale, y: (box.top - over.rect.top) / scale, snap: true }
+        ? { board, x: (box.left - over.rect.left) / scale, y: (box.top - over.rect.top) / scale }
         : null,
     );
   };

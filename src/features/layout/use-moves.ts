@@ -39,7 +39,7 @@ export interface MoveHands {
   byHand: boolean;
   trial: Trial | null;
   /** Holds a piece at a place of a board, or nowhere. */
-  hold: (label: string, place: { board: Board; x: number; y: number; snap: boolean } | null) => void;
+  hold: (label: string, place: { board: Board; x: number; y: number } | null) => void;
   /** Leaves the piece where it is held, if it can lie there. */
   drop: () => void;
   /** Puts the piece in hand somewhere; says what is wrong, and then does nothing. */
@@ -120,7 +120,7 @@ export function useMoves(layout: Layout | null): MoveHands {
       if (!held || !place || !layout) return setTrial(null);
       const { board } = place;
       const others = layout.placements.filter((p) => p.board === board.id && !held.placements.includes(p));
-      const at = place.snap ? snapPiece(board, others, held, place, layoutOptions) : place;
+      const at = snapPiece(board, others, held, place, layoutOptions);
       setTrial({
         label,
         board,
