@@ -67,12 +67,15 @@ export { LAYOUT_AIMS, layoutOptionsOf, layoutWeights } from './layout/layout-aim
 export { clearArea, leastCost } from './layout/least-cost';
 export {
   isMoved,
+  type MoveGround,
   movedLayout,
   movesTo,
   offcutsOf,
   placeOn,
   snapPiece,
   standingMoves,
+  swapMoves,
+  tryMove,
   wrongOfMoves,
 } from './layout/move-piece';
 export { type LayoutProgress, planLayout, searchLayout } from './layout/plan-layout';

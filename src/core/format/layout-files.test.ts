@@ -117,7 +117,8 @@ describe('a piece put by hand', () => {
   const leg = layout.placements.find((p) => p.part.startsWith('leg'))!;
   const board = job.boards.find((b) => !layout.boards.includes(b.id) && placesFor(b) !== null)!;
   function placesFor(b: (typeof job.boards)[number]) {
-    return placeOn(b, job.demand, job.layoutOptions, layout, { ...leg, placements: [leg] });
+    const { demand, boards, layoutOptions: options } = job;
+    return placeOn({ demand, boards, options, layout }, { ...leg, placements: [leg] }, b);
   }
   const moved = change(demoJob('1-square-table'), (d) => {
     d.layout.moved = placesFor(board)!;

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { aBoard, aPanel, aPart, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
 import type { Move } from '../decision/job-document';
+import type { Board } from '../stock/board';
+import { blanksOf } from './blanks';
 import { checkLayout } from './check-layout';
-import { movedLayout, offcutsOf, placeOn, snapPiece, standingMoves, wrongOfMoves } from './move-piece';
+import type { Demand } from './demand';
+import { movedLayout, offcutsOf, placeOn, snapPiece, standingMoves, swapMoves, wrongOfMoves } from './move-piece';
 import { planLayout } from './plan-layout';
 
 const wide = aBoard('W', 1200, 200);
@@ -83,6 +86,12 @@ describe('moving a piece', () => {
       put('two', at('one').board, at('one').x, at('one').y),
     ];
     expect(standingMoves(pair, tight, plainOptions, start, swap)).toEqual(swap);
+    const ground = { demand: pair, boards: tight, options: plainOptions, layout: start };
+    const [one, two] = blanksOf(start.placements);
+    expect(swapMoves(ground, one!, two!)).toEqual(expect.arrayContaining(swap));
+    // A board too short for one of them: no changing places.
+    const shorter = tight.map((b) => (b.id === one!.board ? { ...b, length: 300 } : b));
+    expect(swapMoves({ ...ground, boards: shorter }, one!, two!)).toBeNull();
     expect(standingMoves(pair, tight, plainOptions, start, swap.slice(0, 1))).toEqual([]);
     const swapped = movedLayout(pair, tight, plainOptions, start, swap);
     expect(swapped.placements.find((p) => p.part === 'one')?.board).toBe(at('two').board);
@@ -132,6 +141,10 @@ describe('moving a piece', () => {
     const to = put('top', 'S', 20, 0, false, 0);
     expect(wrongOfMoves(panel, stock, plainOptions, start, [to])).toEqual(['Top is to come from one lot']);
     expect(standingMoves(panel, stock, plainOptions, start, [to])).toEqual([]);
+    // To another board of the same lot it may go.
+    const same = [stock[0]!, { ...stock[1]!, lot: 'x' }];
+    const ground = { demand: panel, boards: same, options: plainOptions, layout: start };
+    expect(placeOn(ground, blanksOf(start.placements)[0]!, same[1]!)).toHaveLength(1);
   });
 
   it('is not held against what was apart before', () => {
@@ -176,23 +189,25 @@ describe('a place on another board', () => {
     if (!at) throw new Error(`${part} is not laid out`);
     return { ...at, placements: own };
   };
+  const on = (board: Board, wanted: Demand) => ({ demand: wanted, boards: [wide, board], options, layout });
   it('is the first one from the tagged end that the checker takes', () => {
-    expect(placeOn(spare, demand, options, layout, blank('rail'))).toEqual([put('rail', 'S', 20, 0)]);
+    expect(placeOn(on(spare, demand), blank('rail'), spare)).toEqual([put('rail', 'S', 20, 0)]);
     const knotted = {
       ...spare,
       defects: [{ kind: 'knot' as const, face: 'through' as const, x: 300, y: 40, length: 60, width: 60 }],
     };
-    expect(placeOn(knotted, demand, options, layout, blank('rail'))).toEqual([put('rail', 'S', 360, 0)]);
+    expect(placeOn(on(knotted, demand), blank('rail'), knotted)).toEqual([put('rail', 'S', 360, 0)]);
   });
   it('turns the piece over where only its other face is clear', () => {
     const marked = aBoard('M', 640, 90, {
       defects: [{ kind: 'stain', face: 'tagged', x: 300, y: 0, length: 60, width: 90 }],
     });
     const shown = demandFor([aPart('rail', 600, 90, 22, { shows: 'face' }), aPart('stile', 500, 90)]);
-    expect(placeOn(marked, shown, options, layout, blank('rail'))).toEqual([put('rail', 'M', 20, 0, true)]);
+    expect(placeOn(on(marked, shown), blank('rail'), marked)).toEqual([put('rail', 'M', 20, 0, true)]);
   });
   it('is none where the board is too short or taken', () => {
-    expect(placeOn(aBoard('short', 620, 200), demand, options, layout, blank('rail'))).toBeNull();
+    const short = aBoard('short', 620, 200);
+    expect(placeOn(on(short, demand), blank('rail'), short)).toBeNull();
   });
 });
 

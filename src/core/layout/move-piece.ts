@@ -242,28 +242,81 @@ function nearest(places: readonly number[], at: number): number {
   return Math.max(0, best);
 }
 
+/** What moves are tried against. */
+export interface MoveGround {
+  demand: Demand;
+  boards: readonly Board[];
+  options: LayoutOptions;
+  layout: Pick<Layout, 'placements'>;
+  /** What a piece is called in words; its part's id where nothing is said. */
+  nameOf?: (placement: Placement) => string;
+}
+
+/** Moves with what the checker has against them. */
+export interface TriedMoves {
+  moves: Move[];
+  wrong: string[];
+}
+
+const tried = ({ demand, boards, options, layout, nameOf }: MoveGround, moves: Move[]): TriedMoves => ({
+  moves,
+  wrong: wrongOfMoves(demand, boards, options, layout, moves, nameOf),
+});
+
+const isTurned = (blank: Blank): boolean => blank.placements[0]?.turned ?? false;
+
+/**
+ * What is sawn from a blank at a place of a board: with the show face asked for, or else as it lies and turned over where
+ * only that will do.
+ */
+export function tryMove(
+  ground: MoveGround,
+  blank: Blank,
+  board: Board,
+  to: { x: number; y: number; turned?: boolean },
+): TriedMoves {
+  const lie = to.turned ?? isTurned(blank);
+  const first = tried(ground, movesTo(blank, board, { x: to.x, y: to.y, turned: lie }));
+  if (first.wrong.length === 0 || to.turned !== undefined) return first;
+  const over = tried(ground, movesTo(blank, board, { x: to.x, y: to.y, turned: !lie }));
+  return over.wrong.length === 0 ? over : first;
+}
+
+/**
+ * Two blanks in each other's places, as they lie or with the show faces of the places they come to.
+ *
+ * @returns null where they cannot change places
+ */
+export function swapMoves(ground: MoveGround, one: Blank, other: Blank): Move[] | null {
+  const [a, b] = [one, other].map((blank) => ground.boards.find((board) => board.id === blank.board));
+  if (!a || !b) return null;
+  const lies = [
+    [isTurned(one), isTurned(other)],
+    [isTurned(other), isTurned(one)],
+  ] as const;
+  for (const [first, second] of lies) {
+    const { moves, wrong } = tried(ground, [
+      ...movesTo(one, b, { x: other.x, y: other.y, turned: first }),
+      ...movesTo(other, a, { x: one.x, y: one.y, turned: second }),
+    ]);
+    if (wrong.length === 0) return moves;
+  }
+  return null;
+}
+
 /**
  * The first place on a board, from its tagged end and its near edge, where what is sawn from a blank can lie.
  *
  * @returns the moves that put it there; null where the board has no such place
  */
-export function placeOn(
-  board: Board,
-  demand: Demand,
-  options: LayoutOptions,
-  layout: Pick<Layout, 'placements'>,
-  blank: Blank,
-): Move[] | null {
+export function placeOn(ground: MoveGround, blank: Blank, board: Board): Move[] | null {
   const others = rectanglesOf(
-    layout.placements.filter((p) => p.board === board.id && !blank.placements.some((own) => own === p)),
+    ground.layout.placements.filter((p) => p.board === board.id && !blank.placements.some((own) => own === p)),
   );
-  const turned = blank.placements[0]?.turned ?? false;
-  for (const x of upwards(placesAlong(board, others, blank, options))) {
-    for (const y of upwards(placesAcross(board, others, blank, x, options))) {
-      for (const lie of [turned, !turned]) {
-        const moves = movesTo(blank, board, { x, y, turned: lie });
-        if (wrongOfMoves(demand, [board], options, layout, moves).length === 0) return moves;
-      }
+  for (const x of upwards(placesAlong(board, others, blank, ground.options))) {
+    for (const y of upwards(placesAcross(board, others, blank, x, ground.options))) {
+      const { moves, wrong } = tryMove(ground, blank, board, { x, y });
+      if (wrong.length === 0) return moves;
     }
   }
   return null;

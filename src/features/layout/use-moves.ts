@@ -9,12 +9,13 @@ import {
   isMoved,
   type Layout,
   type Move,
-  movesTo,
+  type MoveGround,
   type Problem,
   pieceLabel,
   placeOn,
   snapPiece,
-  wrongOfMoves,
+  swapMoves,
+  tryMove,
 } from '@/core';
 import { useDerived, useJobState } from '../job/job-context';
 
@@ -53,8 +54,6 @@ export interface MoveHands {
   letGo: () => void;
 }
 
-const isTurned = (blank: Blank) => blank.placements[0]?.turned ?? false;
-
 const refusal = (wrong: readonly string[]): Problem[] =>
   wrong.map((problem) => ({ problem: `${problem}.`, where: 'layout.moved', wayOut: 'Put it somewhere else.' }));
 
@@ -68,42 +67,24 @@ export function useMoves(layout: Layout | null): MoveHands {
   const find = (label: string | null) => blanks.find((blank) => blankLabel(piece, blank) === label) ?? null;
   const blank = find(chosen);
 
-  const wrongOf = (moves: readonly Move[]) =>
-    layout ? wrongOfMoves(demand, boards, layoutOptions, layout, moves, (p) => pieceLabel(piece, p)) : [];
-  const withWrong = (moves: readonly Move[]) => ({ moves, wrong: wrongOf(moves) });
-  /** As it lies, or turned over where only that will do. */
-  const tried = (of: Blank, board: Board, x: number, y: number, turned: boolean) => {
-    const asItLies = withWrong(movesTo(of, board, { x, y, turned }));
-    if (asItLies.wrong.length === 0) return asItLies;
-    const over = withWrong(movesTo(of, board, { x, y, turned: !turned }));
-    return over.wrong.length === 0 ? over : asItLies;
+  const ground: MoveGround | null = layout && {
+    demand,
+    boards,
+    options: layoutOptions,
+    layout,
+    nameOf: (placement) => pieceLabel(piece, placement),
   };
   const keep = (moves: readonly Move[]) => {
     const others = moved.filter((m) => !moves.some((n) => n.part === m.part && n.strip === m.strip));
     return change([{ path: 'layout.moved', value: [...others, ...moves] }]);
   };
 
-  const swapOf = (one: Blank, other: Blank): Move[] | null => {
-    const [a, b] = [boards.find((x) => x.id === one.board), boards.find((x) => x.id === other.board)];
-    if (!a || !b) return null;
-    for (const [first, second] of [
-      [isTurned(one), isTurned(other)],
-      [isTurned(other), isTurned(one)],
-    ] as const) {
-      const moves = [
-        ...movesTo(one, b, { x: other.x, y: other.y, turned: first }),
-        ...movesTo(other, a, { x: one.x, y: one.y, turned: second }),
-      ];
-      if (wrongOf(moves).length === 0) return moves;
-    }
-    return null;
-  };
   // biome-ignore lint/correctness/useExhaustiveDependencies: reckoned when another piece is taken in hand or something has moved
   const swaps = useMemo(() => {
     const found = new Map<string, Move[]>();
-    if (!blank) return found;
+    if (!blank || !ground) return found;
     for (const other of blanks) {
-      const moves = other === blank ? null : swapOf(blank, other);
+      const moves = other === blank ? null : swapMoves(ground, blank, other);
       if (moves) found.set(blankLabel(piece, other), moves);
     }
     return found;
@@ -117,15 +98,15 @@ export function useMoves(layout: Layout | null): MoveHands {
     trial,
     hold: (label, place) => {
       const held = find(label);
-      if (!held || !place || !layout) return setTrial(null);
+      if (!held || !place || !ground) return setTrial(null);
       const { board } = place;
-      const others = layout.placements.filter((p) => p.board === board.id && !held.placements.includes(p));
+      const others = ground.layout.placements.filter((p) => p.board === board.id && !held.placements.includes(p));
       const at = snapPiece(board, others, held, place, layoutOptions);
       setTrial({
         label,
         board,
         at: { x: at.x, y: at.y, length: held.length, width: held.width },
-        ...tried(held, board, at.x, at.y, isTurned(held)),
+        ...tryMove(ground, held, board, at),
       });
     },
     drop: () => {
@@ -134,17 +115,13 @@ export function useMoves(layout: Layout | null): MoveHands {
     },
     put: (place) => {
       const board = boards.find((b) => b.id === blank?.board);
-      if (!blank || !board) return undefined;
-      const { x, y } = { x: place.x ?? blank.x, y: place.y ?? blank.y };
-      const { moves, wrong } =
-        place.turned === undefined
-          ? tried(blank, board, x, y, isTurned(blank))
-          : withWrong(movesTo(blank, board, { x, y, turned: place.turned }));
+      if (!blank || !board || !ground) return undefined;
+      const { moves, wrong } = tryMove(ground, blank, board, { x: blank.x, y: blank.y, ...place });
       return wrong.length > 0 ? refusal(wrong) : keep(moves);
     },
     putOn: (board) => {
-      if (!blank || !layout) return undefined;
-      const moves = placeOn(board, demand, layoutOptions, layout, blank);
+      if (!blank || !ground) return undefined;
+      const moves = placeOn(ground, blank, board);
       return moves ? keep(moves) : refusal([`${chosen} finds no place on ${board.tag}`]);
     },
     partners: [...swaps.keys()],
