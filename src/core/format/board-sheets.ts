@@ -1,6 +1,6 @@
 import { type Blank, blanksOf } from '../layout/blanks';
 import { type CutStep, cutSteps } from '../layout/cut-steps';
-import type { Layout } from '../layout/layout';
+import { boardsUsed, type Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
@@ -32,7 +32,7 @@ const LETTER = 0.19;
 export function composeBoardSheets(input: BoardSheetInput): Page[] {
   const { width, height } = PAPERS[input.paper];
   const writer = new PageWriter({ width: height, height: width }, `${input.name}  ·  at the saw  ·  Taller`);
-  const used = input.layout.boards.flatMap((id) => input.boards.find((board) => board.id === id) ?? []);
+  const used = boardsUsed(input.layout, input.boards);
   const scale = writer.width / Math.max(1, ...used.map((board) => board.length));
   const steps = cutSteps(input.layout, input.boards, input.kerf);
   for (const board of used) {

@@ -1,6 +1,6 @@
 import { Colors, DxfWriter, point2d, point3d, Units } from '@tarikjabiri/dxf';
 import { blanksOf } from '../layout/blanks';
-import type { Layout, Rectangle } from '../layout/layout';
+import { boardsUsed, type Layout, type Rectangle } from '../layout/layout';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
 import { boardShape } from '../stock/board-shape';
@@ -20,7 +20,7 @@ export function writeLayoutDxf(layout: Layout, piece: Piece, boards: readonly Bo
     dxf.addLayer(layer, colours[i] ?? Colors.White, 'CONTINUOUS');
   });
   let top = 0;
-  for (const board of layout.boards.flatMap((id) => boards.find((b) => b.id === id) ?? [])) {
+  for (const board of boardsUsed(layout, boards)) {
     const shape = boardShape(board);
     // The near edge lies below, as it does on the saw.
     const bottom = top - Math.max(board.width, board.farWidth ?? 0);

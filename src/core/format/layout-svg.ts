@@ -1,5 +1,5 @@
 import { type Blank, blanksOf } from '../layout/blanks';
-import type { Layout } from '../layout/layout';
+import { boardsUsed, type Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
@@ -30,7 +30,7 @@ export function writeLayoutSvg(
   style: LengthStyle,
   title: string,
 ): string {
-  const used = layout.boards.flatMap((id) => boards.find((board) => board.id === id) ?? []);
+  const used = boardsUsed(layout, boards);
   const longest = Math.max(400, ...used.map((board) => board.length));
   const body: string[] = [];
   let y = MARGIN;

@@ -1,7 +1,7 @@
 import type { GlueUp } from '../glueup/plan-glue-ups';
 import { blanksOf } from '../layout/blanks';
 import type { Demand } from '../layout/demand';
-import type { Layout } from '../layout/layout';
+import { boardsUsed, type Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
 import { writePhrase } from '../measure/write-quantity';
 import { type Dimension, drawView, type View, type ViewName } from '../piece/drawing';
@@ -159,7 +159,7 @@ function dimensionOn(
 }
 
 function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (mm: number) => string): void {
-  const used = layout.boards.flatMap((id) => input.boards.find((board) => board.id === id) ?? []);
+  const used = boardsUsed(layout, input.boards);
   if (used.length === 0) return;
   writer.next();
   writer.title('Boards');

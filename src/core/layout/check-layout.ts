@@ -96,7 +96,15 @@ export function checkBoard(
       at.y >= shape.near - SLACK &&
       at.x + at.length <= board.length - options.endTrim + SLACK &&
       at.y + at.width <= reachAcross(shape, at.x, at.x + at.length) + SLACK;
-    if (!inside) wrong.push(`${name} lies outside ${board.tag}`);
+    const onBoard = at.x >= -SLACK && at.x + at.length <= board.length + SLACK;
+    const inTrim =
+      onBoard && (at.x < options.endTrim - SLACK || at.x + at.length > board.length - options.endTrim + SLACK);
+    if (!inside)
+      wrong.push(
+        inTrim
+          ? `${name} lies outside what is kept of ${board.tag}, in its end trim`
+          : `${name} lies outside ${board.tag}`,
+      );
     for (const other of pieces.slice(i + 1)) {
       if (overlap(grown(at, options.kerf), other.at))
         wrong.push(`${name} leaves no kerf to ${other.name} on ${board.tag}`);

@@ -120,6 +120,10 @@ export type Layout = v.InferOutput<typeof LayoutSchema>;
 export type Strip = Layout['strips'][number];
 export type Shortfall = Layout['shortfall'][number];
 
+/** The boards a layout cuts from, in its order. */
+export const boardsUsed = <B extends Pick<Board, 'id'>>(layout: Pick<Layout, 'boards'>, boards: readonly B[]): B[] =>
+  layout.boards.flatMap((id) => boards.find((board) => board.id === id) ?? []);
+
 /** Fingerprint of a demand on a rack: what a kept layout must match to be current. */
 export function layoutKey(demand: Demand, boards: readonly Board[], options: LayoutOptions): string {
   const matching = options.weights.lot > 0 || options.weights.ring > 0;

@@ -56,6 +56,9 @@ describe('moving a piece', () => {
     expect(wrongOfMoves(demand, boards, options, layout, [put('rail', 'S', 1000, 0)], name)).toContain(
       'B1 lies outside S',
     );
+    expect(wrongOfMoves(demand, boards, options, layout, [put('rail', 'S', 5, 0)], name)).toEqual([
+      'B1 lies outside what is kept of S, in its end trim',
+    ]);
     expect(wrongOfMoves(demand, boards, options, layout, [put('rail', 'S', 20, 0)], name)).toEqual([]);
   });
 

@@ -10,7 +10,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { useState } from 'react';
-import type { Board, Layout, Piece } from '@/core';
+import { type Board, boardsUsed, type Layout, type Piece } from '@/core';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { BoardFigure, END } from './board-figure';
@@ -50,7 +50,7 @@ export function BoardsDrawing({
     useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 6 } }),
   );
-  const used = layout.boards.flatMap((id) => boards.find((board) => board.id === id) ?? []);
+  const used = boardsUsed(layout, boards);
   const unused = boards.filter((board) => !layout.boards.includes(board.id));
   const longest = Math.max(1, ...(allShown ? boards : used).map((board) => board.length));
   const scale = (zoom * (Math.max(360, size.width) - END - 56)) / longest;

@@ -1,6 +1,6 @@
 'use client';
 
-import { type LayoutMerits, MORE_IS_BETTER } from '@/core';
+import { boardsUsed, type LayoutMerits, MORE_IS_BETTER } from '@/core';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
@@ -37,8 +37,7 @@ export function CompareView({ kept }: { kept: KeptLayouts }) {
   );
 }
 
-const usedBoards = ({ derived }: Compared) =>
-  derived.layout?.boards.flatMap((id) => derived.boards.find((board) => board.id === id) ?? []) ?? [];
+const usedBoards = ({ derived }: Compared) => (derived.layout ? boardsUsed(derived.layout, derived.boards) : []);
 
 function SideBoards({ side, scale }: { side: Compared; scale: number }) {
   const { lit, light } = useLook();
