@@ -12,6 +12,7 @@ const outside = (name, from, to, why) => ({
 const coreOrder = [
   'measure',
   'linear',
+  'solid',
   'wood',
   'climate',
   'restraint',

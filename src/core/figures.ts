@@ -1,5 +1,5 @@
 import type { Check, CheckContext } from './check/check';
-import { EDGE_ON_BENCH, EDGE_PER_CHAIR, seatsAt } from './check/people';
+import { EDGE_ON_BENCH, EDGE_PER_CHAIR, seatsOf } from './check/people';
 import { pieceWeight } from './check/stability';
 import type { Glue } from './glueup/glue';
 import { type LaidStrip, MATCH_WEIGHTS, panelMatch } from './glueup/lay-panel';
@@ -54,8 +54,6 @@ export function collectFigures(given: FigureContext): Record<string, Figure> {
 function pieceFigures(context: CheckContext): Figure[] {
   const { piece, season, document } = context;
   const { brief, form } = document;
-  const top = findPart(piece, 'top');
-  const leg = findPart(piece, 'leg-front-left');
   const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
   const proposed = topForBrief(brief);
   const cut = 'geometry; where a part is cut, from its real size';
@@ -90,15 +88,15 @@ function pieceFigures(context: CheckContext): Figure[] {
     ),
     figure(
       'knee-height',
-      'Free under the apron',
-      mm(piece.kneeHeight),
-      'leg − apron height',
-      [input('Leg', mm(leg?.size.length ?? 0)), input('Apron height', mm((leg?.size.length ?? 0) - piece.kneeHeight))],
+      `Free under ${piece.knees.words}`,
+      mm(piece.knees.height),
+      'height − top − what stands under it on a sitter’s side',
+      [input('Height', mm(piece.overall.height)), input('Top, thick', mm(piece.top.size.thickness))],
       cut,
     ),
     figure(
       'base-length',
-      'Base over the legs, long',
+      'Base on the floor, long',
       mm(piece.base.length),
       'top as decided − 2 · overhang; from the long aprons where they are cut',
       [input('Top', mm(form.top.length)), input('Overhang as decided', mm(form.top.endOverhang))],
@@ -106,7 +104,7 @@ function pieceFigures(context: CheckContext): Figure[] {
     ),
     figure(
       'base-width',
-      'Base over the legs, wide',
+      'Base on the floor, wide',
       mm(piece.base.width),
       'top as decided − 2 · overhang; from the short aprons where they are cut',
       [input('Top', mm(form.top.width)), input('Overhang as decided', mm(form.top.sideOverhang))],
@@ -117,7 +115,7 @@ function pieceFigures(context: CheckContext): Figure[] {
       'Overhang, sides',
       movement(piece.overhang.side),
       '(top − base) ÷ 2',
-      [input('Top, wide', movement(top?.size.width ?? 0)), input('Base, wide', movement(piece.base.width))],
+      [input('Top, wide', movement(piece.top.size.width)), input('Base, wide', movement(piece.base.width))],
       cut,
     ),
     figure(
@@ -125,14 +123,14 @@ function pieceFigures(context: CheckContext): Figure[] {
       'Overhang, ends',
       movement(piece.overhang.end),
       '(top − base) ÷ 2',
-      [input('Top, long', movement(top?.size.length ?? 0)), input('Base, long', movement(piece.base.length))],
+      [input('Top, long', movement(piece.top.size.length)), input('Base, long', movement(piece.base.length))],
       cut,
     ),
     figure(
       'seats-at-ease',
       'Seats at ease',
-      count(seatsAt(piece.overall, brief.seating)),
-      '2 · whole(length ÷ edge per person) + 2 when the width takes a chair',
+      count(seatsOf(context)),
+      '2 · whole(length ÷ edge per person) + 2 when the width takes a chair; round: whole(edge all round ÷ edge per person)',
       [
         input('Length', mm(piece.overall.length)),
         input('Width', mm(piece.overall.width)),
@@ -157,6 +155,7 @@ function pieceFigures(context: CheckContext): Figure[] {
 
 function jointFigures({ piece, document }: CheckContext): Figure[] {
   const { corner } = piece;
+  if (!corner) return [];
   const { tenon } = corner;
   const apron = findPart(piece, 'apron-front');
   const height = apron?.size.width ?? 0;
@@ -206,7 +205,7 @@ function jointFigures({ piece, document }: CheckContext): Figure[] {
       'Long apron, overall',
       mm(apron?.size.length ?? 0),
       'shoulder length + both tenons',
-      [input('Between shoulders', mm(apron?.shoulderLength ?? 0)), input('Tenon, each', mm(apron?.tenon.start ?? 0))],
+      [input('Between shoulders', mm(apron?.shoulderLength ?? 0)), input('Tenon, each', mm(apron?.beyond.start ?? 0))],
       'geometry',
     ),
     figure(

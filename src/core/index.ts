@@ -54,6 +54,9 @@ export { GLUES, type Glue } from './glueup/glue';
 export * from './glueup/lay-panel';
 export { clampsThatReach, type GlueStage, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 export { type DerivedJob, deriveJob, fastenersAcross, type JobInputs, LAYOUT_EFFORT } from './job';
+export { TONGUES } from './joint/breadboard';
+export type { Joint, JointKind } from './joint/joint';
+export { JOINTS } from './joint/joint-words';
 export { legCorner, tenonThickness } from './joint/leg-corner';
 export { type Blank, blanksOf } from './layout/blanks';
 export { checkBoard, checkLayout } from './layout/check-layout';
@@ -105,11 +108,12 @@ export { derivePiece } from './piece/derive-piece';
 export { type Dimension, drawView, type FastenerMark, type Shape, type View, type ViewName } from './piece/drawing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './piece/forecast-band';
 export { HOLDS } from './piece/hold';
+export { drawJoint, type JointFamily, jointFamilies, jointFigures } from './piece/joint-drawing';
 export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning';
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/leg-making';
 export { newJob, topForBrief } from './piece/new-job';
 export type { Fastener, Fitting, Part, Size } from './piece/part';
-export { findPart, type Piece, type PieceDecisions } from './piece/piece';
+export { findPart, leadingPart, type Piece, type PieceDecisions, partsOfKind } from './piece/piece';
 export { type PieceRestraint, restraintOfPiece, travelOfTop } from './piece/restraint-of-piece';
 export {
   deriveSeason,
@@ -120,8 +124,10 @@ export {
   topWidthAt,
 } from './piece/season';
 export { layStrips, shapeOfTop } from './piece/shape-of-top';
+export { BASES, startBase, startBaseChanges, startTop, TOPS } from './piece/start-form';
 export { partVolume, partWeight } from './piece/weight';
-export { FINISH_NAMES, type Operation, planOperations } from './plan/operations';
+export type { Operation } from './plan/operation';
+export { FINISH_NAMES, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
 export * from './restraint/restraint';
 export * from './restraint/tie';

@@ -7,6 +7,8 @@ import { useSize } from './use-size';
 
 const MARGIN = { left: 62, right: 62, top: 40, bottom: 44 };
 const STEP = 22;
+/** Drawn in the order they stand, so that what is nearer covers what is behind. */
+const PAINTED: readonly string[] = ['seen', 'edge', 'cut'];
 
 /** A measured view, its figures readable at any size. Hovering or focusing a part lights it everywhere. */
 export function MeasuredDrawing({
@@ -16,6 +18,7 @@ export function MeasuredDrawing({
   onLight,
   partNames,
   travel,
+  wood,
 }: {
   view: View;
   name: string;
@@ -24,6 +27,8 @@ export function MeasuredDrawing({
   partNames: Readonly<Record<string, string>>;
   /** Travel of the sliding fasteners each way, mm. */
   travel?: number;
+  /** Ids of the parts drawn in the colour of wood: the top. */
+  wood?: readonly string[];
 }) {
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
@@ -57,33 +62,45 @@ export function MeasuredDrawing({
     <div ref={ref} className="h-full min-h-64 w-full">
       <svg width={size.width} height={size.height} className="block" data-view={name}>
         {view.shapes
-          .filter((s) => s.style === 'seen')
-          .map((shape) => (
-            // biome-ignore lint/a11y/useSemanticElements: there is no button element inside a drawing
-            <polygon
-              key={`${shape.part}-seen`}
-              data-part={shape.part}
-              points={points(shape.points)}
-              tabIndex={0}
-              role="button"
-              aria-label={partNames[shape.part] ?? shape.part}
-              strokeWidth={isLit(shape.part) ? 2 : 1.3}
-              className={clsx(
-                'stroke-ink outline-offset-0',
-                isLit(shape.part)
-                  ? 'fill-layout-tint stroke-layout'
-                  : shape.part === 'top'
-                    ? 'fill-wood'
-                    : 'fill-paper',
-              )}
-              onPointerEnter={() => onLight([shape.part])}
-              onPointerLeave={() => onLight([])}
-              onFocus={() => onLight([shape.part])}
-              onBlur={() => onLight([])}
-            />
-          ))}
+          .filter((s) => PAINTED.includes(s.style))
+          .map((shape, i) =>
+            shape.style !== 'seen' ? (
+              <polygon
+                // biome-ignore lint/suspicious/noArrayIndexKey: shapes are drawn anew as a whole
+                key={i}
+                points={points(shape.points)}
+                strokeWidth={shape.style === 'cut' ? 1.1 : 0.8}
+                className={shape.style === 'cut' ? 'fill-ground stroke-ink' : 'fill-none stroke-ink'}
+                pointerEvents="none"
+              />
+            ) : (
+              // biome-ignore lint/a11y/useSemanticElements: there is no button element inside a drawing
+              <polygon
+                // biome-ignore lint/suspicious/noArrayIndexKey: shapes are drawn anew as a whole
+                key={i}
+                data-part={shape.part}
+                points={points(shape.points)}
+                tabIndex={0}
+                role="button"
+                aria-label={partNames[shape.part] ?? shape.part}
+                strokeWidth={isLit(shape.part) ? 2 : 1.3}
+                className={clsx(
+                  'stroke-ink outline-offset-0',
+                  isLit(shape.part)
+                    ? 'fill-layout-tint stroke-layout'
+                    : wood?.includes(shape.part)
+                      ? 'fill-wood'
+                      : 'fill-paper',
+                )}
+                onPointerEnter={() => onLight([shape.part])}
+                onPointerLeave={() => onLight([])}
+                onFocus={() => onLight([shape.part])}
+                onBlur={() => onLight([])}
+              />
+            ),
+          )}
         {view.shapes
-          .filter((s) => s.style !== 'seen')
+          .filter((s) => !PAINTED.includes(s.style))
           .map((shape, i) => (
             <polyline
               // biome-ignore lint/suspicious/noArrayIndexKey: shapes are drawn anew as a whole

@@ -162,7 +162,7 @@ describe('what goes out', () => {
     const page = await (await fetch(`${base}/jobs`)).text();
     expect(page).toContain('Kept by an earlier Taller');
     const { data } = await call<JobReply>('GET', `/api/jobs/${old.id}`);
-    expect(data.document.form.base.leg.making).toEqual({ kind: 'solid' });
+    expect(data.document.form.base).toMatchObject({ leg: { making: { kind: 'solid' } } });
     expect(data.document.layout.moved).toEqual([]);
   });
 

@@ -15,7 +15,10 @@ describe('stability: moments about the line of the feet (statics)', () => {
     const foot = job.piece.base.length / 2;
     // Every part's weight acts at its own middle; the load at the very end of the top.
     const rho = density(job.species, job.season.glued.moisture);
-    const righting = job.piece.parts.reduce((sum, part) => sum + partVolume(part) * rho * G * (foot - part.place.x), 0);
+    const righting = job.piece.parts.reduce(
+      (sum, part) => sum + partVolume(part) * rho * G * (foot - part.frame.at[0]),
+      0,
+    );
     expect(value(job, 'stability.end')).toBeCloseTo(righting / (job.piece.overall.length / 2 - foot), 6);
   });
 

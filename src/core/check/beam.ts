@@ -24,6 +24,12 @@ export function uniformSag(section: BeamSection, span: number, loadPerMm: number
   return bending + (shear ? (loadPerMm * span ** 2) / (8 * shearStiffness(section)) : 0);
 }
 
+/** wL⁴/8EI, and wL²/2κGA when `shear`: a uniform load on a beam held at one end. */
+export function cantileverUniformSag(section: BeamSection, reach: number, loadPerMm: number, shear = true): number {
+  const bending = (loadPerMm * reach ** 4) / (8 * section.modulus * secondMoment(section));
+  return bending + (shear ? (loadPerMm * reach ** 2) / (2 * shearStiffness(section)) : 0);
+}
+
 /** PL³/48EI, and PL/4κGA when `shear`. */
 export function centreSag(section: BeamSection, span: number, load: number, shear = true): number {
   const bending = (load * span ** 3) / (48 * section.modulus * secondMoment(section));

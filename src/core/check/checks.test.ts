@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { change, demoJob, derive, level, sixSeats } from '../../../tests/fixtures/demo';
+import { change, demoJob, derive, type JobOn, jobOn, level, sixSeats } from '../../../tests/fixtures/demo';
 import { type JobDocument, withChanges } from '../decision/job-document';
 
 const good = () =>
@@ -8,7 +8,7 @@ const good = () =>
   });
 
 /** Each thing that goes wrong: how to bring it about from a sound table, and the check that must stop or warn. */
-const MISHAPS: [string, string, 'stop' | 'watch', (d: JobDocument) => void][] = [
+const MISHAPS: [string, string, 'stop' | 'watch', (d: JobOn<'leg-apron'>) => void][] = [
   [
     'fasteners with too little travel',
     'season.top-travel',
@@ -268,7 +268,8 @@ describe('checks', () => {
       if (!first?.wayOut?.changes.length) return;
       // A way out may take a second step, such as another rail; it never takes four.
       for (let i = 0; i < 3 && level(derive(document), id) === 'stop'; i += 1) {
-        document = withChanges(document, derive(document).checks.find((c) => c.id === id)?.wayOut?.changes ?? []);
+        const { changes } = derive(document).checks.find((c) => c.id === id)?.wayOut ?? { changes: [] };
+        document = jobOn('leg-apron', withChanges(document, changes));
       }
       expect(level(derive(document), id)).not.toBe('stop');
     },

@@ -1,7 +1,6 @@
 import { MM_PER_INCH } from '../measure/length';
 import { mm, say } from '../measure/quantity';
 import { HOLDS } from '../piece/hold';
-import { findPart } from '../piece/piece';
 import { type Check, type CheckContext, judge } from './check';
 
 /** Wood left between a screw's point and the show face, 1/4 in; common practice. */
@@ -11,7 +10,7 @@ const LEAST_BITE = 10;
 export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] {
   const { hold } = document.form;
   const rule = HOLDS[hold.kind];
-  const thickness = findPart(piece, 'top')?.size.thickness ?? 0;
+  const { thickness } = piece.top.size;
   const bite = hold.screwLength - rule.underHead;
   const left = thickness - bite;
   const level = judge(left, LEAST_OVER_SCREW, { sense: 'at-least' });
@@ -30,7 +29,7 @@ export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] 
             : say`The screws leave ${mm(left)} of wood under the show face.`,
       value: mm(left),
       limit: mm(LEAST_OVER_SCREW),
-      where: ['top', ...piece.fasteners.map((fastener) => fastener.id)],
+      where: [...piece.top.parts, ...piece.fasteners.map((fastener) => fastener.id)],
       why: 'A screw’s point dimples the face before it breaks through. Leave a quarter inch.',
       school: 'common practice',
       figure: {

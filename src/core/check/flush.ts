@@ -10,7 +10,9 @@ import { type Check, type CheckContext, judge } from './check';
 export function stepAtTheLegs({ document, piece, season }: CheckContext): Check[] {
   const [leg, apron] = [findPart(piece, 'leg-front-left'), findPart(piece, 'apron-front')];
   if (!leg || !apron) return [];
-  const { reveal } = document.form.base.apron;
+  const { base } = document.form;
+  if (base.kind !== 'leg-apron') return [];
+  const { reveal } = base.apron;
   // The tenon holds the apron in the middle of its thickness; from there both faces go outward.
   const stepAt = (moisture: number) => {
     const fromTenon = leg.size.width / 2 - reveal - apron.size.thickness / 2;

@@ -7,6 +7,8 @@ const LEAST_OUTSIDE_WALL = 6;
 /** Depth, walls, meeting and thickness of the leg's tenons. Limits are common practice. */
 export function cornerTenons({ document, piece }: CheckContext): Check[] {
   const { corner } = piece;
+  const { base } = document.form;
+  if (!corner || base.kind !== 'leg-apron') return [];
   const { tenon } = corner;
   const legs = piece.parts.filter((part) => part.kind === 'leg').map((part) => part.id);
   const aprons = piece.parts.filter((part) => part.kind === 'apron').map((part) => part.id);
@@ -99,11 +101,11 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
         ? {}
         : {
             wayOut: {
-              say: say`Set the apron back to ${mm(document.form.base.apron.reveal + Math.ceil(8 - corner.wallOutside))}`,
+              say: say`Set the apron back to ${mm(base.apron.reveal + Math.ceil(8 - corner.wallOutside))}`,
               changes: [
                 {
                   path: 'form.base.apron.reveal',
-                  value: document.form.base.apron.reveal + Math.ceil(8 - corner.wallOutside),
+                  value: base.apron.reveal + Math.ceil(8 - corner.wallOutside),
                 },
               ],
             },

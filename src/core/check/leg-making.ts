@@ -4,8 +4,9 @@ import type { Check, CheckContext } from './check';
 
 /** Whether the shop's saws reach what the making of the legs asks of them. Common practice. */
 export function legsByTheShop({ document, piece, shop }: CheckContext): Check[] {
-  const { leg } = document.form.base;
-  const { making, taper } = leg;
+  const { base } = document.form;
+  if (base.kind !== 'leg-apron') return [];
+  const { making, taper } = base.leg;
   const legs = piece.parts.filter((part) => part.kind === 'leg' && !part.cut);
   const section = legs[0]?.size.width ?? 0;
   const where = legs.map((part) => part.id);

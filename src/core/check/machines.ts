@@ -7,6 +7,7 @@ const FITS = 0.3;
 
 /** Whether the shop's own cutters make the corner's mortises, and how else they are made. Common practice. */
 export function mortisesByTheShop({ piece, shop }: CheckContext): Check[] {
+  if (!piece.corner) return [];
   const { tenon, kind } = piece.corner;
   const { widths, depth } = shop.tools.mortises;
   const where = piece.parts.filter((part) => part.kind === 'leg').map((part) => part.id);

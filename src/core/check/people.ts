@@ -1,6 +1,7 @@
 import type { Brief } from '../decision/job-document';
 import { MM_PER_INCH } from '../measure/length';
 import { count, mm, say } from '../measure/quantity';
+import { roundOf } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';
 
 /** Common practice, mm: 24 in of edge a chair (22 is tight), 18 in on a bench; 24 in under the apron, better 25. */
@@ -20,19 +21,29 @@ export function seatsAt(top: { length: number; width: number }, seating: Brief['
   return 2 * Math.floor((top.length + 1e-6) / each) + atEnd;
 }
 
+/** How many sit at a piece: along the edge of a round top, else along its sides and at its ends. */
+export function seatsOf({ document, piece }: Pick<CheckContext, 'document' | 'piece'>, edge?: number): number {
+  const { top } = document.form;
+  if (top.kind !== 'glued-panel' || !['round', 'oval', 'polygon'].includes(top.outline.kind)) {
+    return seatsAt(piece.overall, document.brief.seating, edge);
+  }
+  return Math.floor((roundOf(piece.top.polygon) + 1e-6) / (edge ?? EDGE_PER_CHAIR));
+}
+
 export function kneeRoom({ document, piece }: CheckContext): Check[] {
-  const apron = document.form.base.apron.height;
-  const level = judge(piece.kneeHeight, KNEE_HEIGHT, { sense: 'at-least', watchFrom: KNEE_HEIGHT_GOOD });
-  const lower = Math.floor(apron - (KNEE_HEIGHT_GOOD - piece.kneeHeight));
+  const { base } = document.form;
+  const { height, parts, words } = piece.knees;
+  const level = judge(height, KNEE_HEIGHT, { sense: 'at-least', watchFrom: KNEE_HEIGHT_GOOD });
+  const lower = base.kind === 'leg-apron' ? Math.floor(base.apron.height - (KNEE_HEIGHT_GOOD - height)) : 0;
   return [
     {
       id: 'people.knees',
       step: 'form',
       level,
-      sentence: say`Under the apron ${mm(piece.kneeHeight)} are free for knees; ${mm(KNEE_HEIGHT)} is the least, ${mm(KNEE_HEIGHT_GOOD)} better.`,
-      value: mm(piece.kneeHeight),
+      sentence: say`Under ${words} ${mm(height)} are free for knees; ${mm(KNEE_HEIGHT)} is the least, ${mm(KNEE_HEIGHT_GOOD)} better.`,
+      value: mm(height),
       limit: mm(KNEE_HEIGHT),
-      where: ['apron-front', 'apron-back'],
+      where: parts,
       why: 'Thighs rub on a deep apron, and chairs with arms do not go under.',
       school: '24 in under the apron, common practice',
       ...(level === 'good'
@@ -52,8 +63,8 @@ export function kneeRoom({ document, piece }: CheckContext): Check[] {
 
 export function seatCount({ document, piece }: CheckContext): Check[] {
   const { brief } = document;
-  const easy = seatsAt(piece.overall, brief.seating);
-  const tight = brief.seating === 'benches' ? easy : seatsAt(piece.overall, brief.seating, EDGE_PER_CHAIR_TIGHT);
+  const easy = seatsOf({ document, piece });
+  const tight = brief.seating === 'benches' ? easy : seatsOf({ document, piece }, EDGE_PER_CHAIR_TIGHT);
   const level = easy >= brief.seats ? 'good' : tight >= brief.seats ? 'watch' : 'stop';
   const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
   const ends = piece.overall.width >= EDGE_PER_CHAIR ? 2 : 0;
@@ -145,8 +156,7 @@ export function throughTheDoor({ document, piece }: CheckContext): Check[] {
     (a + DOOR_HANDS <= door.width && b <= door.height - DOOR_HANDS) ||
     (b + DOOR_HANDS <= door.width && a <= door.height - DOOR_HANDS);
   const whole = goes(height, width) || goes(height, length) || goes(width, length);
-  const top = piece.parts.find((part) => part.kind === 'top');
-  const thickness = top?.size.thickness ?? 0;
+  const { thickness } = piece.top.size;
   const baseHeight = height - thickness;
   const { length: bl, width: bw } = piece.base;
   const apart =

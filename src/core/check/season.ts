@@ -10,7 +10,8 @@ export function topOnItsFasteners({ document, piece, season, restraint }: CheckC
   const rule = HOLDS[hold.kind];
   const travel = Math.min(hold.travel, rule.greatestTravel);
   const sliding = piece.fasteners.filter((fastener) => !fastener.holdsMiddle);
-  const ways = travelOfTop(piece, restraint);
+  const fasteners = new Set(piece.fasteners.map((fastener) => fastener.id));
+  const ways = travelOfTop(piece, restraint).filter((way) => fasteners.has(way.tie));
   const outward = Math.max(0, ...ways.map((way) => way.outward.need));
   const inward = Math.max(0, ...ways.map((way) => way.inward.need));
   const reach = Math.max(0, ...sliding.map((fastener) => Math.abs(fastener.y)));
@@ -30,7 +31,7 @@ export function topOnItsFasteners({ document, piece, season, restraint }: CheckC
           : say`The top moves ${movement(needed)} at its outer fasteners and may go ${movement(travel)}.`,
       value: movement(needed),
       limit: movement(travel),
-      where: ['top', ...sliding.map((fastener) => fastener.id)],
+      where: [...piece.top.parts, ...sliding.map((fastener) => fastener.id)],
       why: `A top that cannot move splits, or tears its fasteners out. ${rule.how}`,
       school: `${MOVEMENT_SCHOOLS[season.school].name}, ${season.reckoning === 'simulated' ? 'moisture as simulated' : 'wood in equilibrium with the air'}`,
       ...(level === 'good'

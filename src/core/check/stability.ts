@@ -1,5 +1,8 @@
 import { kilogram, mm, newton, say } from '../measure/quantity';
-import { partWeight } from '../piece/weight';
+import { partVolume, partWeight } from '../piece/weight';
+import { middleOf } from '../solid/convex';
+import { solidInPiece } from '../solid/frame';
+import { type Flat, hullOf } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';
 
 const GRAVITY = 9.81;
@@ -11,22 +14,70 @@ export function pieceWeight({ piece, species, season }: Pick<CheckContext, 'piec
   return piece.parts.reduce((sum, part) => sum + partWeight(part, species, season.glued.moisture), 0);
 }
 
-/** Moments about the line of the feet: the load at the very edge of the top that lifts the other side. */
+/** Middle of mass of the whole piece seen from above, mm. */
+function middleOfMass({ piece }: CheckContext): Flat {
+  let [total, x, y] = [0, 0, 0];
+  for (const part of piece.parts) {
+    const mass = partVolume(part);
+    const middle = middleOf(part.body.map((solid) => solidInPiece(part.frame, solid)));
+    total += mass;
+    x += mass * middle[0];
+    y += mass * middle[1];
+  }
+  return total > 0 ? [x / total, y / total] : [0, 0];
+}
+
+interface Edge {
+  /** Length of the foot line's distance from the middle of mass, and how far the top stands beyond the line. mm */
+  base: number;
+  overhang: number;
+  /** Outward from the line, a unit vector. */
+  outward: Flat;
+}
+
+/** Every line that the piece can tip about: the sides of the smallest loop round its feet. */
+function tippingEdges(context: CheckContext): Edge[] {
+  const { piece } = context;
+  const loop = hullOf(piece.feet);
+  const mass = middleOfMass(context);
+  return loop.map((a, i): Edge => {
+    const b = loop[(i + 1) % loop.length] ?? a;
+    const long = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    // The loop runs anticlockwise: outward is to the right of its way.
+    const outward: Flat = [(b[1] - a[1]) / long, -(b[0] - a[0]) / long];
+    const beyond = ([x, y]: Flat) => (x - a[0]) * outward[0] + (y - a[1]) * outward[1];
+    return { base: -beyond(mass), overhang: Math.max(...piece.top.polygon.map(beyond)), outward };
+  });
+}
+
+/** Moments about the lines of the feet: the load at the very edge of the top that lifts the other side. */
 export function tipping(context: CheckContext): Check[] {
   const { document, piece } = context;
   const weight = pieceWeight(context) * GRAVITY;
   const design = document.form.loads.edge;
-  const sides = [
-    { id: 'end', overhang: piece.overhang.end, base: piece.base.length, path: 'form.top.endOverhang', name: 'end' },
-    {
-      id: 'side',
-      overhang: piece.overhang.side,
-      base: piece.base.width,
-      path: 'form.top.sideOverhang',
-      name: 'long side',
-    },
-  ];
-  return sides.map(({ id, overhang, base, path, name }) => {
+  const edges = tippingEdges(context);
+  const square = edges.length === 4 && edges.every(({ outward }) => Math.abs(outward[0] * outward[1]) < 1e-6);
+  const cases = square
+    ? [
+        {
+          id: 'end',
+          name: 'end',
+          path: 'form.top.endOverhang',
+          total: piece.top.size.length,
+          of: (e: Edge) => Math.abs(e.outward[0]) > 0.5,
+        },
+        {
+          id: 'side',
+          name: 'long side',
+          path: 'form.top.sideOverhang',
+          total: piece.top.size.width,
+          of: (e: Edge) => Math.abs(e.outward[1]) > 0.5,
+        },
+      ]
+    : [{ id: 'edge', name: 'side between two feet', path: null, total: 0, of: () => true }];
+  return cases.map(({ id, name, path, total, of }) => {
+    const worst = edges.filter(of).reduce((a, b) => (tipsAt(weight, b) < tipsAt(weight, a) ? b : a));
+    const { base, overhang } = worst;
     if (overhang <= 0) {
       return {
         id: `stability.${id}`,
@@ -35,13 +86,12 @@ export function tipping(context: CheckContext): Check[] {
         sentence: say`A load on the ${name} stands over the feet: it cannot tip the table.`,
         value: newton(design),
         limit: newton(design),
-        where: ['top'],
+        where: piece.top.parts,
         why: 'Nothing overhangs the line of the feet there.',
       } satisfies Check;
     }
-    const tips = (weight * base) / 2 / overhang;
+    const tips = tipsAt(weight, worst);
     const level = judge(tips, design, { sense: 'at-least', watchFrom: design * 1.25 });
-    const total = base + 2 * overhang;
     // weight·(total − 2a)/2 = design·a, solved for the overhang a, with a tenth in hand.
     const safe = Math.floor((weight * total) / 2 / (design * 1.1 + weight));
     return {
@@ -51,35 +101,49 @@ export function tipping(context: CheckContext): Check[] {
       sentence: say`${newton(tips)} at the edge of the ${name} would tip the table; the design load is ${newton(design)}.`,
       value: newton(tips),
       limit: newton(design),
-      where: ['top'],
+      where: piece.top.parts,
       why: 'Somebody sits or leans on the edge. A design load of your own choosing, not a compliance with any standard.',
       figure: {
         id: `tipping-${id}`,
         label: `Load that tips it over the ${name}`,
         quantity: newton(tips),
-        formula: 'weight · (base ÷ 2) ÷ overhang, about the line of the feet',
+        formula: 'weight · distance of its middle ÷ overhang, about the line of the feet',
         inputs: [
           { label: 'Weight of the piece', quantity: kilogram(weight / GRAVITY) },
-          { label: 'Base over the feet', quantity: mm(base) },
-          { label: 'Overhang', quantity: mm(overhang) },
+          { label: 'Middle of mass to the line of the feet', quantity: mm(base) },
+          { label: 'Top beyond that line', quantity: mm(overhang) },
         ],
         source: 'Statics; load cases of the kind used in EN 1730, the design load editable',
         limits: 'A table standing level on hard floor, nothing on it.',
       },
-      ...(level === 'good'
-        ? {}
-        : {
-            wayOut: { say: say`Let the ${name} overhang ${mm(safe)}`, changes: [{ path, value: safe }] },
-          }),
+      ...(level === 'good' ? {} : { wayOut: wayOutOf(context, path, name, safe) }),
     } satisfies Check;
   });
+}
+
+const tipsAt = (weight: number, { base, overhang }: Edge) =>
+  overhang <= 0 ? Number.POSITIVE_INFINITY : (weight * Math.max(0, base)) / overhang;
+
+function wayOutOf({ document }: CheckContext, path: string | null, name: string, safe: number): Check['wayOut'] {
+  const { base } = document.form;
+  if (base.kind === 'splayed') {
+    const wider = Math.ceil((base.reach * 1.15) / 5) * 5;
+    return {
+      say: say`Set the legs ${mm(wider)} from the middle`,
+      changes: [{ path: 'form.base.reach', value: wider }],
+    };
+  }
+  return path
+    ? { say: say`Let the ${name} overhang ${mm(safe)}`, changes: [{ path, value: safe }] }
+    : { say: say`Set the feet farther out, or make the top smaller`, changes: [] };
 }
 
 /** Whether one person can turn and carry it. */
 export function lifting(context: CheckContext): Check[] {
   const weight = pieceWeight(context);
-  const top = context.piece.parts.find((part) => part.kind === 'top');
-  const topWeight = top ? partWeight(top, context.species, context.season.glued.moisture) : 0;
+  const topWeight = context.piece.parts
+    .filter((part) => context.piece.top.parts.includes(part.id))
+    .reduce((sum, part) => sum + partWeight(part, context.species, context.season.glued.moisture), 0);
   const limit = Math.min(context.shop.tools.lift, LIFT_CONSTANT);
   const level = topWeight > limit ? 'watch' : 'good';
   return [
@@ -90,7 +154,7 @@ export function lifting(context: CheckContext): Check[] {
       sentence: say`The top weighs ${kilogram(topWeight)}, the whole table ${kilogram(weight)}; one person lifts ${kilogram(limit)}.`,
       value: kilogram(topWeight),
       limit: kilogram(limit),
-      where: ['top'],
+      where: context.piece.top.parts,
       why: 'A top is turned over many times while it is made. Two people carry twice what one does, and no more.',
       figure: {
         id: 'weight-top',

@@ -1,7 +1,7 @@
 import { mm, movement, say } from '../measure/quantity';
-import { findPart } from '../piece/piece';
+import { type BendingPart, findPart, leadingPart } from '../piece/piece';
 import { partWeight } from '../piece/weight';
-import { bendingStress, cantileverSag, uniformSag } from './beam';
+import { bendingStress, cantileverSag, cantileverUniformSag, uniformSag } from './beam';
 import { type Check, type CheckContext, judge } from './check';
 
 /** 0.02 in per foot of span, the sag an eye accepts; common practice. */
@@ -16,140 +16,201 @@ const GRAVITY = 9.81;
 
 const CAUTION = 'A design figure for clear, straight-grained wood; not a certification.';
 
-/** Sag of the long aprons and of the top between and beyond them, after creep. */
-export function sagging({ document, piece, species, season }: CheckContext): Check[] {
-  const top = findPart(piece, 'top');
-  const apron = findPart(piece, 'apron-front');
-  if (!top || !apron) return [];
-  const modulus = species.modulusOfElasticity;
-  const topWeight = partWeight(top, species, season.glued.moisture) * GRAVITY;
+/** Sag of what carries the top, and of the top between and beyond what it rests on, after creep. */
+export function sagging(context: CheckContext): Check[] {
+  const { document, piece, species, season } = context;
+  const moisture = season.glued.moisture;
+  const tops = piece.parts.filter((part) => piece.top.parts.includes(part.id));
+  const topWeight = tops.reduce((sum, part) => sum + partWeight(part, species, moisture), 0) * GRAVITY;
   const load = topWeight + document.form.loads.spread;
   const source = `Roark, beam formulas with shear (G = E/16); ${species.commonName} from the species table; creep × ${CREEP}, Wood Handbook ch. 5`;
-
-  const span = apron.shoulderLength;
-  const section = { breadth: apron.size.thickness, depth: apron.size.width, modulus };
-  const perMm = load / 2 / span;
-  const apronSag = CREEP * uniformSag(section, span, perMm);
-  const apronLimit = span * SAG_PER_SPAN;
-  const stress = bendingStress(section, (perMm * span ** 2) / 8);
-  const working = species.modulusOfRupture / STRESS_FACTOR;
-
-  const across = piece.base.width - 2 * (document.form.base.apron.reveal + apron.size.thickness);
-  const rails = piece.parts.filter((part) => part.kind === 'cross-rail').length;
-  const along = (piece.base.length - 2 * document.form.base.apron.reveal) / (rails + 1);
-  const perStrip = (load / (top.size.length * top.size.width)) * 1000;
-  const strip = (ratio: number) => ({ breadth: 1000, depth: top.size.thickness, modulus: modulus * ratio });
-  // Two crossing strips sink equally, so the load parts itself by their stiffness.
-  const alone = {
-    along: uniformSag(strip(1), along, perStrip),
-    across: uniformSag(strip(ACROSS_GRAIN_RATIO), across, perStrip),
-  };
-  const acrossSag = (CREEP * alone.along * alone.across) / (alone.along + alone.across);
-  const acrossLimit = Math.min(across, along) * SAG_PER_SPAN;
-
-  const reach = Math.max(0, piece.overhang.end + document.form.base.apron.reveal);
-  const whole = { breadth: Math.min(top.size.width, 600), depth: top.size.thickness, modulus };
-  const endSag = cantileverSag(whole, reach, document.form.loads.edge);
-  const endLimit = 3;
-
-  const deeper = Math.ceil(apron.size.width * Math.cbrt(apronSag / apronLimit) + 1);
-  const thickerFor = (sag: number, limit: number) => Math.ceil(top.size.thickness * Math.cbrt(sag / limit) + 0.5);
-  const make = (
-    id: string,
-    where: string[],
-    value: number,
-    limit: number,
-    words: string,
-    label: string,
-    formula: string,
-    inputs: { label: string; quantity: ReturnType<typeof mm> }[],
-    out: NonNullable<Check['wayOut']>,
-  ): Check => {
-    const level = judge(value, limit, { sense: 'at-most', watchFrom: limit * 0.7 });
+  const made = (check: Sag): Check => {
+    const level = judge(check.value, check.limit, { sense: 'at-most', watchFrom: check.limit * 0.7 });
     return {
-      id,
+      id: check.id,
       step: 'form',
       level,
-      sentence: say`${words} ${movement(value)}; the eye, and a glass, accept ${movement(limit)}.`,
-      value: movement(value),
-      limit: movement(limit),
-      where,
+      sentence: say`${check.words} ${movement(check.value)}; the eye, and a glass, accept ${movement(check.limit)}.`,
+      value: movement(check.value),
+      limit: movement(check.limit),
+      where: check.where,
       why: `What sags at once sags more after years. ${CAUTION}`,
-      figure: { id, label, quantity: movement(value), formula, inputs, source, limits: CAUTION },
-      ...(level === 'good' ? {} : { wayOut: out }),
+      figure: {
+        id: check.id,
+        label: check.label,
+        quantity: movement(check.value),
+        formula: check.formula,
+        inputs: check.inputs,
+        source,
+        limits: CAUTION,
+      },
+      ...(level === 'good' ? {} : { wayOut: check.out }),
     };
   };
   return [
-    make(
-      'stiffness.apron-sag',
-      ['apron-front', 'apron-back'],
-      apronSag,
-      apronLimit,
-      'The long aprons sag, in time,',
-      'Sag of a long apron, in time',
-      `${CREEP} · (5wL⁴/384EI + wL²/8κGA)`,
-      [
-        { label: 'Span L', quantity: mm(span) },
-        { label: 'Height', quantity: mm(apron.size.width) },
-        { label: 'Thickness', quantity: mm(apron.size.thickness) },
-        { label: 'Half the top and its load', quantity: { amount: load / 2, unit: 'newton' } },
-        { label: 'E', quantity: { amount: modulus, unit: 'megapascal' } },
+    ...piece.bending.flatMap((part) => bendingOf(part, context, load, made)),
+    made(topBetween(context, load)),
+    made(topBeyond(context)),
+  ];
+}
+
+interface Sag {
+  id: string;
+  where: readonly string[];
+  value: number;
+  limit: number;
+  /** The sentence up to its number. */
+  words: string;
+  label: string;
+  formula: string;
+  inputs: { label: string; quantity: ReturnType<typeof mm> }[];
+  out: NonNullable<Check['wayOut']>;
+}
+
+/** Parts of the same kind carry alike; all of them are lit. */
+const alike = (piece: CheckContext['piece'], id: string) => {
+  const part = findPart(piece, id);
+  return piece.parts
+    .filter((other) => other.kind === part?.kind && Math.abs(other.shoulderLength - part.shoulderLength) < 1)
+    .map((other) => other.id);
+};
+
+function bendingOf(
+  bending: BendingPart,
+  { piece, species }: CheckContext,
+  load: number,
+  made: (sag: Sag) => Check,
+): Check[] {
+  const { span, breadth, depth, how, words, share, path } = bending;
+  if (span <= 0) return [];
+  const section = { breadth, depth, modulus: species.modulusOfElasticity };
+  const perMm = (load * share) / span;
+  const held = how === 'cantilever';
+  const sag = CREEP * (held ? cantileverUniformSag(section, span, perMm) : uniformSag(section, span, perMm));
+  // Beyond its hold a beam of a length looks as sloping as one of twice that sags.
+  const limit = (held ? 2 : 1) * span * SAG_PER_SPAN;
+  const stress = bendingStress(section, (perMm * span ** 2) / (held ? 2 : 8));
+  const working = species.modulusOfRupture / STRESS_FACTOR;
+  const deeper = Math.ceil(depth * Math.cbrt(sag / limit) + 1);
+  const where = alike(piece, bending.part);
+  const name = words.replace(/,.*$/, '').replace(/^The /, '');
+  return [
+    made({
+      id: `stiffness.${bending.id}-sag`,
+      where,
+      value: sag,
+      limit,
+      words: `${words} ${held ? 'give' : 'sag'}, in time,`,
+      label: `${held ? 'Give' : 'Sag'} of ${name.toLowerCase()}, in time`,
+      formula: held ? `${CREEP} · (wL⁴/8EI + wL²/2κGA)` : `${CREEP} · (5wL⁴/384EI + wL²/8κGA)`,
+      inputs: [
+        { label: held ? 'Beyond its hold L' : 'Span L', quantity: mm(span) },
+        { label: 'Height', quantity: mm(depth) },
+        { label: 'Thickness', quantity: mm(breadth) },
+        { label: 'Its share of the top and its load', quantity: { amount: load * share, unit: 'newton' } },
+        { label: 'E', quantity: { amount: species.modulusOfElasticity, unit: 'megapascal' } },
       ],
-      { say: say`Make the aprons ${mm(deeper)} high`, changes: [{ path: 'form.base.apron.height', value: deeper }] },
-    ),
+      out: { say: say`Make them ${mm(deeper)} high`, changes: [{ path, value: deeper }] },
+    }),
     {
-      id: 'strength.apron',
+      id: `strength.${bending.id}`,
       step: 'form',
       level: judge(stress, working, { sense: 'at-most', watchFrom: working * 0.8 }),
-      sentence: say`The long aprons are stressed to ${{ amount: stress, unit: 'megapascal' }} of ${{ amount: working, unit: 'megapascal' }}.`,
+      sentence: say`${words} are stressed to ${{ amount: stress, unit: 'megapascal' }} of ${{ amount: working, unit: 'megapascal' }}.`,
       value: { amount: stress, unit: 'megapascal' },
       limit: { amount: working, unit: 'megapascal' },
-      where: ['apron-front', 'apron-back'],
+      where,
       why: `The working stress is the breaking stress over ${STRESS_FACTOR}. ${CAUTION}`,
-      wayOut: { say: say`Make the aprons higher, or add legs`, changes: [] },
+      wayOut: { say: say`Make them higher, or add legs`, changes: [] },
     },
-    make(
-      'stiffness.top-sag',
-      ['top'],
-      acrossSag,
-      acrossLimit,
-      'Between aprons and rails the top sags, in time,',
-      'Sag of the top between aprons and rails, in time',
-      `${CREEP} · δ₁δ₂/(δ₁ + δ₂) of two crossing strips (Grashof), each 5wL⁴/384EI + wL²/8κGA; E across = ${ACROSS_GRAIN_RATIO}·E`,
-      [
-        { label: 'Clear width between aprons', quantity: mm(across) },
-        { label: 'Between end aprons and cross rails', quantity: mm(along) },
-        { label: 'Alone along the grain', quantity: movement(alone.along) },
-        { label: 'Alone across the grain', quantity: movement(alone.across) },
-        { label: 'Thickness', quantity: mm(top.size.thickness) },
-        { label: 'Top and its load', quantity: { amount: load, unit: 'newton' } },
-        { label: 'E along the grain', quantity: { amount: modulus, unit: 'megapascal' } },
-      ],
-      rails < 6
-        ? { say: say`Add a cross rail`, changes: [{ path: 'form.base.crossRails', value: rails + 1 }] }
-        : {
-            say: say`Make the top ${mm(thickerFor(acrossSag, acrossLimit))} thick`,
-            changes: [{ path: 'form.top.thickness', value: thickerFor(acrossSag, acrossLimit) }],
-          },
-    ),
-    make(
-      'stiffness.top-end',
-      ['top'],
-      endSag,
-      endLimit,
-      'With somebody leaning on it, the end of the top gives',
-      'Give of the end under the edge load',
-      'PL³/3EI + PL/κGA, at most 600 mm of the width taking part',
-      [
-        { label: 'Overhang L beyond the end apron', quantity: mm(reach) },
-        { label: 'Thickness', quantity: mm(top.size.thickness) },
-        { label: 'Edge load P', quantity: { amount: document.form.loads.edge, unit: 'newton' } },
-        { label: 'E', quantity: { amount: modulus, unit: 'megapascal' } },
-      ],
-      {
-        say: say`Make the top ${mm(thickerFor(endSag, endLimit))} thick`,
-        changes: [{ path: 'form.top.thickness', value: thickerFor(endSag, endLimit) }],
-      },
-    ),
   ];
+}
+
+const thickerFor = (thickness: number, sag: number, limit: number) =>
+  Math.ceil(thickness * Math.cbrt(sag / limit) + 0.5);
+
+/** Wood of the top across its width: slats have gaps between them. mm */
+const woodAcross = ({ top, parts }: CheckContext['piece']) =>
+  top.gap === undefined
+    ? top.size.width
+    : parts.filter((part) => part.kind === 'slat').reduce((sum, part) => sum + part.size.width, 0);
+
+function topBetween({ document, piece, species }: CheckContext, load: number): Sag {
+  const modulus = species.modulusOfElasticity;
+  const { along, across } = piece.span;
+  const { length, thickness } = piece.top.size;
+  const perStrip = (load / (length * woodAcross(piece))) * 1000;
+  const strip = (ratio: number) => ({ breadth: 1000, depth: thickness, modulus: modulus * ratio });
+  const alone = {
+    along: uniformSag(strip(1), along, perStrip),
+    across: across === null ? null : uniformSag(strip(ACROSS_GRAIN_RATIO), across, perStrip),
+  };
+  // Two crossing strips sink equally, so the load parts itself by their stiffness.
+  const once = alone.across === null ? alone.along : (alone.along * alone.across) / (alone.along + alone.across);
+  const value = CREEP * once;
+  const limit = Math.min(across ?? along, along) * SAG_PER_SPAN;
+  const { base } = document.form;
+  const thicker = thickerFor(thickness, value, limit);
+  return {
+    id: 'stiffness.top-sag',
+    where: piece.top.parts,
+    value,
+    limit,
+    words:
+      across === null
+        ? 'Between what carries it the top sags, in time,'
+        : 'Between aprons and rails the top sags, in time,',
+    label: 'Sag of the top between what carries it, in time',
+    formula:
+      across === null
+        ? `${CREEP} · (5wL⁴/384EI + wL²/8κGA)`
+        : `${CREEP} · δ₁δ₂/(δ₁ + δ₂) of two crossing strips (Grashof), each 5wL⁴/384EI + wL²/8κGA; E across = ${ACROSS_GRAIN_RATIO}·E`,
+    inputs: [
+      ...(across === null ? [] : [{ label: 'Clear width between aprons', quantity: mm(across) }]),
+      {
+        label: across === null ? 'Clear between its bearers L' : 'Between end aprons and cross rails',
+        quantity: mm(along),
+      },
+      { label: 'Alone along the grain', quantity: movement(alone.along) },
+      ...(alone.across === null ? [] : [{ label: 'Alone across the grain', quantity: movement(alone.across) }]),
+      { label: 'Thickness', quantity: mm(thickness) },
+      { label: 'Top and its load', quantity: { amount: load, unit: 'newton' } },
+      { label: 'E along the grain', quantity: { amount: modulus, unit: 'megapascal' } },
+    ],
+    out:
+      base.kind === 'leg-apron' && base.crossRails < 6
+        ? { say: say`Add a cross rail`, changes: [{ path: 'form.base.crossRails', value: base.crossRails + 1 }] }
+        : { say: say`Make the top ${mm(thicker)} thick`, changes: [{ path: 'form.top.thickness', value: thicker }] },
+  };
+}
+
+function topBeyond({ document, piece, species }: CheckContext): Sag {
+  const { edge } = document.form.loads;
+  const { width, thickness } = piece.top.size;
+  const reach = piece.span.beyond;
+  const { gap } = piece.top;
+  const leading = leadingPart(piece);
+  // A slat has nobody beside it to help.
+  const breadth = gap === undefined ? Math.min(width, 600) : (leading?.size.width ?? width);
+  const value = cantileverSag({ breadth, depth: thickness, modulus: species.modulusOfElasticity }, reach, edge);
+  const limit = 3;
+  const thicker = thickerFor(thickness, value, limit);
+  return {
+    id: 'stiffness.top-end',
+    where: piece.top.parts,
+    value,
+    limit,
+    words: `With somebody leaning on it, the end of ${gap === undefined ? 'the top' : 'a slat'} gives`,
+    label: 'Give of the end under the edge load',
+    formula:
+      gap === undefined ? 'PL³/3EI + PL/κGA, at most 600 mm of the width taking part' : 'PL³/3EI + PL/κGA of one slat',
+    inputs: [
+      { label: 'Overhang L beyond what carries it', quantity: mm(reach) },
+      { label: 'Width taking part', quantity: mm(breadth) },
+      { label: 'Thickness', quantity: mm(thickness) },
+      { label: 'Edge load P', quantity: { amount: edge, unit: 'newton' } },
+      { label: 'E', quantity: { amount: species.modulusOfElasticity, unit: 'megapascal' } },
+    ],
+    out: { say: say`Make the top ${mm(thicker)} thick`, changes: [{ path: 'form.top.thickness', value: thicker }] },
+  };
 }

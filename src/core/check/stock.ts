@@ -1,7 +1,7 @@
+import type { BaseKind } from '../decision/job-document';
 import { count, mm, say } from '../measure/quantity';
-import { legBlanks } from '../piece/leg-making';
+import { legBlanks, makingOf } from '../piece/leg-making';
 import type { PartKind } from '../piece/part';
-import { findPart } from '../piece/piece';
 import { surfacedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -11,18 +11,38 @@ const inStaves = (count: number): Check['wayOut'] => ({
   changes: count <= 8 ? [{ path: 'form.base.leg.making', value: { kind: 'staves', count: Math.max(2, count) } }] : [],
 });
 
-const KINDS: { kind: PartKind; part: string; words: string; path: string }[] = [
-  { kind: 'top', part: 'top', words: 'top', path: 'form.top.thickness' },
-  { kind: 'leg', part: 'leg-front-left', words: 'legs', path: 'form.base.leg.section' },
-  { kind: 'apron', part: 'apron-front', words: 'aprons', path: 'form.base.apron.thickness' },
-];
+/** Where the thickness of each kind of part is decided. */
+const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>> = {
+  top: { any: 'form.top.thickness' },
+  slat: { any: 'form.top.thickness' },
+  leg: { 'leg-apron': 'form.base.leg.section', any: 'form.base.leg.thickness' },
+  apron: { any: 'form.base.apron.thickness' },
+  foot: { any: 'form.base.foot.thickness' },
+  post: { any: 'form.base.post.thickness' },
+  bearer: { splayed: 'form.base.arm.thickness', any: 'form.base.bearer.thickness' },
+  stretcher: { any: 'form.base.stretcher.thickness' },
+};
+
+const PLURALS: Partial<Record<PartKind, string>> = {
+  top: 'top',
+  slat: 'slats',
+  leg: 'legs',
+  apron: 'aprons',
+  foot: 'feet',
+  post: 'posts',
+  bearer: 'bearers',
+  stretcher: 'stretcher',
+};
 
 /** Finished thickness against what the boards on the rack can be planed to. */
 export function thicknessOnTheRack({ document, piece, shop, boards, species }: CheckContext): Check[] {
-  const { making } = document.form.base.leg;
-  return KINDS.flatMap(({ kind, part: id, words: plain, path }): Check[] => {
-    const part = findPart(piece, id);
-    if (!part || part.cut) return [];
+  const making = makingOf(document.form);
+  const kinds = [...new Set(piece.parts.map((part) => part.kind))];
+  return kinds.flatMap((kind): Check[] => {
+    const path = PATHS[kind]?.[document.form.base.kind] ?? PATHS[kind]?.any;
+    const plain = kind === 'bearer' && piece.kind.base === 'splayed' ? 'arms' : PLURALS[kind];
+    const part = piece.parts.find((own) => own.kind === kind);
+    if (!part || !path || !plain || part.cut) return [];
     const glued = kind === 'leg' && making.kind !== 'solid';
     const words = glued ? 'pieces of the legs' : plain;
     const finished = glued
@@ -54,7 +74,10 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
           ? {}
           : {
               wayOut:
-                kind === 'leg' && greatest >= 15 && (glued || reachable < 0.9 * finished)
+                kind === 'leg' &&
+                piece.kind.base === 'leg-apron' &&
+                greatest >= 15 &&
+                (glued || reachable < 0.9 * finished)
                   ? inStaves(Math.ceil((part.size.thickness + 2) / greatest))
                   : reachable >= 12
                     ? {

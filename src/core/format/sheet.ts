@@ -108,7 +108,7 @@ function views(writer: PageWriter, input: SheetInput, say: (mm: number) => strin
   }
 }
 
-const DASH = { seen: undefined, hidden: 1.5, tenon: 0.8, joint: undefined } as const;
+const DASH = { seen: undefined, edge: undefined, cut: undefined, hidden: 1.5, tenon: 0.8, joint: undefined } as const;
 
 function drawOn(writer: PageWriter, view: View, scale: number, say: (mm: number) => string): void {
   const { bounds } = view;
@@ -123,6 +123,8 @@ function drawOn(writer: PageWriter, view: View, scale: number, say: (mm: number)
       points: shape.points.map(at),
       close: shape.points.length > 2,
       weight: shape.style === 'seen' ? 0.35 : 0.15,
+      // Painted from the farthest to the nearest, what stands in front covers what is behind.
+      ...(shape.style === 'seen' ? { fill: '#ffffff' } : {}),
       ...(dash ? { dash } : {}),
     });
   }

@@ -1,8 +1,9 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
-import { blankId, legBlanks } from '../piece/leg-making';
+import { blankId, legBlanks, makingOf } from '../piece/leg-making';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
+import { chordAt } from '../solid/outline';
 import type { Use } from '../stock/spoils';
 
 /** A piece of a fixed size. mm. */
@@ -84,7 +85,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
         shows,
         finished,
         rough: { length, width },
-        bands: [{ length, width }],
+        bands: bandsOf(piece, { length, width }, finished, (leastStrip + greatestStrip) / 2),
         leastStrip,
         greatestStrip,
         jointing: allowances.stripJointing,
@@ -97,7 +98,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
       length: size.length + allowances.partLength,
       width: size.width + allowances.partWidth,
     });
-    const { making } = document.form.base.leg;
+    const making = makingOf(document.form);
     if (part.kind === 'leg' && making.kind !== 'solid') {
       for (const blank of legBlanks({ ...part, size: finished }, making)) {
         parts.push({
@@ -115,6 +116,49 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
     } else parts.push({ id, letter, name, shows, finished, rough: roughOf(finished), ...oneBoard(part) });
   }
   return { species: document.form.species, parts, panels };
+}
+
+/** Bands shorter than the whole by less than this share are not worth another length to cut. */
+const WORTH_ANOTHER_LENGTH = 0.04;
+
+/**
+ * From one edge of a panel to the other, how long strips must be over which width: one band for a straight panel, shorter
+ * ones toward the sides of a round one. Bands are about as wide as a strip and alike on both sides of the middle.
+ */
+function bandsOf(
+  { top }: Piece,
+  rough: { length: number; width: number },
+  finished: { length: number; width: number },
+  strip: number,
+): Band[] {
+  const whole = [rough];
+  if (top.gap !== undefined || top.parts.length > 1) return whole;
+  const extra = { length: rough.length - finished.length, width: rough.width - finished.width };
+  const half = finished.width / 2;
+  // An odd number of strips across: one over the middle, the others in pairs.
+  const pairs = Math.max(0, Math.round((finished.width / strip - 1) / 2));
+  const step = finished.width / (2 * pairs + 1);
+  const lengthFrom = (inner: number) => {
+    const chords = [-inner, inner].map((y) => chordAt(top.polygon, y));
+    const reach = Math.max(...chords.flatMap((c) => (c ? [Math.abs(c.from), Math.abs(c.to)] : [0])));
+    return 2 * reach + extra.length;
+  };
+  const bands: { from: number; to: number; length: number }[] = [{ from: 0, to: step / 2, length: lengthFrom(0) }];
+  for (let i = 0; i < pairs; i += 1) {
+    const from = step / 2 + i * step;
+    const length = lengthFrom(from);
+    const last = bands.at(-1);
+    if (last && length > last.length * (1 - WORTH_ANOTHER_LENGTH)) last.to = from + step;
+    else bands.push({ from, to: from + step, length });
+  }
+  const [middle, ...sides] = bands;
+  if (!middle || sides.length === 0) return whole;
+  // The allowance in width is trimmed off the two outer edges.
+  const wide = sides.map((band, i) => ({
+    length: band.length,
+    width: band.to - band.from + (i === sides.length - 1 ? extra.width / 2 + (half - band.to) : 0),
+  }));
+  return [...[...wide].reverse(), { length: middle.length, width: 2 * middle.to }, ...wide];
 }
 
 const SHOWS: Record<Part['grade'], Use['shows']> = { 'all-faces': 'all', 'one-face': 'face', hidden: 'none' };

@@ -1,18 +1,144 @@
 import type { Form } from '../decision/job-document';
-import { legApronTable } from './leg-apron';
-import type { Piece, PieceDecisions } from './piece';
+import type { Joint } from '../joint/joint';
+import type { Problem } from '../measure/problem';
+import { stretched } from '../solid/frame';
+import { polygonOf } from '../solid/outline';
+import { legApronBase } from './base-leg-apron';
+import { splayedBase } from './base-splayed';
+import { trestleBase } from './base-trestle';
+import { xFrameBase } from './base-x-frame';
+import { HOLDS, placeFasteners } from './hold';
+import { bodyOf, type Draft, letterOf, type Part, type Size, shoulderLengthOf } from './part';
+import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
+import { breadboardSize, breadboardTop } from './top-breadboard';
+import { gluedPanelSize, gluedPanelTop } from './top-glued-panel';
+import { slattedSize, slattedTop } from './top-slatted';
 
-/** Decisions → parts with their sizes and places. One function a kind of base; a new base is one line here. */
-const BASES: Record<Form['base']['kind'], (decisions: PieceDecisions) => Piece> = {
-  'leg-apron': legApronTable,
-};
+function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
+  switch (top.kind) {
+    case 'glued-panel':
+      return gluedPanelSize(top, bench);
+    case 'breadboard':
+      return breadboardSize(top, bench);
+    case 'slatted':
+      return slattedSize(top, bench);
+  }
+}
 
+/** A new kind of top is one more line here and one above. */
+function planTop(top: Form['top'], { bench }: PieceDecisions, size: TopSize, underside: number): TopPlan {
+  switch (top.kind) {
+    case 'glued-panel':
+      return gluedPanelTop(top, size, underside);
+    case 'breadboard':
+      return breadboardTop(top, size, underside, bench);
+    case 'slatted':
+      return slattedTop(top, size, underside);
+  }
+}
+
+/** A new kind of base is one more line here. */
+function planBase(decisions: PieceDecisions, top: TopSize): BasePlan {
+  const { base } = decisions.form;
+  switch (base.kind) {
+    case 'leg-apron':
+      return legApronBase(base, decisions, top);
+    case 'trestle':
+      return trestleBase(base, decisions, top);
+    case 'x-frame':
+      return xFrameBase(base, decisions, top);
+    case 'splayed':
+      return splayedBase(base, decisions, top);
+  }
+}
+
+/** Decisions → a top on a base, how it is held, every part with its size, its place and what joints do to it. */
 export function derivePiece(decisions: PieceDecisions): Piece {
-  const base = BASES[decisions.form.base.kind];
-  const piece = base(decisions);
+  const piece = compose(decisions);
   if (Object.keys(decisions.bench.locks).length === 0) return piece;
   // What was drawn before anything was cut stays beside what it has become.
-  const drawn = base({ ...decisions, bench: { cut: [], locks: {} } });
+  const drawn = compose({ ...decisions, bench: { cut: [], locks: {} } });
   const designs = new Map(drawn.parts.map((part) => [part.id, part.size]));
   return { ...piece, parts: piece.parts.map((part) => ({ ...part, design: designs.get(part.id) ?? part.design })) };
+}
+
+function compose(decisions: PieceDecisions): Piece {
+  const { form, bench } = decisions;
+  const size = sizeOfTop(form.top, decisions);
+  const base = planBase(decisions, size);
+  const { drafts, joints, fittings, problems, ...top } = planTop(form.top, decisions, size, base.underside);
+  const all: readonly Joint[] = [...joints, ...base.joints];
+  const fasteners = placeFasteners(form.hold.kind, base.rests, drafts);
+  const hold = HOLDS[form.hold.kind];
+  return {
+    kind: { top: form.top.kind, base: form.base.kind },
+    parts: [...drafts, ...base.drafts].map((draft, i) => finish(draft, letterOf(i), bench, all)),
+    joints: all,
+    top: { ...top, parts: drafts.map((draft) => draft.id), polygon: polygonOf(top.outline) },
+    corner: base.corner,
+    fasteners,
+    fittings: [
+      { name: hold.name, count: fasteners.length, size: [] },
+      { name: 'Wood screws for the top', count: fasteners.length, size: [form.hold.screwLength] },
+      ...fittings,
+      ...base.fittings,
+    ],
+    overall: { length: size.length, width: size.width, height: base.underside + size.thickness },
+    base: base.extent,
+    feet: base.feet,
+    overhang: { end: (size.length - base.extent.length) / 2, side: (size.width - base.extent.width) / 2 },
+    knees: base.knees,
+    span: base.span,
+    bending: base.bending,
+    problems: [...base.problems, ...problems, ...tooThick(form, size)],
+  };
+}
+
+/** Puts the letter on, the real size where the part is cut and measured, and what its joints take and give. */
+function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], joints: readonly Joint[]): Part {
+  const lock = bench.locks[draft.id];
+  const size: Size = {
+    length: lock?.length ?? draft.size.length,
+    width: lock?.width ?? draft.size.width,
+    thickness: lock?.thickness ?? draft.size.thickness,
+  };
+  const beyond = draft.beyond ?? { start: 0, end: 0 };
+  const shoulderLength = size.length - beyond.start - beyond.end;
+  const { id, name, kind, grade, frame, taper, ends } = draft;
+  return {
+    id,
+    letter,
+    name,
+    kind,
+    grade,
+    size,
+    shoulderLength,
+    beyond,
+    frame,
+    body: bodyOf(draft).map((solid) =>
+      stretched(solid, [
+        shoulderLength / shoulderLengthOf(draft),
+        size.width / draft.size.width,
+        size.thickness / draft.size.thickness,
+      ]),
+    ),
+    removed: joints.flatMap((joint) => joint.removed.filter((cut) => cut.part === id)),
+    added: joints.flatMap((joint) => joint.added.filter((grown) => grown.part === id)),
+    ...(taper ? { taper } : {}),
+    ...(ends ? { ends } : {}),
+    design: draft.size,
+    locked: lock !== undefined,
+    cut: lock !== undefined || bench.cut.includes(id),
+  };
+}
+
+function tooThick(form: Form, top: TopSize): Problem[] {
+  if (top.thickness < form.base.height) return [];
+  return [
+    {
+      problem: 'The top is as thick as the table is high.',
+      where: 'form.top.thickness',
+      wayOut: 'Make the top thinner or the table higher.',
+    },
+  ];
 }

@@ -1,13 +1,17 @@
-import { extent, type Part, type Place, type Size } from './part';
+import { areaVector, type Convex, corners } from '../solid/convex';
+import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
+import { chordAt, type Flat, hullOf, insideBy } from '../solid/outline';
+import { dot, minus, norm, plus, unit, type Vec } from '../solid/vector';
+import type { Part, Size } from './part';
 import type { Piece } from './piece';
 
 export type ViewName = 'plan' | 'front' | 'end';
-export type Point = readonly [number, number];
+export type Point = Flat;
 
 export interface Shape {
   part: string;
-  /** `seen` outlines, `hidden` edges dashed, `tenon` inside a leg, `joint` glue lines between strips. */
-  style: 'seen' | 'hidden' | 'tenon' | 'joint';
+  /** `seen` outlines and the `edge`s within them, `cut` what is taken out, `hidden` outlines dashed, `tenon` inside a leg, `joint` glue lines between strips. */
+  style: 'seen' | 'edge' | 'hidden' | 'tenon' | 'joint' | 'cut';
   points: readonly Point[];
 }
 
@@ -30,7 +34,7 @@ export interface FastenerMark {
   holdsMiddle: boolean;
 }
 
-/** A measured view in true mm: u to the right, v downward. */
+/** A measured view in true mm: u to the right, v downward. Shapes stand in the order they are painted, the farthest first. */
 export interface View {
   name: ViewName;
   bounds: { left: number; top: number; width: number; height: number };
@@ -48,30 +52,74 @@ export interface ViewOptions {
   strips?: readonly number[];
 }
 
+/** How a view looks on the piece: its two axes on paper, v downward, and the way toward the one who looks. */
+const LOOKS: Record<ViewName, { u: Vec; v: Vec; toward: Vec }> = {
+  plan: { u: [1, 0, 0], v: [0, -1, 0], toward: [0, 0, 1] },
+  front: { u: [1, 0, 0], v: [0, 0, -1], toward: [0, -1, 0] },
+  end: { u: [0, 1, 0], v: [0, 0, -1], toward: [-1, 0, 0] },
+};
+type Look = (typeof LOOKS)[ViewName];
+
+const onPaper =
+  ({ u, v }: Look) =>
+  (p: Vec): Point => [dot(u, p), dot(v, p)];
+
+interface DrawnPart {
+  part: Part;
+  real: Size;
+  solids: readonly Convex[];
+  /** What stands beyond its shoulders. */
+  tenons: readonly Convex[];
+  outlines: readonly (readonly Point[])[];
+  /** How near it comes to the one who looks. */
+  near: number;
+}
+
 /** Draws a view from the parts; nothing in it is placed by hand. */
 export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}): View {
-  const { exaggeration = 1 } = options;
-  const drawn = piece.parts.map((part) => {
-    const real = options.sizeOf?.(part) ?? part.size;
-    const stretch = (now: number, was: number) => was + (now - was) * exaggeration;
-    const size = {
-      length: part.size.length,
-      width: stretch(real.width, part.size.width),
-      thickness: stretch(real.thickness, part.size.thickness),
+  const look = LOOKS[name];
+  const paper = onPaper(look);
+  const drawn = piece.parts.map((part): DrawnPart => {
+    const { solids, tenons, real } = asDrawn(piece, part, options);
+    const points = solids.map(corners);
+    return {
+      part,
+      real,
+      solids,
+      tenons,
+      outlines: points.map((list) => hullOf(list.map(paper))),
+      near: Math.max(...points.flat().map((p) => dot(look.toward, p))),
     };
-    return { part, real, box: boxOf(part, size) };
   });
-  const shapes = drawn.flatMap(({ part, box }) => shapesOf(part, box, name));
-  const top = drawn.find((d) => d.part.kind === 'top');
-  if (name === 'plan' && top && options.strips) shapes.push(...jointLines(top.box, options.strips));
+  const ordered = [...drawn].sort((a, b) => a.near - b.near);
+  const isTop = (d: DrawnPart) => piece.top.parts.includes(d.part.id);
+  // From above the top hides all else, which is drawn dashed; from the sides what stands behind is left away.
+  const seen = name === 'plan' ? ordered.filter(isTop) : ordered.filter((d, i) => !concealed(d, ordered.slice(i + 1)));
+  const dashed = name === 'plan' ? ordered.filter((d) => !isTop(d)) : [];
+  const outlines = (list: readonly DrawnPart[], style: Shape['style']) =>
+    list.flatMap((d) => d.outlines.map((points): Shape => ({ part: d.part.id, style, points })));
+  const shapes: Shape[] = [
+    ...seen.flatMap((d) => [
+      ...outlines([d], 'seen'),
+      ...d.solids.flatMap((solid) =>
+        edges(solid, look).map((points) => ({ part: d.part.id, style: 'edge' as const, points })),
+      ),
+    ]),
+    ...outlines(dashed, 'hidden'),
+    ...[...seen, ...dashed].flatMap((d) =>
+      d.tenons
+        .filter((solid) => areaOnPaper(solid, look))
+        .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(corners(solid).map(paper)) })),
+    ),
+    ...(name === 'plan' && options.strips ? jointLines(piece, drawn, options.strips) : []),
+  ];
 
   const points = shapes.flatMap((shape) => shape.points);
   const [us, vs] = [points.map((p) => p[0]), points.map((p) => p[1])];
   const [left, upper] = [Math.min(...us), Math.min(...vs)];
-  const bounds = { left, top: upper, width: Math.max(...us) - left, height: Math.max(...vs) - upper };
   return {
     name,
-    bounds,
+    bounds: { left, top: upper, width: Math.max(...us) - left, height: Math.max(...vs) - upper },
     shapes,
     dimensions: dimensionsOf(piece, name, drawn),
     fasteners:
@@ -81,119 +129,116 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
   };
 }
 
-interface Box {
-  from: Place;
-  to: Place;
-}
-
-interface DrawnPart {
-  part: Part;
-  real: Size;
-  box: Box;
-}
-
-/** Across the grain a part grows about its middle; rails keep their upper edge, which the top lies on. */
-function boxOf(part: Part, size: Size): Box {
-  const was = extent(part);
-  const now = extent({ size, shoulderLength: part.shoulderLength, axes: part.axes });
-  const z = part.kind === 'top' ? part.place.z + (now.z - was.z) / 2 : part.place.z - (now.z - was.z) / 2;
-  const { x, y } = part.place;
+/** A part at the size of the day: grown about its middle, but a rail keeps its upper edge, which the top lies on. */
+function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOptions) {
+  const real = sizeOf?.(part) ?? part.size;
+  const plain = part.body.map((solid) => solidInPiece(part.frame, solid));
+  const tenons = part.added.map(({ solid }) => solid);
+  if (!sizeOf) return { real, solids: plain, tenons };
+  const ratio = (now: number, was: number) => (was > 0 ? 1 + (now / was - 1) * exaggeration : 1);
+  const by: Vec = [1, ratio(real.width, part.size.width), ratio(real.thickness, part.size.thickness)];
+  const grown = part.body.map((solid) => solidInPiece(part.frame, stretched(solid, by)));
+  const top = piece.top.parts.includes(part.id);
+  const level = (solids: readonly Convex[]) => {
+    const heights = solids.flatMap(corners).map((p) => p[2]);
+    return top ? Math.min(...heights) : Math.max(...heights);
+  };
+  const shift: Vec = [0, 0, level(plain) - level(grown)];
+  const moved = (solid: Convex): Convex => ({ faces: solid.faces.map((face) => face.map((p) => plus(p, shift))) });
+  const scaled = (p: Vec): Vec => {
+    const [l, w, t] = inPart(part.frame, p);
+    return plus(inPiece(part.frame, [l * by[0], w * by[1], t * by[2]]), shift);
+  };
   return {
-    from: { x: x - now.x / 2, y: y - now.y / 2, z: z - now.z / 2 },
-    to: { x: x + now.x / 2, y: y + now.y / 2, z: z + now.z / 2 },
+    real,
+    solids: grown.map(moved),
+    tenons: tenons.map((solid) => ({ faces: solid.faces.map((face) => face.map(scaled)) })),
   };
 }
 
-/** u and v of a view's two axes in the piece; v runs downward on the drawing. */
-const AXES: Record<ViewName, { u: 'x' | 'y'; v: 'y' | 'z' }> = {
-  plan: { u: 'x', v: 'y' },
-  front: { u: 'x', v: 'z' },
-  end: { u: 'y', v: 'z' },
+/** Whether everything of a part lies behind what stands nearer. */
+function concealed(d: DrawnPart, nearer: readonly DrawnPart[]): boolean {
+  const covers = nearer.flatMap((other) => other.outlines);
+  return d.outlines.every((outline) => {
+    const n = outline.length;
+    const middle: Point = [
+      outline.reduce((sum, p) => sum + p[0], 0) / n,
+      outline.reduce((sum, p) => sum + p[1], 0) / n,
+    ];
+    // A hair inside its own edge, so that what lies edge on edge counts as behind.
+    const within = (p: Point): Point => [p[0] + (middle[0] - p[0]) * 0.02, p[1] + (middle[1] - p[1]) * 0.02];
+    const probes = [middle, ...outline.flatMap((p, i) => [within(p), within(half(p, outline[(i + 1) % n] ?? p))])];
+    return probes.every((p) => covers.some((cover) => insideBy(cover, p) > 0));
+  });
+}
+
+const half = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
+
+/** Edges within an outline: between two faces that both look at the viewer and are not in one plane. */
+function edges(solid: Convex, look: Look): Point[][] {
+  const paper = onPaper(look);
+  const facing = solid.faces
+    .map((face) => ({ face, normal: unit(areaVector(face)) }))
+    .filter(({ normal }) => dot(normal, look.toward) > 1e-3);
+  const found: Point[][] = [];
+  for (const [i, a] of facing.entries()) {
+    for (const b of facing.slice(i + 1)) {
+      // A round edge is drawn with many faces that hardly turn.
+      if (dot(a.normal, b.normal) > 0.97) continue;
+      const shared = a.face.filter((p) => b.face.some((q) => norm(minus(p, q)) < 1e-4));
+      const [p, q] = [shared[0], shared.at(-1)];
+      if (p && q && shared.length >= 2) found.push([paper(p), paper(q)]);
+    }
+  }
+  return found;
+}
+
+/** A tenon looked at end on is covered by its own part. */
+const areaOnPaper = (solid: Convex, { u, v }: Look) => {
+  const list = corners(solid);
+  const spread = (axis: Vec) => {
+    const d = list.map((p) => dot(axis, p));
+    return Math.max(...d) - Math.min(...d);
+  };
+  return spread(u) > 1e-6 && spread(v) > 1e-6;
 };
 
-function shapesOf(part: Part, box: Box, name: ViewName): Shape[] {
-  const { u, v } = AXES[name];
-  const [u0, u1, v0, v1] = [box.from[u], box.to[u], -box.to[v], -box.from[v]];
-  const outline: Point[] = [
-    [u0, v0],
-    [u1, v0],
-    [u1, v1],
-    [u0, v1],
-  ];
-  if (name === 'plan') {
-    const style = part.kind === 'top' ? 'seen' : 'hidden';
-    return [{ part: part.id, style, points: outline }, ...tenons(part, box, name)];
-  }
-  // Only what stands nearest: the front row from the front, the left row from the end.
-  const depth = name === 'front' ? part.place.y : part.place.x;
-  if (part.kind !== 'top' && depth > 0) return [];
-  if (part.kind === 'cross-rail') return [];
-  const facing = name === 'front' ? 'x' : 'y';
-  if (part.kind === 'apron' && part.axes.length !== facing) return [];
-  if (part.taper) {
-    const inward = part.place[facing] < 0 ? 1 : -1;
-    const outside = inward > 0 ? u0 : u1;
-    const inside = inward > 0 ? u1 : u0;
-    const foot = outside + inward * part.taper.foot;
+function jointLines(piece: Piece, drawn: readonly DrawnPart[], strips: readonly number[]): Shape[] {
+  const panel = drawn.find((d) => d.part.kind === 'top');
+  if (!panel) return [];
+  const ys = panel.solids.flatMap(corners);
+  const [low, high] = [Math.min(...ys.map((p) => p[1])), Math.max(...ys.map((p) => p[1]))];
+  const ends = [Math.min(...ys.map((p) => p[0])), Math.max(...ys.map((p) => p[0]))] as const;
+  const total = strips.reduce((sum, width) => sum + width, 0);
+  const scale = total > 0 ? (high - low) / total : 0;
+  let y = low;
+  return strips.slice(0, -1).flatMap((width): Shape[] => {
+    y += width * scale;
+    const chord = chordAt(piece.top.polygon, (y * piece.top.size.width) / Math.max(1e-9, high - low));
+    if (!chord) return [];
+    const [from, to] = [Math.max(ends[0], chord.from), Math.min(ends[1], chord.to)];
     return [
       {
-        part: part.id,
-        style: 'seen',
+        part: panel.part.id,
+        style: 'joint',
         points: [
-          [outside, v0],
-          [inside, v0],
-          [inside, -part.taper.from],
-          [foot, v1],
-          [outside, v1],
+          [from, -y],
+          [to, -y],
         ],
       },
     ];
-  }
-  return [{ part: part.id, style: 'seen', points: outline }, ...tenons(part, box, name)];
-}
-
-function tenons(part: Part, box: Box, name: ViewName): Shape[] {
-  const { u, v } = AXES[name];
-  const along = part.axes.length;
-  if ((part.tenon.start === 0 && part.tenon.end === 0) || (along !== u && along !== v)) return [];
-  const other = along === u ? v : u;
-  const middle = (box.from[other] + box.to[other]) / 2;
-  const upper = box.to.z - part.tenon.topSet;
-  const [low, high] =
-    other === 'z'
-      ? [upper - part.tenon.width, upper]
-      : [middle - part.tenon.thickness / 2, middle + part.tenon.thickness / 2];
-  const at = (a: number, b: number): Point => (along === u ? [a, -b] : [b, -a]);
-  const rectangle = (from: number, to: number): Point[] => [at(from, low), at(to, low), at(to, high), at(from, high)];
-  return [
-    { part: part.id, style: 'tenon', points: rectangle(box.from[along] - part.tenon.start, box.from[along]) },
-    { part: part.id, style: 'tenon', points: rectangle(box.to[along], box.to[along] + part.tenon.end) },
-  ];
-}
-
-function jointLines(top: Box, strips: readonly number[]): Shape[] {
-  const total = strips.reduce((sum, width) => sum + width, 0);
-  const scale = total > 0 ? (top.to.y - top.from.y) / total : 0;
-  let y = top.from.y;
-  return strips.slice(0, -1).map((width) => {
-    y += width * scale;
-    return {
-      part: 'top',
-      style: 'joint',
-      points: [
-        [top.from.x, -y],
-        [top.to.x, -y],
-      ],
-    };
   });
 }
 
 function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[]): Dimension[] {
-  const top = drawn.find((d) => d.part.kind === 'top');
-  const leg = drawn.find((d) => d.part.kind === 'leg');
-  if (!top || !leg) return [];
-  const { from, to } = top.box;
-  const h = to.z;
+  const tops = drawn.filter((d) => piece.top.parts.includes(d.part.id));
+  const all = tops.flatMap((d) => d.solids.flatMap(corners));
+  const leading = tops.find((d) => d.part.id === piece.top.leading);
+  if (all.length === 0 || !leading) return [];
+  const of = (axis: 0 | 1 | 2, pick: (...n: number[]) => number) => pick(...all.map((p) => p[axis]));
+  const from = { x: of(0, Math.min), y: of(1, Math.min) };
+  const to = { x: of(0, Math.max), y: of(1, Math.max) };
+  const h = of(2, Math.max);
   const dimension = (
     id: string,
     a: Point,
@@ -204,13 +249,13 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
     moves = false,
   ): Dimension => ({ id, from: a, to: b, side, step, value, moves });
   const half = { length: piece.base.length / 2, width: piece.base.width / 2 };
-  const apron = drawn.find((d) => d.part.kind === 'apron');
-  const underApron = piece.kneeHeight;
+  const slatted = piece.top.gap !== undefined;
+  const width = slatted ? piece.top.size.width : leading.real.width;
 
   if (name === 'plan') {
     return [
       dimension('length', [from.x, -to.y], [to.x, -to.y], 'above', 1, piece.overall.length),
-      dimension('width', [from.x, -to.y], [from.x, -from.y], 'left', 1, top.real.width, true),
+      dimension('width', [from.x, -to.y], [from.x, -from.y], 'left', 1, width, !slatted),
       dimension('base-length', [-half.length, -from.y], [half.length, -from.y], 'below', 1, piece.base.length),
       dimension('overhang-end', [half.length, -from.y], [to.x, -from.y], 'below', 1, piece.overhang.end),
       dimension('base-width', [to.x, -half.width], [to.x, half.width], 'right', 1, piece.base.width),
@@ -218,14 +263,16 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
   }
   const [u0, u1] = name === 'front' ? [from.x, to.x] : [from.y, to.y];
   const halfBase = name === 'front' ? half.length : half.width;
-  const across = name === 'front' ? piece.overall.length : top.real.width;
+  const across = name === 'front' ? piece.overall.length : width;
+  const under = piece.knees.height;
+  const apron = drawn.find((d) => d.part.kind === 'apron');
   return [
-    dimension('across', [u0, -h], [u1, -h], 'above', 1, across, name === 'end'),
+    dimension('across', [u0, -h], [u1, -h], 'above', 1, across, name === 'end' && !slatted),
     dimension('height', [u1, -h], [u1, 0], 'right', 1, piece.overall.height),
     dimension('base', [-halfBase, 0], [halfBase, 0], 'below', 1, 2 * halfBase),
-    dimension('knees', [u0, -underApron], [u0, 0], 'left', 1, underApron),
+    dimension('knees', [u0, -under], [u0, 0], 'left', 1, under),
     ...(apron
-      ? [dimension('apron', [u0, -(underApron + apron.real.width)], [u0, -underApron], 'left', 1, apron.real.width)]
+      ? [dimension('apron', [u0, -(under + apron.real.width)], [u0, -under], 'left', 1, apron.real.width)]
       : []),
   ];
 }

@@ -1,11 +1,16 @@
 import type { HoldKind } from '../decision/job-document';
 import { JOINT_GIVE, type Point, sliding, type Tie } from '../restraint/tie';
+import type { Flat } from '../solid/outline';
+import type { Draft, Fastener } from './part';
+import type { Rest } from './piece';
 
 export interface HoldRule {
   name: string;
   /** A single one of them. */
   one: string;
-  /** The most it can let the top move each way by its nature, mm. */
+  /** Why a maker takes it. */
+  reason: string;
+  /** The most it can let the top move by its nature, mm. */
   greatestTravel: number;
   /** Wood or metal between the screw's head and the top, mm. */
   underHead: number;
@@ -13,63 +18,218 @@ export interface HoldRule {
   how: string;
   /** Widest spacing along a rail, mm. */
   spacing: number;
-  /** Along the rail it sits on it goes so far, mm; null goes freely, as a tongue in a groove does. */
-  alongRail: number | null;
+  /**
+   * How far it lets the top go along the part it sits on and square to that: `travel` what is decided, a number so many mm,
+   * null freely.
+   */
+  along: 'travel' | number | null;
+  across: 'travel' | number | null;
+  /** `along` and `across` are told from the grain of the top, in which slots are laid, and not from the rail. */
+  slots?: true;
+  /** What has to be cut for it, and the moment of the build at which that can be reached. */
+  cuts: { what: string; before: 'assembly' | 'hanging' };
 }
 
 /** What a screw in its clearance hole, or a tongue in its groove's depth, gives where it is not meant to slide, mm. */
 const CLEARANCE = 1.5;
-
-/**
- * How the top `b` is tied to the part under it `a`. The fasteners in the middle hold it across the grain; the others let
- * it go by their travel; along the grain next to nothing moves.
- */
-export function holdTie(given: {
-  kind: HoldKind;
-  travel: number;
-  id: string;
-  rail: string;
-  at: Point;
-  holdsMiddle: boolean;
-}): Tie {
-  const rule = HOLDS[given.kind];
-  const { id, rail: a, at } = given;
-  const tie = { id, name: `${rule.one} ${id.replace('-', ' ')}`, a, b: 'top', at };
-  if (given.holdsMiddle) {
-    const held = { minus: JOINT_GIVE, plus: JOINT_GIVE };
-    return { ...tie, room: { x: { minus: CLEARANCE, plus: CLEARANCE }, y: held, z: held } };
-  }
-  const travel = Math.min(given.travel, rule.greatestTravel);
-  return sliding(tie, { y: travel, ...(rule.alongRail === null ? {} : { x: Math.max(CLEARANCE, rule.alongRail) }) });
-}
 
 /** How the top is held; sizes are common practice. A new kind is one more line. */
 export const HOLDS: Record<HoldKind, HoldRule> = {
   buttons: {
     name: 'Wooden buttons in a groove',
     one: 'button',
+    reason: 'Made from offcuts; the tongue slides along the groove and in and out of it.',
     greatestTravel: 40,
     underHead: 12,
     how: 'The button’s tongue slides in a groove of the apron; leave the travel free on both sides of it.',
     spacing: 350,
-    alongRail: null,
+    along: null,
+    across: 'travel',
+    cuts: { what: 'Groove the rails for the buttons', before: 'assembly' },
+  },
+  clips: {
+    name: 'Metal clips in a groove',
+    one: 'clip',
+    reason: 'Quick; a narrow saw kerf takes them.',
+    greatestTravel: 6,
+    underHead: 2,
+    how: 'The clip’s lip goes some 6 mm in and out of its kerf, and freely along it.',
+    spacing: 300,
+    along: null,
+    across: 'travel',
+    cuts: { what: 'Saw a kerf into the rails for the clips', before: 'assembly' },
   },
   'figure-eight': {
     name: 'Figure-eight plates',
     one: 'plate',
+    reason: 'Let in flush; for narrow tops.',
     greatestTravel: 3,
     underHead: 3,
     how: 'The plate swings in its recess; it gives some 3 mm each way and no more.',
     spacing: 350,
-    alongRail: 3,
+    along: 3,
+    across: 'travel',
+    cuts: { what: 'Let the plates into the rails, with room to swing', before: 'hanging' },
+  },
+  'slotted-cleats': {
+    name: 'Slotted cleats',
+    one: 'cleat',
+    reason: 'A strip along the rail with slots across the grain: holds a wide top down along its whole length.',
+    greatestTravel: 25,
+    underHead: 15,
+    how: 'The screws stand in slots across the grain, their heads on washers; leave room at both ends of each slot.',
+    spacing: 300,
+    along: CLEARANCE,
+    across: 'travel',
+    slots: true,
+    cuts: { what: 'Screw the cleats to the rails, slots across the grain', before: 'hanging' },
+  },
+  'oversized-holes': {
+    name: 'Oversized holes with washers',
+    one: 'washer',
+    reason: 'Bored, not slotted; moves in every direction by what the hole is larger.',
+    greatestTravel: 8,
+    underHead: 20,
+    how: 'The hole is larger than its screw all round; a flat washer bridges it, and nothing is glued.',
+    spacing: 350,
+    along: 'travel',
+    across: 'travel',
+    cuts: { what: 'Counterbore the rails and bore the holes over size', before: 'assembly' },
+  },
+  'slotted-washers': {
+    name: 'Slotted washers let in',
+    one: 'slotted washer',
+    reason: 'Metal, flush with the rail; strong and neat where the underside is seen.',
+    greatestTravel: 10,
+    underHead: 3,
+    how: 'The screw slides in the washer’s slot, laid across the grain of the top.',
+    spacing: 400,
+    along: CLEARANCE,
+    across: 'travel',
+    slots: true,
+    cuts: { what: 'Let the slotted washers into the rails', before: 'assembly' },
+  },
+  'sliding-blocks': {
+    name: 'Sliding blocks',
+    one: 'block',
+    reason: 'Blocks in dovetailed ways under the top: it slides on its bearers and nothing shows.',
+    greatestTravel: 40,
+    underHead: 0,
+    how: 'The block slides in its way across the grain; tight in the middle, loose toward both ends.',
+    spacing: 400,
+    along: CLEARANCE,
+    across: 'travel',
+    slots: true,
+    cuts: { what: 'Screw the blocks under the top and cut their ways in the bearers', before: 'hanging' },
   },
   'rail-screws': {
     name: 'Screws through the rail',
     one: 'screw',
+    reason: 'For narrow tops and for slats held in their middle only.',
     greatestTravel: 0,
     underHead: 25,
     how: 'A screw in a round hole gives nothing; only a slotted hole with a washer lets the top move.',
     spacing: 300,
-    alongRail: 0,
+    along: 0,
+    across: 0,
+    cuts: { what: 'Counterbore the rails and bore them for the screws', before: 'assembly' },
   },
 };
+
+/** How much smaller than the screw its pilot hole is, by the screw's length; mm, common practice in hardwood. */
+export function pilotHole(screwLength: number): { screw: number; pilot: number } {
+  if (screwLength <= 25) return { screw: 3.5, pilot: 2.5 };
+  return screwLength <= 45 ? { screw: 4, pilot: 3 } : { screw: 5, pilot: 3.5 };
+}
+
+/** Nearer to the end of a line than this no fastener is set where the line crosses the grain, mm. */
+const FROM_END = 40;
+
+/** Where fasteners stand under the top: even along the rests that run along it, held and beside it on those across. */
+export function placeFasteners(kind: HoldKind, rests: readonly Rest[], tops: readonly Draft[]): Fastener[] {
+  const slats = tops.filter((draft) => draft.kind === 'slat');
+  const { spacing } = HOLDS[kind];
+  return rests.flatMap((rest): Fastener[] => {
+    const [from, to] = [rest.from, rest.to];
+    const long = Math.hypot(to[0] - from[0], to[1] - from[1]);
+    const way: Flat = [(to[0] - from[0]) / long, (to[1] - from[1]) / long];
+    const at = (d: number): Flat => [from[0] + way[0] * d, from[1] + way[1] * d];
+    const short = rest.part.replace(/^(apron|bearer)-/, '');
+    const set = ([x, y]: Flat, name: string, holdsMiddle: boolean): Fastener[] => {
+      const holds = tops.find((draft) => covers(draft, x, y))?.id;
+      return holds ? [{ id: name ? `${short}-${name}` : short, x, y, on: rest.part, holds, way, holdsMiddle }] : [];
+    };
+    const crosses = Math.abs(way[1]) > 0.2;
+    if (slats.length > 0) {
+      // A slat is held in its middle, wherever something crosses under it.
+      if (!crosses) return [];
+      return slats.flatMap((slat, i) => {
+        const d = (slat.frame.at[1] - from[1]) / way[1];
+        return d > 0 && d < long ? set(at(d), `${i + 1}`, true) : [];
+      });
+    }
+    const middle = rest.held ? set(rest.held, '', true) : [];
+    if (!rest.slides) return middle;
+    if (!rest.held) {
+      const count = Math.max(2, Math.ceil(long / spacing));
+      return Array.from({ length: count }, (_, i) => i).flatMap((i) =>
+        set(at((long * (i + 0.5)) / count), `${i + 1}`, false),
+      );
+    }
+    const held = (rest.held[0] - from[0]) * way[0] + (rest.held[1] - from[1]) * way[1];
+    const beside = (reach: number, side: 1 | -1, name: string) => {
+      const room = reach - FROM_END;
+      if (room < FROM_END) return [];
+      const each = Math.max(1, Math.ceil(room / spacing));
+      return Array.from({ length: each }, (_, i) => i).flatMap((i) =>
+        set(at(held + (side * room * (i + 1)) / each), `${name}-${i + 1}`, false),
+      );
+    };
+    return [...middle, ...beside(held, -1, 'front'), ...beside(long - held, 1, 'back')];
+  });
+}
+
+function covers(draft: Draft, x: number, y: number): boolean {
+  const [mx, my] = draft.frame.at;
+  const along = Math.abs(draft.frame.length[0]) > 0.5;
+  const [dx, dy] = along ? [draft.size.length, draft.size.width] : [draft.size.width, draft.size.length];
+  return Math.abs(x - mx) <= dx / 2 && Math.abs(y - my) <= dy / 2;
+}
+
+/**
+ * How the top is tied to the part under it. The fasteners in the middle hold it across the grain; the others let it go by
+ * their travel; along the grain next to nothing moves.
+ */
+export function holdTie(given: { kind: HoldKind; travel: number; fastener: Fastener; underside: number }): Tie {
+  const rule = HOLDS[given.kind];
+  const { id, on, holds, x, y, way, holdsMiddle } = given.fastener;
+  const at: Point = { x, y, z: given.underside };
+  const tie = { id, name: `${rule.one} ${id.replace('-', ' ')}`, a: on, b: holds, at };
+  if (holdsMiddle) {
+    const held = { minus: JOINT_GIVE, plus: JOINT_GIVE };
+    return { ...tie, room: { x: { minus: CLEARANCE, plus: CLEARANCE }, y: held, z: held } };
+  }
+  const travel = Math.min(given.travel, rule.greatestTravel);
+  const room = (how: HoldRule['along']) => (how === 'travel' ? travel : how);
+  const [along, across] = [room(rule.along), room(rule.across)];
+  // Slots lie across the grain whichever way their rail runs; a groove lets go along its rail and square to it.
+  const [dx, dy] = rule.slots ? [along, across] : [between(along, across, way[0]), between(along, across, way[1])];
+  return sliding(tie, {
+    ...(dx === null ? {} : { x: Math.max(CLEARANCE, dx) }),
+    ...(dy === null ? {} : { y: dy }),
+  });
+}
+
+/**
+ * How far something may go along one axis that may go `along` a line and `across` it, the axis lying to the line by a
+ * cosine: whichever of the two it uses up first.
+ */
+function between(along: number | null, across: number | null, cosine: number): number | null {
+  const c = Math.abs(cosine);
+  const s = Math.sqrt(Math.max(0, 1 - c * c));
+  const ways = [
+    ...(along !== null && c > 0.02 ? [along / c] : []),
+    ...(across !== null && s > 0.02 ? [across / s] : []),
+  ];
+  return ways.length === 0 ? null : Math.min(...ways);
+}

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { change, demoJob, derive, shop } from '../../../tests/fixtures/demo';
-import type { JobDocument } from '../decision/job-document';
+import { change, demoJob, derive, type JobOn, shop } from '../../../tests/fixtures/demo';
 import { cutList } from '../format/cut-list-csv';
 import { pieceLabel } from '../format/layout-svg';
 import { checkLayout } from '../layout/check-layout';
@@ -8,7 +7,7 @@ import { planLayout } from '../layout/plan-layout';
 import { blankId, halfDiagonal, legBlanks, ownerOf } from './leg-making';
 import { findPart } from './piece';
 
-type Making = JobDocument['form']['base']['leg']['making'];
+type Making = JobOn<'leg-apron'>['form']['base']['leg']['making'];
 const made = (making: Making) =>
   derive(
     change(demoJob('2-long-table'), (d) => {

@@ -1,7 +1,12 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Part } from './part';
 
-type Making = JobDocument['form']['base']['leg']['making'];
+type LegApronForm = Extract<JobDocument['form']['base'], { kind: 'leg-apron' }>;
+type Making = LegApronForm['leg']['making'];
+
+/** How the legs of a piece are made; other bases than legs and aprons have them of one blank. */
+export const makingOf = ({ base }: JobDocument['form']): Making =>
+  base.kind === 'leg-apron' ? base.leg.making : { kind: 'solid' };
 
 /** A blank that a leg is made of. mm */
 export interface LegBlank {

@@ -52,6 +52,8 @@ export function newJob(given: {
         thickness: large ? 30 : 25,
         endOverhang: large ? 60 : 30,
         sideOverhang: large ? 40 : 30,
+        outline: { kind: 'rectangle' },
+        edge: { kind: 'square' },
       },
       base: {
         kind: 'leg-apron',

@@ -1,12 +1,20 @@
-export type PieceAxis = 'x' | 'y' | 'z';
-export type PartKind = 'top' | 'leg' | 'apron' | 'cross-rail';
+import type { Cut, Grown } from '../joint/joint';
+import { box, type Convex, volumeOf } from '../solid/convex';
+import type { Frame } from '../solid/frame';
+import type { Flat } from '../solid/outline';
 
-/** mm; x along the table, y across it, z up from the floor; x and y are zero in the middle of the piece. */
-export interface Place {
-  x: number;
-  y: number;
-  z: number;
-}
+export type PartKind =
+  | 'top'
+  | 'slat'
+  | 'breadboard'
+  | 'leg'
+  | 'apron'
+  | 'cross-rail'
+  | 'foot'
+  | 'post'
+  | 'brace'
+  | 'stretcher'
+  | 'bearer';
 
 export interface Size {
   /** Along the grain. */
@@ -23,30 +31,44 @@ export interface Part {
   kind: PartKind;
   /** How many of its faces are seen. */
   grade: 'all-faces' | 'one-face' | 'hidden';
-  /** Finished; the length is overall, with the tenons. */
+  /** Finished; the length is overall, with the tenons. mm */
   size: Size;
   /** Between the shoulders; the same as the length where there are no tenons. */
   shoulderLength: number;
-  /** Tenon grown from each end of the part, 0 where none. */
-  tenon: { start: number; end: number; thickness: number; width: number; topSet: number };
-  /** Middle of the part between its shoulders. */
-  place: Place;
-  /** Which axis of the piece each axis of the part lies along. */
-  axes: { length: PieceAxis; width: PieceAxis; thickness: PieceAxis };
+  /** What stands beyond each shoulder, 0 where nothing does. */
+  beyond: { start: number; end: number };
+  /** Middle between the shoulders, and the part's own axes. x along the piece, y across it, z up from the floor. */
+  frame: Frame;
+  /** Between its shoulders before joints, in its own axes, mm. */
+  body: readonly Convex[];
+  /** What joints take from it and give to it, in the axes of the piece. */
+  removed: readonly Cut[];
+  added: readonly Grown[];
   /** Tapered legs: the foot's side, and the height below which the taper runs; outside faces stay straight. */
   taper?: { foot: number; from: number };
+  /** How its ends are cut where they are not square: degrees, as a saw is set. */
+  ends?: EndCuts;
   /** The size the design asked for, before the part's real size was entered. */
   design: Size;
   locked: boolean;
   cut: boolean;
 }
 
+/** Degrees from square: the mitre turns in the face, the bevel tilts through the thickness. */
+export interface EndCuts {
+  start: { mitre: number; bevel: number };
+  end: { mitre: number; bevel: number };
+}
+
 export interface Fastener {
   id: string;
   x: number;
   y: number;
-  /** The part it sits on. */
+  /** The part it sits on, and the part of the top it holds. */
   on: string;
+  holds: string;
+  /** The way the part it sits on runs, a unit vector. */
+  way: Flat;
   /** Where the top is held and does not move; the others slide. */
   holdsMiddle: boolean;
 }
@@ -58,11 +80,50 @@ export interface Fitting {
   size: readonly number[];
 }
 
-/** The extent of a part between its shoulders along each axis of the piece. */
-export function extent(part: Pick<Part, 'size' | 'shoulderLength' | 'axes'>): Place {
-  const along: Record<PieceAxis, number> = { x: 0, y: 0, z: 0 };
-  along[part.axes.length] = part.shoulderLength;
-  along[part.axes.width] = part.size.width;
-  along[part.axes.thickness] = part.size.thickness;
-  return along;
+/** What a kind of top or base says of a part; letter, real size and joints are put on for all of them alike. */
+export interface Draft {
+  id: string;
+  name: string;
+  kind: PartKind;
+  grade: Part['grade'];
+  /** Overall. */
+  size: Size;
+  beyond?: Part['beyond'];
+  frame: Frame;
+  /** A block of its size where it is not said. */
+  body?: readonly Convex[];
+  taper?: Part['taper'];
+  ends?: EndCuts;
 }
+
+const NOTHING_BEYOND = { start: 0, end: 0 };
+
+export const shoulderLengthOf = (draft: Draft): number => {
+  const { start, end } = draft.beyond ?? NOTHING_BEYOND;
+  return draft.size.length - start - end;
+};
+
+/** A block of a size about the middle of its own axes. */
+export const blockOf = (length: number, width: number, thickness: number): Convex =>
+  box([-length / 2, -width / 2, -thickness / 2], [length / 2, width / 2, thickness / 2]);
+
+export const bodyOf = (draft: Draft): readonly Convex[] =>
+  draft.body ?? [blockOf(shoulderLengthOf(draft), draft.size.width, draft.size.thickness)];
+
+/** What a joint needs to know of a draft. */
+export const forJoint = (draft: Draft) => ({
+  id: draft.id,
+  name: draft.name,
+  frame: draft.frame,
+  body: bodyOf(draft),
+});
+
+/** m³ of a part between its shoulders, before joints. */
+export const bodyVolume = (part: Pick<Part, 'body'>): number => volumeOf(part.body) * 1e-9;
+
+/** Letters of the parts in their order: I and O read as one and nought on a board end. */
+const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ';
+export const letterOf = (i: number): string =>
+  i < LETTERS.length
+    ? (LETTERS[i] ?? '')
+    : `${LETTERS[Math.floor(i / LETTERS.length) - 1] ?? ''}${LETTERS[i % LETTERS.length] ?? ''}`;

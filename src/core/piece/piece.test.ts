@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, sixSeats } from '../../../tests/fixtures/demo';
+import { distance } from '../solid/distance';
+import { solidInPiece } from '../solid/frame';
 import { derivePiece } from './derive-piece';
 import { drawView } from './drawing';
-import { extent } from './part';
+import { bodyVolume } from './part';
 import { findPart } from './piece';
-import { partVolume } from './weight';
 
 const piece = (document = demoJob('1-square-table')) => derivePiece(document);
 const lock = (length: number | null, width: number | null, thickness: number | null) => ({
@@ -18,7 +19,7 @@ describe('a leg-and-apron table', () => {
   it('has aprons whose overall length is their shoulder length and both tenons', () => {
     const { parts, corner } = piece();
     const apron = parts.find((p) => p.id === 'apron-front')!;
-    expect(apron.size.length).toBe(apron.shoulderLength + 2 * corner.tenon.length);
+    expect(apron.size.length).toBe(apron.shoulderLength + 2 * corner!.tenon.length);
     expect(apron.size.length).toBe(738);
     expect(apron.shoulderLength).toBe(670);
   });
@@ -53,13 +54,11 @@ describe('a leg-and-apron table', () => {
 
   it('keeps its parts from standing in one another between their shoulders', () => {
     const { parts } = piece(sixSeats());
-    const boxes = parts.map((part) => ({ part, size: extent(part) }));
-    for (const [i, a] of boxes.entries()) {
-      for (const b of boxes.slice(i + 1)) {
-        const apart = (['x', 'y', 'z'] as const).some(
-          (axis) => Math.abs(a.part.place[axis] - b.part.place[axis]) >= (a.size[axis] + b.size[axis]) / 2 - 1e-6,
-        );
-        expect(apart, `${a.part.name} and ${b.part.name}`).toBe(true);
+    const solids = parts.map((part) => ({ name: part.name, body: part.body.map((s) => solidInPiece(part.frame, s)) }));
+    for (const [i, a] of solids.entries()) {
+      for (const b of solids.slice(i + 1)) {
+        const apart = Math.min(...a.body.flatMap((p) => b.body.map((q) => distance(p, q))));
+        expect(apart, `${a.name} and ${b.name}`).toBeGreaterThan(-1e-6);
       }
     }
   });
@@ -74,7 +73,7 @@ describe('a leg-and-apron table', () => {
       const side = z >= from ? leg.size.width : foot + ((leg.size.width - foot) * z) / from;
       volume += (side * side * leg.size.length) / n;
     }
-    expect(partVolume(leg) * 1e9).toBeCloseTo(volume, 0);
+    expect(bodyVolume(leg) * 1e9).toBeCloseTo(volume, 0);
   });
 
   it('says what cannot be built, all of it at once', () => {
@@ -118,7 +117,7 @@ describe('cut it, lock it', () => {
     expect(after.base.length).toBe(before.base.length - 10);
     expect(findPart(after, 'apron-back')!.size.length).toBe(728);
     expect(findPart(after, 'apron-back')!.design.length).toBe(738);
-    expect(findPart(after, 'leg-front-right')!.place.x).toBe(findPart(before, 'leg-front-right')!.place.x - 5);
+    expect(findPart(after, 'leg-front-right')!.frame.at[0]).toBe(findPart(before, 'leg-front-right')!.frame.at[0] - 5);
   });
 
   it('legs planed thinner lengthen the shoulders of the aprons still to be cut', () => {

@@ -1,7 +1,9 @@
 import type { Bench, Form, Joints } from '../decision/job-document';
+import type { Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
 import type { Problem } from '../measure/problem';
-import type { Fastener, Fitting, Part } from './part';
+import type { Flat, Outline } from '../solid/outline';
+import type { Draft, Fastener, Fitting, Part } from './part';
 
 export interface PieceDecisions {
   form: Form;
@@ -9,23 +11,116 @@ export interface PieceDecisions {
   bench: Bench;
 }
 
+/** The sizes of a top that everything under it follows: as decided, or as it was cut. mm */
+export interface TopSize {
+  length: number;
+  width: number;
+  thickness: number;
+}
+
+/** A kind of top, laid out with its middle over the middle of the piece. */
+export interface TopPlan {
+  drafts: readonly Draft[];
+  joints: readonly Joint[];
+  /** Seen from above. */
+  outline: Outline;
+  size: TopSize;
+  /** Id of the part whose width the seasons move most; its width through the year is shown. */
+  leading: string;
+  /** Between its slats, mm. */
+  gap?: number;
+  fittings: readonly Fitting[];
+  problems: readonly Problem[];
+}
+
+/** A line under the top along which something of the base touches it and can hold it, from one point to another, mm. */
+export interface Rest {
+  part: string;
+  from: Flat;
+  to: Flat;
+  /** Where along it the top is held and does not move, if anywhere. */
+  held: Flat | null;
+  /** Fasteners that slide stand along it. */
+  slides: boolean;
+}
+
+/** What a strip of the top is, as a beam over what it rests on. mm */
+export interface TopSpan {
+  /** Greatest clear length between rests along the table, and how far the ends stand beyond the last rest. */
+  along: number;
+  beyond: number;
+  /** Between rests that run along the table; null where there are none. */
+  across: number | null;
+}
+
+/** A part of the base that bends under the top and its load. mm */
+export interface BendingPart {
+  /** Names it among the checks. */
+  id: string;
+  part: string;
+  /** In a sentence: “The long aprons”. */
+  words: string;
+  /** Between two ends, or out from one. */
+  how: 'span' | 'cantilever';
+  span: number;
+  breadth: number;
+  depth: number;
+  /** What share of the top and its load it carries, spread along it. */
+  share: number;
+  /** Its depth in the decisions. */
+  path: string;
+}
+
+/** A kind of base under a top. */
+export interface BasePlan {
+  drafts: readonly Draft[];
+  joints: readonly Joint[];
+  rests: readonly Rest[];
+  /** Floor to what the top lies on, mm. */
+  underside: number;
+  /** Outer corners of what stands on the floor, mm. */
+  feet: readonly Flat[];
+  /** Over the legs or feet, mm. */
+  extent: { length: number; width: number };
+  /** Free for knees: floor to what is lowest along a sitter's side, and the parts it is. */
+  knees: { height: number; parts: readonly string[]; words: string };
+  span: TopSpan;
+  bending: readonly BendingPart[];
+  corner: CornerJoint | null;
+  fittings: readonly Fitting[];
+  problems: readonly Problem[];
+}
+
 export interface Piece {
+  kind: { top: Form['top']['kind']; base: Form['base']['kind'] };
   parts: readonly Part[];
-  /** The joint that stands in every corner of the base. */
-  corner: CornerJoint;
+  joints: readonly Joint[];
+  top: Omit<TopPlan, 'drafts' | 'joints' | 'fittings' | 'problems'> & {
+    parts: readonly string[];
+    /** The outline as straight lines, mm. */
+    polygon: readonly Flat[];
+  };
+  /** The joint that stands in every corner of a base of legs and aprons. */
+  corner: CornerJoint | null;
   fasteners: readonly Fastener[];
   fittings: readonly Fitting[];
   /** Of the whole piece, mm. */
   overall: { length: number; width: number; height: number };
   base: { length: number; width: number };
+  feet: readonly Flat[];
   overhang: { end: number; side: number };
-  /** Floor to the underside of the apron, mm. */
-  kneeHeight: number;
-  /** Number of single joints in the piece. */
-  jointCount: number;
+  knees: BasePlan['knees'];
+  span: TopSpan;
+  bending: readonly BendingPart[];
   problems: readonly Problem[];
 }
 
 export function findPart(piece: Piece, id: string): Part | undefined {
   return piece.parts.find((part) => part.id === id);
 }
+
+/** The part of the top that stands for it: the panel, or a slat. */
+export const leadingPart = (piece: Piece): Part | undefined => findPart(piece, piece.top.leading);
+
+export const partsOfKind = (piece: Piece, kind: Part['kind']): readonly Part[] =>
+  piece.parts.filter((part) => part.kind === kind);

@@ -1,6 +1,7 @@
 import type { Form } from '../decision/job-document';
+import { asPoint } from '../joint/joint';
 import { type DayOfStrain, judgeRestraint, type LedgerLine, type Verdict } from '../restraint/restraint';
-import type { Axis, Tie } from '../restraint/tie';
+import { AXES, type Axis, type Tie } from '../restraint/tie';
 import type { Part } from './part';
 import type { Piece } from './piece';
 import { type Season, sizeAt } from './season';
@@ -16,25 +17,38 @@ export interface PieceRestraint extends Verdict {
  */
 export function restraintOfPiece(piece: Piece, season: Season, form: Form): PieceRestraint {
   const ties = tiesOf(piece, form);
-  const bodies = piece.parts.map((part) => ({ id: part.id, name: part.name, at: part.place }));
+  const bodies = piece.parts.map((part) => ({ id: part.id, name: part.name, at: asPoint(part.frame.at) }));
   const glued = new Map(piece.parts.map((part) => [part.id, sizeAt(part, season, season.glued.moisture)]));
   const days = [season.driest, season.wettest].map(({ index, moisture }): DayOfStrain => {
     const strains = new Map(piece.parts.map((part) => [part.id, strainsOf(part, moisture)]));
-    return { day: index, strain: (body, axis) => strains.get(body)?.[axis] ?? 0 };
+    return {
+      day: index,
+      strain: (body, axis) => strains.get(body)?.[axis]?.[axis] ?? 0,
+      skew: (body, axis, other) => strains.get(body)?.[axis]?.[other] ?? 0,
+    };
   });
   return { ties, ...judgeRestraint(bodies, ties, days) };
 
-  function strainsOf(part: Part, moisture: number): Record<Axis, number> {
+  /** The strains of a part along its own axes, turned into those of the piece. */
+  function strainsOf(part: Part, moisture: number): Strains {
     const [then, now] = [glued.get(part.id) ?? part.size, sizeAt(part, season, moisture)];
-    const strains: Record<Axis, number> = { x: 0, y: 0, z: 0 };
+    const strains: Strains = { x: { x: 0, y: 0, z: 0 }, y: { x: 0, y: 0, z: 0 }, z: { x: 0, y: 0, z: 0 } };
     for (const along of ['length', 'width', 'thickness'] as const) {
-      strains[part.axes[along]] = then[along] > 0 ? now[along] / then[along] - 1 : 0;
+      const own = then[along] > 0 ? now[along] / then[along] - 1 : 0;
+      const way = part.frame[along];
+      AXES.forEach((a, i) => {
+        AXES.forEach((b, k) => {
+          strains[a][b] += own * (way[i] ?? 0) * (way[k] ?? 0);
+        });
+      });
     }
     return strains;
   }
 }
 
-/** A fastener's line of the ledger, told from the middle of the top: out toward its edge, in toward the middle. */
+type Strains = Record<Axis, Record<Axis, number>>;
+
+/** A sliding tie's line of the ledger, told from the middle of the top: out toward its edge, in toward the middle. */
 export interface TravelOfTop {
   tie: string;
   /** Id of the part it sits on. */
@@ -43,12 +57,17 @@ export interface TravelOfTop {
   inward: LedgerLine['plus'];
 }
 
-/** How far every sliding fastener of the top must go across the table, and may. */
-export function travelOfTop(piece: Piece, restraint: Verdict): TravelOfTop[] {
+/** How far every fastener and peg that slides must go across the table, and may. */
+export function travelOfTop(piece: Piece, restraint: PieceRestraint): TravelOfTop[] {
+  const byId = new Map(restraint.ties.map((tie) => [tie.id, tie]));
+  const held = new Set(piece.fasteners.filter((f) => f.holdsMiddle).map((f) => f.id));
   return restraint.ledger.flatMap((line) => {
-    const fastener = line.axis === 'y' ? piece.fasteners.find((f) => f.id === line.tie) : undefined;
-    if (!fastener) return [];
-    const [outward, inward] = fastener.y > 0 ? [line.plus, line.minus] : [line.minus, line.plus];
-    return [{ tie: line.tie, on: fastener.on, outward, inward }];
+    const tie = byId.get(line.tie);
+    if (line.axis !== 'y' || !tie || held.has(line.tie)) return [];
+    // The ledger tells the second part against the first; where the first is the panel, what goes out is the panel.
+    const panel = tie.a === piece.top.leading;
+    const away = tie.at.y > 0 !== panel;
+    const [outward, inward] = away ? [line.plus, line.minus] : [line.minus, line.plus];
+    return [{ tie: line.tie, on: panel ? tie.b : tie.a, outward, inward }];
   });
 }

@@ -11,7 +11,7 @@ import type { Species } from '../wood/species';
 import { learnFrom, NO_CORRECTION } from './learning';
 import { airOfPiece, type LineInput, moistureLine } from './moisture-line';
 import type { Part, Size } from './part';
-import { findPart, type Piece } from './piece';
+import { leadingPart, type Piece } from './piece';
 import { seasonFigures } from './season-figures';
 import type { Learned, Season, SeasonDay } from './season-state';
 
@@ -69,7 +69,7 @@ export function deriveSeason(given: {
   const air = airOfPiece({ start, days, deliveredIndex, shopAir, homeAir });
   const airAt = (index: number) => air.moisture[Math.min(days - 1, Math.max(0, index))] ?? 0;
 
-  const top = findPart(piece, 'top');
+  const top = leadingPart(piece);
   // A maker's own moisture at gluing is where the wood is followed from; otherwise from milling, in the shop's air.
   const milledIndex = Math.max(0, Math.min(gluedIndex, daysBetween(start, document.plan.startOn)));
   const from = moistureAtGluing === null ? milledIndex : gluedIndex;
@@ -94,7 +94,7 @@ export function deriveSeason(given: {
   });
   const gluedAt = moistureAtGluing ?? inForce[gluedIndex] ?? airAt(gluedIndex);
 
-  const lock = document.bench.locks.top;
+  const lock = document.bench.locks[piece.top.leading];
   const measuredOn = lock?.width != null ? lock.on : null;
   const uncorrectedAt = (index: number) => inForce[Math.min(days - 1, Math.max(0, index))] ?? 0;
   const reference = {
@@ -250,7 +250,7 @@ export function sizeAt(part: Part, season: Season, atMoisture: number): Size {
       });
   return {
     length: part.size.length * (1 + LENGTHWISE_COEFFICIENT * (atMoisture - season.reference.moisture)),
-    width: part.id === 'top' ? topWidthAt(season, atMoisture) : change(part.size.width, season.ringAngle),
+    width: part.kind === 'top' ? topWidthAt(season, atMoisture) : change(part.size.width, season.ringAngle),
     thickness: change(part.size.thickness, 90 - season.ringAngle),
   };
 }

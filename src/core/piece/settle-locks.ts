@@ -1,8 +1,11 @@
 import type { Bench, Form } from '../decision/job-document';
+import { boundsOfFlat, polygonOf, regularOutline } from '../solid/outline';
+import type { TopSize } from './piece';
+
+type LegApronForm = Extract<Form['base'], { kind: 'leg-apron' }>;
 
 /** The sizes that everything not yet cut follows: the design, corrected by what is cut. mm. */
 export interface SettledSizes {
-  top: { length: number; width: number; thickness: number };
   base: { length: number; width: number };
   leg: { section: number; length: number };
   apron: { height: number; thickness: number };
@@ -15,7 +18,7 @@ export const SHORT_APRON_IDS = ['apron-left', 'apron-right'] as const;
 type Dimension = 'length' | 'width' | 'thickness';
 
 /** Mean of the entered real sizes of some parts along one dimension; undefined where none is entered. */
-function measured(bench: Bench, ids: readonly string[], dimension: Dimension): number | undefined {
+export function measured(bench: Bench, ids: readonly string[], dimension: Dimension): number | undefined {
   const sizes = ids.flatMap((id) => bench.locks[id]?.[dimension] ?? []);
   return sizes.length > 0 ? sizes.reduce((sum, size) => sum + size, 0) / sizes.length : undefined;
 }
@@ -26,35 +29,46 @@ function measured(bench: Bench, ids: readonly string[], dimension: Dimension): n
  *
  * @param tenon length that each end of an apron has beyond its shoulder, given the settled section and apron
  */
-export function settleLocks(
-  form: Form,
+export function settleLegApron(
+  form: LegApronForm,
+  drawn: Form['top'],
+  top: TopSize,
   bench: Bench,
   tenon: (section: number, apronThickness: number, apronHeight: number) => number,
 ): SettledSizes {
-  const { top, base } = form;
-  const section = mean(measured(bench, LEG_IDS, 'width'), measured(bench, LEG_IDS, 'thickness')) ?? base.leg.section;
+  const section = mean(measured(bench, LEG_IDS, 'width'), measured(bench, LEG_IDS, 'thickness')) ?? form.leg.section;
   const aprons = [...LONG_APRON_IDS, ...SHORT_APRON_IDS];
-  const thickness = measured(bench, aprons, 'thickness') ?? base.apron.thickness;
-  const height = measured(bench, aprons, 'width') ?? base.apron.height;
+  const thickness = measured(bench, aprons, 'thickness') ?? form.apron.thickness;
+  const height = measured(bench, aprons, 'width') ?? form.apron.height;
   const beyond = 2 * (section - tenon(section, thickness, height));
   const from = (ids: readonly string[], designed: number) => {
     const overall = measured(bench, ids, 'length');
     return overall === undefined ? designed : overall + beyond;
   };
-  const topThickness = measured(bench, ['top'], 'thickness') ?? top.thickness;
+  const { length, width } = drawnSize(drawn);
   return {
-    top: {
-      length: measured(bench, ['top'], 'length') ?? top.length,
-      width: measured(bench, ['top'], 'width') ?? top.width,
-      thickness: topThickness,
-    },
     base: {
-      length: from(LONG_APRON_IDS, top.length - 2 * top.endOverhang),
-      width: from(SHORT_APRON_IDS, top.width - 2 * top.sideOverhang),
+      length: from(LONG_APRON_IDS, length - 2 * drawn.endOverhang),
+      width: from(SHORT_APRON_IDS, width - 2 * drawn.sideOverhang),
     },
-    leg: { section, length: measured(bench, LEG_IDS, 'length') ?? base.height - topThickness },
+    leg: { section, length: measured(bench, LEG_IDS, 'length') ?? form.height - top.thickness },
     apron: { height, thickness },
   };
+}
+
+/** Length and width of a top as it is drawn: round ones and even polygons have only one of them to choose. mm */
+export function drawnSize(top: Form['top']): { length: number; width: number } {
+  if (top.kind !== 'glued-panel') return top;
+  switch (top.outline.kind) {
+    case 'round':
+      return { length: top.width, width: top.width };
+    case 'polygon': {
+      const { left, right } = boundsOfFlat(polygonOf(regularOutline(top.outline.sides, top.width)));
+      return { length: right - left, width: top.width };
+    }
+    default:
+      return top;
+  }
 }
 
 function mean(...values: (number | undefined)[]): number | undefined {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { change, demoJob, derive } from '../../../tests/fixtures/demo';
-import { extent } from './part';
+import { change, demoJob, derive, type JobOn } from '../../../tests/fixtures/demo';
+import { inPart } from '../solid/frame';
 import { findPart } from './piece';
 
-const table = (edit: Parameters<typeof change>[1] = () => {}) => derive(change(demoJob('2-long-table'), edit));
+const table = (edit: (draft: JobOn<'leg-apron'>) => void = () => {}) => derive(change(demoJob('2-long-table'), edit));
 
 describe('what a leg-and-apron table declares as tied', () => {
   const { piece, restraint } = table();
@@ -23,10 +23,10 @@ describe('what a leg-and-apron table declares as tied', () => {
   it('corner ties lie inside the leg, at the height of the tenon', () => {
     for (const tie of corners) {
       const [leg, apron] = [findPart(piece, tie.a)!, findPart(piece, tie.b)!];
-      const half = extent(leg);
-      expect(Math.abs(tie.at.x - leg.place.x)).toBeLessThanOrEqual(half.x / 2);
-      expect(Math.abs(tie.at.y - leg.place.y)).toBeLessThanOrEqual(half.y / 2);
-      expect(Math.abs(tie.at.z - apron.place.z)).toBeLessThanOrEqual(apron.size.width / 2);
+      const [, across, through] = inPart(leg.frame, [tie.at.x, tie.at.y, tie.at.z]);
+      expect(Math.abs(across)).toBeLessThanOrEqual(leg.size.width / 2);
+      expect(Math.abs(through)).toBeLessThanOrEqual(leg.size.thickness / 2);
+      expect(Math.abs(tie.at.z - apron.frame.at[2])).toBeLessThanOrEqual(apron.size.width / 2);
     }
   });
 

@@ -1,15 +1,12 @@
+import { volumeOf } from '../solid/convex';
 import { density, type Species } from '../wood/species';
 import type { Part } from './part';
 
-/** m³ of a part as it stands in the piece, tenons included, the taper taken off. */
+/** m³ of a part as it stands in the piece: tenons with it, tapers, mortises and notches taken out. */
 export function partVolume(part: Part): number {
-  const { length, width, thickness } = part.size;
-  if (!part.taper) return length * width * thickness * 1e-9;
-  const { foot, from } = part.taper;
-  const straight = (length - from) * width * thickness;
-  // A frustum from the leg's section to the foot.
-  const tapered = (from / 3) * (width * thickness + foot * foot + Math.sqrt(width * thickness) * foot);
-  return (straight + tapered) * 1e-9;
+  const grown = volumeOf(part.added.map(({ solid }) => solid));
+  const taken = volumeOf(part.removed.map(({ solid }) => solid));
+  return (volumeOf(part.body) + grown - taken) * 1e-9;
 }
 
 /** kg at a moisture of about 12 % or less. */

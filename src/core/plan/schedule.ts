@@ -1,5 +1,5 @@
 import { type Day, daysBetween, plusDays, weekday } from '../measure/calendar';
-import type { Operation } from './operations';
+import type { Operation } from './operation';
 
 export interface DatedOperation {
   operation: Operation;

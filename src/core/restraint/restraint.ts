@@ -12,6 +12,11 @@ export interface DayOfStrain {
   /** Any number that tells the day. */
   day: number;
   strain: (body: string, axis: Axis) => number;
+  /**
+   * For parts that lean: how far a point so far off along another axis is carried along this one, as a strain. A leaning
+   * leg that swells across its grain keeps its length because the two together cancel along it.
+   */
+  skew?: (body: string, axis: Axis, other: Axis) => number;
 }
 
 /** Ties that cannot all hold: going round them, so many millimetres are missing. */
@@ -73,11 +78,19 @@ export function judgeRestraint(bodies: readonly Body[], ties: readonly Tie[], da
       { from: a, to: b, weight: 0, tie: i },
       { from: b, to: a, weight: 0, tie: i },
     ]);
-    for (const { day, strain } of days) {
+    const others = AXES.filter((other) => other !== axis);
+    for (const { day, strain, skew } of days) {
       const strains = bodies.map((body) => strain(body.id, axis));
-      const grown = (body: number, c: number) => (strains[body] ?? 0) * (c - (bodies[body]?.at[axis] ?? 0));
+      const skews = skew ? bodies.map((body) => others.map((other) => skew(body.id, axis, other))) : null;
+      const grown = (body: number, c: Point) => {
+        const own = bodies[body]?.at;
+        if (!own) return 0;
+        const along = (strains[body] ?? 0) * (c[axis] - own[axis]);
+        if (!skews) return along;
+        return others.reduce((sum, other, k) => sum + (skews[body]?.[k] ?? 0) * (c[other] - own[other]), along);
+      };
       along.forEach(({ tie, a, b, room }, k) => {
-        const apart = grown(b, tie.at[axis]) - grown(a, tie.at[axis]);
+        const apart = grown(b, tie.at) - grown(a, tie.at);
         offset[k] = apart;
         const [there, back] = [edges[2 * k], edges[2 * k + 1]];
         if (there) there.weight = room.plus - apart;

@@ -6,7 +6,7 @@ import { Button } from '@/ui/button';
 import { Choice, TextField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
-import { Group } from '../form/form-step';
+import { Group } from '../form/group';
 import type { AirReply, DeviceLine } from './air-reply';
 
 /** The devices that send readings; a new one's token is shown this once. */

@@ -43,8 +43,8 @@ export function BenchStep() {
       </p>
       <FigureLine label="Overhang, sides" figure={figures['overhang-side']} />
       <FigureLine label="Overhang, ends" figure={figures['overhang-end']} />
-      <FigureLine label="Base over the legs, long" figure={figures['base-length']} />
-      <FigureLine label="Base over the legs, wide" figure={figures['base-width']} />
+      <FigureLine label="Base on the floor, long" figure={figures['base-length']} />
+      <FigureLine label="Base on the floor, wide" figure={figures['base-width']} />
       <FigureLine label="Top, driest to wettest" figure={figures['top-swing']} />
       <FigureLine label="Widest" figure={figures['top-width-wettest']} />
       {season.reference.measuredOn ? (

@@ -18,7 +18,7 @@ import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { useSpecies } from '@/ui/species';
 import { useUnits } from '@/ui/units';
-import { Group } from '../form/form-step';
+import { Group } from '../form/group';
 import { BoardMoving } from './board-moving';
 
 type Air = { by: 'moisture' | 'air'; moisture: number; temperature: number; relativeHumidity: number };

@@ -70,6 +70,7 @@ export function PieceDrawing({ view: name }: { view: ViewName }) {
       onLight={light}
       partNames={names}
       travel={travel}
+      wood={piece.top.parts}
     />
   );
 }

@@ -27,7 +27,7 @@ export const STEPS: readonly StepRow[] = [
       { amount: (season.topWidth.wettest - season.topWidth.driest) / 2, unit: 'mm-movement' },
     ],
   },
-  { step: 'joints', title: 'Joints', figure: ({ piece }) => [`${piece.jointCount}`] },
+  { step: 'joints', title: 'Joints', figure: ({ piece }) => [`${piece.joints.length}`] },
   {
     step: 'layout',
     title: 'Layout',

@@ -12,11 +12,11 @@ export function CornerDrawing() {
   const [ref, size] = useSize<HTMLDivElement>();
   const leg = piece.parts.find((part) => part.kind === 'leg');
   const apron = piece.parts.find((part) => part.id === 'apron-front');
-  if (!leg || !apron) return null;
   const { corner } = piece;
+  if (!leg || !apron || !corner) return null;
   const s = leg.size.width;
   const t = apron.size.thickness;
-  const reveal = piece.base.width / 2 - Math.abs(apron.place.y) - t / 2;
+  const reveal = piece.base.width / 2 - Math.abs(apron.frame.at[1]) - t / 2;
   const shown = s * 0.9;
   const scale = Math.min((size.width - 190) / (s + shown), (size.height - 150) / (s + shown));
   const [ox, oy] = [(size.width - (s + shown) * scale) / 2 + 10, Math.max(84, (size.height - (s + shown) * scale) / 2)];

@@ -1,123 +1,110 @@
 'use client';
 
-import { useMemo } from 'react';
-import { drawView } from '@/core';
-import { Choice, LengthField } from '@/ui/fields';
+import { useMemo, useState } from 'react';
+import { drawJoint, drawView, JOINTS, jointFamilies, jointFigures } from '@/core';
+import { LengthField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
 import { Length, PhraseText } from '@/ui/units';
 import { useTabs } from '../form/piece-drawing';
 import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
+import { CornerChoices, CornerFigures } from './corner-choices';
 import { CornerDrawing } from './corner-drawing';
+import { JointCard } from './joint-card';
 
+const CORNER = { value: 'corner', label: 'Corner from above' } as const;
 const TABS = [
-  { value: 'corner', label: 'Corner from above' },
+  { value: 'face', label: 'Joint, face on' },
+  { value: 'section', label: 'Cut open' },
   { value: 'front', label: 'Front' },
   { value: 'plan', label: 'Plan' },
 ] as const;
 
 export function JointsStep() {
   const { piece, figures } = useDerived();
-  const joints = useJobState((state) => state.document.joints);
   const hold = useJobState((state) => state.document.form.hold);
   const change = useChange();
   const { lit, light } = useLook();
-  const tabs = useTabs(TABS, 'corner');
   const { corner } = piece;
-  const view = useMemo(() => drawView(piece, tabs.value === 'plan' ? 'plan' : 'front'), [piece, tabs.value]);
+  const tabs = useTabs(corner ? [CORNER, ...TABS] : TABS, corner ? 'corner' : 'face');
+  const shown = tabs.value === 'corner' && !corner ? 'face' : tabs.value;
+  const families = useMemo(() => jointFamilies(piece), [piece]);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const family = families.find(({ id }) => id === chosen) ?? families[0];
+  const view = useMemo(() => {
+    if (shown === 'front' || shown === 'plan') return drawView(piece, shown);
+    return family && shown !== 'corner' ? drawJoint(piece, family.id, shown) : null;
+  }, [piece, shown, family]);
   const names = useMemo(
     () => Object.fromEntries(piece.parts.map((part) => [part.id, `${part.letter}, ${part.name}`])),
     [piece],
   );
+  const sizes = useMemo(() => (family ? jointFigures(piece, family.id) : []), [piece, family]);
+  const deep = sizes.find(({ id }) => id === 'joint-deep');
   return (
     <StepFrame
       step="joints"
       title="Joints"
       views={tabs.bar}
       drawing={
-        tabs.value === 'corner' ? (
+        shown === 'corner' ? (
           <CornerDrawing />
-        ) : (
+        ) : view ? (
           <MeasuredDrawing
             view={view}
-            name={tabs.value}
+            name={shown}
             lit={lit}
             onLight={light}
             partNames={names}
             travel={hold.travel}
+            wood={piece.top.parts}
           />
+        ) : (
+          <p className="p-6 text-ink-2">Nothing is cut out for this joint; how its ends are cut stands beside.</p>
         )
       }
       lead={
-        <>
-          <p>
-            <FigureButton figure={figures['tenon-length']} big>
-              <Length mm={corner.tenon.length} />
-            </FigureButton>{' '}
-            <span className="text-ink-2">into the leg</span>
-          </p>
-          <p>
-            <PhraseText of={corner.reason} />
-          </p>
-        </>
+        corner && shown === 'corner' ? (
+          <>
+            <p>
+              <FigureButton figure={figures['tenon-length']} big>
+                <Length mm={corner.tenon.length} />
+              </FigureButton>{' '}
+              <span className="text-ink-2">into the leg</span>
+            </p>
+            <p>
+              <PhraseText of={corner.reason} />
+            </p>
+          </>
+        ) : (
+          <>
+            {deep ? (
+              <p>
+                <FigureButton figure={deep} big /> <span className="text-ink-2">deep</span>
+              </p>
+            ) : null}
+            <p>{family ? JOINTS[family.joints[0]?.kind ?? 'mortise-tenon'].rule : null}</p>
+          </>
+        )
       }
     >
-      <Choice
-        label="Leg and apron"
-        value={joints.corner}
-        onCommit={change('joints.corner')}
-        options={[
-          {
-            value: 'mortise-tenon',
-            label: 'Mortise and tenon',
-            reason: 'The tenon grows from the apron: its overall length is longer than its shoulder length.',
-          },
-          {
-            value: 'loose-tenon',
-            label: 'Loose tenon',
-            reason: 'The apron is cut to its shoulder length; a separate tenon goes into leg and apron alike.',
-          },
-        ]}
-      />
-      <Choice
-        label="Tenon thickness"
-        value={joints.tenonSchool}
-        onCommit={change('joints.tenonSchool')}
-        options={[
-          {
-            value: 'third',
-            label: 'A third',
-            reason: 'A third of the thinner part: the walls left are as strong as the tenon. The default.',
-          },
-          {
-            value: 'half',
-            label: 'Half',
-            reason: 'Half of the apron where the leg is at least twice as thick: more tenon, the leg can spare it.',
-          },
-        ]}
-      />
-      <Choice
-        label="Two tenons in one leg"
-        value={joints.meeting}
-        onCommit={change('joints.meeting')}
-        options={[
-          { value: 'auto', label: 'By rule' },
-          { value: 'shortened', label: 'Shortened' },
-          { value: 'mitred', label: 'Mitred' },
-          { value: 'staggered', label: 'Staggered' },
-        ]}
-      />
-      <LengthField
-        label="Tenon length"
-        mm={joints.tenonLength}
-        least={5}
-        most={200}
-        allowEmpty="by rule"
-        onCommit={change('joints.tenonLength')}
-        onEmpty={() => change('joints.tenonLength')(null)}
-        hint="Empty: two thirds of the leg, less where they would meet."
-      />
+      {families.length > 0 ? (
+        <Select
+          label="Joint"
+          value={family?.id ?? ''}
+          options={families.map(({ id, words, joints }) => ({
+            value: id,
+            label: `${words} · ${joints.length}`,
+          }))}
+          onCommit={(id) => {
+            setChosen(id);
+            if (shown === 'corner' || shown === 'front' || shown === 'plan') tabs.setValue('face');
+          }}
+          wide
+        />
+      ) : null}
+      {corner ? <CornerChoices /> : null}
       <LengthField
         label="Screws into the top"
         mm={hold.screwLength}
@@ -125,15 +112,12 @@ export function JointsStep() {
         most={200}
         onCommit={change('form.hold.screwLength')}
       />
-      <FigureLine label="Tenon thickness" figure={figures['tenon-thickness-used']} />
-      <FigureLine
-        label={corner.tenon.count > 1 ? `Tenon height, each of ${corner.tenon.count}` : 'Tenon height'}
-        figure={figures['tenon-height']}
-      />
-      <FigureLine label="Set down from the upper edge" figure={figures['tenon-set-down']} />
-      <FigureLine label="Long apron, overall" figure={figures['apron-overall']} />
-      <FigureLine label="Long apron, between shoulders" figure={figures['apron-shoulder']} />
+      {corner ? <CornerFigures corner={corner} /> : null}
+      {sizes.map((figure) => (
+        <FigureLine key={figure.id} label={figure.label} figure={figure} />
+      ))}
       <FigureLine label="Wood over the screws" figure={figures.screw} />
+      {family ? <JointCard family={family} /> : null}
     </StepFrame>
   );
 }

@@ -5,7 +5,7 @@ import type { Board, Layout, Problem } from '@/core';
 import { Button } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
-import { Group } from '../form/form-step';
+import { Group } from '../form/group';
 import { useDerived, useJobState } from '../job/job-context';
 import { TakeDialog } from './take-dialog';
 

@@ -5,7 +5,7 @@ import { LAYOUT_AIMS, type Layout } from '@/core';
 import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useUnits } from '@/ui/units';
-import { Group } from '../form/form-step';
+import { Group } from '../form/group';
 import { useChange, useDerived, useJobState } from '../job/job-context';
 import { AIM_WORDS } from './aim-words';
 import { BoardTools } from './board-tools';

@@ -5,7 +5,7 @@ import { blankLabel } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, LengthField, Select } from '@/ui/fields';
 import { useUnits } from '@/ui/units';
-import { Group } from '../form/form-step';
+import { Group } from '../form/group';
 import { useDerived } from '../job/job-context';
 import type { MoveHands } from './use-moves';
 

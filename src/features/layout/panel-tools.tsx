@@ -5,7 +5,7 @@ import { Button } from '@/ui/button';
 import { Choice, LengthField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length } from '@/ui/units';
-import { Group } from '../form/form-step';
+import { Group } from '../form/group';
 import { useChange, useDerived, useJobState, useShownDay } from '../job/job-context';
 import type { PanelHands } from './use-panel';
 

@@ -5,7 +5,7 @@ import { plusDays } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, DayField, LengthField } from '@/ui/fields';
 import { Length, QuantityText, useUnits } from '@/ui/units';
-import { Group } from '../form/form-step';
+import { Group } from '../form/group';
 import { useDerived, useJobState, useShownDay } from '../job/job-context';
 
 /** Widths measured on the piece since it was glued, and what they say about its forecast. */

@@ -4,7 +4,7 @@ import { FINISH_OF_PLAN, FINISHES, HOLDS, MOVEMENT_SCHOOLS, plusDays, sayDayShor
 import { Choice, DayField, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { QuantityText, useUnits } from '@/ui/units';
-import { Group } from '../form/form-step';
+import { Group } from '../form/group';
 import { Exaggeration, PieceDrawing, useTabs } from '../form/piece-drawing';
 import { useChange, useDerived, useJobState, useShownDay } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';

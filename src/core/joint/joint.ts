@@ -1,0 +1,66 @@
+import type { Axis, Point, Tie } from '../restraint/tie';
+import type { Convex } from '../solid/convex';
+import type { Frame } from '../solid/frame';
+import type { Vec } from '../solid/vector';
+
+/** A part as its joints see it. */
+export interface JointPart {
+  id: string;
+  name: string;
+  frame: Frame;
+  /** What of it stands before joints take from it and give to it, in its own axes, mm. */
+  body: readonly Convex[];
+}
+
+/** Wood taken from a part, in the axes of the piece. */
+export interface Cut {
+  part: string;
+  /** A mortise, a notch, a peg hole: as a maker calls it. */
+  what: string;
+  solid: Convex;
+  /** Outward directions of the faces it comes in by; it must stay inside every other face. */
+  open: readonly Vec[];
+}
+
+/** Wood that stands beyond a part's shoulders. */
+export interface Grown {
+  part: string;
+  solid: Convex;
+}
+
+/** Two parts joined at one place. */
+export interface Joint {
+  id: string;
+  kind: JointKind;
+  name: string;
+  /** Ids of the part that takes the other, and of the one that goes in. */
+  into: string;
+  from: string;
+  removed: readonly Cut[];
+  added: readonly Grown[];
+  ties: readonly Tie[];
+  /** Joints whose cuts it opens into on purpose. */
+  meets?: readonly string[];
+  /** Sized and checked by a rule of its own, together with its neighbours. */
+  ruled?: 'leg-corner';
+}
+
+export type JointKind =
+  | 'mortise-tenon'
+  | 'through-tenon'
+  | 'twin-tenon'
+  | 'loose-tenon'
+  | 'stub-tenon'
+  | 'half-lap'
+  | 'bridle'
+  | 'meeting-arms'
+  | 'breadboard'
+  | 'bolted';
+
+export const asPoint = ([x, y, z]: Vec): Point => ({ x, y, z });
+
+/** The axis of the piece that a direction lies nearest to. */
+export function nearestAxis([x, y, z]: Vec): Axis {
+  const [a, b, c] = [Math.abs(x), Math.abs(y), Math.abs(z)];
+  return a >= b && a >= c ? 'x' : b >= c ? 'y' : 'z';
+}

@@ -1,0 +1,82 @@
+import { glued } from '../restraint/tie';
+import { box, type Convex, clipAll, type Plane, planeThrough } from '../solid/convex';
+import { type Frame, inPiece, solidInPiece } from '../solid/frame';
+import { cross, times, unit, type Vec } from '../solid/vector';
+import { asPoint, type Joint, type JointKind, type JointPart, nearestAxis } from './joint';
+
+/** A tenon on the end of a part, in a mortise of another. mm, directions in the axes of the piece. */
+export interface TenonGiven {
+  id: string;
+  kind: JointKind;
+  into: JointPart;
+  from: JointPart;
+  /** Middle of the tenon in the shoulder. */
+  at: Vec;
+  /** The way it goes in, and the way its width lies; the thickness is square to both. */
+  along: Vec;
+  wide: Vec;
+  size: { length: number; width: number; thickness: number };
+  /** How far it is let into the part it comes from too; 0 where it grows from it. */
+  back?: number;
+  /** The face of the mortised part it goes in by, as an outward direction; against the way in where it is not said. */
+  face?: Vec;
+  /** It comes out on the other side; the mortise is open there too. */
+  through?: { face: Vec };
+  /** What of its end is cut off, a mitre for instance. */
+  ends?: readonly Plane[];
+  /** How it is held, beyond being glued over its width. */
+  ties?: Joint['ties'];
+  ruled?: Joint['ruled'];
+}
+
+const NAMES: Partial<Record<JointKind, string>> = { 'loose-tenon': 'slot' };
+
+/** A tenon's own axes: its length the way it goes in, from the middle of its shoulder. */
+export function tenonFrame(at: Vec, along: Vec, wide: Vec): Frame {
+  const length = unit(along);
+  const across = unit(cross(length, wide));
+  return { at, length, width: cross(across, length), thickness: across };
+}
+
+/**
+ * A mortise and its tenon as solids, and what they tie: glued over the tenon's width, whose fibres run across those of the
+ * mortised part.
+ */
+export function tenonJoint(given: TenonGiven): Joint {
+  const { id, kind, into, from, at, along, wide, size, back = 0, through } = given;
+  const frame = tenonFrame(at, along, wide);
+  const piece = (start: number, end: number): Convex =>
+    clipAll(
+      solidInPiece(
+        frame,
+        box([start, -size.width / 2, -size.thickness / 2], [end, size.width / 2, size.thickness / 2]),
+      ),
+      given.ends ?? [],
+    );
+  const entry = given.face ?? times(frame.length, -1);
+  const what = NAMES[kind] ?? 'mortise';
+  const inner = piece(0, size.length);
+  const middle = inPiece(frame, [size.length / 2, 0, 0]);
+  const name = `${from.name} in ${into.name.toLowerCase()}`;
+  return {
+    id,
+    kind,
+    name,
+    into: into.id,
+    from: from.id,
+    removed: [
+      { part: into.id, what, solid: inner, open: through ? [entry, through.face] : [entry] },
+      ...(back > 0 ? [{ part: from.id, what, solid: piece(-back, 0), open: [frame.length] }] : []),
+    ],
+    added: [{ part: from.id, solid: back > 0 ? piece(-back, size.length) : inner }],
+    ties:
+      given.ties ??
+      glued({ id, name, a: into.id, b: from.id, at: asPoint(middle) }, { [nearestAxis(frame.width)]: size.width }),
+    ...(given.ruled ? { ruled: given.ruled } : {}),
+  };
+}
+
+/** The plane that mitres a tenon's end at 45° toward a neighbour that comes in from the side `toward`. */
+export const mitre = (corner: Vec, along: Vec, toward: Vec): Plane => planeThrough(corner, unitSum(along, toward));
+
+const unitSum = (a: Vec, b: Vec): Vec => unit([a[0] + b[0], a[1] + b[1], a[2] + b[2]]);

@@ -1,0 +1,316 @@
+import type { Joint } from '../joint/joint';
+import { type CornerJoint, LEAST_BACK_WALL, legCorner } from '../joint/leg-corner';
+import { stubTenonLength, stubTies } from '../joint/stub-tenon';
+import { mitre, tenonJoint } from '../joint/tenon';
+import type { Problem } from '../measure/problem';
+import { clipAll, planeThrough } from '../solid/convex';
+import { squareFrame } from '../solid/frame';
+import type { Vec } from '../solid/vector';
+import { blockOf, type Draft, type Fitting, forJoint } from './part';
+import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
+import { settleLegApron } from './settle-locks';
+
+export type LegApronForm = Extract<PieceDecisions['form']['base'], { kind: 'leg-apron' }>;
+
+/** Below the apron before a taper begins, mm; common practice. */
+const BEFORE_TAPER = 15;
+/** Between the two loose tenons of one end, mm. */
+const BETWEEN_LOOSE = 12;
+
+/** Four legs, four aprons and perhaps cross rails between the long aprons. */
+export function legApronBase(
+  form: LegApronForm,
+  { form: whole, joints, bench }: PieceDecisions,
+  top: TopSize,
+): BasePlan {
+  const cornerFor = (section: number, apronThickness: number, apronHeight: number) =>
+    legCorner({ section, apronThickness, apronHeight, reveal: form.apron.reveal, choice: joints });
+  const grown = (corner: CornerJoint) => (corner.kind === 'mortise-tenon' ? corner.tenon.length : 0);
+
+  const settled = settleLegApron(form, whole.top, top, bench, (s, t, h) => grown(cornerFor(s, t, h)));
+  const { leg, apron } = settled;
+  const corner = cornerFor(leg.section, apron.thickness, apron.height);
+  const base = {
+    length: Math.max(settled.base.length, 2 * leg.section + 1),
+    width: Math.max(settled.base.width, 2 * leg.section + 1),
+  };
+  const shoulder = { long: base.length - 2 * leg.section, short: base.width - 2 * leg.section };
+  const beyond = { start: grown(corner), end: grown(corner) };
+  const railZ = leg.length - apron.height / 2;
+  const apronInset = form.apron.reveal + apron.thickness / 2;
+
+  const legs = CORNERS.map(({ id, name, sx, sy }): Draft => {
+    const taper =
+      form.leg.taper.kind === 'tapered'
+        ? { foot: form.leg.taper.foot, from: leg.length - apron.height - BEFORE_TAPER }
+        : null;
+    return {
+      id,
+      name,
+      kind: 'leg',
+      grade: 'all-faces',
+      size: { length: leg.length, width: leg.section, thickness: leg.section },
+      frame: squareFrame(
+        [(sx * (base.length - leg.section)) / 2, (sy * (base.width - leg.section)) / 2, leg.length / 2],
+        { length: 'z', width: 'x', thickness: 'y' },
+      ),
+      ...(taper ? { taper, body: [taperedLeg(leg, taper, [-sx, -sy])] } : {}),
+    };
+  });
+  const longY = base.width / 2 - apronInset;
+  const shortX = base.length / 2 - apronInset;
+  const aprons = [
+    ...LONG.map(
+      ({ id, name, side }): Draft => ({
+        id,
+        name,
+        kind: 'apron',
+        grade: 'one-face',
+        size: { length: shoulder.long + beyond.start + beyond.end, width: apron.height, thickness: apron.thickness },
+        beyond,
+        frame: squareFrame([0, side * longY, railZ], { length: 'x', width: 'z', thickness: 'y' }),
+      }),
+    ),
+    ...SHORT.map(
+      ({ id, name, side }): Draft => ({
+        id,
+        name,
+        kind: 'apron',
+        grade: 'one-face',
+        size: { length: shoulder.short + beyond.start + beyond.end, width: apron.height, thickness: apron.thickness },
+        beyond,
+        frame: squareFrame([side * shortX, 0, railZ], { length: 'y', width: 'z', thickness: 'x' }),
+      }),
+    ),
+  ];
+  const rails = crossRails(form.crossRails, base, apronInset, apron, leg.length);
+
+  const inside = base.width / 2 - form.apron.reveal - apron.thickness;
+  const endInside = shortX - apron.thickness / 2;
+  const across = (part: string, x: number, reach: number): Rest => ({
+    part,
+    from: [x, -reach],
+    to: [x, reach],
+    held: [x, 0],
+    slides: false,
+  });
+  const rests: Rest[] = [
+    ...LONG.map(
+      ({ id, side }): Rest => ({
+        part: id,
+        from: [-shoulder.long / 2, side * inside],
+        to: [shoulder.long / 2, side * inside],
+        held: null,
+        slides: true,
+      }),
+    ),
+    ...SHORT.map(({ id, side }) => across(id, side * endInside, shoulder.short / 2)),
+    ...rails.map((rail) => across(rail.id, rail.frame.at[0], inside)),
+  ];
+  return {
+    drafts: [...legs, ...aprons, ...rails],
+    joints: [...corners(legs, aprons, corner), ...stubs(aprons, rails)],
+    rests,
+    underside: leg.length,
+    feet: CORNERS.map(({ sx, sy }) => [(sx * base.length) / 2, (sy * base.width) / 2]),
+    extent: base,
+    knees: { height: leg.length - apron.height, parts: ['apron-front', 'apron-back'], words: 'the apron' },
+    span: {
+      along: (base.length - 2 * form.apron.reveal) / (form.crossRails + 1),
+      beyond: Math.max(0, (top.length - base.length) / 2 + form.apron.reveal),
+      across: base.width - 2 * (form.apron.reveal + apron.thickness),
+    },
+    bending: [
+      {
+        id: 'apron',
+        part: 'apron-front',
+        words: 'The long aprons',
+        how: 'span',
+        span: shoulder.long,
+        breadth: apron.thickness,
+        depth: apron.height,
+        share: 0.5,
+        path: 'form.base.apron.height',
+      },
+    ],
+    corner,
+    fittings: looseTenons(corner),
+    problems: impossible(form, settled),
+  };
+}
+
+const CORNERS = [
+  { id: 'leg-front-left', name: 'Leg, front left', sx: -1, sy: -1 },
+  { id: 'leg-front-right', name: 'Leg, front right', sx: 1, sy: -1 },
+  { id: 'leg-back-left', name: 'Leg, back left', sx: -1, sy: 1 },
+  { id: 'leg-back-right', name: 'Leg, back right', sx: 1, sy: 1 },
+] as const;
+const LONG = [
+  { id: 'apron-front', name: 'Apron, front', side: -1 },
+  { id: 'apron-back', name: 'Apron, back', side: 1 },
+] as const;
+const SHORT = [
+  { id: 'apron-left', name: 'Apron, left', side: -1 },
+  { id: 'apron-right', name: 'Apron, right', side: 1 },
+] as const;
+
+/** A leg whose two inside faces run in to its foot; `inward` tells where inside is along its width and its thickness. */
+function taperedLeg(
+  leg: { section: number; length: number },
+  taper: { foot: number; from: number },
+  inward: readonly [number, number],
+) {
+  const block = blockOf(leg.length, leg.section, leg.section);
+  const [half, floor] = [leg.section / 2, -leg.length / 2];
+  const [bend, foot] = [floor + taper.from, taper.foot - half];
+  // In the plane of length and the face's own axis: through the bend on the face and the foot's edge at the floor.
+  const slope = (half - foot) / taper.from;
+  const plane = (axis: 1 | 2, side: number) => {
+    const point: Vec = axis === 1 ? [bend, side * half, 0] : [bend, 0, side * half];
+    return planeThrough(point, axis === 1 ? [-slope, side, 0] : [-slope, 0, side]);
+  };
+  return clipAll(block, [plane(1, inward[0]), plane(2, inward[1])]);
+}
+
+/** Every apron's end in its leg: one tenon, or two loose ones above each other. */
+function corners(legs: readonly Draft[], aprons: readonly Draft[], corner: CornerJoint): Joint[] {
+  const { tenon, meeting } = corner;
+  return aprons.flatMap((apron) => {
+    const long = apron.frame.length[0] === 1;
+    const [along, beside] = long ? ([0, 1] as const) : ([1, 0] as const);
+    return legs
+      .filter((leg) => Math.sign(leg.frame.at[beside]) === Math.sign(apron.frame.at[beside]))
+      .flatMap((leg) => {
+        const outward = Math.sign(leg.frame.at[along]);
+        const face = leg.frame.at[along] - (outward * leg.size.width) / 2;
+        const way: Vec = long ? [outward, 0, 0] : [0, outward, 0];
+        const middle = apron.frame.at[beside];
+        // Where two tenons meet, each is mitred from its long outer cheek back to its short inner one.
+        const side = Math.sign(middle);
+        const tip = face + outward * tenon.length;
+        const outer = middle + (side * tenon.thickness) / 2;
+        const point: Vec = long ? [tip, outer, 0] : [outer, tip, 0];
+        const inward: Vec = long ? [0, -side, 0] : [-side, 0, 0];
+        const upper = apron.frame.at[2] + apron.size.width / 2 - tenon.topSet;
+        return Array.from({ length: tenon.count }, (_, i) => {
+          // Staggered, the short aprons' tenons stand under the long ones'.
+          const down = i * (tenon.width + BETWEEN_LOOSE) + (meeting === 'staggered' && !long ? tenon.width : 0);
+          const z = upper - down - tenon.width / 2;
+          return tenonJoint({
+            id: `${leg.id}/${apron.id}${tenon.count > 1 ? `/${i + 1}` : ''}`,
+            kind: corner.kind,
+            into: forJoint(leg),
+            from: forJoint(apron),
+            at: long ? [face, middle, z] : [middle, face, z],
+            along: way,
+            wide: [0, 0, 1],
+            size: tenon,
+            back: tenon.intoApron,
+            ...(meeting === 'mitred' ? { ends: [mitre(point, way, inward)] } : {}),
+            ruled: 'leg-corner',
+          });
+        });
+      });
+  });
+}
+
+const RAIL_SET = 6;
+
+function crossRails(
+  count: number,
+  base: { length: number; width: number },
+  apronInset: number,
+  apron: { height: number; thickness: number },
+  legLength: number,
+): Draft[] {
+  const stub = stubTenonLength(apron.thickness);
+  const clear = base.width - 2 * apronInset - apron.thickness;
+  const height = Math.round(Math.min(apron.height, Math.max(40, apron.height * 0.6)));
+  return Array.from({ length: count }, (_, i) => ({
+    id: `cross-rail-${i + 1}`,
+    name: `Cross rail ${i + 1}`,
+    kind: 'cross-rail' as const,
+    grade: 'hidden' as const,
+    size: { length: clear + 2 * stub, width: height, thickness: apron.thickness },
+    beyond: { start: stub, end: stub },
+    frame: squareFrame([-base.length / 2 + (base.length * (i + 1)) / (count + 1), 0, legLength - height / 2], {
+      length: 'y',
+      width: 'z',
+      thickness: 'x',
+    }),
+  }));
+}
+
+function stubs(aprons: readonly Draft[], rails: readonly Draft[]): Joint[] {
+  return rails.flatMap((rail) =>
+    aprons
+      .filter((apron) => apron.frame.length[0] === 1)
+      .map((apron) => {
+        const side = Math.sign(apron.frame.at[1]);
+        const size = {
+          length: rail.beyond?.end ?? 0,
+          width: rail.size.width - 2 * RAIL_SET,
+          thickness: Math.round(rail.size.thickness / 3),
+        };
+        const at: Vec = [rail.frame.at[0], apron.frame.at[1] - (side * apron.size.thickness) / 2, rail.frame.at[2]];
+        return tenonJoint({
+          id: `${apron.id}/${rail.id}`,
+          kind: 'stub-tenon',
+          into: forJoint(apron),
+          from: forJoint(rail),
+          at,
+          along: [0, side, 0],
+          wide: [0, 0, 1],
+          size,
+          ties: stubTies({
+            apron,
+            rail,
+            at: { x: at[0], y: apron.frame.at[1], z: at[2] },
+            tenonWidth: size.width,
+          }),
+        });
+      }),
+  );
+}
+
+function looseTenons(corner: CornerJoint): Fitting[] {
+  if (corner.kind !== 'loose-tenon') return [];
+  const { thickness, width, length, intoApron, count } = corner.tenon;
+  return [{ name: 'Loose tenons', count: 8 * count, size: [thickness, width, length + intoApron] }];
+}
+
+function impossible(form: LegApronForm, settled: ReturnType<typeof settleLegApron>): Problem[] {
+  const problems: Problem[] = [];
+  const { base, leg, apron } = settled;
+  if (base.length < 2 * leg.section + 50 || base.width < 2 * leg.section + 50) {
+    const across = base.width < 2 * leg.section + 50;
+    problems.push({
+      problem: 'The legs would stand in each other: too little is left between them.',
+      where: across ? 'form.top.sideOverhang' : 'form.top.endOverhang',
+      wayOut: 'Make the top larger, the overhang smaller or the legs thinner.',
+    });
+  }
+  const back = form.apron.reveal + apron.thickness;
+  if (back > leg.section - LEAST_BACK_WALL) {
+    problems.push({
+      problem: 'The apron is set so far back, or is so thick, that its tenon misses the leg.',
+      where: 'form.base.apron.reveal',
+      wayOut: 'Make the reveal or the apron smaller, or the leg thicker.',
+    });
+  }
+  if (leg.length <= apron.height + 20) {
+    problems.push({
+      problem: 'The apron reaches the floor.',
+      where: 'form.base.apron.height',
+      wayOut: 'Make the apron lower or the table higher.',
+    });
+  }
+  if (form.leg.taper.kind === 'tapered' && form.leg.taper.foot > leg.section) {
+    problems.push({
+      problem: 'The foot of the leg is thicker than its top.',
+      where: 'form.base.leg.taper.foot',
+      wayOut: 'A taper ends thinner than it starts: make the foot smaller.',
+    });
+  }
+  return problems;
+}

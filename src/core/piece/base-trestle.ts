@@ -1,0 +1,258 @@
+import type { Joint } from '../joint/joint';
+import { BOLTED_STUB, postTenons, stretcherTenon, TUSK_BEYOND } from '../joint/post-tenons';
+import { tenonJoint } from '../joint/tenon';
+import type { Problem } from '../measure/problem';
+import { fixed, glued } from '../restraint/tie';
+import { clipAll, planeThrough } from '../solid/convex';
+import { squareFrame } from '../solid/frame';
+import type { Flat } from '../solid/outline';
+import type { Vec } from '../solid/vector';
+import { type Draft, type Fitting, forJoint } from './part';
+import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
+import { drawnSize } from './settle-locks';
+
+export type TrestleForm = Extract<PieceDecisions['form']['base'], { kind: 'trestle' }>;
+
+const SIDES = [
+  { side: -1, word: 'left' },
+  { side: 1, word: 'right' },
+] as const;
+
+/** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
+export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, top: TopSize): BasePlan {
+  const { foot, post, bearer, stretcher, pads } = form;
+  const drawn = drawnSize(whole.top);
+  const underside = form.height - top.thickness;
+  const thickest = Math.max(foot.thickness, post.thickness, bearer.thickness);
+  const middle = Math.max(thickest, drawn.length / 2 - whole.top.endOverhang - thickest / 2);
+  const across = Math.max(post.width, drawn.width - 2 * whole.top.sideOverhang);
+  const bearerLong = Math.max(post.width, across - 2 * bearer.shorter);
+  const footTop = pads + foot.height;
+  const postLong = Math.max(20, underside - bearer.height - footTop);
+  const into = { foot: tenonsInto(form, foot.height), bearer: tenonsInto(form, bearer.height) };
+
+  const trestles = SIDES.map(({ side, word }) => {
+    const x = side * middle;
+    const upright: Draft = {
+      id: `post-${word}`,
+      name: `Post, ${word}`,
+      kind: 'post',
+      grade: 'all-faces',
+      size: {
+        length: postLong + into.foot.length + into.bearer.length,
+        width: post.width,
+        thickness: post.thickness,
+      },
+      beyond: { start: into.foot.length, end: into.bearer.length },
+      frame: squareFrame([x, 0, footTop + postLong / 2], { length: 'z', width: 'y', thickness: 'x' }),
+    };
+    const lying = (
+      kind: 'foot' | 'bearer',
+      name: string,
+      long: number,
+      high: number,
+      thick: number,
+      z: number,
+    ): Draft => ({
+      id: `${kind}-${word}`,
+      name: `${name}, ${word}`,
+      kind,
+      grade: kind === 'foot' ? 'all-faces' : 'one-face',
+      size: { length: long, width: high, thickness: thick },
+      frame: squareFrame([x, 0, z], { length: 'y', width: 'z', thickness: 'x' }),
+    });
+    return {
+      side,
+      x,
+      post: upright,
+      foot: lying('foot', 'Foot', across, foot.height, foot.thickness, pads + foot.height / 2),
+      bearer: lying('bearer', 'Bearer', bearerLong, bearer.height, bearer.thickness, underside - bearer.height / 2),
+    };
+  });
+
+  const tenon = stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: post.width });
+  const out = {
+    wedged: post.thickness + stretcher.proud,
+    tusk: post.thickness + TUSK_BEYOND,
+    bolted: Math.min(BOLTED_STUB, post.thickness / 3),
+  }[stretcher.joint];
+  const between = 2 * middle - post.thickness;
+  const rail: Draft = {
+    id: 'stretcher',
+    name: 'Stretcher',
+    kind: 'stretcher',
+    grade: 'all-faces',
+    size: { length: between + 2 * out, width: stretcher.height, thickness: stretcher.thickness },
+    beyond: { start: out, end: out },
+    frame: squareFrame([0, 0, stretcher.at], { length: 'x', width: 'z', thickness: 'y' }),
+  };
+
+  const joints = trestles.flatMap(({ side, x, ...parts }): Joint[] => {
+    const end = (under: Draft, upward: 1 | -1, z: number, size: typeof into.foot) =>
+      size.places.map((y, i) =>
+        tenonJoint({
+          id: `${under.id}/${parts.post.id}${size.places.length > 1 ? `/${i + 1}` : ''}`,
+          kind: size.places.length > 1 ? 'twin-tenon' : 'mortise-tenon',
+          into: forJoint(under),
+          from: forJoint(parts.post),
+          at: [x, y, z],
+          along: [0, 0, upward],
+          wide: [0, 1, 0],
+          size,
+          ties:
+            i > 0
+              ? []
+              : gluedTogether(
+                  `${under.id}/${parts.post.id}`,
+                  under,
+                  parts.post,
+                  [x, 0, z + (upward * size.length) / 2],
+                  size,
+                ),
+        }),
+      );
+    const face = x - (side * post.thickness) / 2;
+    const at: Vec = [face, 0, stretcher.at];
+    const id = `${parts.post.id}/stretcher`;
+    const between = { id, name: `Stretcher in ${parts.post.name.toLowerCase()}`, a: parts.post.id, b: rail.id };
+    const joint = tenonJoint({
+      id,
+      kind: stretcher.joint === 'bolted' ? 'bolted' : 'through-tenon',
+      into: forJoint(parts.post),
+      from: forJoint(rail),
+      at,
+      along: [side, 0, 0],
+      wide: [0, 0, 1],
+      size: { ...tenon, length: out },
+      ...(stretcher.joint === 'bolted' ? {} : { through: { face: [side, 0, 0] } }),
+      // A tusk or a bolt draws the shoulder home and holds one point; a wedged tenon is glued over its width.
+      ties:
+        stretcher.joint === 'wedged'
+          ? glued({ ...between, at: { x, y: 0, z: stretcher.at } }, { z: tenon.width })
+          : [fixed({ ...between, at: { x, y: 0, z: stretcher.at } })],
+    });
+    return [
+      ...end(parts.foot, -1, footTop, into.foot),
+      ...end(parts.bearer, 1, footTop + postLong, into.bearer),
+      // What stands beyond the post takes nothing from it.
+      { ...joint, removed: joint.removed.map((cut) => ({ ...cut, solid: mortiseOnly(cut.solid, x, post.thickness) })) },
+    ];
+  });
+
+  return {
+    drafts: trestles.flatMap((trestle) => [trestle.foot, trestle.post, trestle.bearer]).concat(rail),
+    joints,
+    rests: trestles.map(
+      ({ x, bearer: { id } }): Rest => ({
+        part: id,
+        from: [x, -bearerLong / 2],
+        to: [x, bearerLong / 2],
+        held: [x, 0],
+        slides: true,
+      }),
+    ),
+    underside,
+    feet: trestles.flatMap(({ x }) =>
+      [-1, 1].flatMap((sx) => [-1, 1].map((sy): Flat => [x + (sx * foot.thickness) / 2, (sy * across) / 2])),
+    ),
+    extent: { length: 2 * middle + thickest, width: across },
+    knees: { height: underside, parts: ['top'], words: 'the top' },
+    span: {
+      along: 2 * middle - bearer.thickness,
+      beyond: Math.max(0, top.length / 2 - middle - bearer.thickness / 2),
+      across: null,
+    },
+    bending: [
+      {
+        id: 'bearer',
+        part: 'bearer-left',
+        words: 'The bearers, from the post to their ends,',
+        how: 'cantilever',
+        span: (bearerLong - post.width) / 2,
+        breadth: bearer.thickness,
+        depth: bearer.height,
+        share: 0.25,
+        path: 'form.base.bearer.height',
+      },
+    ],
+    corner: null,
+    fittings: fittingsOf(form),
+    problems: impossible(form, underside, tenon),
+  };
+}
+
+const tenonsInto = ({ post, tenons }: TrestleForm, into: number) =>
+  postTenons({ width: post.width, thickness: post.thickness, count: tenons, into });
+
+/** Tenons of one end are glued together: what holds is the breadth over all of them. */
+function gluedTogether(id: string, into: Draft, from: Draft, [x, y, z]: Vec, size: ReturnType<typeof postTenons>) {
+  const breadth = (size.places.at(-1) ?? 0) - (size.places[0] ?? 0) + size.width;
+  return glued(
+    { id, name: `${from.name} in ${into.name.toLowerCase()}`, a: into.id, b: from.id, at: { x, y, z } },
+    { y: breadth },
+  );
+}
+
+/** A through mortise is as deep as its post is thick. */
+function mortiseOnly(solid: Joint['removed'][number]['solid'], x: number, thickness: number) {
+  return clipAll(solid, [
+    planeThrough([x + thickness / 2, 0, 0], [1, 0, 0]),
+    planeThrough([x - thickness / 2, 0, 0], [-1, 0, 0]),
+  ]);
+}
+
+function fittingsOf(form: TrestleForm): Fitting[] {
+  const { stretcher, pads } = form;
+  const tenon = stretcherTenon({
+    height: stretcher.height,
+    thickness: stretcher.thickness,
+    postWidth: form.post.width,
+  });
+  return [
+    ...(stretcher.joint === 'wedged' ? [{ name: 'Wedges for the stretcher', count: 4, size: [tenon.thickness] }] : []),
+    ...(stretcher.joint === 'tusk' ? [{ name: 'Tusks for the stretcher', count: 2, size: [tenon.thickness] }] : []),
+    ...(stretcher.joint === 'bolted' ? [{ name: 'Bolts with cross dowels', count: 2, size: [120] }] : []),
+    ...(pads > 0 ? [{ name: 'Foot pads', count: 4, size: [pads] }] : []),
+  ];
+}
+
+function impossible(form: TrestleForm, underside: number, tenon: { width: number; thickness: number }): Problem[] {
+  const { foot, post, bearer, stretcher, pads } = form;
+  const problems: Problem[] = [];
+  const clear = { from: pads + foot.height, to: underside - bearer.height };
+  if (clear.to - clear.from < 100) {
+    problems.push({
+      problem: 'Between foot and bearer no post is left.',
+      where: 'form.base.height',
+      wayOut: 'Make the table higher, or the foot or the bearer lower.',
+    });
+  }
+  const [low, high] = [stretcher.at - stretcher.height / 2, stretcher.at + stretcher.height / 2];
+  if (low < clear.from + 10 || high > clear.to - 10) {
+    problems.push({
+      problem: 'The stretcher runs into the foot or the bearer.',
+      where: 'form.base.stretcher.at',
+      wayOut: `Put its middle between ${Math.ceil(clear.from + stretcher.height / 2 + 10)} and ${Math.floor(clear.to - stretcher.height / 2 - 10)} mm above the floor.`,
+    });
+  }
+  if (tenon.width < 15) {
+    problems.push({
+      problem: 'The stretcher is too low for a tenon with shoulders.',
+      where: 'form.base.stretcher.height',
+      wayOut: 'Make it at least 30 mm high.',
+    });
+  }
+  for (const [name, thickness, path] of [
+    ['foot', foot.thickness, 'form.base.foot.thickness'],
+    ['bearer', bearer.thickness, 'form.base.bearer.thickness'],
+  ] as const) {
+    if (thickness < post.thickness) {
+      problems.push({
+        problem: `The ${name} is thinner than the post that stands in it.`,
+        where: path,
+        wayOut: `Make the ${name} at least as thick as the post.`,
+      });
+    }
+  }
+  return problems;
+}

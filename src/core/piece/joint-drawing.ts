@@ -1,0 +1,254 @@
+import type { Cut, Joint } from '../joint/joint';
+import type { Figure } from '../measure/figure';
+import { mm, movement } from '../measure/quantity';
+import { type Convex, clipAll, corners, isEmpty, type Plane, reach } from '../solid/convex';
+import { inPart, solidInPart, solidInPiece } from '../solid/frame';
+import { boundsOfFlat, hullOf } from '../solid/outline';
+import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
+import type { Dimension, Point, Shape, View } from './drawing';
+import type { Part } from './part';
+import { findPart, type Piece } from './piece';
+
+/** Joints alike: of one kind, between parts of the same kinds, cut to the same size. */
+export interface JointFamily {
+  /** The joint that stands for them. */
+  id: string;
+  joints: readonly Joint[];
+  words: string;
+}
+
+export function jointFamilies(piece: Piece): JointFamily[] {
+  const families = new Map<string, { id: string; joints: Joint[]; words: string }>();
+  for (const joint of piece.joints) {
+    const [into, from] = [findPart(piece, joint.into), findPart(piece, joint.from)];
+    if (!into || !from) continue;
+    const cut = leadingCut(joint);
+    const size = cut ? extents(cut, into).map((n) => n.toFixed(1)) : [];
+    const key = [joint.kind, into.kind, from.kind, ...size].join(' ');
+    const known = families.get(key);
+    if (known) known.joints.push(joint);
+    else families.set(key, { id: joint.id, joints: [joint], words: familyWords(into, from) });
+  }
+  return [...families.values()];
+}
+
+const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
+  top: 'panel',
+  slat: 'slat',
+  breadboard: 'end',
+  leg: 'leg',
+  apron: 'apron',
+  'cross-rail': 'cross rail',
+  foot: 'foot',
+  post: 'post',
+  brace: 'brace',
+  stretcher: 'stretcher',
+  bearer: 'bearer',
+};
+
+function familyWords(into: Part, from: Part): string {
+  const word = (part: Part) => (part.id.startsWith('arm') ? 'arm' : KIND_WORDS[part.kind]);
+  const [a, b] = [word(from), word(into)];
+  const first = a.charAt(0).toUpperCase() + a.slice(1);
+  return a === b ? `${first} on ${b}` : `${first} in ${b}`;
+}
+
+/** The cut that shows what the joint is: in the part that takes the other, the nearest to its middle. */
+function leadingCut(joint: Joint): Cut | undefined {
+  const own = joint.removed.filter((cut) => cut.part === joint.into);
+  const off = (cut: Cut) => Math.abs(corners(cut.solid).reduce((sum, p) => sum + p[1], 0));
+  return own.length === 0 ? undefined : own.reduce((a, b) => (off(b) < off(a) - 1e-6 ? b : a));
+}
+
+/** How far a cut reaches along the axes of its part, mm. */
+function extents({ solid }: Cut, part: Part): [number, number, number] {
+  const own = solidInPart(part.frame, solid);
+  return (
+    [
+      [1, 0, 0],
+      [0, 1, 0],
+      [0, 0, 1],
+    ] as Vec[]
+  ).map((axis) => {
+    const { from, to } = reach(own, axis);
+    return to - from;
+  }) as [number, number, number];
+}
+
+const MARGIN = 45;
+
+/**
+ * A joint square onto the face it goes in by, or cut open through its middle, cropped to what lies round it. True mm.
+ *
+ * @returns null for a joint without anything cut
+ */
+export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): View | null {
+  const joint = piece.joints.find((own) => own.id === id);
+  const into = joint && findPart(piece, joint.into);
+  const cut = joint && leadingCut(joint);
+  const entry = cut?.open[0];
+  if (!joint || !into || !cut || !entry) return null;
+  const from = findPart(piece, joint.from);
+  const { right, up } = paperFor(into, entry);
+  const spread = (axis: Vec) => {
+    const { from: a, to: b } = reach(cut.solid, axis);
+    return b - a;
+  };
+  // Cut open along the longer side of the mortise, looked at across it.
+  const look =
+    view === 'face'
+      ? { u: right, v: times(up, -1), toward: unit(entry) }
+      : spread(up) >= spread(right)
+        ? { u: unit(entry), v: times(up, -1), toward: unit(cross(unit(entry), times(up, -1))) }
+        : { u: right, v: times(unit(entry), -1), toward: unit(cross(right, times(unit(entry), -1))) };
+  const { u, v, toward } = look;
+  const paper = (p: Vec): Point => [dot(u, p), dot(v, p)];
+
+  const whole = into.body.map((solid) => solidInPiece(into.frame, solid));
+  const others = from?.body.map((solid) => solidInPiece(from.frame, solid)) ?? [];
+  const grown = joint.added.map((g) => g.solid);
+  const middle = times(corners(cut.solid).reduce(plus), 1 / corners(cut.solid).length);
+  const windowed = [...windowAround(cut.solid, u, v, view === 'section' ? 1.6 : 1)];
+  const opened: Plane[] = view === 'section' ? [{ normal: toward, offset: dot(toward, middle) }] : [];
+  const cropped = (solids: readonly Convex[], planes: readonly Plane[]) =>
+    solids.map((solid) => clipAll(solid, planes)).filter((solid) => !isEmpty(solid));
+  const shape = (part: string, style: Shape['style']) => (solid: Convex) => ({
+    part,
+    style,
+    points: hullOf(corners(solid).map(paper)),
+  });
+
+  const shapes: Shape[] = [
+    ...cropped(whole, [...windowed, ...opened]).map(shape(into.id, 'seen')),
+    ...(view === 'section' ? cropped(others, [...windowed, ...opened]).map(shape(joint.from, 'seen')) : []),
+    ...into.removed.flatMap((other) =>
+      cropped([other.solid], [...windowed, ...opened]).map(shape(into.id, other === cut ? 'cut' : 'tenon')),
+    ),
+    ...(view === 'face'
+      ? cropped(others, windowed).map(shape(joint.from, 'hidden'))
+      : cropped(grown, [...windowed, ...opened]).map(shape(joint.from, 'tenon'))),
+  ];
+  const all = boundsOfFlat(shapes.flatMap((s) => s.points));
+  return {
+    name: 'front',
+    bounds: { left: all.left, top: all.low, width: all.right - all.left, height: all.high - all.low },
+    shapes,
+    dimensions: dimensions(cut, whole, paper, all),
+    fasteners: [],
+  };
+}
+
+/** Right and up on paper, square to the way in, along the part's own axes; up is what stands highest in the piece. */
+function paperFor(part: Part, entry: Vec): { right: Vec; up: Vec } {
+  const axes = [part.frame.length, part.frame.width, part.frame.thickness].sort(
+    (a, b) => Math.abs(dot(a, entry)) - Math.abs(dot(b, entry)),
+  );
+  const [a, b] = [axes[0] as Vec, axes[1] as Vec];
+  const higher = Math.abs(a[2]) >= Math.abs(b[2]) ? a : b;
+  const upright = higher[2] < 0 ? times(higher, -1) : higher;
+  const toward = unit(entry);
+  const up = unit(minus(upright, times(toward, dot(upright, toward))));
+  return { right: cross(up, toward), up };
+}
+
+function* windowAround(solid: Convex, u: Vec, v: Vec, times2: number): Generator<Plane> {
+  for (const axis of [u, v]) {
+    const { from, to } = reach(solid, axis);
+    const margin = Math.max(MARGIN, (to - from) * 0.7) * times2;
+    yield { normal: axis, offset: to + margin };
+    yield { normal: times(axis, -1), offset: -(from - margin) };
+  }
+}
+
+function dimensions(
+  cut: Cut,
+  whole: readonly Convex[],
+  paper: (p: Vec) => Point,
+  shown: ReturnType<typeof boundsOfFlat>,
+): Dimension[] {
+  const own = boundsOfFlat(corners(cut.solid).map(paper));
+  const part = boundsOfFlat(whole.flatMap(corners).map(paper));
+  const list: Dimension[] = [
+    {
+      id: 'along',
+      from: [own.left, shown.low],
+      to: [own.right, shown.low],
+      side: 'above',
+      step: 1,
+      value: own.right - own.left,
+      moves: true,
+    },
+    {
+      id: 'upright',
+      from: [shown.left, own.low],
+      to: [shown.left, own.high],
+      side: 'left',
+      step: 1,
+      value: own.high - own.low,
+      moves: true,
+    },
+  ];
+  // What is left of the part on either side, where its edge is in sight.
+  const beside = (id: string, a: Point, b: Point, side: Dimension['side']) => {
+    const value = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    if (value > 0.5) list.push({ id, from: a, to: b, side, step: 1, value, moves: true });
+  };
+  if (part.left > shown.left - 1e-6) beside('left', [part.left, shown.high], [own.left, shown.high], 'below');
+  if (part.right < shown.right + 1e-6) beside('right', [own.right, shown.high], [part.right, shown.high], 'below');
+  if (part.low > shown.low - 1e-6) beside('above', [shown.right, part.low], [shown.right, own.low], 'right');
+  if (part.high < shown.high + 1e-6) beside('below', [shown.right, own.high], [shown.right, part.high], 'right');
+  return list;
+}
+
+/** What is cut into the part that takes the other, and where, as figures. mm */
+export function jointFigures(piece: Piece, id: string): Figure[] {
+  const joint = piece.joints.find((own) => own.id === id);
+  const into = joint && findPart(piece, joint.into);
+  const cut = joint && leadingCut(joint);
+  const entry = cut?.open[0];
+  if (!joint || !into || !cut || !entry) return [];
+  const own = corners(cut.solid).map((p) => inPart(into.frame, p));
+  const body = into.body.flatMap(corners);
+  const along = { from: Math.min(...own.map((p) => p[0])), to: Math.max(...own.map((p) => p[0])) };
+  const ends = { from: Math.min(...body.map((p) => p[0])), to: Math.max(...body.map((p) => p[0])) };
+  const { right, up } = paperFor(into, entry);
+  const size = (axis: Vec) => {
+    const { from, to } = reach(cut.solid, axis);
+    return to - from;
+  };
+  const [deep, a, b] = [size(unit(entry)), size(right), size(up)];
+  const what = cut.what.charAt(0).toUpperCase() + cut.what.slice(1);
+  const source = 'geometry of the joint’s solids; the rule of size stands above';
+  const figure = (key: string, label: string, amount: number, formula: string, inputs: Figure['inputs']): Figure => ({
+    id: `joint-${key}`,
+    label,
+    quantity: movement(amount),
+    formula,
+    inputs,
+    source,
+  });
+  const sizes = [
+    { label: 'Long', quantity: movement(Math.max(a, b)) },
+    { label: 'Wide', quantity: movement(Math.min(a, b)) },
+    { label: 'Deep', quantity: movement(deep) },
+  ];
+  return [
+    figure('long', `${what}, long`, Math.max(a, b), 'as its tenon is wide, with what it needs to move', sizes),
+    figure('wide', `${what}, wide`, Math.min(a, b), 'as its tenon is thick', sizes),
+    figure('deep', `${what}, deep`, deep, 'as far as its tenon goes in', sizes),
+    figure(
+      'from-start',
+      `From one end of ${into.letter}`,
+      along.from - ends.from,
+      'along the part, from its end to the near edge',
+      [{ label: `${into.name}, between its shoulders`, quantity: mm(ends.to - ends.from) }],
+    ),
+    figure(
+      'from-end',
+      `From the other end of ${into.letter}`,
+      ends.to - along.to,
+      'along the part, from its end to the far edge',
+      [{ label: `${into.name}, between its shoulders`, quantity: mm(ends.to - ends.from) }],
+    ),
+  ];
+}

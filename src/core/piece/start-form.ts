@@ -1,0 +1,120 @@
+import type { BaseKind, Change, Form, TopKind } from '../decision/job-document';
+
+type Top = Form['top'];
+type Base = Form['base'];
+
+const to5 = (mm: number) => Math.round(mm / 5) * 5;
+const within = (mm: number, least: number, most: number) => Math.min(most, Math.max(least, mm));
+
+/** A top of another kind in the sizes of the one that was there; what is its own is a sound beginning (common practice). */
+export function startTop(kind: TopKind, from: Top): Top {
+  const { length, width, thickness, endOverhang, sideOverhang } = from;
+  const sizes = { length, width, thickness, endOverhang, sideOverhang };
+  switch (kind) {
+    case 'glued-panel':
+      return { kind, ...sizes, outline: { kind: 'rectangle' }, edge: { kind: 'square' } };
+    case 'breadboard':
+      return {
+        kind,
+        ...sizes,
+        end: {
+          width: within(to5(length / 20), 70, 120),
+          tongue: 'tenons',
+          tenons: within(Math.round(width / 250) + 1, 3, 9),
+          depth: null,
+          pegs: 'draw-bored',
+          proud: 3,
+        },
+      };
+    case 'slatted': {
+      const gap = 6;
+      return {
+        kind,
+        ...sizes,
+        slats: Math.max(2, Math.round((width + gap) / 96)),
+        gap,
+        edge: { kind: 'rounded', radius: 4 },
+      };
+    }
+  }
+}
+
+/** A base of another kind under a top, as high as the one that was there (common practice). */
+export function startBase(kind: BaseKind, top: Top, height: number): Base {
+  const large = top.length > 1300;
+  const width = top.width;
+  switch (kind) {
+    case 'leg-apron':
+      return {
+        kind,
+        height,
+        leg: { section: large ? 65 : 55, taper: { kind: 'tapered', foot: large ? 42 : 34 }, making: { kind: 'solid' } },
+        apron: { height: large ? 90 : 75, thickness: 22, reveal: 5 },
+        crossRails: large ? 1 : 0,
+      };
+    case 'trestle':
+      return {
+        kind,
+        height,
+        foot: { height: 70, thickness: 60 },
+        pads: 8,
+        post: { width: large ? 110 : 90, thickness: 50 },
+        bearer: { height: 60, thickness: 60, shorter: 20 },
+        tenons: 2,
+        stretcher: { height: large ? 100 : 80, thickness: 40, at: to5(height * 0.36), joint: 'wedged', proud: 4 },
+      };
+    case 'x-frame':
+      return {
+        kind,
+        height,
+        leg: { width: 70, thickness: 45 },
+        spread: { floor: to5(within(width - 100, 300, 900)), head: to5(within(width - 220, 260, 800)) },
+        bearer: { height: 50, thickness: 55 },
+        stretcher: { height: 70, thickness: 30 },
+      };
+    case 'splayed':
+      return {
+        kind,
+        height,
+        legs: Math.min(top.length, width) > 800 ? 4 : 3,
+        leg: { width: 55, thickness: 42 },
+        lean: 8,
+        reach: to5(within(Math.min(top.length, width) * 0.36, 150, 900)),
+        arm: { height: 55, thickness: 36 },
+      };
+  }
+}
+
+/**
+ * What changes when another base is put under a top: feet that stand on lines of their own come farther in from the
+ * ends, so that the top has less to span.
+ */
+export function startBaseChanges(kind: BaseKind, form: Form): Change[] {
+  const { top, base } = form;
+  const framed = kind === 'trestle' || kind === 'x-frame';
+  const was = base.kind === 'trestle' || base.kind === 'x-frame';
+  const ends = framed ? Math.round(top.length / 60) * 10 : top.length > 1300 ? 60 : 30;
+  return [
+    { path: 'form.base', value: startBase(kind, top, base.height) },
+    ...(framed !== was && kind !== 'splayed' ? [{ path: 'form.top.endOverhang', value: ends }] : []),
+  ];
+}
+
+/** What a kind of top or base is called, and why it is taken. */
+export const TOPS: Readonly<Record<TopKind, { name: string; reason: string }>> = {
+  'glued-panel': { name: 'Glued panel', reason: 'Strips glued edge to edge; moves across as one.' },
+  breadboard: {
+    name: 'Panel with breadboard ends',
+    reason: 'An end across the grain keeps a wide panel flat and lets it move.',
+  },
+  slatted: { name: 'Slats with gaps', reason: 'Each slat moves by itself and the gaps take it up: for outdoors.' },
+};
+export const BASES: Readonly<Record<BaseKind, { name: string; reason: string }>> = {
+  'leg-apron': { name: 'Legs and aprons', reason: 'Four legs framed by aprons: stiff, and light to carry.' },
+  trestle: {
+    name: 'Trestle',
+    reason: 'A post on a foot at each end and a stretcher between: free for legs, comes apart.',
+  },
+  'x-frame': { name: 'Crossed legs', reason: 'Two X frames and a stretcher: stiff across, room for feet at the ends.' },
+  splayed: { name: 'Splayed legs', reason: 'Three or more legs leaning out from arms that meet: three always stand.' },
+};

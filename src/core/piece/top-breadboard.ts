@@ -1,0 +1,106 @@
+import type { Bench } from '../decision/job-document';
+import { breadboard, LEAST_BEHIND_TONGUE, pegDiameter, pegPlaces, tongueDepth } from '../joint/breadboard';
+import type { Problem } from '../measure/problem';
+import { squareFrame } from '../solid/frame';
+import { rectangleOutline } from '../solid/outline';
+import { type Draft, forJoint } from './part';
+import type { PieceDecisions, TopPlan, TopSize } from './piece';
+import { measured } from './settle-locks';
+
+export type BreadboardForm = Extract<PieceDecisions['form']['top'], { kind: 'breadboard' }>;
+
+const END_IDS = ['breadboard-left', 'breadboard-right'] as const;
+
+/** Length and width over all: the panel between its ends, and the ends as wide as they are. */
+export function breadboardSize(form: BreadboardForm, bench: Bench): TopSize {
+  const panel = measured(bench, ['top'], 'length');
+  const depth = grownTongue(form);
+  return {
+    length: panel === undefined ? form.length : panel - 2 * depth + 2 * endWidthOf(form, bench),
+    width: measured(bench, ['top'], 'width') ?? form.width,
+    thickness: measured(bench, ['top'], 'thickness') ?? form.thickness,
+  };
+}
+
+const endWidthOf = (form: BreadboardForm, bench: Bench) => measured(bench, END_IDS, 'width') ?? form.end.width;
+const depthOf = (form: BreadboardForm) => form.end.depth ?? tongueDepth(form.end.width);
+/** What the panel is longer at each end than it shows: nothing where the tenons are loose. */
+const grownTongue = (form: BreadboardForm) => (form.end.tongue === 'loose' ? 0 : depthOf(form));
+
+/** A panel between two ends across it, which keep it flat and let it move. */
+export function breadboardTop(form: BreadboardForm, size: TopSize, underside: number, bench: Bench): TopPlan {
+  const endWidth = endWidthOf(form, bench);
+  const depth = depthOf(form);
+  const grown = grownTongue(form);
+  const between = Math.max(10, size.length - 2 * endWidth);
+  const z = underside + size.thickness / 2;
+  const panel: Draft = {
+    id: 'top',
+    name: 'Panel',
+    kind: 'top',
+    grade: 'one-face',
+    size: { length: between + 2 * grown, width: size.width, thickness: size.thickness },
+    beyond: { start: grown, end: grown },
+    frame: squareFrame([0, 0, z], { length: 'x', width: 'y', thickness: 'z' }),
+  };
+  const ends = END_IDS.map((id, i): Draft => {
+    const side = i === 0 ? -1 : 1;
+    return {
+      id,
+      name: `Breadboard, ${i === 0 ? 'left' : 'right'}`,
+      kind: 'breadboard',
+      grade: 'one-face',
+      size: { length: size.width + form.end.proud, width: endWidth, thickness: size.thickness },
+      frame: squareFrame([(side * (between + endWidth)) / 2, 0, z], { length: 'y', width: 'x', thickness: 'z' }),
+    };
+  });
+  const joints = ends.map((end, i) =>
+    breadboard({
+      id: end.id,
+      panel: forJoint(panel),
+      end: forJoint(end),
+      shoulder: ((i === 0 ? -1 : 1) * between) / 2,
+      side: i === 0 ? -1 : 1,
+      z,
+      width: size.width,
+      thickness: size.thickness,
+      endWidth,
+      tongue: form.end.tongue,
+      tenons: form.end.tenons,
+      depth,
+      pegs: form.end.pegs,
+    }),
+  );
+  const pegs = 2 * pegPlaces({ width: size.width, tongue: form.end.tongue, tenons: form.end.tenons }).length;
+  return {
+    drafts: [panel, ...ends],
+    joints,
+    outline: rectangleOutline(size.length, size.width),
+    size,
+    leading: 'top',
+    fittings:
+      form.end.pegs === 'none'
+        ? []
+        : [{ name: 'Pegs for the ends', count: pegs, size: [pegDiameter(size.thickness), size.thickness + 10] }],
+    problems: impossible(form, size, depth),
+  };
+}
+
+function impossible(form: BreadboardForm, size: TopSize, depth: number): Problem[] {
+  const problems: Problem[] = [];
+  if (depth > form.end.width - LEAST_BEHIND_TONGUE) {
+    problems.push({
+      problem: 'The tongue goes so deep that too little of the end is left behind it.',
+      where: 'form.top.end.depth',
+      wayOut: 'Make the tongue shorter or the end wider; half the end is usual.',
+    });
+  }
+  if (2 * form.end.width + 100 > size.length) {
+    problems.push({
+      problem: 'The two ends leave no panel between them.',
+      where: 'form.top.end.width',
+      wayOut: 'Make the ends narrower or the top longer.',
+    });
+  }
+  return problems;
+}

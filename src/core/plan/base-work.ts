@@ -1,0 +1,253 @@
+import type { JobDocument } from '../decision/job-document';
+import type { Glue } from '../glueup/glue';
+import { HOLDS } from '../piece/hold';
+import { makingOf } from '../piece/leg-making';
+import { type Piece, partsOfKind } from '../piece/piece';
+import type { Operation, WorkGiven } from './operation';
+
+/** What is particular about a base in the shop. */
+interface BaseWords {
+  joints: string;
+  marking: string;
+  /** Cut or shaped after the joints, while the parts are still square to hold. */
+  shaping: { id: string; name: string; hours: number; caution: string; parts: readonly string[] } | null;
+  first: { name: string; caution: string; parts: readonly string[] };
+  second: { name: string; caution: string };
+}
+
+const degrees = (angle: number) => `${angle.toFixed(1)}°`;
+
+/** A new kind of base is one more line here. */
+function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
+  const { base } = form;
+  const ids = (...kinds: Parameters<typeof partsOfKind>[1][]) =>
+    kinds.flatMap((kind) => partsOfKind(piece, kind).map((part) => part.id));
+  switch (base.kind) {
+    case 'leg-apron':
+      return {
+        joints:
+          piece.corner?.kind === 'loose-tenon'
+            ? 'Cut mortises for the loose tenons; lay the legs out together'
+            : 'Mortise the legs, then tenon the aprons; lay the legs out together',
+        marking:
+          'Mark inside faces and letters on all four legs before the first cut. Chisel and cutter away from the other hand.',
+        shaping:
+          base.leg.taper.kind === 'tapered'
+            ? {
+                id: 'taper',
+                name: 'Taper the legs on their two inside faces',
+                hours: 1.2,
+                caution: 'On a sled with hold-downs; the mortises are cut first, while the leg is square.',
+                parts: ids('leg'),
+              }
+            : null,
+        first: {
+          name: 'Glue the two ends: legs and short aprons',
+          caution: 'Two small glue-ups instead of one large one.',
+          parts: [...ids('leg'), 'apron-left', 'apron-right'],
+        },
+        second: {
+          name: 'Glue the ends to the long aprons and rails',
+          caution: 'On a flat surface; measure both diagonals while the clamps can still be moved.',
+        },
+      };
+    case 'trestle': {
+      const last = {
+        wedged: 'Glue the stretcher through both posts and wedge it',
+        tusk: 'Put the stretcher through both posts and drive the tusks',
+        bolted: 'Bolt the stretcher between the posts',
+      }[base.stretcher.joint];
+      return {
+        joints: 'Mortise feet, bearers and posts; tenon posts and stretcher; letter every joint',
+        marking:
+          'Back a board up where a mortise comes through. Saw kerfs for wedges end in a bored hole, so that they do not run on.',
+        shaping: null,
+        first: {
+          name: 'Glue the two trestles: foot, post and bearer',
+          caution: 'Check that post and foot stand square, and both trestles alike, before the glue sets.',
+          parts: ids('foot', 'post', 'bearer'),
+        },
+        second: {
+          name: last,
+          caution: 'Wedges and tusks across the grain of the post, or they split it. Not harder than snug.',
+        },
+      };
+    }
+    case 'x-frame': {
+      const mitre = partsOfKind(piece, 'leg')[0]?.ends?.start.mitre ?? 0;
+      return {
+        joints: `Draw one frame full size; cut the legs’ ends at ${degrees(mitre)}, the half-laps half through, the tenons into the bearers`,
+        marking:
+          'Lay the legs on the drawing and mark the laps from one another, not by figures. The lap is cut to half the thickness of both.',
+        shaping: null,
+        first: {
+          name: 'Glue the crossed legs and their bearers, one frame at a time',
+          caution: 'A caul on each face of the crossing; check against the full-size drawing.',
+          parts: ids('leg', 'bearer'),
+        },
+        second: {
+          name: 'Glue the stretcher into both crossings',
+          caution: 'Both frames upright and parallel on a flat floor.',
+        },
+      };
+    }
+    case 'splayed':
+      return {
+        joints: `Cut the legs’ ends parallel at ${degrees(base.lean)}, the bridles, the arms’ tongues, and two cuts of ${degrees(180 / base.legs)} to its own length on the inner end of every arm`,
+        marking: 'Cut all inner ends with one setting and try the ring dry before any tongue is cut.',
+        shaping: null,
+        first: {
+          name: 'Glue and screw the arms together over their plate',
+          caution: 'Angles even: measure from tip to tip of the arms, all alike.',
+          parts: ids('bearer'),
+        },
+        second: {
+          name: 'Glue each leg on its arm',
+          caution: 'Cut a block at the lean, so that the clamp presses square.',
+        },
+      };
+  }
+}
+
+/** The work on the base, from glued-up blanks to the glued base. */
+export function baseWork(
+  { document, piece, glue }: WorkGiven,
+  rough: readonly string[],
+  milled: readonly string[],
+): { operations: Operation[]; last: string[] } {
+  const words = wordsFor(document.form, piece);
+  const base = piece.parts.filter((part) => !piece.top.parts.includes(part.id)).map((part) => part.id);
+  const rails = piece.parts
+    .filter((part) => ['apron', 'cross-rail', 'bearer'].includes(part.kind))
+    .map((part) => part.id);
+  const legs = partsOfKind(piece, 'leg').map((part) => part.id);
+  const operations: Operation[] = [];
+  const add = (operation: Omit<Operation, 'group' | 'wait'> & { wait?: number }) =>
+    operations.push({ wait: 0, group: 'Base', ...operation });
+
+  const blanks = gluedLegs(makingOf(document.form), legs, glue, rough);
+  operations.push(...blanks);
+  const own = piece.joints.filter((joint) => joint.kind !== 'breadboard' && joint.removed.length > 0);
+  add({
+    id: 'joints',
+    name: words.joints,
+    work: own.length * 0.45,
+    after: [...milled, ...blanks.slice(-1).map((operation) => operation.id)],
+    caution: words.marking,
+    parts: base,
+  });
+  let ready = ['joints'];
+  if (words.shaping) {
+    const { hours, ...shaping } = words.shaping;
+    add({ ...shaping, work: hours, after: ready });
+    ready = [shaping.id];
+  }
+  const { cuts } = HOLDS[document.form.hold.kind];
+  if (cuts.before === 'assembly') {
+    add({
+      id: 'groove',
+      name: cuts.what,
+      work: 0.4,
+      after: ready,
+      caution: 'Before assembly: it cannot be reached with a saw after it. Stock flat to the fence.',
+      parts: rails,
+    });
+    ready = ['groove'];
+  }
+  add({
+    id: 'dry-fit',
+    name: 'Dry fit the base; check square and wind',
+    work: 0.8,
+    after: ready,
+    caution: 'A joint that wants a hammer dry will not close wet.',
+    parts: base,
+  });
+  add({
+    id: 'sand-base',
+    name: 'Plane or sand the parts before assembly',
+    work: 1.5,
+    after: ['dry-fit'],
+    caution: 'Dust mask and extraction. No rounding where two parts meet flush.',
+    parts: base,
+  });
+  add({
+    id: 'glue-ends',
+    name: words.first.name,
+    work: 0.7,
+    wait: glue.clampFor / 60,
+    after: ['sand-base'],
+    caution: `${words.first.caution} ${glue.caution}`,
+    parts: words.first.parts,
+  });
+  add({
+    id: 'glue-base',
+    name: words.second.name,
+    work: 0.8,
+    wait: glue.levelAfter,
+    after: ['glue-ends'],
+    caution: words.second.caution,
+    parts: base,
+  });
+  return { operations, last: ['glue-base'] };
+}
+
+/** The glue-ups that legs want which are not of one blank; the last of them leaves the legs ready for their joints. */
+function gluedLegs(
+  making: ReturnType<typeof makingOf>,
+  legs: readonly string[],
+  glue: Glue,
+  rough: readonly string[],
+): Operation[] {
+  const go = (id: string, name: string, work: number, after: readonly string[], caution: string): Operation => ({
+    id,
+    name,
+    group: 'Base',
+    work,
+    wait: glue.levelAfter,
+    after,
+    caution: `${caution} ${glue.caution}`,
+    parts: legs,
+  });
+  const each = 0.3 * legs.length;
+  switch (making.kind) {
+    case 'solid':
+      return [];
+    case 'staves':
+      return [
+        go(
+          'leg-blanks',
+          `Glue ${making.count} staves face to face for each leg, and square the blanks`,
+          each * (making.count - 1) + 0.15 * legs.length,
+          rough,
+          'Cauls on both faces; staves slide on wet glue, so stop them at the ends.',
+        ),
+      ];
+    case 'two-at-45':
+      return [
+        go(
+          'leg-blanks',
+          'Glue two pieces face to face for each leg, and cut the leg out at 45°',
+          each + 0.5 * legs.length,
+          rough,
+          'The blank lies on a flat to the fence for every cut; the offcut falls free, never between blade and fence.',
+        ),
+      ];
+    case 'faced':
+      return [
+        go(
+          'leg-faces-1',
+          'Resaw the veneers; glue the first two to each core, and level them with it',
+          2 * each,
+          rough,
+          'Mark the four of each leg in the order they came off the board.',
+        ),
+        go(
+          'leg-faces-2',
+          'Glue the other two veneers to each leg, and level them',
+          1.5 * each,
+          ['leg-faces-1'],
+          'Cauls as long as the leg: a veneer not pressed along its edge lifts there.',
+        ),
+      ];
+  }
+}

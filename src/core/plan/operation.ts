@@ -1,0 +1,25 @@
+import type { JobDocument } from '../decision/job-document';
+import type { Glue } from '../glueup/glue';
+import type { GlueUp } from '../glueup/plan-glue-ups';
+import type { Piece } from '../piece/piece';
+
+export interface WorkGiven {
+  document: JobDocument;
+  piece: Piece;
+  glueUps: readonly GlueUp[];
+  glue: Glue;
+}
+
+export interface Operation {
+  id: string;
+  name: string;
+  group: 'Milling' | 'Top' | 'Base' | 'Finish' | 'Delivery';
+  /** Hours at the bench. */
+  work: number;
+  /** Hours that must pass afterwards before what follows. */
+  wait: number;
+  after: readonly string[];
+  /** The usual caution at this operation. */
+  caution: string;
+  parts: readonly string[];
+}

@@ -1,0 +1,131 @@
+import type { Edge } from '../decision/job-document';
+import { partsOfKind } from '../piece/piece';
+import type { Operation, WorkGiven } from './operation';
+
+/** The work on the top, from milled boards to a top ready to be sanded. */
+export function topWork(
+  { document, piece, glueUps, glue }: WorkGiven,
+  milled: readonly string[],
+): { operations: Operation[]; last: string[] } {
+  const { top: form } = document.form;
+  const area = (piece.overall.length * piece.overall.width) / 1e6;
+  const operations: Operation[] = [];
+  const add = (
+    id: string,
+    name: string,
+    work: number,
+    wait: number,
+    after: readonly string[],
+    caution: string,
+    parts: readonly string[],
+  ) => {
+    operations.push({ id, name, group: 'Top', work, wait, after, caution, parts });
+    return [id];
+  };
+  const all = piece.top.parts;
+
+  if (form.kind === 'slatted') {
+    const cut = add(
+      'top-flat',
+      'Plane the slats to one width and thickness, and cut them to length against a stop',
+      0.15 * all.length,
+      0,
+      milled,
+      'One setting for all of them; short pieces are not fed to the planer.',
+      all,
+    );
+    return {
+      operations,
+      last: add(
+        'slat-edges',
+        form.edge.kind === 'square' ? 'Break the edges of the slats' : `${EDGE_WORK[form.edge.kind]}, on every slat`,
+        0.1 * all.length,
+        0,
+        cut,
+        'Before assembly: neither edges nor gaps are reached after it. The first coat goes on now too.',
+        all,
+      ),
+    };
+  }
+
+  const panel = partsOfKind(piece, 'top').map((part) => part.id);
+  const stages = glueUps.flatMap((glueUp) => glueUp.stages);
+  const panelDone: string[] = [];
+  stages.forEach((stage, i) => {
+    const id = `glue-${stage.id}`;
+    const sections = stages.slice(0, i).map((s) => `glue-${s.id}`);
+    const last = stage.id === 'panel' && stages.length > 1;
+    add(
+      id,
+      `Joint, glue and clamp: ${stage.name.toLowerCase()}`,
+      0.4 + stage.joints * 0.3,
+      last || stages.length === 1 ? glue.levelAfter : glue.clampFor / 60,
+      last ? sections : milled,
+      `Only until a thin even line is squeezed out; more bows the panel. ${glue.caution}`,
+      panel,
+    );
+    if (last || stages.length === 1) panelDone.push(id);
+  });
+  let last = add(
+    'top-flat',
+    form.kind === 'glued-panel' && form.outline.kind !== 'rectangle'
+      ? 'Level the top'
+      : 'Level the top and cut it to length and width',
+    1 + area,
+    0,
+    panelDone.length ? panelDone : milled,
+    'Not before the glue’s water has left: joints sink. Two people turn a heavy top.',
+    panel,
+  );
+  if (form.kind === 'breadboard') {
+    last = add(
+      'breadboard-joints',
+      'Cut the tongue and the mortises of the ends; bore the pegs through the ends',
+      2 + 0.3 * piece.joints.filter((joint) => joint.kind === 'breadboard').length * form.end.tenons,
+      0,
+      last,
+      'The router is guided on both sides of the tongue; an end too short to hold by hand is clamped.',
+      all,
+    );
+    last = add(
+      'breadboard-ends',
+      form.end.pegs === 'none'
+        ? 'Glue each end in its middle only'
+        : 'Slot the tongue for the outer pegs, glue each end in its middle only, and peg it',
+      1,
+      glue.clampFor / 60,
+      last,
+      'No glue beyond the middle: an end that cannot slide splits the panel.',
+      all,
+    );
+  }
+  if (form.kind === 'glued-panel' && form.outline.kind !== 'rectangle') {
+    last = add(
+      'top-outline',
+      'Cut the outline to its template',
+      0.6 + 0.5 * area,
+      0,
+      last,
+      'With the grain, from the widest place toward the ends: against it the cutter tears out. Small passes on end grain.',
+      panel,
+    );
+  }
+  if (form.kind === 'glued-panel' && form.edge.kind !== 'square') {
+    last = add(
+      'top-edge',
+      EDGE_WORK[form.edge.kind],
+      0.8 + 0.3 * area,
+      0,
+      last,
+      'End grain first, long grain after it.',
+      panel,
+    );
+  }
+  return { operations, last };
+}
+
+const EDGE_WORK: Record<Exclude<Edge['kind'], 'square'>, string> = {
+  rounded: 'Round the edges over',
+  chamfered: 'Chamfer the edges',
+  'under-bevelled': 'Bevel the edges from below',
+};

@@ -1,0 +1,189 @@
+import { cross, dot, minus, norm, plus, times, unit, type Vec } from './vector';
+
+/** A solid without hollows: its plane faces, each a loop of corners that runs anticlockwise seen from outside. mm */
+export interface Convex {
+  faces: readonly (readonly Vec[])[];
+}
+
+/** All points with normal · p ≤ offset lie on the side that stays. The normal is a unit vector. */
+export interface Plane {
+  normal: Vec;
+  offset: number;
+}
+
+/** Nearer than this, mm, points count as one. */
+const SAME = 1e-7;
+
+export const planeThrough = (point: Vec, outward: Vec): Plane => {
+  const normal = unit(outward);
+  return { normal, offset: dot(normal, point) };
+};
+
+/** mm of a point beyond a plane; below zero inside it. */
+export const beyond = (plane: Plane, point: Vec): number => dot(plane.normal, point) - plane.offset;
+
+export function box(from: Vec, to: Vec): Convex {
+  const [x0, y0, z0] = from;
+  const [x1, y1, z1] = to;
+  return prism(
+    [
+      [x0, y0],
+      [x1, y0],
+      [x1, y1],
+      [x0, y1],
+    ],
+    z0,
+    z1,
+  );
+}
+
+/** A convex outline in the first two axes, anticlockwise, from one height of the third axis to another. */
+export function prism(outline: readonly (readonly [number, number])[], from: number, to: number): Convex {
+  const lower = outline.map(([x, y]): Vec => [x, y, from]);
+  const upper = outline.map(([x, y]): Vec => [x, y, to]);
+  const n = outline.length;
+  const sides = outline.map((_, i): Vec[] => {
+    const j = (i + 1) % n;
+    return [lower[i], lower[j], upper[j], upper[i]] as Vec[];
+  });
+  return { faces: [[...lower].reverse(), upper, ...sides] };
+}
+
+/** A tapered solid between two loops of as many corners, the second above the first; corner i stands over corner i. */
+export function frustum(lower: readonly Vec[], upper: readonly Vec[]): Convex {
+  const n = lower.length;
+  const sides = lower.map((_, i): Vec[] => {
+    const j = (i + 1) % n;
+    return [lower[i], lower[j], upper[j], upper[i]] as Vec[];
+  });
+  return { faces: [[...lower].reverse(), [...upper], ...sides] };
+}
+
+export const isEmpty = (solid: Convex): boolean => solid.faces.length < 4;
+
+/** What of a solid lies on the staying side of a plane. */
+export function clip(solid: Convex, plane: Plane): Convex {
+  const kept: Vec[][] = [];
+  const rim: Vec[] = [];
+  let cut = false;
+  for (const face of solid.faces) {
+    const far = face.map((p) => beyond(plane, p));
+    if (far.every((d) => d <= SAME)) {
+      kept.push([...face]);
+      face.forEach((p, i) => {
+        if (Math.abs(far[i] as number) <= SAME) rim.push(p);
+      });
+      continue;
+    }
+    cut = true;
+    const loop: Vec[] = [];
+    for (let i = 0; i < face.length; i += 1) {
+      const j = (i + 1) % face.length;
+      const [p, q, dp, dq] = [face[i] as Vec, face[j] as Vec, far[i] as number, far[j] as number];
+      if (dp <= SAME) loop.push(p);
+      if (Math.abs(dp) <= SAME) rim.push(p);
+      if ((dp > SAME && dq < -SAME) || (dp < -SAME && dq > SAME)) {
+        const at = plus(p, times(minus(q, p), dp / (dp - dq)));
+        loop.push(at);
+        rim.push(at);
+      }
+    }
+    if (loop.length >= 3) kept.push(loop);
+  }
+  if (!cut) return solid;
+  const lid = ring(rim, plane.normal);
+  if (lid.length >= 3) kept.push(lid);
+  return { faces: kept.filter((face) => areaOf(face) > 1e-9) };
+}
+
+export const clipAll = (solid: Convex, planes: readonly Plane[]): Convex => planes.reduce(clip, solid);
+
+/** Points of one plane in a ring about their middle, anticlockwise seen against the normal. */
+function ring(points: readonly Vec[], normal: Vec): Vec[] {
+  const own: Vec[] = [];
+  for (const p of points) if (!own.some((q) => norm(minus(p, q)) < 10 * SAME)) own.push(p);
+  if (own.length < 3) return own;
+  const middle = times(own.reduce(plus), 1 / own.length);
+  const u = unit(minus(own[0] as Vec, middle));
+  const v = cross(normal, u);
+  const angle = (p: Vec) => Math.atan2(dot(minus(p, middle), v), dot(minus(p, middle), u));
+  return own.sort((a, b) => angle(a) - angle(b));
+}
+
+/** Twice the area of a face as a vector along its outward normal. */
+export function areaVector(face: readonly Vec[]): Vec {
+  const first = face[0] as Vec;
+  let sum: Vec = [0, 0, 0];
+  for (let i = 1; i + 1 < face.length; i += 1) {
+    sum = plus(sum, cross(minus(face[i] as Vec, first), minus(face[i + 1] as Vec, first)));
+  }
+  return sum;
+}
+
+const areaOf = (face: readonly Vec[]) => norm(areaVector(face)) / 2;
+
+/** Corners of a solid, each once. */
+export function corners(solid: Convex): Vec[] {
+  const own: Vec[] = [];
+  for (const face of solid.faces) {
+    for (const p of face) if (!own.some((q) => norm(minus(p, q)) < 10 * SAME)) own.push(p);
+  }
+  return own;
+}
+
+/** Planes that bound a solid, one a face, normals outward. */
+export const planesOf = (solid: Convex): Plane[] =>
+  solid.faces.map((face) => planeThrough(face[0] as Vec, areaVector(face)));
+
+/** mm³, by the divergence theorem. */
+export function volume(solid: Convex): number {
+  let sum = 0;
+  for (const face of solid.faces) sum += dot(face[0] as Vec, areaVector(face));
+  return sum / 6;
+}
+
+export const volumeOf = (solids: readonly Convex[]): number => solids.reduce((sum, solid) => sum + volume(solid), 0);
+
+/** Middle of mass of several solids of one density. */
+export function middleOf(solids: readonly Convex[]): Vec {
+  let [total, sum]: [number, Vec] = [0, [0, 0, 0]];
+  for (const solid of solids) {
+    for (const face of solid.faces) {
+      const first = face[0] as Vec;
+      for (let i = 1; i + 1 < face.length; i += 1) {
+        const [b, c] = [face[i] as Vec, face[i + 1] as Vec];
+        // A tetrahedron from the origin; signs take away what lies outside.
+        const v = dot(first, cross(b, c)) / 6;
+        total += v;
+        sum = plus(sum, times(plus(first, plus(b, c)), v / 4));
+      }
+    }
+  }
+  return total === 0 ? [0, 0, 0] : times(sum, 1 / total);
+}
+
+export interface Bounds {
+  from: Vec;
+  to: Vec;
+}
+
+export function boundsOf(points: readonly Vec[]): Bounds {
+  const of = (pick: (...values: number[]) => number, axis: 0 | 1 | 2) => pick(...points.map((p) => p[axis]));
+  return {
+    from: [of(Math.min, 0), of(Math.min, 1), of(Math.min, 2)],
+    to: [of(Math.max, 0), of(Math.max, 1), of(Math.max, 2)],
+  };
+}
+
+/** How far a solid reaches along a direction: least and greatest of normal · p. */
+export function reach(solid: Convex, direction: Vec): { from: number; to: number } {
+  let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const face of solid.faces) {
+    for (const p of face) {
+      const d = dot(direction, p);
+      if (d < from) from = d;
+      if (d > to) to = d;
+    }
+  }
+  return { from, to };
+}

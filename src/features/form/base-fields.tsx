@@ -1,0 +1,246 @@
+'use client';
+
+import { BASES, type BaseKind, LEG_MAKING, startBaseChanges } from '@/core';
+import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
+import { useChange, useJobState } from '../job/job-context';
+import { Group } from './group';
+import { LengthRows } from './length-rows';
+
+const kinds = Object.entries(BASES).map(([value, { name }]) => ({ value: value as BaseKind, label: name }));
+
+/** The kind of base and its sizes. */
+export function BaseFields() {
+  const form = useJobState((state) => state.document.form);
+  const changeAll = useJobState((state) => state.change);
+  const { base } = form;
+  return (
+    <Group title="Base">
+      <Select
+        label="Kind of base"
+        value={base.kind}
+        options={kinds}
+        hint={BASES[base.kind].reason}
+        wide
+        onCommit={(kind) => changeAll(startBaseChanges(kind, form))}
+      />
+      <LengthRows rows={[{ label: 'Table height', path: 'form.base.height', least: 150, most: 1400 }]} />
+      <Fields kind={base.kind} />
+    </Group>
+  );
+}
+
+/** A new kind of base is one more line here. */
+function Fields({ kind }: { kind: BaseKind }) {
+  switch (kind) {
+    case 'leg-apron':
+      return <LegApronFields />;
+    case 'trestle':
+      return <TrestleFields />;
+    case 'x-frame':
+      return <XFrameFields />;
+    case 'splayed':
+      return <SplayedFields />;
+  }
+}
+
+function LegApronFields() {
+  const base = useJobState((state) => state.document.form.base);
+  const change = useChange();
+  if (base.kind !== 'leg-apron') return null;
+  const { making, taper } = base.leg;
+  return (
+    <>
+      <LengthRows rows={[{ label: 'Leg', path: 'form.base.leg.section', least: 20, most: 250 }]} />
+      <Select
+        label="Legs made of"
+        value={making.kind}
+        options={Object.entries(LEG_MAKING).map(([value, { name }]) => ({
+          value: value as keyof typeof LEG_MAKING,
+          label: name,
+        }))}
+        hint={LEG_MAKING[making.kind].reason}
+        wide
+        onCommit={(kind) =>
+          change('form.base.leg.making')(
+            kind === 'staves' ? { kind, count: 2 } : kind === 'faced' ? { kind, veneer: 4 } : { kind },
+          )
+        }
+      />
+      {making.kind === 'staves' ? (
+        <NumberField
+          label="Staves"
+          value={making.count}
+          least={2}
+          most={8}
+          onCommit={change('form.base.leg.making.count')}
+        />
+      ) : null}
+      {making.kind === 'faced' ? (
+        <LengthField
+          label="Veneers, thick"
+          mm={making.veneer}
+          least={1}
+          most={12}
+          onCommit={change('form.base.leg.making.veneer')}
+        />
+      ) : null}
+      <Choice
+        label="Leg shape"
+        value={taper.kind}
+        options={[
+          { value: 'straight', label: 'Straight' },
+          { value: 'tapered', label: 'Tapered', reason: 'On the two inside faces, from just below the apron.' },
+        ]}
+        onCommit={(kind) =>
+          change('form.base.leg.taper')(
+            kind === 'straight' ? { kind } : { kind, foot: Math.max(10, Math.round(base.leg.section * 0.65)) },
+          )
+        }
+      />
+      <LengthRows
+        rows={[
+          { label: 'Foot', path: 'form.base.leg.taper.foot', least: 10, most: 250 },
+          { label: 'Apron, high', path: 'form.base.apron.height', least: 20, most: 400 },
+          { label: 'Apron, thick', path: 'form.base.apron.thickness', least: 8, most: 80 },
+          {
+            label: 'Reveal',
+            path: 'form.base.apron.reveal',
+            least: 0,
+            most: 100,
+            hint: 'How far the apron stands back from the leg’s face: no flush surface to keep flush.',
+          },
+        ]}
+      />
+      <NumberField
+        label="Cross rails"
+        value={base.crossRails}
+        least={0}
+        most={6}
+        onCommit={change('form.base.crossRails')}
+      />
+    </>
+  );
+}
+
+function TrestleFields() {
+  const base = useJobState((state) => state.document.form.base);
+  const change = useChange();
+  if (base.kind !== 'trestle') return null;
+  return (
+    <>
+      <LengthRows
+        rows={[
+          { label: 'Foot, high', path: 'form.base.foot.height', least: 30, most: 250 },
+          { label: 'Foot, thick', path: 'form.base.foot.thickness', least: 20, most: 200 },
+          {
+            label: 'Foot pads',
+            path: 'form.base.pads',
+            least: 0,
+            most: 40,
+            hint: 'Let in at both ends of each foot; 0 for none.',
+          },
+          { label: 'Post, wide', path: 'form.base.post.width', least: 40, most: 300 },
+          { label: 'Post, thick', path: 'form.base.post.thickness', least: 20, most: 200 },
+          { label: 'Bearer, high', path: 'form.base.bearer.height', least: 25, most: 200 },
+          { label: 'Bearer, thick', path: 'form.base.bearer.thickness', least: 20, most: 200 },
+          {
+            label: 'Bearer ends short of the foot by',
+            path: 'form.base.bearer.shorter',
+            least: 0,
+            most: 800,
+          },
+        ]}
+      />
+      <NumberField
+        label="Tenons side by side"
+        value={base.tenons}
+        least={1}
+        most={3}
+        onCommit={change('form.base.tenons')}
+      />
+      <LengthRows
+        rows={[
+          { label: 'Stretcher, high', path: 'form.base.stretcher.height', least: 30, most: 300 },
+          { label: 'Stretcher, thick', path: 'form.base.stretcher.thickness', least: 15, most: 120 },
+          { label: 'Stretcher, floor to its middle', path: 'form.base.stretcher.at', least: 50, most: 1300 },
+        ]}
+      />
+      <Choice
+        label="Stretcher in the posts"
+        value={base.stretcher.joint}
+        options={[
+          {
+            value: 'wedged',
+            label: 'Wedged',
+            reason: 'Through, glued, and spread by two wedges across the post’s grain.',
+          },
+          { value: 'tusk', label: 'Tusk', reason: 'Through and beyond, drawn home by a loose wedge: comes apart.' },
+          {
+            value: 'bolted',
+            label: 'Bolted',
+            reason: 'A stub keeps it from turning, a bolt draws it tight: comes apart.',
+          },
+        ]}
+        onCommit={change('form.base.stretcher.joint')}
+      />
+      {base.stretcher.joint === 'wedged' ? (
+        <LengthRows
+          rows={[{ label: 'Tenon, proud of the post', path: 'form.base.stretcher.proud', least: 0, most: 100 }]}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function XFrameFields() {
+  return (
+    <LengthRows
+      rows={[
+        { label: 'Leg, wide', path: 'form.base.leg.width', least: 30, most: 250 },
+        { label: 'Leg, thick', path: 'form.base.leg.thickness', least: 20, most: 150 },
+        { label: 'Over the feet', path: 'form.base.spread.floor', least: 150, most: 2400 },
+        { label: 'Over the heads', path: 'form.base.spread.head', least: 100, most: 2400 },
+        { label: 'Bearer, high', path: 'form.base.bearer.height', least: 25, most: 200 },
+        { label: 'Bearer, thick', path: 'form.base.bearer.thickness', least: 20, most: 200 },
+        { label: 'Stretcher, high', path: 'form.base.stretcher.height', least: 30, most: 300 },
+        { label: 'Stretcher, thick', path: 'form.base.stretcher.thickness', least: 15, most: 120 },
+      ]}
+    />
+  );
+}
+
+function SplayedFields() {
+  const base = useJobState((state) => state.document.form.base);
+  const change = useChange();
+  if (base.kind !== 'splayed') return null;
+  return (
+    <>
+      <NumberField label="Legs" value={base.legs} least={3} most={6} onCommit={change('form.base.legs')} />
+      <NumberField
+        label="Leaning out by"
+        unit="°"
+        value={base.lean}
+        least={0}
+        most={25}
+        step={0.5}
+        onCommit={change('form.base.lean')}
+        hint="5° to 10° is usual."
+      />
+      <LengthRows
+        rows={[
+          {
+            label: 'Middle to the legs’ outside',
+            path: 'form.base.reach',
+            least: 100,
+            most: 1500,
+            hint: 'Under the top; at the floor they stand farther out by their lean.',
+          },
+          { label: 'Leg, wide', path: 'form.base.leg.width', least: 25, most: 200 },
+          { label: 'Leg, thick', path: 'form.base.leg.thickness', least: 20, most: 150 },
+          { label: 'Arm, high', path: 'form.base.arm.height', least: 30, most: 200 },
+          { label: 'Arm, thick', path: 'form.base.arm.thickness', least: 20, most: 120 },
+        ]}
+      />
+    </>
+  );
+}

@@ -1,0 +1,246 @@
+'use client';
+
+import { type Edge, startTop, TONGUES, TOPS, type TopKind, type TopOutline } from '@/core';
+import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
+import { useChange, useJobState } from '../job/job-context';
+import { Group } from './group';
+import { LengthRows } from './length-rows';
+
+const kinds = Object.entries(TOPS).map(([value, { name }]) => ({ value: value as TopKind, label: name }));
+
+/** The kind of top and its sizes. */
+export function TopFields() {
+  const top = useJobState((state) => state.document.form.top);
+  const change = useChange();
+  const one = top.kind === 'glued-panel' && ['round', 'polygon'].includes(top.outline.kind);
+  return (
+    <Group title="Top">
+      <Select
+        label="Kind of top"
+        value={top.kind}
+        options={kinds}
+        hint={TOPS[top.kind].reason}
+        wide
+        onCommit={(kind) => change('form.top')(startTop(kind, top))}
+      />
+      {top.kind === 'glued-panel' ? <OutlineFields outline={top.outline} width={top.width} /> : null}
+      <LengthRows
+        rows={[
+          ...(one ? [] : [{ label: 'Length', path: 'form.top.length', least: 200, most: 6000 }]),
+          {
+            label: one
+              ? top.kind === 'glued-panel' && top.outline.kind === 'round'
+                ? 'Diameter'
+                : 'Over the flats'
+              : 'Width',
+            path: 'form.top.width',
+            least: 150,
+            most: 2500,
+          },
+          { label: 'Thickness', path: 'form.top.thickness', least: 8, most: 120 },
+        ]}
+      />
+      <OverhangRows />
+      {top.kind === 'breadboard' ? <BreadboardFields /> : null}
+      {top.kind === 'slatted' ? <SlatFields /> : null}
+      {top.kind === 'breadboard' ? null : <EdgeFields edge={top.edge} thickness={top.thickness} />}
+    </Group>
+  );
+}
+
+/** Legs that lean from arms stand where their reach puts them; the others follow from the top's overhang. */
+function OverhangRows() {
+  const base = useJobState((state) => state.document.form.base.kind);
+  if (base === 'splayed') return null;
+  return (
+    <LengthRows
+      rows={[
+        { label: 'Overhang, ends', path: 'form.top.endOverhang', least: 0, most: 1500 },
+        { label: 'Overhang, sides', path: 'form.top.sideOverhang', least: 0, most: 800 },
+      ]}
+    />
+  );
+}
+
+function OutlineFields({ outline, width }: { outline: TopOutline; width: number }) {
+  const change = useChange();
+  const start = (kind: TopOutline['kind']): TopOutline => {
+    switch (kind) {
+      case 'curved':
+        return { kind, side: Math.round(width / 40), end: Math.round(width / 30) };
+      case 'polygon':
+        return { kind, sides: 8 };
+      default:
+        return { kind };
+    }
+  };
+  return (
+    <>
+      <Select
+        label="Seen from above"
+        value={outline.kind}
+        options={[
+          { value: 'rectangle', label: 'Rectangle' },
+          { value: 'curved', label: 'Curved sides and ends' },
+          { value: 'round', label: 'Round' },
+          { value: 'oval', label: 'Oval' },
+          { value: 'polygon', label: 'Equal sides' },
+        ]}
+        onCommit={(kind) => change('form.top.outline')(start(kind))}
+        wide
+      />
+      {outline.kind === 'curved' ? (
+        <LengthRows
+          rows={[
+            {
+              label: 'Sides bulge by',
+              path: 'form.top.outline.side',
+              least: 0,
+              most: 400,
+              hint: 'The sagitta: how far the middle of the curve stands beyond its ends.',
+            },
+            { label: 'Ends bulge by', path: 'form.top.outline.end', least: 0, most: 400 },
+          ]}
+        />
+      ) : null}
+      {outline.kind === 'polygon' ? (
+        <Choice
+          label="Sides"
+          value={`${outline.sides}`}
+          options={[6, 8, 10, 12].map((n) => ({ value: `${n}`, label: `${n}` }))}
+          onCommit={(sides) => change('form.top.outline.sides')(Number(sides))}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function EdgeFields({ edge, thickness }: { edge: Edge; thickness: number }) {
+  const change = useChange();
+  const start = (kind: Edge['kind']): Edge => {
+    switch (kind) {
+      case 'square':
+        return { kind };
+      case 'rounded':
+        return { kind, radius: 4 };
+      case 'chamfered':
+        return { kind, width: 4 };
+      case 'under-bevelled':
+        return { kind, width: Math.round(thickness * 2.5), left: Math.max(4, Math.round(thickness * 0.45)) };
+    }
+  };
+  return (
+    <>
+      <Select
+        label="Edges"
+        value={edge.kind}
+        options={[
+          { value: 'square', label: 'Square, arris broken' },
+          { value: 'rounded', label: 'Rounded' },
+          { value: 'chamfered', label: 'Chamfered' },
+          { value: 'under-bevelled', label: 'Bevelled from below' },
+        ]}
+        onCommit={(kind) => change('form.top.edge')(start(kind))}
+        wide
+      />
+      <LengthRows
+        rows={[
+          { label: 'Radius', path: 'form.top.edge.radius', least: 1, most: 60 },
+          {
+            label: edge.kind === 'under-bevelled' ? 'Bevel, in from the edge' : 'Chamfer',
+            path: 'form.top.edge.width',
+            least: edge.kind === 'under-bevelled' ? 5 : 1,
+            most: edge.kind === 'under-bevelled' ? 300 : 60,
+          },
+          { label: 'Left at the edge', path: 'form.top.edge.left', least: 4, most: 100 },
+        ]}
+      />
+    </>
+  );
+}
+
+function SlatFields() {
+  const top = useJobState((state) => state.document.form.top);
+  const change = useChange();
+  if (top.kind !== 'slatted') return null;
+  return (
+    <>
+      <NumberField label="Slats" value={top.slats} least={2} most={40} onCommit={change('form.top.slats')} />
+      <LengthField
+        label="Gap between slats"
+        mm={top.gap}
+        least={1}
+        most={60}
+        onCommit={change('form.top.gap')}
+        hint="On the day it is made. About 6 mm is usual; the season step tells what is left of it at the wettest."
+      />
+    </>
+  );
+}
+
+function BreadboardFields() {
+  const top = useJobState((state) => state.document.form.top);
+  const change = useChange();
+  if (top.kind !== 'breadboard') return null;
+  const { end } = top;
+  return (
+    <>
+      <LengthRows rows={[{ label: 'Each end, wide', path: 'form.top.end.width', least: 40, most: 300 }]} />
+      <Select
+        label="Tongue"
+        value={end.tongue}
+        options={Object.entries(TONGUES).map(([value, { name }]) => ({
+          value: value as keyof typeof TONGUES,
+          label: name,
+        }))}
+        hint={TONGUES[end.tongue].reason}
+        wide
+        onCommit={change('form.top.end.tongue')}
+      />
+      {end.tongue === 'long' ? null : (
+        <NumberField
+          label="Tenons an end"
+          value={end.tenons}
+          least={2}
+          most={9}
+          onCommit={change('form.top.end.tenons')}
+        />
+      )}
+      <LengthField
+        label="Tongue, into the end"
+        mm={end.depth}
+        least={10}
+        most={200}
+        allowEmpty="by rule"
+        onCommit={change('form.top.end.depth')}
+        onEmpty={() => change('form.top.end.depth')(null)}
+        hint="Empty: half the end’s width."
+      />
+      <Choice
+        label="Pegs"
+        value={end.pegs}
+        options={[
+          { value: 'none', label: 'None' },
+          { value: 'straight', label: 'Straight' },
+          {
+            value: 'draw-bored',
+            label: 'Draw-bored',
+            reason: 'Holes in the tongue stand 1 mm nearer to the shoulder, so that the peg pulls it home.',
+          },
+        ]}
+        onCommit={change('form.top.end.pegs')}
+      />
+      <LengthRows
+        rows={[
+          {
+            label: 'Ends longer by',
+            path: 'form.top.end.proud',
+            least: 0,
+            most: 30,
+            hint: 'Than the panel is wide on the day it is made, both sides together: in summer the panel comes out to meet them.',
+          },
+        ]}
+      />
+    </>
+  );
+}

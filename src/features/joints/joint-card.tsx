@@ -1,0 +1,32 @@
+'use client';
+
+import { JOINTS, type JointFamily } from '@/core';
+import { useLook } from '../job/job-context';
+
+/** How a joint is marked and cut, as it stands on its card. */
+export function JointCard({ family }: { family: JointFamily }) {
+  const { light } = useLook();
+  const [first] = family.joints;
+  if (!first) return null;
+  const words = JOINTS[first.kind];
+  const parts = [...new Set(family.joints.flatMap(({ into, from }) => [into, from]))];
+  return (
+    <section
+      aria-label={`Card: ${words.name}`}
+      className="mt-4 border-line border-t pt-3"
+      onPointerEnter={() => light(parts)}
+      onPointerLeave={() => light([])}
+    >
+      <h3 className="font-semibold">
+        {words.name}, {family.joints.length} {family.joints.length === 1 ? 'time' : 'times'}
+      </h3>
+      <p className="mt-1">{words.mark}</p>
+      <ol className="mt-2 list-decimal space-y-1 pl-5">
+        {words.order.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      <p className="mt-2 text-ink-2">{words.caution}</p>
+    </section>
+  );
+}
