@@ -203,7 +203,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
       ? machineChecks({ layout, boards, shop, species, nameOf: (placement) => pieceLabel(piece, placement) })
       : []),
     ...movesGivenUp(piece, document.layout.moved, moved),
-    ...(trim ? panelChecks(laid, trim, document.layout.jointMargin) : []),
+    ...(trim && panel ? panelChecks(panel, laid, trim, document.layout.jointMargin) : []),
     ...glueUps.flatMap((glueUp) => glueUp.limits.map(glueUpCheck)),
     ...planChecks(document, dates),
   ]);

@@ -1,4 +1,5 @@
 import type { Check, CheckContext, Level } from './check';
+import { cutsInParts } from './collisions';
 import { screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
 import { cornerTenons, cutAlike } from './joints';
@@ -10,6 +11,7 @@ import { boardsAsDryAsTheAir, topOnItsFasteners } from './season';
 import { lifting, tipping } from './stability';
 import { sagging } from './stiffness';
 import { thicknessOnTheRack } from './stock';
+import { baseUnderOutline, breadboardEnds, fastenersInOutline, gapsOfSlats, pegsInSlots } from './tops';
 
 /** Every family of checks; a new one is one file and one line here. */
 const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
@@ -31,6 +33,12 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   mortisesByTheShop,
   topOnSawAndBench,
   legsByTheShop,
+  gapsOfSlats,
+  breadboardEnds,
+  pegsInSlots,
+  baseUnderOutline,
+  fastenersInOutline,
+  cutsInParts,
 ];
 
 const RANK: Record<Level, number> = { stop: 0, watch: 1, good: 2 };

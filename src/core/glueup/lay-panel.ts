@@ -217,6 +217,32 @@ export function trimPanel(
   };
 }
 
+/** A strip may lie over a longer band's edge by this much, mm: it is trimmed there. */
+const OVER_BAND = 1;
+
+/**
+ * Strips that are too short where they lie, with what they lack: toward its sides a round panel wants shorter strips than in
+ * its middle, and each must cover the longest band it lies over. mm
+ */
+export function shortStrips(panel: PanelDemand, strips: readonly LaidStrip[]): { strip: LaidStrip; lacking: number }[] {
+  if (panel.bands.length < 2) return [];
+  let at = 0;
+  const edges = panel.bands.map(({ width, length }) => {
+    at += width;
+    return { from: at - width, to: at, length };
+  });
+  const total = strips.reduce((sum, strip) => sum + strip.width, 0);
+  // What the strips are wider together is trimmed off both sides alike.
+  let run = (at - total) / 2;
+  return strips.flatMap((strip) => {
+    const [from, to] = [run, run + strip.width];
+    run = to;
+    const over = edges.filter((band) => Math.min(to, band.to) - Math.max(from, band.from) > OVER_BAND);
+    const lacking = Math.max(0, ...over.map((band) => band.length)) - strip.placement.length;
+    return lacking > OVER_BAND ? [{ strip, lacking }] : [];
+  });
+}
+
 /** Strips up to which every order is tried. */
 const FEW = 6;
 /** Orders drawn at random that the search begins from too. */
@@ -250,7 +276,12 @@ export function bestOrder(given: {
     );
     const short = clearance === null ? 0 : Math.max(0, margin - clearance) / margin;
     const showing = now.filter((s) => s.showing.length > 0).length;
-    return 10 * short + 20 * showing + panelMatch(now).joints.reduce((sum, joint) => sum + joint.total, 0);
+    return (
+      40 * shortStrips(panel, now).length +
+      10 * short +
+      20 * showing +
+      panelMatch(now).joints.reduce((sum, joint) => sum + joint.total, 0)
+    );
   };
   // Strips of one panel are alike whichever end the order is told from, so a fixed sorting is as good a start as any.
   const starts = [

@@ -1,11 +1,31 @@
 import type { Check } from '../check/check';
+import type { PanelDemand } from '../layout/demand';
 import { count, mm, say } from '../measure/quantity';
-import type { LaidStrip, PanelTrim } from './lay-panel';
+import { type LaidStrip, type PanelTrim, shortStrips } from './lay-panel';
 
 /** What the order and the turns of the strips bring: joint lines at fasteners, faults that show. */
-export function panelChecks(laid: readonly LaidStrip[], trim: PanelTrim, margin: number): Check[] {
+export function panelChecks(panel: PanelDemand, laid: readonly LaidStrip[], trim: PanelTrim, margin: number): Check[] {
   const showing = laid.filter((strip) => strip.showing.length > 0);
   const checks: Check[] = [];
+  if (panel.bands.length > 1) {
+    const short = shortStrips(panel, laid);
+    const worst = Math.max(0, ...short.map(({ lacking }) => lacking));
+    checks.push({
+      id: 'panel.stepped',
+      step: 'layout',
+      level: short.length > 0 ? 'stop' : 'good',
+      sentence:
+        short.length > 0
+          ? say`${short.map(({ strip }) => strip.label).join(', ')} ${short.length > 1 ? 'are' : 'is'} up to ${mm(worst)} too short for the outline where ${short.length > 1 ? 'they lie' : 'it lies'}.`
+          : say`Every strip reaches beyond the outline where it lies.`,
+      value: mm(worst),
+      limit: mm(0),
+      where: short.map(({ strip }) => strip.label),
+      why: 'A round or curved top is glued of strips that get shorter toward its sides; out of order, the outline has a notch.',
+      school: 'common practice',
+      wayOut: { say: say`Lay the longest in the middle, or search for the best order in the tab Panel`, changes: [] },
+    });
+  }
   if (trim.clearance !== null) {
     const near = trim.clearance < margin - 1e-6;
     checks.push({

@@ -81,14 +81,15 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
   const paper = onPaper(look);
   const drawn = piece.parts.map((part): DrawnPart => {
     const { solids, tenons, real } = asDrawn(piece, part, options);
-    const points = solids.map(corners);
+    const painted = [...solids, ...tenons];
+    const points = painted.map(corners);
     return {
       part,
       real,
       solids,
       tenons,
       outlines: points.map((list) => hullOf(list.map(paper))),
-      near: Math.max(...points.flat().map((p) => dot(look.toward, p))),
+      near: Math.max(...solids.flatMap(corners).map((p) => dot(look.toward, p))),
     };
   });
   const ordered = [...drawn].sort((a, b) => a.near - b.near);

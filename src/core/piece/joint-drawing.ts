@@ -53,11 +53,19 @@ function familyWords(into: Part, from: Part): string {
   return a === b ? `${first} on ${b}` : `${first} in ${b}`;
 }
 
-/** The cut that shows what the joint is: in the part that takes the other, the nearest to its middle. */
+/** mm that a cut goes in from its face. */
+function depthOf({ solid, open }: Cut): number {
+  const { from, to } = reach(solid, unit(open[0] ?? [1, 0, 0]));
+  return to - from;
+}
+
+/** The cut that shows what the joint is: in the part that takes the other, the deepest, the nearest to its middle. */
 function leadingCut(joint: Joint): Cut | undefined {
   const own = joint.removed.filter((cut) => cut.part === joint.into);
   const off = (cut: Cut) => Math.abs(corners(cut.solid).reduce((sum, p) => sum + p[1], 0));
-  return own.length === 0 ? undefined : own.reduce((a, b) => (off(b) < off(a) - 1e-6 ? b : a));
+  const better = (a: Cut, b: Cut) =>
+    depthOf(b) > depthOf(a) + 1e-6 || (depthOf(b) > depthOf(a) - 1e-6 && off(b) < off(a) - 1e-6);
+  return own.length === 0 ? undefined : own.reduce((a, b) => (better(a, b) ? b : a));
 }
 
 /** How far a cut reaches along the axes of its part, mm. */

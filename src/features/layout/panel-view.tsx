@@ -69,6 +69,7 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
                   strip={strip}
                   scale={scale}
                   thickness={panel.finished.thickness}
+                  indent={((panel.rough.length - strip.placement.length) / 2) * scale}
                   hands={hands}
                 />
               ))}
@@ -107,11 +108,14 @@ function StripRow({
   strip,
   scale,
   thickness,
+  indent,
   hands,
 }: {
   strip: LaidStrip;
   scale: number;
   thickness: number;
+  /** Shorter strips of a round panel lie in the middle of its length, px. */
+  indent: number;
   hands: PanelHands;
 }) {
   const { lit, light } = useLook();
@@ -128,6 +132,7 @@ function StripRow({
       style={{
         height: h,
         width: ENDS + length,
+        marginLeft: indent,
         transform: CSS.Transform.toString(transform ? { ...transform, x: 0, scaleX: 1, scaleY: 1 } : null),
         transition,
       }}
@@ -234,6 +239,17 @@ function Overlay({ scale, drawn, height }: { scale: number; drawn: number; heigh
   const x0 = ((panel.rough.length - length) / 2) * scale;
   const middle = (trim.left + width / 2) * scale;
   const across = fastenersAcross(piece);
+  // A panel between breadboard ends is not the whole top: its own block is drawn.
+  const [h, w] = [length / 2, width / 2];
+  const outline =
+    piece.top.parts.length > 1
+      ? ([
+          [-h, -w],
+          [h, -w],
+          [h, w],
+          [-h, w],
+        ] as const)
+      : piece.top.polygon;
   const tip = drawn * 0.72;
   const half = Math.min(height * 0.55, drawn * 0.14);
   return (
@@ -244,11 +260,8 @@ function Overlay({ scale, drawn, height }: { scale: number; drawn: number; heigh
       style={{ left: ENDS }}
       aria-hidden
     >
-      <rect
-        x={x0}
-        y={trim.left * scale}
-        width={length * scale}
-        height={width * scale}
+      <polygon
+        points={outline.map(([x, y]) => `${x0 + (length / 2 + x) * scale},${middle - y * scale}`).join(' ')}
         className="fill-none stroke-ink"
         strokeWidth={1.6}
       />

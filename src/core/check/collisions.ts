@@ -1,0 +1,119 @@
+import type { Cut, Joint } from '../joint/joint';
+import { mm, say } from '../measure/quantity';
+import { findPart, type Piece } from '../piece/piece';
+import { beyond, corners, planesOf } from '../solid/convex';
+import { distance } from '../solid/distance';
+import { solidInPiece } from '../solid/frame';
+import { dot } from '../solid/vector';
+import { type Check, type CheckContext, judge } from './check';
+
+/** Wood between two cuts in one part, and between a cut and a face it must not come through; mm, common practice. */
+const LEAST_BETWEEN = 4;
+const LEAST_WALL = 5;
+
+interface OwnCut extends Cut {
+  joint: Joint;
+}
+
+/**
+ * Every mortise, notch and hole of a part against every other and against the part's faces. Joints that are sized
+ * together by a rule of their own are judged there.
+ */
+export function cutsInParts({ piece }: CheckContext): Check[] {
+  const own = new Map<string, OwnCut[]>();
+  for (const joint of piece.joints) {
+    for (const cut of joint.removed) own.set(cut.part, [...(own.get(cut.part) ?? []), { ...cut, joint }]);
+  }
+  const between = nearestCuts(own);
+  const wall = thinnestWall(piece, own);
+  return [...(between ? [betweenCheck(piece, between)] : []), ...(wall ? [wallCheck(piece, wall)] : [])];
+}
+
+interface Between {
+  part: string;
+  a: OwnCut;
+  b: OwnCut;
+  apart: number;
+}
+
+function nearestCuts(own: ReadonlyMap<string, OwnCut[]>): Between | null {
+  let worst: Between | null = null;
+  for (const [part, cuts] of own) {
+    for (const [i, a] of cuts.entries()) {
+      for (const b of cuts.slice(i + 1)) {
+        if (a.joint === b.joint || (a.joint.ruled && a.joint.ruled === b.joint.ruled)) continue;
+        if (a.joint.meets?.includes(b.joint.id) || b.joint.meets?.includes(a.joint.id)) continue;
+        const apart = distance(a.solid, b.solid);
+        if (!worst || apart < worst.apart) worst = { part, a, b, apart };
+      }
+    }
+  }
+  return worst;
+}
+
+function betweenCheck(piece: Piece, { part, a, b, apart }: Between): Check {
+  const level = judge(apart, 0, { sense: 'at-least', watchFrom: LEAST_BETWEEN });
+  const name = findPart(piece, part)?.name ?? part;
+  return {
+    id: 'joints.cuts-meet',
+    step: 'joints',
+    level,
+    sentence:
+      level === 'stop'
+        ? say`In ${name.toLowerCase()} the ${a.what} for ${a.joint.name.toLowerCase()} and the ${b.what} for ${b.joint.name.toLowerCase()} run ${mm(-apart)} into each other.`
+        : say`Between two cuts in one part at least ${mm(apart)} of wood are left, in ${name.toLowerCase()}.`,
+    value: mm(apart),
+    limit: mm(level === 'stop' ? 0 : LEAST_BETWEEN),
+    where: [part, a.joint.from, b.joint.from],
+    why: 'Two mortises that open into each other leave neither tenon anything to be glued to.',
+    school: 'geometry; 4 mm between two cuts, common practice',
+    wayOut: { say: say`Move one of the two, or make it smaller`, changes: [] },
+  };
+}
+
+interface Wall {
+  part: string;
+  cut: OwnCut;
+  left: number;
+}
+
+/** The least wood between a cut and a face of its part that it does not open to. */
+function thinnestWall(piece: Piece, own: ReadonlyMap<string, OwnCut[]>): Wall | null {
+  let worst: Wall | null = null;
+  for (const [id, cuts] of own) {
+    const part = findPart(piece, id);
+    // A body of several solids has faces inside it.
+    if (part?.body.length !== 1 || !part.body[0]) continue;
+    const faces = planesOf(solidInPiece(part.frame, part.body[0]));
+    for (const cut of cuts) {
+      if (cut.joint.ruled) continue;
+      const points = corners(cut.solid);
+      for (const face of faces) {
+        if (cut.open.some((way) => dot(way, face.normal) > 0.9)) continue;
+        const left = -Math.max(...points.map((p) => beyond(face, p)));
+        if (!worst || left < worst.left) worst = { part: id, cut, left };
+      }
+    }
+  }
+  return worst;
+}
+
+function wallCheck(piece: Piece, { part, cut, left }: Wall): Check {
+  const level = judge(left, 0, { sense: 'at-least', watchFrom: LEAST_WALL });
+  const name = findPart(piece, part)?.name.toLowerCase() ?? part;
+  return {
+    id: 'joints.walls',
+    step: 'joints',
+    level,
+    sentence:
+      level === 'stop'
+        ? say`The ${cut.what} for ${cut.joint.name.toLowerCase()} comes ${mm(-left)} through the side of ${name}.`
+        : say`The thinnest wall beside a cut is ${mm(left)}, in ${name}.`,
+    value: mm(left),
+    limit: mm(level === 'stop' ? 0 : LEAST_WALL),
+    where: [part, cut.joint.from],
+    why: 'A wall too thin breaks out when the tenon is driven, or shows as a bump after finishing.',
+    school: 'At least 5 mm beside a cut, common practice',
+    wayOut: { say: say`Make the part thicker or the tenon smaller`, changes: [] },
+  };
+}
