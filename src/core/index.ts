@@ -104,6 +104,7 @@ export {
   type MillingLimits,
 } from './milling/forecast-milling';
 export { daysToRest, millingFigures } from './milling/milling-figures';
+export { solveX } from './piece/base-x-frame';
 export { derivePiece } from './piece/derive-piece';
 export { type Dimension, drawView, type FastenerMark, type Shape, type View, type ViewName } from './piece/drawing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './piece/forecast-band';

@@ -1,11 +1,41 @@
 import { MM_PER_INCH } from '../measure/length';
-import { mm, say } from '../measure/quantity';
+import { count, mm, say } from '../measure/quantity';
 import { HOLDS } from '../piece/hold';
+import { findPart } from '../piece/piece';
 import { type Check, type CheckContext, judge } from './check';
 
 /** Wood left between a screw's point and the show face, 1/4 in; common practice. */
 export const LEAST_OVER_SCREW = MM_PER_INCH / 4;
 const LEAST_BITE = 10;
+
+/** A slat that nothing lies under is held by nothing; one held once turns about its screw. */
+export function everySlatHeld({ piece }: CheckContext): Check[] {
+  if (piece.top.gap === undefined) return [];
+  const held = (id: string) => piece.fasteners.filter((fastener) => fastener.holds === id).length;
+  const loose = piece.top.parts.filter((id) => held(id) < 2);
+  const least = Math.min(...piece.top.parts.map(held));
+  const [have, them] = loose.length > 1 ? ['have', 'them'] : ['has', 'it'];
+  return [
+    {
+      id: 'fasteners.every-slat',
+      step: 'form',
+      level: loose.length > 0 ? 'stop' : 'good',
+      sentence:
+        loose.length > 0
+          ? say`${loose.map((id) => findPart(piece, id)?.name ?? id).join(' and ')} ${have} too little under ${them} to be held.`
+          : say`Every slat is held at ${`${least}`} places or more, in its middle.`,
+      value: count(least),
+      limit: count(2),
+      where: loose,
+      why: 'A slat held once turns about its screw; one held at its edge only cups.',
+      school: 'common practice',
+      wayOut: {
+        say: say`Let the top overhang less at its sides, so that something reaches under every slat`,
+        changes: [],
+      },
+    },
+  ];
+}
 
 export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] {
   const { hold } = document.form;

@@ -1,6 +1,6 @@
 import type { Check, CheckContext, Level } from './check';
 import { cutsInParts } from './collisions';
-import { screwsThroughTheTop } from './fasteners';
+import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
 import { cornerTenons, cutAlike } from './joints';
 import { legsByTheShop } from './leg-making';
@@ -29,6 +29,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   boardsAsDryAsTheAir,
   cornerTenons,
   screwsThroughTheTop,
+  everySlatHeld,
   cutAlike,
   mortisesByTheShop,
   topOnSawAndBench,

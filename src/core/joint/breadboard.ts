@@ -115,8 +115,11 @@ export function breadboard(given: BreadboardGiven): Joint {
   if (tongue === 'tenons') {
     // Between the tenons a short tongue; together they fill the panel's edge from one cut-back to the other.
     for (const [y0, y1] of gapsBetween(full, -reach, reach)) {
-      removed.push({ part: end.id, what: 'groove', solid: block(y0, y1, SHORT_TONGUE), open: [entry] });
       added.push({ part: panel.id, solid: block(y0, y1, SHORT_TONGUE) });
+    }
+    const mortises = full.map(([y0, y1]) => [y0 - spare(y0, y1, room), y1 + spare(y0, y1, room)] as const);
+    for (const [y0, y1] of gapsBetween(mortises, -reach, reach)) {
+      removed.push({ part: end.id, what: 'groove', solid: block(y0, y1, SHORT_TONGUE + 1), open: [entry] });
     }
   }
   if (tongue === 'loose') {

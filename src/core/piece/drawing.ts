@@ -1,7 +1,7 @@
 import { areaVector, type Convex, corners } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy } from '../solid/outline';
-import { dot, minus, norm, plus, unit, type Vec } from '../solid/vector';
+import { dot, plus, unit, type Vec } from '../solid/vector';
 import type { Part, Size } from './part';
 import type { Piece } from './piece';
 
@@ -178,18 +178,21 @@ const half = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 
 /** Edges within an outline: between two faces that both look at the viewer and are not in one plane. */
 function edges(solid: Convex, look: Look): Point[][] {
   const paper = onPaper(look);
-  const facing = solid.faces
-    .map((face) => ({ face, normal: unit(areaVector(face)) }))
-    .filter(({ normal }) => dot(normal, look.toward) > 1e-3);
+  const key = (p: Vec) => p.map((n) => Math.round(n * 1e3)).join();
+  // Every edge by its two ends, with the face that has it.
+  const known = new Map<string, Vec>();
   const found: Point[][] = [];
-  for (const [i, a] of facing.entries()) {
-    for (const b of facing.slice(i + 1)) {
+  for (const face of solid.faces) {
+    const normal = unit(areaVector(face));
+    if (dot(normal, look.toward) < 1e-3) continue;
+    face.forEach((p, i) => {
+      const q = face[(i + 1) % face.length] ?? p;
+      const id = [key(p), key(q)].sort().join(' ');
+      const other = known.get(id);
+      if (!other) known.set(id, normal);
       // A round edge is drawn with many faces that hardly turn.
-      if (dot(a.normal, b.normal) > 0.97) continue;
-      const shared = a.face.filter((p) => b.face.some((q) => norm(minus(p, q)) < 1e-4));
-      const [p, q] = [shared[0], shared.at(-1)];
-      if (p && q && shared.length >= 2) found.push([paper(p), paper(q)]);
-    }
+      else if (dot(normal, other) < 0.97) found.push([paper(p), paper(q)]);
+    });
   }
   return found;
 }
@@ -237,8 +240,11 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
   const leading = tops.find((d) => d.part.id === piece.top.leading);
   if (all.length === 0 || !leading) return [];
   const of = (axis: 0 | 1 | 2, pick: (...n: number[]) => number) => pick(...all.map((p) => p[axis]));
-  const from = { x: of(0, Math.min), y: of(1, Math.min) };
-  const to = { x: of(0, Math.max), y: of(1, Math.max) };
+  const slatted = piece.top.gap !== undefined;
+  // Across, the panel is measured; its ends may stand a little proud of it.
+  const wide = slatted ? all : leading.solids.flatMap(corners);
+  const from = { x: of(0, Math.min), y: Math.min(...wide.map((p) => p[1])) };
+  const to = { x: of(0, Math.max), y: Math.max(...wide.map((p) => p[1])) };
   const h = of(2, Math.max);
   const dimension = (
     id: string,
@@ -250,7 +256,6 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
     moves = false,
   ): Dimension => ({ id, from: a, to: b, side, step, value, moves });
   const half = { length: piece.base.length / 2, width: piece.base.width / 2 };
-  const slatted = piece.top.gap !== undefined;
   const width = slatted ? piece.top.size.width : leading.real.width;
 
   if (name === 'plan') {

@@ -161,8 +161,15 @@ export function placeFasteners(kind: HoldKind, rests: readonly Rest[], tops: rea
     };
     const crosses = Math.abs(way[1]) > 0.2;
     if (slats.length > 0) {
-      // A slat is held in its middle, wherever something crosses under it.
-      if (!crosses) return [];
+      // A slat is held in its middle, wherever something crosses under it, and by a rail that it lies along.
+      if (!crosses) {
+        const lies = slats.find((slat) => Math.abs(slat.frame.at[1] - from[1]) < slat.size.width / 3);
+        if (!lies) return [];
+        const count = Math.max(2, Math.ceil(long / (2 * spacing)));
+        return Array.from({ length: count }, (_, i) => i).flatMap((i) =>
+          set(at((long * (i + 0.5)) / count), `${i + 1}`, true),
+        );
+      }
       return slats.flatMap((slat, i) => {
         const d = (slat.frame.at[1] - from[1]) / way[1];
         return d > 0 && d < long ? set(at(d), `${i + 1}`, true) : [];

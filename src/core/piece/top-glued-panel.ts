@@ -2,7 +2,7 @@ import type { Bench } from '../decision/job-document';
 import { squareFrame } from '../solid/frame';
 import type { PieceDecisions, TopPlan, TopSize } from './piece';
 import { drawnSize, measured } from './settle-locks';
-import { outlineOfTop, solidOfTop } from './top-outline';
+import { COARSE, outlineOfTop, solidOfTop } from './top-outline';
 
 export type GluedPanelForm = Extract<PieceDecisions['form']['top'], { kind: 'glued-panel' }>;
 
@@ -29,7 +29,7 @@ export function gluedPanelTop(form: GluedPanelForm, size: TopSize, underside: nu
         grade: 'one-face',
         size,
         frame: squareFrame([0, 0, underside + size.thickness / 2], { length: 'x', width: 'y', thickness: 'z' }),
-        ...(plain ? {} : { body: [solidOfTop(outline, size.thickness, form.edge)] }),
+        ...(plain ? {} : { body: [solidOfTop(outlineOfTop(form.outline, size, COARSE), size.thickness, form.edge)] }),
       },
     ],
     joints: [],

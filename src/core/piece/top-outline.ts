@@ -12,7 +12,11 @@ import {
 import type { TopSize } from './piece';
 
 /** The outline of a top of a size, its middle over the middle of the piece. */
-export function outlineOfTop(kind: TopOutline, { length, width }: Pick<TopSize, 'length' | 'width'>): Outline {
+export function outlineOfTop(
+  kind: TopOutline,
+  { length, width }: Pick<TopSize, 'length' | 'width'>,
+  smooth?: number,
+): Outline {
   switch (kind.kind) {
     case 'rectangle':
       return rectangleOutline(length, width);
@@ -20,7 +24,7 @@ export function outlineOfTop(kind: TopOutline, { length, width }: Pick<TopSize, 
       return curvedOutline(length, width, Math.min(kind.side, width / 2 - 1), Math.min(kind.end, length / 2 - 1));
     case 'round':
     case 'oval':
-      return ovalOutline(length, width);
+      return ovalOutline(length, width, smooth);
     case 'polygon':
       return stretched(regularOutline(kind.sides, width), length);
   }
@@ -34,7 +38,7 @@ function stretched(outline: Outline, length: number): Outline {
 }
 
 /** How far the straight lines that a solid is drawn with may lie beside a true arc, mm. */
-const COARSE = 1;
+export const COARSE = 0.5;
 
 /**
  * The top as a solid in its own axes: its outline over its thickness, the edge worked as chosen. A rounding is drawn as

@@ -27,10 +27,9 @@ function alongSide(from: OutlineCorner, to: Flat, smooth: number): Flat[] {
   if (Math.abs(sagitta) < 1e-9 || chord < 1e-9) return [at];
   const radius = radiusOf(chord, sagitta);
   const half = 2 * Math.atan2(2 * Math.abs(sagitta), chord);
-  const count = Math.max(
-    2,
-    Math.ceil((2 * half) / (2 * Math.acos(Math.max(-1, 1 - Math.min(smooth, radius) / radius)))),
-  );
+  // An even number, so that the middle of the arc is one of them and nothing is lost of its sagitta.
+  const step = 2 * Math.acos(Math.max(-1, 1 - Math.min(smooth, radius) / radius));
+  const count = 2 * Math.max(1, Math.ceil(half / step));
   const [ux, uy] = [(to[0] - at[0]) / chord, (to[1] - at[1]) / chord];
   // To the right of the way lies (uy, −ux).
   const side = Math.sign(sagitta);
@@ -61,7 +60,7 @@ export function curvedOutline(length: number, width: number, side: number, end: 
 }
 
 /** An ellipse over its length and width; a circle where they are the same, then of two true arcs. */
-export function ovalOutline(length: number, width: number): Outline {
+export function ovalOutline(length: number, width: number, smooth = SMOOTH): Outline {
   const [a, b] = [length / 2, width / 2];
   if (Math.abs(a - b) < 1e-9) {
     return [
@@ -69,8 +68,8 @@ export function ovalOutline(length: number, width: number): Outline {
       { at: [a, 0], sagitta: a },
     ];
   }
-  // Steps even in the angle of the trammel; its chords stay within a twentieth of a millimetre of the ellipse.
-  const steps = 4 * Math.ceil(Math.PI / 2 / Math.acos(1 - Math.min(0.5, SMOOTH / Math.max(a, b))) / 2);
+  // Steps even in the angle of the trammel; its chords stay within `smooth` of the ellipse.
+  const steps = 4 * Math.ceil(Math.PI / 4 / Math.acos(1 - Math.min(0.5, smooth / Math.max(a, b))));
   return Array.from({ length: steps }, (_, i) => {
     const angle = (2 * Math.PI * i) / steps;
     return { at: [a * Math.cos(angle), b * Math.sin(angle)] as Flat };

@@ -1,0 +1,102 @@
+import ManifoldModule from 'manifold-3d';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
+import { change, level } from '../../../tests/fixtures/demo';
+import { writePhrase } from '../measure/write-quantity';
+import { HOLDS } from '../piece/hold';
+import { type Convex, corners } from '../solid/convex';
+import { solidInPiece } from '../solid/frame';
+import { drawView } from './drawing';
+import type { Part } from './part';
+import { partVolume } from './weight';
+
+type Manifold = InstanceType<Awaited<ReturnType<typeof ManifoldModule>>['Manifold']>;
+let hull: (points: [number, number, number][]) => Manifold;
+let union: (solids: Manifold[]) => Manifold;
+
+beforeAll(async () => {
+  const wasm = await ManifoldModule();
+  wasm.setup();
+  hull = (points) => wasm.Manifold.hull(points);
+  union = (solids) => wasm.Manifold.union(solids);
+});
+
+const solid = (convex: Convex) => hull(corners(convex).map((p) => [...p]));
+/** A part as it is made, by a library for solids: its body, tenons added, mortises and notches taken out. */
+const made = (part: Part) => {
+  const body = union(part.body.map((own) => solid(solidInPiece(part.frame, own))));
+  const cut = part.removed.reduce((rest, { solid: taken }) => rest.subtract(solid(taken)), body);
+  return part.added.length === 0 ? cut : union([cut, ...part.added.map((grown) => solid(grown.solid))]);
+};
+
+describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, { document, bad }) => {
+  const job = derived(document);
+
+  it('can be built: nothing stops the work', () => {
+    const stops = job.checks.filter((check) => check.level === 'stop');
+    expect(stops.map((c) => `${c.id}: ${writePhrase(c.sentence, { system: 'metric' })}`)).toEqual([]);
+  });
+
+  it(`stopped with ${bad.how}`, () => {
+    const worse = derived(change(document, bad.edit));
+    expect(level(worse, bad.stop)).toBe('stop');
+  });
+
+  it('no part stands in another once its joints are cut, and their volumes are what the weight is reckoned from', () => {
+    const solids = job.piece.parts.map((part) => ({ part, solid: made(part) }));
+    for (const [i, a] of solids.entries()) {
+      // Mortises that overlap each other are taken out once: what is reckoned may only be a little off.
+      expect(a.solid.volume() * 1e-9, a.part.name).toBeCloseTo(partVolume(a.part), 6);
+      for (const b of solids.slice(i + 1)) {
+        expect(a.solid.intersect(b.solid).volume(), `${a.part.name} and ${b.part.name}`).toBeLessThan(1);
+      }
+    }
+  });
+
+  it('is as large as it says, its feet on the floor and its top at its height', () => {
+    const { overall, parts, feet } = job.piece;
+    const all = parts.flatMap((part) => part.body.flatMap((own) => corners(solidInPiece(part.frame, own))));
+    const high = Math.max(...all.map((p) => p[2]));
+    expect(high).toBeCloseTo(overall.height, 6);
+    expect(Math.min(...all.map((p) => p[2]))).toBeGreaterThan(-1e-6);
+    expect(feet.length).toBeGreaterThanOrEqual(3);
+    for (const view of ['plan', 'front', 'end'] as const) {
+      const { dimensions, shapes, bounds } = drawView(job.piece, view);
+      expect(shapes.length).toBeGreaterThan(3);
+      expect(bounds.width).toBeGreaterThan(0);
+      for (const d of dimensions) {
+        expect(Math.hypot(d.to[0] - d.from[0], d.to[1] - d.from[1]), `${view} ${d.id}`).toBeCloseTo(d.value, 3);
+      }
+    }
+  });
+
+  it('every part but the top is joined to another, and the top is held', () => {
+    const joined = new Set(job.piece.joints.flatMap(({ into, from }) => [into, from]));
+    const held = new Set(job.piece.fasteners.map((fastener) => fastener.holds));
+    for (const part of job.piece.parts) {
+      expect(joined.has(part.id) || held.has(part.id), part.name).toBe(true);
+    }
+  });
+});
+
+describe('together they cover', () => {
+  it('every way of holding a top, every kind of top and base, and every joint', () => {
+    const jobs = CONSTRUCTIONS.map((c) => derived(c.document));
+    expect(new Set(CONSTRUCTIONS.map((c) => c.document.form.hold.kind))).toEqual(new Set(Object.keys(HOLDS)));
+    expect(new Set(jobs.map((job) => job.piece.kind.top)).size).toBe(3);
+    expect(new Set(jobs.map((job) => job.piece.kind.base)).size).toBe(4);
+    const kinds = new Set(jobs.flatMap((job) => job.piece.joints.map((joint) => joint.kind)));
+    expect([...kinds].sort()).toEqual([
+      'bolted',
+      'breadboard',
+      'bridle',
+      'half-lap',
+      'loose-tenon',
+      'meeting-arms',
+      'mortise-tenon',
+      'stub-tenon',
+      'through-tenon',
+      'twin-tenon',
+    ]);
+  });
+});

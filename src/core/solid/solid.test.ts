@@ -1,0 +1,189 @@
+import fc from 'fast-check';
+import ManifoldModule from 'manifold-3d';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { box, type Convex, clip, clipAll, corners, middleOf, planesOf, planeThrough, prism, volume } from './convex';
+import { distance } from './distance';
+import { inPart, inPiece, leaningFrame, solidInPart, solidInPiece } from './frame';
+import {
+  areaOfFlat,
+  boundsOfFlat,
+  chordAt,
+  curvedOutline,
+  type Flat,
+  hullOf,
+  insideBy,
+  ovalOutline,
+  polygonOf,
+  radiusOf,
+  regularOutline,
+  roundOf,
+  sagittaOf,
+} from './outline';
+import { cross, dot, minus, norm, unit, type Vec } from './vector';
+
+// Independent of all here: manifold-3d, a library for solids (Apache-2.0).
+type Manifold = InstanceType<Awaited<ReturnType<typeof ManifoldModule>>['Manifold']>;
+let hull: (points: readonly Vec[]) => Manifold;
+beforeAll(async () => {
+  const wasm = await ManifoldModule();
+  wasm.setup();
+  hull = (points) => wasm.Manifold.hull(points.map((p) => [...p]));
+});
+
+const num = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true });
+const vec = (size: number) => fc.tuple(num(-size, size), num(-size, size), num(-size, size));
+/** Blocks that lean anywhere, cut by up to three planes near their middle. */
+const solids = fc
+  .record({
+    at: vec(150),
+    along: vec(1).filter((v) => norm(v) > 0.2),
+    toward: vec(1).filter((v) => norm(v) > 0.2),
+    size: fc.tuple(num(20, 200), num(20, 120), num(10, 80)),
+    cuts: fc.array(fc.record({ through: vec(20), out: vec(1).filter((v) => norm(v) > 0.2) }), { maxLength: 3 }),
+  })
+  .filter(({ along, toward }) => norm(cross(unit(along), unit(toward))) > 0.1)
+  .map(({ at, along, toward, size: [l, w, t], cuts }): Convex => {
+    const frame = leaningFrame(at, along, toward);
+    const block = box([-l / 2, -w / 2, -t / 2], [l / 2, w / 2, t / 2]);
+    return solidInPiece(
+      frame,
+      cuts.reduce((solid, { through, out }) => {
+        const cut = clip(solid, planeThrough(through, out));
+        return cut.faces.length >= 4 && volume(cut) > 500 ? cut : solid;
+      }, block),
+    );
+  });
+
+describe('solids without hollows', () => {
+  it('have the volume that a library for solids finds, however they lean and are cut', () => {
+    fc.assert(
+      fc.property(solids, (solid) => {
+        expect(volume(solid)).toBeCloseTo(hull(corners(solid)).volume(), 1);
+      }),
+      { endOnFailure: true },
+    );
+  });
+
+  it('lie as far apart as it finds, and overlap where it finds something in common', () => {
+    fc.assert(
+      fc.property(solids, solids, (a, b) => {
+        const [ma, mb] = [hull(corners(a)), hull(corners(b))];
+        const apart = distance(a, b);
+        if (apart > 0) expect(apart).toBeCloseTo(ma.minGap(mb, 2000), 2);
+        else expect(ma.intersect(mb).volume()).toBeGreaterThanOrEqual(-1e-9);
+        if (ma.intersect(mb).volume() > 1) expect(apart).toBeLessThan(0);
+      }),
+      { endOnFailure: true },
+    );
+  });
+
+  it('moved out by the depth of the overlap, come free', () => {
+    const a = box([0, 0, 0], [100, 40, 20]);
+    const b = box([90, 10, 5], [200, 30, 15]);
+    expect(distance(a, b)).toBeCloseTo(-10, 9);
+    expect(distance(a, box([130, 80, 0], [150, 90, 20]))).toBeCloseTo(Math.hypot(30, 40), 6);
+    expect(distance(a, box([100, 0, 0], [150, 40, 20]))).toBeCloseTo(0, 6);
+  });
+
+  it('have their middle of mass where a wedge has it, a third in from its thick end', () => {
+    const wedge = prism(
+      [
+        [0, 0],
+        [90, 0],
+        [0, 30],
+      ],
+      0,
+      10,
+    );
+    const [x, y, z] = middleOf([wedge]);
+    expect([x, y, z].map((n) => n.toFixed(9))).toEqual(['30.000000000', '10.000000000', '5.000000000']);
+  });
+
+  it('are inside all their own planes, and come back unchanged from a frame', () => {
+    fc.assert(
+      fc.property(
+        solids,
+        vec(100),
+        vec(1).filter((v) => norm(v) > 0.2),
+        (solid, at, along) => {
+          const toward: Vec = Math.abs(unit(along)[0]) > 0.8 ? [0, 1, 0] : [1, 0, 0];
+          const frame = leaningFrame(at, along, toward);
+          for (const { normal, offset } of planesOf(solid)) {
+            for (const p of corners(solid)) expect(dot(normal, p)).toBeLessThan(offset + 1e-6);
+          }
+          expect(volume(solidInPart(frame, solid))).toBeCloseTo(volume(solid), 4);
+          const [p] = corners(solid);
+          expect(norm(minus(inPiece(frame, inPart(frame, p!)), p!))).toBeLessThan(1e-9);
+        },
+      ),
+      { endOnFailure: true },
+    );
+  });
+
+  it('cut away altogether, nothing is left', () => {
+    const block = box([0, 0, 0], [10, 10, 10]);
+    expect(clipAll(block, [planeThrough([-1, 0, 0], [1, 0, 0])]).faces).toHaveLength(0);
+    expect(clip(block, planeThrough([10, 0, 0], [1, 0, 0]))).toBe(block);
+  });
+});
+
+describe('outlines', () => {
+  it('of a round top have the chord 2√(R² − y²) at every distance from the middle, and the area of a circle', () => {
+    const points = polygonOf(ovalOutline(900, 900), 0.001);
+    for (const y of [0, 100, 250, 400, 449]) {
+      const { from, to } = chordAt(points, y)!;
+      expect(to - from).toBeCloseTo(2 * Math.sqrt(450 ** 2 - y ** 2), 0);
+    }
+    expect(areaOfFlat(points) / (Math.PI * 450 ** 2)).toBeCloseTo(1, 5);
+    expect(roundOf(points)).toBeCloseTo(Math.PI * 900, 1);
+  });
+
+  it('of an oval lie on the ellipse, as long and as wide as asked', () => {
+    const points = polygonOf(ovalOutline(1400, 800));
+    const { left, right, low, high } = boundsOfFlat(points);
+    expect([right - left, high - low]).toEqual([1400, 800]);
+    for (const [x, y] of points) expect((x / 700) ** 2 + (y / 400) ** 2).toBeCloseTo(1, 9);
+  });
+
+  it('sagitta and radius belong together: R = c²/8s + s/2', () => {
+    fc.assert(
+      fc.property(num(100, 2000), num(1, 49), (chord, share) => {
+        const sagitta = (chord * share) / 100;
+        expect(sagittaOf(chord, radiusOf(chord, sagitta))).toBeCloseTo(sagitta, 6);
+      }),
+    );
+    // A side of 2 000 that bulges by 25: R = 4 000 000/200 + 12.5.
+    expect(radiusOf(2000, 25)).toBe(20012.5);
+  });
+
+  it('with curved sides and ends are as long and as wide over all as asked', () => {
+    const { left, right, low, high } = boundsOfFlat(polygonOf(curvedOutline(2000, 900, 25, 40)));
+    expect(right - left).toBeCloseTo(2000, 6);
+    expect(high - low).toBeCloseTo(900, 6);
+  });
+
+  it('of equal sides have corners of 180° − 360°/N and the width over their flats', () => {
+    for (const sides of [6, 8, 10, 12]) {
+      const points = polygonOf(regularOutline(sides, 1000));
+      expect(points).toHaveLength(sides);
+      const { low, high } = boundsOfFlat(points);
+      expect(high - low).toBeCloseTo(1000, 9);
+      const [a, b, c] = points as [Flat, Flat, Flat];
+      const way = (p: Flat, q: Flat) => Math.atan2(q[1] - p[1], q[0] - p[0]);
+      const turn = ((way(b, c) - way(a, b)) * 180) / Math.PI;
+      expect((turn + 360) % 360).toBeCloseTo(360 / sides, 9);
+    }
+  });
+
+  it('tell how far inside a point lies, and their hull goes round all points', () => {
+    const square = [
+      [0, 0],
+      [100, 0],
+      [100, 100],
+      [0, 100],
+    ] as const;
+    expect(insideBy(square, [30, 50])).toBe(30);
+    expect(insideBy(square, [-20, 50])).toBe(-20);
+    expect(hullOf([...square, [50, 50], [10, 90]])).toHaveLength(4);
+  });
+});
