@@ -3,7 +3,7 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
-  serverExternalPackages: ['pg', 'pdfkit', 'highs'],
+  serverExternalPackages: ['pg', 'pdfkit', 'highs', 'manifold-3d'],
   // A test run builds beside a running Taller without disturbing it.
   distDir: process.env.TALLER_DIST ?? '.next',
   outputFileTracingRoot: process.cwd(),

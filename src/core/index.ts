@@ -106,7 +106,15 @@ export {
 export { daysToRest, millingFigures } from './milling/milling-figures';
 export { solveX } from './piece/base-x-frame';
 export { derivePiece } from './piece/derive-piece';
-export { type Dimension, drawView, type FastenerMark, type Shape, type View, type ViewName } from './piece/drawing';
+export {
+  type Dimension,
+  drawView,
+  type FastenerMark,
+  type Shape,
+  takenApart,
+  type View,
+  type ViewName,
+} from './piece/drawing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './piece/forecast-band';
 export { HOLDS } from './piece/hold';
 export { drawJoint, type JointFamily, jointFamilies, jointFigures } from './piece/joint-drawing';
@@ -114,6 +122,7 @@ export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/leg-making';
 export { newJob, topForBrief } from './piece/new-job';
 export type { Fastener, Fitting, Part, Size } from './piece/part';
+export { type PartMesh, partMeshes } from './piece/part-meshes';
 export { findPart, leadingPart, type Piece, type PieceDecisions, partsOfKind } from './piece/piece';
 export { type PieceRestraint, restraintOfPiece, travelOfTop } from './piece/restraint-of-piece';
 export {

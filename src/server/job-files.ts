@@ -2,16 +2,20 @@ import {
   cutList,
   cutSteps,
   fileName,
+  partMeshes,
   writeCutListCsv,
   writeCutsCsv,
   writeJobFile,
   writeLayoutDxf,
   writeLayoutSvg,
 } from '@/core';
+// Not through the core's door, which every page loads.
+import { writePieceGltf } from '@/core/format/piece-gltf';
 import { download } from './http';
 import { boardSheets, jobSheet, wholeJob } from './job-outputs';
 import { findJob } from './job-store';
 import { notFound } from './refusal';
+import { serverSolids } from './solids';
 import { currentWorkshop, placesOf } from './workshop-store';
 
 /** The files a job goes out as. A new one is one line here. */
@@ -47,6 +51,12 @@ const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<Resp
   'boards.pdf': async (id, query) => {
     const { pdf, name } = await boardSheets(id, query.get('paper') === 'letter' ? 'letter' : 'a4');
     return download(pdf, 'application/pdf', fileName(name, '-boards.pdf'));
+  },
+  'piece.glb': async (id) => {
+    const { job, derived } = await wholeJob(id, false);
+    const { parts } = derived.piece;
+    const glb = await writePieceGltf(parts, partMeshes(parts, await serverSolids()), job.document.name);
+    return download(new Uint8Array(glb), 'model/gltf-binary', fileName(job.document.name, '.glb'));
   },
   'job.taller.json': async (id) => {
     const workshop = await currentWorkshop();

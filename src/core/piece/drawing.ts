@@ -1,11 +1,11 @@
-import { areaVector, type Convex, corners } from '../solid/convex';
+import { areaVector, type Convex, corners, middleOf } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy } from '../solid/outline';
-import { dot, plus, unit, type Vec } from '../solid/vector';
+import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
 import type { Part, Size } from './part';
 import type { Piece } from './piece';
 
-export type ViewName = 'plan' | 'front' | 'end';
+export type ViewName = 'plan' | 'front' | 'end' | 'apart';
 export type Point = Flat;
 
 export interface Shape {
@@ -50,13 +50,20 @@ export interface ViewOptions {
   exaggeration?: number;
   /** Widths of the top's strips in order, for its joint lines. */
   strips?: readonly number[];
+  /** Taken apart: how far, as a share of each part's distance from the middle. */
+  apart?: number;
 }
 
 /** How a view looks on the piece: its two axes on paper, v downward, and the way toward the one who looks. */
+/** From the front, the right and above. */
+const FROM_ABOVE = unit([0.5, -0.76, 0.42]);
+const RIGHT = unit(cross([0, 0, 1], FROM_ABOVE));
+
 const LOOKS: Record<ViewName, { u: Vec; v: Vec; toward: Vec }> = {
   plan: { u: [1, 0, 0], v: [0, -1, 0], toward: [0, 0, 1] },
   front: { u: [1, 0, 0], v: [0, 0, -1], toward: [0, -1, 0] },
   end: { u: [0, 1, 0], v: [0, 0, -1], toward: [-1, 0, 0] },
+  apart: { u: RIGHT, v: times(cross(FROM_ABOVE, RIGHT), -1), toward: FROM_ABOVE },
 };
 type Look = (typeof LOOKS)[ViewName];
 
@@ -80,7 +87,10 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
   const look = LOOKS[name];
   const paper = onPaper(look);
   const drawn = piece.parts.map((part): DrawnPart => {
-    const { solids, tenons, real } = asDrawn(piece, part, options);
+    const drawnAs = asDrawn(piece, part, options);
+    const away = name === 'apart' ? takenApart(piece, part, options.apart ?? 0) : null;
+    const set = (list: readonly Convex[]) => (away ? list.map((solid) => shifted(solid, away)) : list);
+    const [solids, tenons, real] = [set(drawnAs.solids), set(drawnAs.tenons), drawnAs.real];
     const painted = [...solids, ...tenons];
     const points = painted.map(corners);
     return {
@@ -89,25 +99,33 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
       solids,
       tenons,
       outlines: points.map((list) => hullOf(list.map(paper))),
-      near: Math.max(...solids.flatMap(corners).map((p) => dot(look.toward, p))),
+      near:
+        name === 'apart'
+          ? dot(look.toward, middleOf(solids))
+          : Math.max(...solids.flatMap(corners).map((p) => dot(look.toward, p))),
     };
   });
   const ordered = [...drawn].sort((a, b) => a.near - b.near);
   const isTop = (d: DrawnPart) => piece.top.parts.includes(d.part.id);
   // From above the top hides all else, which is drawn dashed; from the sides what stands behind is left away.
-  const seen = name === 'plan' ? ordered.filter(isTop) : ordered.filter((d, i) => !concealed(d, ordered.slice(i + 1)));
+  const seen =
+    name === 'plan'
+      ? ordered.filter(isTop)
+      : name === 'apart'
+        ? ordered
+        : ordered.filter((d, i) => !concealed(d, ordered.slice(i + 1)));
   const dashed = name === 'plan' ? ordered.filter((d) => !isTop(d)) : [];
   const outlines = (list: readonly DrawnPart[], style: Shape['style']) =>
     list.flatMap((d) => d.outlines.map((points): Shape => ({ part: d.part.id, style, points })));
   const shapes: Shape[] = [
     ...seen.flatMap((d) => [
       ...outlines([d], 'seen'),
-      ...d.solids.flatMap((solid) =>
+      ...[...d.solids, ...(name === 'apart' ? d.tenons : [])].flatMap((solid) =>
         edges(solid, look).map((points) => ({ part: d.part.id, style: 'edge' as const, points })),
       ),
     ]),
     ...outlines(dashed, 'hidden'),
-    ...[...seen, ...dashed].flatMap((d) =>
+    ...(name === 'apart' ? [] : [...seen, ...dashed]).flatMap((d) =>
       d.tenons
         .filter((solid) => areaOnPaper(solid, look))
         .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(corners(solid).map(paper)) })),
@@ -122,7 +140,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
     name,
     bounds: { left, top: upper, width: Math.max(...us) - left, height: Math.max(...vs) - upper },
     shapes,
-    dimensions: dimensionsOf(piece, name, drawn),
+    dimensions: name === 'apart' ? [] : dimensionsOf(piece, name, drawn),
     fasteners:
       name === 'plan'
         ? piece.fasteners.map((f) => ({ id: f.id, at: [f.x, -f.y] as Point, holdsMiddle: f.holdsMiddle }))
@@ -145,7 +163,7 @@ function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOpt
     return top ? Math.min(...heights) : Math.max(...heights);
   };
   const shift: Vec = [0, 0, level(plain) - level(grown)];
-  const moved = (solid: Convex): Convex => ({ faces: solid.faces.map((face) => face.map((p) => plus(p, shift))) });
+  const moved = (solid: Convex) => shifted(solid, shift);
   const scaled = (p: Vec): Vec => {
     const [l, w, t] = inPart(part.frame, p);
     return plus(inPiece(part.frame, [l * by[0], w * by[1], t * by[2]]), shift);
@@ -155,6 +173,19 @@ function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOpt
     solids: grown.map(moved),
     tenons: tenons.map((solid) => ({ faces: solid.faces.map((face) => face.map(scaled)) })),
   };
+}
+
+const shifted = ({ faces }: Convex, by: Vec): Convex => ({
+  faces: faces.map((face) => face.map((p) => plus(p, by))),
+});
+
+/** Where a part goes when the piece is taken apart: away from the middle, the top straight up. */
+export function takenApart(piece: Piece, part: Part, share: number): Vec {
+  const middle: Vec = [0, 0, piece.overall.height / 2];
+  const away = minus(part.frame.at, middle);
+  const lifted = piece.top.parts.includes(part.id);
+  const own: Vec = lifted ? [away[0] * 0.5, away[1] * 0.5, piece.overall.height * 0.7] : away;
+  return times(own, share);
 }
 
 /** Whether everything of a part lies behind what stands nearer. */

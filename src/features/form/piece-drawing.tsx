@@ -5,11 +5,13 @@ import { useMemo, useState } from 'react';
 import { drawView, sizeAt, type ViewName } from '@/core';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
 import { useDerived, useJobState, useLook, useShownDay } from '../job/job-context';
+import { TakenApart } from './taken-apart';
 
 const VIEWS: readonly { value: ViewName; label: string }[] = [
   { value: 'front', label: 'Front' },
   { value: 'end', label: 'End' },
   { value: 'plan', label: 'Plan' },
+  { value: 'apart', label: 'Taken apart' },
 ];
 
 /** Tabs above a drawing, with a state of their own. */
@@ -44,7 +46,11 @@ export function useViewTabs(first: ViewName) {
 }
 
 /** The piece as it is on the day of the band. */
-export function PieceDrawing({ view: name }: { view: ViewName }) {
+export function PieceDrawing({ view }: { view: ViewName }) {
+  return view === 'apart' ? <TakenApart /> : <MeasuredPiece view={view} />;
+}
+
+function MeasuredPiece({ view: name }: { view: ViewName }) {
   const { piece, season, laid } = useDerived();
   const { lit, light, exaggeration } = useLook();
   const { moisture } = useShownDay();

@@ -25,6 +25,7 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
     { file: 'layout.svg', name: 'Layout, SVG', what: 'Boards with their cuts in true millimetres' },
     { file: 'layout.dxf', name: 'Layout, DXF', what: 'The same, one layer for each kind of line' },
     { file: 'cuts.csv', name: 'Cuts, CSV', what: 'The saw cuts of every board in their order' },
+    { file: 'piece.glb', name: 'Piece, glTF', what: 'Every part with its joints cut, as a solid, in metres' },
     { file: 'job.taller.json', name: 'Job file', what: 'The decisions, to keep or to open in another shop' },
   ];
   return (

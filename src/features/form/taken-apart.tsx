@@ -1,0 +1,115 @@
+'use client';
+
+import { type Remote, releaseProxy, wrap } from 'comlink';
+import dynamic from 'next/dynamic';
+import { useEffect, useMemo, useState } from 'react';
+import { drawView, type PartMesh } from '@/core';
+import { MeasuredDrawing } from '@/ui/measured-drawing';
+import type { Solids } from '@/workers/solids.worker';
+import { useDerived, useLook } from '../job/job-context';
+
+/** Where the browser fetches the compiled part of the library for solids. */
+const WASM = '/api/manifold.wasm';
+const SolidScene = dynamic(() => import('./solid-scene'), { ssr: false });
+
+type Scene = { state: 'making' } | { state: 'made'; meshes: readonly PartMesh[] } | { state: 'drawn' };
+
+/** The piece taken apart: solids to be turned about, and a still drawing where the browser shows none. */
+export function TakenApart() {
+  const { piece } = useDerived();
+  const { lit, light } = useLook();
+  const [apart, setApart] = useState(0.35);
+  const scene = useSolids();
+  const names = useMemo(
+    () => Object.fromEntries(piece.parts.map((part) => [part.id, `${part.letter}, ${part.name}`])),
+    [piece],
+  );
+  const view = useMemo(
+    () => (scene.state === 'made' ? null : drawView(piece, 'apart', { apart })),
+    [piece, apart, scene.state],
+  );
+  const [one] = lit;
+  return (
+    <div className="relative h-full min-h-64 w-full" data-scene={scene.state}>
+      {scene.state === 'made' ? (
+        <SolidScene piece={piece} meshes={scene.meshes} apart={apart} lit={lit} onLight={light} />
+      ) : view ? (
+        <MeasuredDrawing
+          view={view}
+          name="Taken apart"
+          lit={lit}
+          onLight={light}
+          partNames={names}
+          wood={piece.top.parts}
+        />
+      ) : null}
+      <label className="absolute top-1 right-2 flex items-center gap-2">
+        together
+        <input
+          type="range"
+          aria-label="How far apart"
+          className="accent-layout"
+          min={0}
+          max={1}
+          step={0.05}
+          value={apart}
+          onChange={(event) => setApart(Number(event.target.value))}
+        />
+        apart
+      </label>
+      <p className="absolute bottom-1 left-2 text-ink-2" aria-live="polite">
+        {one && names[one]
+          ? names[one]
+          : scene.state === 'made'
+            ? 'Drag to turn it, wheel to come nearer.'
+            : scene.state === 'making'
+              ? 'Cutting the joints …'
+              : 'Drawn flat: this browser shows no solids.'}
+      </p>
+    </div>
+  );
+}
+
+/** The parts with their joints cut, made in a worker whenever the piece changes; drawn flat where that cannot be shown. */
+function useSolids(): Scene {
+  const { piece } = useDerived();
+  const [scene, setScene] = useState<Scene>({ state: 'making' });
+  const [remote, setRemote] = useState<Remote<Solids> | null>(null);
+  useEffect(() => {
+    if (!showsSolids()) {
+      setScene({ state: 'drawn' });
+      return;
+    }
+    const worker = new Worker(new URL('../../workers/solids.worker.ts', import.meta.url), { type: 'module' });
+    worker.onerror = () => setScene({ state: 'drawn' });
+    const solids = wrap<Solids>(worker);
+    setRemote(() => solids);
+    return () => {
+      solids[releaseProxy]();
+      worker.terminate();
+    };
+  }, []);
+  useEffect(() => {
+    if (!remote) return;
+    let wanted = true;
+    remote.meshes(piece.parts, WASM).then(
+      (meshes) => {
+        if (wanted) setScene({ state: 'made', meshes });
+      },
+      () => {
+        if (wanted) setScene({ state: 'drawn' });
+      },
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [remote, piece]);
+  return scene;
+}
+
+function showsSolids(): boolean {
+  const canvas = document.createElement('canvas');
+  const context = canvas.getContext('webgl2');
+  context?.getExtension('WEBGL_lose_context')?.loseContext();
+  return context !== null;
+}
