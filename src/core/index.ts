@@ -34,11 +34,14 @@ export { composeBoardSheets } from './format/board-sheets';
 export { type CutListRow, cutList, writeCutListCsv } from './format/cut-list-csv';
 export { sayCut, sayFreed, writeCutsCsv } from './format/cuts-csv';
 export { fileName } from './format/file-name';
+export { curveTables, FULL_SIZE_LAYERS, type FullSizeDrawing, fullSizeDrawings } from './format/full-size';
+export { composeFullSize, writeFullSizeDxf, writeFullSizeSvg } from './format/full-size-files';
 export { type JobFile, JobFileSchema, readJobFile, writeJobFile } from './format/job-file';
 export { composeLabels } from './format/labels';
 export { DXF_LAYERS, writeLayoutDxf } from './format/layout-dxf';
 export { blankLabel, pieceLabel, writeLayoutSvg } from './format/layout-svg';
 export { type LoggerFile, readLoggerCsv } from './format/logger-csv';
+export { writeOffsetsCsv } from './format/offsets-csv';
 export { type Mark, PAPERS, type Page, type Paper } from './format/page';
 export {
   type FileColumn,

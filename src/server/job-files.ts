@@ -1,18 +1,22 @@
 import {
+  curveTables,
   cutList,
   cutSteps,
   fileName,
   partMeshes,
   writeCutListCsv,
   writeCutsCsv,
+  writeFullSizeDxf,
+  writeFullSizeSvg,
   writeJobFile,
   writeLayoutDxf,
   writeLayoutSvg,
+  writeOffsetsCsv,
 } from '@/core';
 // Not through the core's door, which every page loads.
 import { writePieceGltf } from '@/core/format/piece-gltf';
 import { download } from './http';
-import { boardSheets, jobSheet, wholeJob } from './job-outputs';
+import { boardSheets, fullSizeOf, fullSizeSheets, jobSheet, wholeJob } from './job-outputs';
 import { findJob } from './job-store';
 import { notFound } from './refusal';
 import { serverSolids } from './solids';
@@ -51,6 +55,29 @@ const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<Resp
   'boards.pdf': async (id, query) => {
     const { pdf, name } = await boardSheets(id, query.get('paper') === 'letter' ? 'letter' : 'a4');
     return download(pdf, 'application/pdf', fileName(name, '-boards.pdf'));
+  },
+  'full-size.pdf': async (id, query) => {
+    const { pdf, name } = await fullSizeSheets(
+      id,
+      query.get('paper') === 'letter' ? 'letter' : 'a4',
+      query.get('drawing'),
+    );
+    return download(pdf, 'application/pdf', fileName(name, '-full-size.pdf'));
+  },
+  'full-size.dxf': async (id, query) => {
+    const { job, drawings } = await fullSizeOf(id, query.get('drawing'));
+    return download(writeFullSizeDxf(drawings), 'image/vnd.dxf', fileName(job.document.name, '-full-size.dxf'));
+  },
+  'full-size.svg': async (id, query) => {
+    const { job, drawings } = await fullSizeOf(id, query.get('drawing'));
+    const [drawing] = drawings;
+    if (!drawing) throw notFound('drawing', query.get('drawing') ?? '');
+    return download(writeFullSizeSvg(drawing), 'image/svg+xml', fileName(job.document.name, `-${drawing.id}.svg`));
+  },
+  'offsets.csv': async (id) => {
+    const { job, derived, style } = await wholeJob(id, false);
+    const csv = writeOffsetsCsv(curveTables(derived.piece), style);
+    return download(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-offsets.csv'));
   },
   'piece.glb': async (id) => {
     const { job, derived } = await wholeJob(id, false);

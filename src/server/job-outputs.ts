@@ -1,9 +1,11 @@
 import {
   composeBoardSheets,
+  composeFullSize,
   composeSheet,
   type DerivedJob,
   deriveJob,
   formatLength,
+  fullSizeDrawings,
   type Layout,
   type LengthStyle,
   type Paper,
@@ -107,4 +109,24 @@ export async function boardSheets(id: string, paper: Paper): Promise<{ pdf: Uint
   const { piece, layout, layoutOptions } = derived;
   const pages = composeBoardSheets({ name, piece, layout, boards, kerf: layoutOptions.kerf, style, paper });
   return { pdf: await printPdf(pages, `${name}, boards`), name };
+}
+
+/** The full-size drawings of a job, all of them or one by its id. */
+export async function fullSizeOf(id: string, drawing: string | null) {
+  const whole = await wholeJob(id, false);
+  const all = fullSizeDrawings(whole.derived.piece, whole.style);
+  const drawings = drawing === null ? all : all.filter((own) => own.id === drawing || own.group === drawing);
+  if (drawings.length === 0) throw notFound('drawing', (drawing ?? '').slice(0, 60));
+  return { ...whole, drawings };
+}
+
+/** Story sticks, templates and joints at full size on ordinary paper, as a PDF. */
+export async function fullSizeSheets(
+  id: string,
+  paper: Paper,
+  drawing: string | null,
+): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
+  const { job, drawings } = await fullSizeOf(id, drawing);
+  const { name } = job.document;
+  return { pdf: await printPdf(composeFullSize(drawings, paper, name), `${name}, full size`), name };
 }

@@ -110,6 +110,13 @@ export const JOINTS: Readonly<Record<JointKind, JointWords>> = {
     ],
     caution: 'The season on the day it is made decides which way a slot is long: leave free what the ledger says.',
   },
+  screwed: {
+    name: 'Screwed on',
+    rule: 'Grain along grain, so that both move alike: two screws, or glue, hold it.',
+    mark: 'Flush with the end of the part it sits on, or 2 mm in from its edges all round.',
+    order: ['Bore and countersink the small part.', 'Screw it on dry; change it when it is worn.'],
+    caution: 'Small parts are cut from a longer piece and come off it last.',
+  },
   bolted: {
     name: 'Bolted stub',
     rule: 'A short stub keeps the part from turning, a bolt into a cross dowel draws the shoulder tight.',

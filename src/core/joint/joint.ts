@@ -55,7 +55,8 @@ export type JointKind =
   | 'bridle'
   | 'meeting-arms'
   | 'breadboard'
-  | 'bolted';
+  | 'bolted'
+  | 'screwed';
 
 export const asPoint = ([x, y, z]: Vec): Point => ({ x, y, z });
 

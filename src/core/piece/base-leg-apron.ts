@@ -113,7 +113,6 @@ export function legApronBase(
     rests,
     underside: leg.length,
     feet: CORNERS.map(({ sx, sy }) => [(sx * base.length) / 2, (sy * base.width) / 2]),
-    extent: base,
     knees: { height: leg.length - apron.height, parts: ['apron-front', 'apron-back'], words: 'the apron' },
     span: {
       along: (base.length - 2 * form.apron.reveal) / (form.crossRails + 1),

@@ -3,7 +3,7 @@ import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
 import { box, clipAll, corners, planeThrough, reach } from '../solid/convex';
 import { type Frame, inPart, leaningFrame, planeInPart, solidInPiece } from '../solid/frame';
-import { boundsOfFlat, type Flat } from '../solid/outline';
+import type { Flat } from '../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../solid/vector';
 import { blockOf, bodyOf, type Draft } from './part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
@@ -97,7 +97,7 @@ export function splayedBase(form: SplayedForm, _decisions: PieceDecisions, top: 
       into: upright.id,
       from: beam.id,
       removed: [
-        { part: upright.id, what: 'bridle', solid: tongueSolid, open: [UP, faceNormal, times(faceNormal, -1)] },
+        { part: upright.id, what: 'bridle', solid: tongueSolid, open: [times(faceNormal, -1), faceNormal, UP] },
       ],
       added: [{ part: beam.id, solid: tongueSolid }],
       ties: [
@@ -130,7 +130,6 @@ export function splayedBase(form: SplayedForm, _decisions: PieceDecisions, top: 
   });
 
   const feet = spokes.flatMap(({ upright }) => footOf(upright));
-  const ground = boundsOfFlat(feet);
   return {
     drafts: [...spokes.map(({ upright }) => upright), ...spokes.map(({ beam }) => beam)],
     joints: [...spokes.map(({ joint }) => joint), ...middle],
@@ -146,7 +145,6 @@ export function splayedBase(form: SplayedForm, _decisions: PieceDecisions, top: 
     }),
     underside,
     feet,
-    extent: { length: ground.right - ground.left, width: ground.high - ground.low },
     knees: { height: low, parts: spokes.map(({ beam }) => beam.id), words: 'the arms' },
     span: {
       along: 2 * form.reach * Math.sin(half),

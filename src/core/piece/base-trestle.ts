@@ -139,9 +139,14 @@ export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, 
     ];
   });
 
+  const underFeet = pads > 0 ? trestles.flatMap(({ x, foot: under }) => padsUnder(form, under, x, across)) : [];
   return {
-    drafts: trestles.flatMap((trestle) => [trestle.foot, trestle.post, trestle.bearer]).concat(rail),
-    joints,
+    drafts: [
+      ...trestles.flatMap((trestle) => [trestle.foot, trestle.post, trestle.bearer]),
+      rail,
+      ...underFeet.map(({ pad }) => pad),
+    ],
+    joints: [...joints, ...underFeet.map(({ joint }) => joint)],
     rests: trestles.map(
       ({ x, bearer: { id } }): Rest => ({
         part: id,
@@ -155,7 +160,6 @@ export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, 
     feet: trestles.flatMap(({ x }) =>
       [-1, 1].flatMap((sx) => [-1, 1].map((sy): Flat => [x + (sx * foot.thickness) / 2, (sy * across) / 2])),
     ),
-    extent: { length: 2 * middle + thickest, width: across },
     knees: { height: underside, parts: ['top'], words: 'the top' },
     span: {
       along: 2 * middle - bearer.thickness,
@@ -181,6 +185,39 @@ export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, 
   };
 }
 
+/** Along the foot, mm. */
+const PAD_LONG = 80;
+
+/** A pad under both ends of a foot, its grain along the foot's. */
+function padsUnder(form: TrestleForm, foot: Draft, x: number, across: number): { pad: Draft; joint: Joint }[] {
+  return ([-1, 1] as const).map((side) => {
+    const long = Math.min(PAD_LONG, across / 3);
+    const at: Vec = [x, (side * (across - long)) / 2, form.pads / 2];
+    const pad: Draft = {
+      id: `${foot.id.replace('foot', 'pad')}-${side < 0 ? 'front' : 'back'}`,
+      name: `Pad, ${foot.id.replace('foot-', '')} ${side < 0 ? 'front' : 'back'}`,
+      kind: 'pad',
+      grade: 'hidden',
+      size: { length: long, width: form.foot.thickness, thickness: form.pads },
+      frame: squareFrame(at, { length: 'y', width: 'x', thickness: 'z' }),
+    };
+    const name = `${pad.name} under ${foot.name.toLowerCase()}`;
+    const joint: Joint = {
+      id: `${foot.id}/${pad.id}`,
+      kind: 'screwed',
+      name,
+      into: foot.id,
+      from: pad.id,
+      removed: [],
+      added: [],
+      ties: [
+        fixed({ id: `${foot.id}/${pad.id}`, name, a: foot.id, b: pad.id, at: { x: at[0], y: at[1], z: form.pads } }),
+      ],
+    };
+    return { pad, joint };
+  });
+}
+
 const tenonsInto = ({ post, tenons }: TrestleForm, into: number) =>
   postTenons({ width: post.width, thickness: post.thickness, count: tenons, into });
 
@@ -202,7 +239,7 @@ function mortiseOnly(solid: Joint['removed'][number]['solid'], x: number, thickn
 }
 
 function fittingsOf(form: TrestleForm): Fitting[] {
-  const { stretcher, pads } = form;
+  const { stretcher } = form;
   const tenon = stretcherTenon({
     height: stretcher.height,
     thickness: stretcher.thickness,
@@ -212,7 +249,6 @@ function fittingsOf(form: TrestleForm): Fitting[] {
     ...(stretcher.joint === 'wedged' ? [{ name: 'Wedges for the stretcher', count: 4, size: [tenon.thickness] }] : []),
     ...(stretcher.joint === 'tusk' ? [{ name: 'Tusks for the stretcher', count: 2, size: [tenon.thickness] }] : []),
     ...(stretcher.joint === 'bolted' ? [{ name: 'Bolts with cross dowels', count: 2, size: [120] }] : []),
-    ...(pads > 0 ? [{ name: 'Foot pads', count: 4, size: [pads] }] : []),
   ];
 }
 

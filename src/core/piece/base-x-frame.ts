@@ -180,7 +180,6 @@ export function xFrameBase(form: XFrameForm, { form: whole }: PieceDecisions, to
     feet: frames.flatMap(({ at }) =>
       [-1, 1].flatMap((sx) => [-1, 1].map((sy): Flat => [at + (sx * leg.thickness) / 2, (sy * spread.floor) / 2])),
     ),
-    extent: { length: 2 * middle + thickest, width: spread.floor },
     knees: { height: underside, parts: ['top'], words: 'the top' },
     span: {
       along: 2 * middle - bearer.thickness,

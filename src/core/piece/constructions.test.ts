@@ -94,6 +94,7 @@ describe('together they cover', () => {
       'loose-tenon',
       'meeting-arms',
       'mortise-tenon',
+      'screwed',
       'stub-tenon',
       'through-tenon',
       'twin-tenon',

@@ -2,7 +2,7 @@ import type { Form } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import type { Problem } from '../measure/problem';
 import { stretched } from '../solid/frame';
-import { polygonOf } from '../solid/outline';
+import { boundsOfFlat, polygonOf } from '../solid/outline';
 import { legApronBase } from './base-leg-apron';
 import { splayedBase } from './base-splayed';
 import { trestleBase } from './base-trestle';
@@ -70,6 +70,7 @@ function compose(decisions: PieceDecisions): Piece {
   const all: readonly Joint[] = [...joints, ...base.joints];
   const fasteners = placeFasteners(form.hold.kind, base.rests, drafts);
   const hold = HOLDS[form.hold.kind];
+  const ground = boundsOfFlat(base.feet);
   return {
     kind: { top: form.top.kind, base: form.base.kind },
     parts: [...drafts, ...base.drafts].map((draft, i) => finish(draft, letterOf(i), bench, all)),
@@ -84,9 +85,13 @@ function compose(decisions: PieceDecisions): Piece {
       ...base.fittings,
     ],
     overall: { length: size.length, width: size.width, height: base.underside + size.thickness },
-    base: base.extent,
+    base: { length: ground.right - ground.left, width: ground.high - ground.low },
     feet: base.feet,
-    overhang: { end: (size.length - base.extent.length) / 2, side: (size.width - base.extent.width) / 2 },
+    overhang: {
+      end: size.length / 2 - Math.max(ground.right, -ground.left),
+      side: size.width / 2 - Math.max(ground.high, -ground.low),
+    },
+    ground,
     knees: base.knees,
     span: base.span,
     bending: base.bending,

@@ -286,27 +286,38 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
     value: number,
     moves = false,
   ): Dimension => ({ id, from: a, to: b, side, step, value, moves });
-  const half = { length: piece.base.length / 2, width: piece.base.width / 2 };
+  const { ground } = piece;
   const width = slatted ? piece.top.size.width : leading.real.width;
 
   if (name === 'plan') {
     return [
       dimension('length', [from.x, -to.y], [to.x, -to.y], 'above', 1, piece.overall.length),
       dimension('width', [from.x, -to.y], [from.x, -from.y], 'left', 1, width, !slatted),
-      dimension('base-length', [-half.length, -from.y], [half.length, -from.y], 'below', 1, piece.base.length),
-      dimension('overhang-end', [half.length, -from.y], [to.x, -from.y], 'below', 1, piece.overhang.end),
-      dimension('base-width', [to.x, -half.width], [to.x, half.width], 'right', 1, piece.base.width),
+      dimension('base-length', [ground.left, -from.y], [ground.right, -from.y], 'below', 1, piece.base.length),
+      ...(piece.overhang.end > 0
+        ? [
+            dimension(
+              'overhang-end',
+              [Math.max(ground.right, -ground.left), -from.y],
+              [to.x, -from.y],
+              'below',
+              1,
+              piece.overhang.end,
+            ),
+          ]
+        : []),
+      dimension('base-width', [to.x, -ground.high], [to.x, -ground.low], 'right', 1, piece.base.width),
     ];
   }
   const [u0, u1] = name === 'front' ? [from.x, to.x] : [from.y, to.y];
-  const halfBase = name === 'front' ? half.length : half.width;
+  const [foot0, foot1] = name === 'front' ? [ground.left, ground.right] : [ground.low, ground.high];
   const across = name === 'front' ? piece.overall.length : width;
   const under = piece.knees.height;
   const apron = drawn.find((d) => d.part.kind === 'apron');
   return [
     dimension('across', [u0, -h], [u1, -h], 'above', 1, across, name === 'end' && !slatted),
     dimension('height', [u1, -h], [u1, 0], 'right', 1, piece.overall.height),
-    dimension('base', [-halfBase, 0], [halfBase, 0], 'below', 1, 2 * halfBase),
+    dimension('base', [foot0, 0], [foot1, 0], 'below', 1, foot1 - foot0),
     dimension('knees', [u0, -under], [u0, 0], 'left', 1, under),
     ...(apron
       ? [dimension('apron', [u0, -(under + apron.real.width)], [u0, -under], 'left', 1, apron.real.width)]

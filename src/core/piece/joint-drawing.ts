@@ -44,6 +44,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   brace: 'brace',
   stretcher: 'stretcher',
   bearer: 'bearer',
+  pad: 'pad',
 };
 
 function familyWords(into: Part, from: Part): string {

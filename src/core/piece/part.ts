@@ -14,7 +14,8 @@ export type PartKind =
   | 'post'
   | 'brace'
   | 'stretcher'
-  | 'bearer';
+  | 'bearer'
+  | 'pad';
 
 export interface Size {
   /** Along the grain. */

@@ -80,8 +80,6 @@ export interface BasePlan {
   underside: number;
   /** Outer corners of what stands on the floor, mm. */
   feet: readonly Flat[];
-  /** Over the legs or feet, mm. */
-  extent: { length: number; width: number };
   /** Free for knees: floor to what is lowest along a sitter's side, and the parts it is. */
   knees: { height: number; parts: readonly string[]; words: string };
   span: TopSpan;
@@ -106,8 +104,11 @@ export interface Piece {
   fittings: readonly Fitting[];
   /** Of the whole piece, mm. */
   overall: { length: number; width: number; height: number };
+  /** Over the legs or feet on the floor. */
   base: { length: number; width: number };
   feet: readonly Flat[];
+  /** From the middle to where the outermost feet stand, mm; three legs do not stand alike on both sides. */
+  ground: { left: number; right: number; low: number; high: number };
   overhang: { end: number; side: number };
   knees: BasePlan['knees'];
   span: TopSpan;

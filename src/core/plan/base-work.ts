@@ -65,7 +65,7 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
         first: {
           name: 'Glue the two trestles: foot, post and bearer',
           caution: 'Check that post and foot stand square, and both trestles alike, before the glue sets.',
-          parts: ids('foot', 'post', 'bearer'),
+          parts: ids('foot', 'post', 'bearer', 'pad'),
         },
         second: {
           name: last,

@@ -21,6 +21,13 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
       name: 'Boards, PDF',
       what: 'For the saw: a strip for every board, its pieces, its cuts in their order',
     },
+    {
+      file: `full-size.pdf?paper=${paper}`,
+      name: 'Full size, PDF',
+      what: 'Story sticks, templates and joints at 1:1 on sheets to lay together, with a square to measure',
+    },
+    { file: 'full-size.dxf', name: 'Full size, DXF', what: 'The same in true millimetres, a layer for each operation' },
+    { file: 'offsets.csv', name: 'Curves, CSV', what: 'Chord, sagitta, radius and offsets of every curve of the top' },
     { file: 'cut-list.csv', name: 'Cut list, CSV', what: 'Overall and shoulder lengths, rough sizes' },
     { file: 'layout.svg', name: 'Layout, SVG', what: 'Boards with their cuts in true millimetres' },
     { file: 'layout.dxf', name: 'Layout, DXF', what: 'The same, one layer for each kind of line' },

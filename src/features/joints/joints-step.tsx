@@ -11,6 +11,7 @@ import { useChange, useDerived, useJobState, useLook } from '../job/job-context'
 import { StepFrame } from '../job/job-desk';
 import { CornerChoices, CornerFigures } from './corner-choices';
 import { CornerDrawing } from './corner-drawing';
+import { FullSizeView } from './full-size-view';
 import { JointCard } from './joint-card';
 
 const CORNER = { value: 'corner', label: 'Corner from above' } as const;
@@ -19,6 +20,7 @@ const TABS = [
   { value: 'section', label: 'Cut open' },
   { value: 'front', label: 'Front' },
   { value: 'plan', label: 'Plan' },
+  { value: 'full-size', label: 'Full size' },
 ] as const;
 
 export function JointsStep() {
@@ -34,7 +36,7 @@ export function JointsStep() {
   const family = families.find(({ id }) => id === chosen) ?? families[0];
   const view = useMemo(() => {
     if (shown === 'front' || shown === 'plan') return drawView(piece, shown);
-    return family && shown !== 'corner' ? drawJoint(piece, family.id, shown) : null;
+    return family && (shown === 'face' || shown === 'section') ? drawJoint(piece, family.id, shown) : null;
   }, [piece, shown, family]);
   const names = useMemo(
     () => Object.fromEntries(piece.parts.map((part) => [part.id, `${part.letter}, ${part.name}`])),
@@ -50,6 +52,8 @@ export function JointsStep() {
       drawing={
         shown === 'corner' ? (
           <CornerDrawing />
+        ) : shown === 'full-size' ? (
+          <FullSizeView />
         ) : view ? (
           <MeasuredDrawing
             view={view}
@@ -99,7 +103,7 @@ export function JointsStep() {
           }))}
           onCommit={(id) => {
             setChosen(id);
-            if (shown === 'corner' || shown === 'front' || shown === 'plan') tabs.setValue('face');
+            if (shown !== 'face' && shown !== 'section') tabs.setValue('face');
           }}
           wide
         />
