@@ -6,6 +6,7 @@ import { cornerTenons, cutAlike } from './joints';
 import { legsByTheShop } from './leg-making';
 import { mortisesByTheShop, topOnSawAndBench } from './machines';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
+import { racked } from './racking';
 import { tiesThatFight } from './restraint';
 import { boardsAsDryAsTheAir, topOnItsFasteners } from './season';
 import { lifting, tipping } from './stability';
@@ -21,6 +22,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   kneeRoom,
   thicknessOnTheRack,
   sagging,
+  racked,
   tipping,
   lifting,
   topOnItsFasteners,

@@ -173,6 +173,8 @@ export const LoadsSchema = v.object({
   edge: amount(0, 5000),
   /** Spread over the whole top, N. */
   spread: amount(0, 20000),
+  /** Somebody pushing at the edge of the top, level, N. */
+  push: v.optional(amount(0, 5000), 200),
 });
 
 export const FormSchema = v.object({

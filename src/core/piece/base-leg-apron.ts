@@ -2,12 +2,13 @@ import type { Joint } from '../joint/joint';
 import { type CornerJoint, LEAST_BACK_WALL, legCorner } from '../joint/leg-corner';
 import { stubTenonLength, stubTies } from '../joint/stub-tenon';
 import { mitre, tenonJoint } from '../joint/tenon';
+import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
 import { clipAll, planeThrough } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
 import { blockOf, type Draft, type Fitting, forJoint } from './part';
-import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
+import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { settleLegApron } from './settle-locks';
 
 export type LegApronForm = Extract<PieceDecisions['form']['base'], { kind: 'leg-apron' }>;
@@ -132,10 +133,41 @@ export function legApronBase(
         path: 'form.base.apron.height',
       },
     ],
+    racking: racking(leg, apron, shoulder, corner),
     corner,
     fittings: looseTenons(corner),
     problems: impossible(form, settled),
   };
+}
+
+/**
+ * Two frames either way, each two legs and an apron, resting on the floor: of a push F each leg takes a quarter, so that at
+ * its apron stands F/4 · h. Sway of such a frame under F/2: F/2 · h²/12E · (2h/I_leg + L/I_apron).
+ */
+function racking(
+  leg: { section: number; length: number },
+  apron: { height: number; thickness: number },
+  shoulder: { long: number; short: number },
+  corner: CornerJoint,
+): Racking[] {
+  const height = leg.length - apron.height / 2;
+  const places =
+    corner.tenon.count === 1 ? [0] : [-1, 1].map((side) => (side * (corner.tenon.width + BETWEEN_LOOSE)) / 2);
+  const modulus = tenonModulus({ ...corner.tenon, places });
+  const [ofLeg, ofApron] = [leg.section ** 4 / 12, (apron.thickness * apron.height ** 3) / 12];
+  const ways = [
+    ['along', shoulder.long, ['apron-front', 'apron-back']],
+    ['across', shoulder.short, ['apron-left', 'apron-right']],
+  ] as const;
+  return ways.map(([way, span, parts]) => ({
+    way,
+    joint: 'the aprons’ tenons',
+    parts,
+    lever: height / 4,
+    modulus,
+    sway: (height ** 2 / 24) * ((2 * height) / ofLeg + (span + leg.section) / ofApron),
+    formula: 'push ÷ 4 legs · height of the apron’s middle',
+  }));
 }
 
 const CORNERS = [

@@ -1,4 +1,5 @@
 import type { Joint } from '../joint/joint';
+import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
 import { box, clipAll, corners, planeThrough, reach } from '../solid/convex';
@@ -162,6 +163,18 @@ export function splayedBase(form: SplayedForm, _decisions: PieceDecisions, top: 
         depth: arm.height,
         share: 2 / form.legs,
         path: 'form.base.arm.height',
+      },
+    ],
+    racking: [
+      {
+        way: 'along',
+        joint: 'the arms’ tongues',
+        parts: spokes.flatMap(({ upright, beam }) => [upright.id, beam.id]),
+        // Legs take of a push by the square of the cosine to it, all together half their number.
+        lever: low / (form.legs / 2),
+        modulus: tenonModulus({ thickness: tongue, width: arm.height }),
+        sway: low ** 3 / (3 * (form.legs / 2) * ((leg.thickness * leg.width ** 3) / 12)),
+        formula: 'push ÷ half the number of legs · height to the arm',
       },
     ],
     corner: null,

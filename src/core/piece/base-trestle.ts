@@ -1,6 +1,7 @@
 import type { Joint } from '../joint/joint';
 import { BOLTED_STUB, postTenons, stretcherTenon, TUSK_BEYOND } from '../joint/post-tenons';
 import { tenonJoint } from '../joint/tenon';
+import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
 import { fixed, glued } from '../restraint/tie';
 import { clipAll, planeThrough } from '../solid/convex';
@@ -8,7 +9,7 @@ import { squareFrame } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
-import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
+import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { drawnSize } from './settle-locks';
 
 export type TrestleForm = Extract<PieceDecisions['form']['base'], { kind: 'trestle' }>;
@@ -179,6 +180,16 @@ export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, 
         path: 'form.base.bearer.height',
       },
     ],
+    racking: racking({
+      height: underside,
+      at: stretcher.at,
+      span: 2 * middle,
+      post,
+      footTop,
+      stretcher,
+      tenon,
+      into: into.foot,
+    }),
     corner: null,
     fittings: fittingsOf(form),
     problems: impossible(form, underside, tenon),
@@ -216,6 +227,48 @@ function padsUnder(form: TrestleForm, foot: Draft, x: number, across: number): {
     };
     return { pad, joint };
   });
+}
+
+/**
+ * Along the table two posts rest on the floor and are held upright by the stretcher alone: each of its ends takes half of
+ * push · height. Across it each post stands in its foot: half the push at its height above the foot. Sway along:
+ * F/6E·(a³ + (h − a)³)/I_post + F·h²·L/12E·I_stretcher; across: F/2 · l³/3E·I_post.
+ */
+function racking(given: {
+  height: number;
+  at: number;
+  span: number;
+  post: { width: number; thickness: number };
+  footTop: number;
+  stretcher: { height: number; thickness: number };
+  tenon: { width: number; thickness: number };
+  into: ReturnType<typeof postTenons>;
+}): Racking[] {
+  const { height, at, span, post, footTop, stretcher, tenon, into } = given;
+  const above = height - footTop;
+  const along = (post.width * post.thickness ** 3) / 12;
+  const across = (post.thickness * post.width ** 3) / 12;
+  const rail = (stretcher.thickness * stretcher.height ** 3) / 12;
+  return [
+    {
+      way: 'along',
+      joint: 'the stretcher’s tenons',
+      parts: ['stretcher', 'post-left', 'post-right'],
+      lever: height / 2,
+      modulus: tenonModulus(tenon),
+      sway: (at ** 3 + (height - at) ** 3) / (6 * along) + (height ** 2 * span) / (12 * rail),
+      formula: 'push · height ÷ 2 ends of the stretcher',
+    },
+    {
+      way: 'across',
+      joint: 'the posts’ tenons in the feet',
+      parts: ['post-left', 'post-right', 'foot-left', 'foot-right'],
+      lever: above / 2,
+      modulus: tenonModulus(into),
+      sway: above ** 3 / (6 * across),
+      formula: 'push ÷ 2 posts · height above the foot',
+    },
+  ];
 }
 
 const tenonsInto = ({ post, tenons }: TrestleForm, into: number) =>

@@ -1,6 +1,7 @@
 import type { Joint } from '../joint/joint';
 import { stretcherTenon } from '../joint/post-tenons';
 import { tenonJoint } from '../joint/tenon';
+import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
 import { type Convex, clipAll, planeThrough, reach } from '../solid/convex';
@@ -197,6 +198,20 @@ export function xFrameBase(form: XFrameForm, { form: whole }: PieceDecisions, to
         depth: bearer.height,
         share: 0.5,
         path: 'form.base.bearer.height',
+      },
+    ],
+    racking: [
+      {
+        way: 'along',
+        joint: 'the stretcher’s tenons',
+        parts: ['stretcher', ...frames.flatMap(({ legs }) => legs.map((draft) => draft.id))],
+        lever: underside / 2,
+        modulus: tenonModulus(rail),
+        // Two legs a frame bend through their thickness; from the crossing both ways, as two posts do from a stretcher.
+        sway:
+          (x.crossing ** 3 + (underside - x.crossing) ** 3) / (6 * 2 * ((leg.width * leg.thickness ** 3) / 12)) +
+          (underside ** 2 * 2 * middle) / (12 * ((stretcher.thickness * stretcher.height ** 3) / 12)),
+        formula: 'push · height ÷ 2 ends of the stretcher; across the table the crossed legs are a triangle',
       },
     ],
     corner: null,

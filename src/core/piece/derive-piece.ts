@@ -95,6 +95,7 @@ function compose(decisions: PieceDecisions): Piece {
     knees: base.knees,
     span: base.span,
     bending: base.bending,
+    racking: base.racking,
     problems: [...base.problems, ...problems, ...tooThick(form, size)],
   };
 }

@@ -63,7 +63,7 @@ export function newJob(given: {
         crossRails: large ? (long ? 2 : 1) : 0,
       },
       hold: { kind: 'buttons', travel: large ? 12 : 8, screwLength: large ? 30 : 25 },
-      loads: { edge: 400, spread: 600 },
+      loads: { edge: 400, spread: 600, push: 200 },
     },
     season: {
       shopPlaceId: given.shopPlaceId,

@@ -71,6 +71,22 @@ export interface BendingPart {
   path: string;
 }
 
+/** How a base stands against a push at the height of the top. */
+export interface Racking {
+  way: 'along' | 'across';
+  /** In a sentence: “the aprons’ tenons”. */
+  joint: string;
+  parts: readonly string[];
+  /** Moment in one joint over the push, mm. */
+  lever: number;
+  /** Section modulus of the joint where it is bent, mm³. */
+  modulus: number;
+  /** What the top goes sideways times E over the push, 1/mm: joints taken as stiff, feet as resting. */
+  sway: number;
+  /** How the lever was found. */
+  formula: string;
+}
+
 /** A kind of base under a top. */
 export interface BasePlan {
   drafts: readonly Draft[];
@@ -84,6 +100,7 @@ export interface BasePlan {
   knees: { height: number; parts: readonly string[]; words: string };
   span: TopSpan;
   bending: readonly BendingPart[];
+  racking: readonly Racking[];
   corner: CornerJoint | null;
   fittings: readonly Fitting[];
   problems: readonly Problem[];
@@ -113,6 +130,7 @@ export interface Piece {
   knees: BasePlan['knees'];
   span: TopSpan;
   bending: readonly BendingPart[];
+  racking: readonly Racking[];
   problems: readonly Problem[];
 }
 

@@ -70,6 +70,15 @@ export function FormStep() {
           step={100}
           onCommit={change('form.loads.spread')}
         />
+        <NumberField
+          label="Pushing at its edge, level"
+          unit="N"
+          value={loads.push}
+          least={0}
+          most={5000}
+          step={50}
+          onCommit={change('form.loads.push')}
+        />
       </Group>
       <FigureLine label={`Free under ${piece.knees.words}`} figure={figures['knee-height']} />
       <FigureLine label="Base on the floor, long" figure={figures['base-length']} />
