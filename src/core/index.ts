@@ -136,6 +136,7 @@ export {
   sizeAt,
   topWidthAt,
 } from './piece/season';
+export { drawnSize } from './piece/settle-locks';
 export { layStrips, shapeOfTop } from './piece/shape-of-top';
 export { BASES, startBase, startBaseChanges, startTop, TOPS } from './piece/start-form';
 export { partVolume, partWeight } from './piece/weight';

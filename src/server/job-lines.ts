@@ -1,4 +1,4 @@
-import { deriveJob } from '@/core';
+import { deriveJob, drawnSize } from '@/core';
 import { boardsOfJobs, usableFor } from './board-store';
 import { jobsOf } from './job-store';
 import { placesOf, type Workshop } from './workshop-store';
@@ -31,8 +31,7 @@ export async function jobLines(workshop: Workshop, bin: boolean): Promise<JobSum
       name: document.name,
       client: document.client,
       species: whole?.species.commonName ?? document.form.species,
-      length: document.form.top.length,
-      width: document.form.top.width,
+      ...drawnSize(document.form.top),
       dueOn: document.brief.dueOn,
       cut: whole?.piece.parts.filter((part) => part.cut).length ?? 0,
       parts: whole?.piece.parts.length ?? 0,

@@ -58,7 +58,8 @@ export function settleLegApron(
 
 /** Length and width of a top as it is drawn: round ones and even polygons have only one of them to choose. mm */
 export function drawnSize(top: Form['top']): { length: number; width: number } {
-  if (top.kind !== 'glued-panel') return top;
+  const { length, width } = top;
+  if (top.kind !== 'glued-panel') return { length, width };
   switch (top.outline.kind) {
     case 'round':
       return { length: top.width, width: top.width };
@@ -67,7 +68,7 @@ export function drawnSize(top: Form['top']): { length: number; width: number } {
       return { length: right - left, width: top.width };
     }
     default:
-      return top;
+      return { length, width };
   }
 }
 

@@ -8,7 +8,8 @@ import { useDerived, useJobState, useLook } from '../job/job-context';
 /** The room from above with the table in its middle, its seats, and the space a pushed-back chair wants. */
 export function RoomDrawing() {
   const { piece } = useDerived();
-  const brief = useJobState((state) => state.document.brief);
+  const document = useJobState((state) => state.document);
+  const { brief } = document;
   const { lit } = useLook();
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
@@ -27,17 +28,11 @@ export function RoomDrawing() {
   const need = BEHIND_CHAIR[brief.behindChairs];
   const { length, width } = piece.overall;
   const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
-  const side = Math.min(
-    Math.floor((length + 1e-6) / each),
-    Math.ceil(Math.max(0, brief.seats - (width >= EDGE_PER_CHAIR ? 2 : 0)) / 2),
-  );
-  const ends = Math.min(width >= EDGE_PER_CHAIR ? 2 : 0, Math.max(0, brief.seats - 2 * side));
+  const { polygon } = piece.top;
+  const round =
+    polygon.length > 4 && document.form.top.kind === 'glued-panel' && document.form.top.outline.kind !== 'curved';
   const seat = 430 * scale;
-  const seats = [
-    ...Array.from({ length: side }, (_, i) => [(length * (i + 0.5)) / side - length / 2, -width / 2 - 200] as const),
-    ...Array.from({ length: side }, (_, i) => [(length * (i + 0.5)) / side - length / 2, width / 2 + 200] as const),
-    ...[[-length / 2 - 200, 0] as const, [length / 2 + 200, 0] as const].slice(0, ends),
-  ];
+  const seats = round ? seatsRound(brief.seats, length, width) : seatsAlong(brief.seats, length, width, each);
   const gap = { side: (room.width - width) / 2, end: (room.length - length) / 2 };
   const roomBox = box(room.length, room.width);
   const table = box(length, width);
@@ -95,9 +90,9 @@ export function RoomDrawing() {
             className="fill-paper stroke-ink-2"
           />
         ))}
-        <rect
-          {...table}
-          className={`stroke-ink ${lit.includes('top') ? 'fill-layout-tint' : 'fill-wood'}`}
+        <polygon
+          points={polygon.map(([x, y]) => `${cx + x * scale},${cy - y * scale}`).join(' ')}
+          className={`stroke-ink ${piece.top.parts.some((id) => lit.includes(id)) ? 'fill-layout-tint' : 'fill-wood'}`}
           strokeWidth={1.5}
         />
         <text
@@ -137,3 +132,24 @@ export function RoomDrawing() {
     </div>
   );
 }
+
+/** Middles of the chairs, from the middle of the table: along both sides, and one at each end where it is wide enough. */
+function seatsAlong(count: number, length: number, width: number, each: number) {
+  const atEnds = width >= EDGE_PER_CHAIR ? 2 : 0;
+  const side = Math.min(Math.floor((length + 1e-6) / each), Math.ceil(Math.max(0, count - atEnds) / 2));
+  const ends = Math.min(atEnds, Math.max(0, count - 2 * side));
+  const along = (y: number) =>
+    Array.from({ length: side }, (_, i) => [(length * (i + 0.5)) / side - length / 2, y] as const);
+  return [
+    ...along(-width / 2 - 200),
+    ...along(width / 2 + 200),
+    ...[[-length / 2 - 200, 0] as const, [length / 2 + 200, 0] as const].slice(0, ends),
+  ];
+}
+
+/** Even round an edge that has no sides. */
+const seatsRound = (count: number, length: number, width: number) =>
+  Array.from({ length: count }, (_, i) => {
+    const angle = (2 * Math.PI * (i + 0.5)) / count;
+    return [(length / 2 + 200) * Math.cos(angle), (width / 2 + 200) * Math.sin(angle)] as const;
+  });

@@ -22,7 +22,7 @@ const TABS = [
 ] as const;
 
 export function SeasonStep() {
-  const { season, figures, checks, species } = useDerived();
+  const { season, figures, checks, species, piece } = useDerived();
   const document = useJobState((state) => state.document);
   const places = useJobState((state) => state.places);
   const change = useChange();
@@ -60,9 +60,19 @@ export function SeasonStep() {
               {units.length(width, true)}
             </FigureButton>{' '}
             <span className="text-ink-2">
-              {units.system === 'metric' ? 'mm ' : ''}wide on {sayDayShort(plusDays(season.start, index))}
+              {units.system === 'metric' ? 'mm ' : ''}
+              {piece.top.gap === undefined ? 'wide' : 'a slat'} on {sayDayShort(plusDays(season.start, index))}
             </span>
           </p>
+          {piece.top.gap === undefined ? null : (
+            <p>
+              leaving gaps of{' '}
+              <b className="figures font-semibold">
+                {units.length(piece.top.gap - (width - topWidthAt(season, season.glued.moisture)), true)}
+              </b>{' '}
+              between slats
+            </p>
+          )}
           <p>
             between <b className="figures font-semibold">{units.length(season.topWidth.driest, true)}</b> on{' '}
             {sayDayShort(season.driest.day)} and{' '}
@@ -187,6 +197,13 @@ export function SeasonStep() {
           hint={HOLDS[document.form.hold.kind].how}
         />
       </Group>
+      {figures['gap-wettest'] ? (
+        <FigureLine label="Gap between slats, wettest" figure={figures['gap-wettest']} />
+      ) : null}
+      {figures['breadboard-step'] ? (
+        <FigureLine label="Step at the breadboard ends" figure={figures['breadboard-step']} />
+      ) : null}
+      {figures['peg-slot'] ? <FigureLine label="Slot for the outer pegs" figure={figures['peg-slot']} /> : null}
       <FigureLine label="Between driest and wettest" figure={figures['top-swing']} />
       <FigureLine
         label="Travel needed each way"

@@ -64,7 +64,7 @@ export function TiesView() {
               onPointerLeave={() => light([])}
             >
               <td className="py-2 pr-2">
-                {ids.length} × {HOLDS[kind].one}
+                {ids.length} × {ids[0]?.includes(':peg-') ? 'peg' : HOLDS[kind].one}
                 <span className="block text-[12px] text-ink-2">{on}</span>
               </td>
               <td>
