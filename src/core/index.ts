@@ -31,7 +31,7 @@ export { problemsOf, read } from './decision/issues';
 export * from './decision/job-document';
 export { type Shop, ShopSchema } from './decision/shop';
 export { composeBoardSheets } from './format/board-sheets';
-export { type CutListRow, cutList, writeCutListCsv } from './format/cut-list-csv';
+export { type CutListRow, cutList, sayEnds, writeCutListCsv } from './format/cut-list-csv';
 export { sayCut, sayFreed, writeCutsCsv } from './format/cuts-csv';
 export { fileName } from './format/file-name';
 export { curveTables, FULL_SIZE_LAYERS, type FullSizeDrawing, fullSizeDrawings } from './format/full-size';

@@ -51,6 +51,7 @@ export function CheckList({
                   check.wayOut.changes.length > 0 ? (
                     <button
                       type="button"
+                      data-way-out
                       className="text-left font-semibold text-layout hover:underline"
                       onClick={() => check.wayOut && onChange(check.wayOut.changes)}
                     >

@@ -25,6 +25,9 @@ export default async function oneBrowser(project: TestProject) {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      '--use-gl=angle',
+      '--use-angle=swiftshader',
+      '--enable-unsafe-swiftshader',
     ],
   });
   project.provide('browser', browser.wsEndpoint());

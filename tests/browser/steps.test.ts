@@ -223,7 +223,7 @@ describe('each step of the work', () => {
     await page.waitForSelector('[role="dialog"]');
     await (await radio(page, 'Letter')).click();
     const hrefs = await page.$$eval('[role="dialog"] a', (all) => all.map((a) => (a as HTMLAnchorElement).href));
-    expect(hrefs).toHaveLength(7);
+    expect(hrefs).toHaveLength(10);
     expect(hrefs[0]).toContain('paper=letter');
     for (const href of hrefs) {
       const response = await fetch(href);

@@ -20,7 +20,8 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>
   foot: { any: 'form.base.foot.thickness' },
   post: { any: 'form.base.post.thickness' },
   bearer: { splayed: 'form.base.arm.thickness', any: 'form.base.bearer.thickness' },
-  stretcher: { any: 'form.base.stretcher.thickness' },
+  stretcher: { 'leg-apron': 'form.base.stretchers.thickness', any: 'form.base.stretcher.thickness' },
+  brace: { any: 'form.base.braces.thickness' },
 };
 
 const PLURALS: Partial<Record<PartKind, string>> = {
@@ -32,6 +33,7 @@ const PLURALS: Partial<Record<PartKind, string>> = {
   post: 'posts',
   bearer: 'bearers',
   stretcher: 'stretcher',
+  brace: 'braces',
 };
 
 /** Finished thickness against what the boards on the rack can be planed to. */

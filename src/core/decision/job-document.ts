@@ -107,6 +107,20 @@ export const BaseSchema = v.variant('kind', [
       reveal: length(0, 100),
     }),
     crossRails: whole(0, 6),
+    /** Low between the legs: at both ends, and with one from end to end in the middle. */
+    stretchers: v.optional(
+      v.variant('kind', [
+        v.object({ kind: v.literal('none') }),
+        v.object({
+          kind: v.literal('h'),
+          height: length(20, 150),
+          thickness: length(12, 80),
+          /** Floor to their middle. */
+          at: length(40, 900),
+        }),
+      ]),
+      { kind: 'none' },
+    ),
   }),
   v.object({
     kind: v.literal('trestle'),
@@ -129,6 +143,18 @@ export const BaseSchema = v.variant('kind', [
       /** Of a wedged tenon beyond the post. */
       proud: length(0, 100),
     }),
+    /** From each post to its bearer at 45°, on both sides; null for none. */
+    braces: v.optional(
+      v.nullable(
+        v.object({
+          width: length(25, 150),
+          thickness: length(15, 100),
+          /** From the corner of post and bearer to the middle of the brace, on both. */
+          reach: length(60, 600),
+        }),
+      ),
+      null,
+    ),
   }),
   v.object({
     kind: v.literal('x-frame'),

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import type { Demand } from '../layout/demand';
 import { formatLength, type LengthStyle } from '../measure/length';
 import { ownerOf } from '../piece/leg-making';
-import type { Part } from '../piece/part';
+import type { EndCuts, Part } from '../piece/part';
 
 export interface CutListRow {
   letter: string;
@@ -15,6 +15,8 @@ export interface CutListRow {
   thickness: number;
   rough: { length: number; width: number } | null;
   grade: Part['grade'];
+  /** How its ends are cut where they are not square. */
+  ends: EndCuts | null;
   state: 'to cut' | 'cut' | 'cut and measured';
 }
 
@@ -36,6 +38,7 @@ export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
       thickness: part.size.thickness,
       rough: part.cut ? null : (wanted?.rough ?? null),
       grade: part.grade,
+      ends: part.ends ?? null,
       state: part.locked ? 'cut and measured' : part.cut ? 'cut' : 'to cut',
     };
     return [
@@ -46,12 +49,23 @@ export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
           letter,
           name,
           ...finished,
+          ends: null,
           shoulder: finished.length,
           rough,
         }),
       ),
     ];
   });
+}
+
+/** Ends that are not square, as a saw is set: degrees from square. Empty where both are square. */
+export function sayEnds(ends: EndCuts | null): string {
+  if (!ends) return '';
+  const one = ({ mitre, bevel }: EndCuts['start']) =>
+    [mitre ? `mitre ${mitre.toFixed(1)}°` : '', bevel ? `bevel ${bevel.toFixed(1)}°` : ''].filter(Boolean).join(', ') ||
+    'square';
+  const [start, end] = [one(ends.start), one(ends.end)];
+  return start === end ? `both ends ${start}` : `one end ${start}, the other ${end}`;
 }
 
 /** The cut list as CSV: lengths in mm as plain numbers, and once more as the shop reads them. */
@@ -67,6 +81,10 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle)
     'rough_length_mm',
     'rough_width_mm',
     'grade',
+    'start_mitre_deg',
+    'start_bevel_deg',
+    'end_mitre_deg',
+    'end_bevel_deg',
     'state',
     'as_read',
   ];
@@ -82,6 +100,9 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle)
     row.rough ? plain(row.rough.length) : '',
     row.rough ? plain(row.rough.width) : '',
     row.grade,
+    ...(row.ends
+      ? [row.ends.start.mitre, row.ends.start.bevel, row.ends.end.mitre, row.ends.end.bevel].map(plain)
+      : ['', '', '', '']),
     row.state,
     [row.length, row.width, row.thickness].map((mm) => formatLength(mm, style)).join(' x '),
   ]);

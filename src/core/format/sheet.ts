@@ -8,7 +8,7 @@ import { type Dimension, drawView, type View, type ViewName } from '../piece/dra
 import type { Piece } from '../piece/piece';
 import type { DatedOperation } from '../plan/schedule';
 import type { Board } from '../stock/board';
-import { cutList } from './cut-list-csv';
+import { cutList, sayEnds } from './cut-list-csv';
 import { blankLabel } from './layout-svg';
 import { PAPERS, type Page, PageWriter, type Paper } from './page';
 
@@ -70,7 +70,7 @@ export function composeSheet(input: SheetInput): Page[] {
     ],
     cutList(input.piece.parts, input.demand).map((row) => [
       row.letter,
-      row.name,
+      row.ends ? `${row.name}: ${sayEnds(row.ends)}` : row.name,
       say(row.length),
       row.shoulder === row.length ? '–' : say(row.shoulder),
       say(row.width),

@@ -1,7 +1,7 @@
 import { glued } from '../restraint/tie';
 import { box, type Convex, clipAll, type Plane, planeThrough } from '../solid/convex';
 import { type Frame, inPiece, solidInPiece } from '../solid/frame';
-import { cross, times, unit, type Vec } from '../solid/vector';
+import { cross, dot, plus, times, unit, type Vec } from '../solid/vector';
 import { asPoint, type Joint, type JointKind, type JointPart, nearestAxis } from './joint';
 
 /** A tenon on the end of a part, in a mortise of another. mm, directions in the axes of the piece. */
@@ -74,6 +74,34 @@ export function tenonJoint(given: TenonGiven): Joint {
       glued({ id, name, a: into.id, b: from.id, at: asPoint(middle) }, { [nearestAxis(frame.width)]: size.width }),
     ...(given.ruled ? { ruled: given.ruled } : {}),
   };
+}
+
+/**
+ * A tenon that goes in through a face which does not stand square to its way, or not to its shoulder: what of it lies
+ * between that face and so deep behind it.
+ *
+ * @param depth square to the face, mm
+ */
+export function slantedTenon(
+  given: Omit<TenonGiven, 'ends' | 'face' | 'size'> & {
+    face: Vec;
+    size: { width: number; thickness: number };
+    depth: number;
+  },
+): Joint {
+  const { face, depth, at, along, size } = given;
+  const outward = unit(face);
+  const way = unit(along);
+  // How far along its way it must begin before the face and end behind it, so that the two planes cut all of it.
+  const cosine = Math.abs(dot(way, outward));
+  const spare = (size.width + size.thickness) / Math.max(0.2, cosine);
+  return tenonJoint({
+    ...given,
+    at: plus(at, times(way, -spare)),
+    size: { ...size, length: depth / cosine + 2 * spare },
+    face,
+    ends: [planeThrough(at, outward), planeThrough(plus(at, times(outward, -depth)), times(outward, -1))],
+  });
 }
 
 /** The plane that mitres a tenon's end at 45° toward a neighbour that comes in from the side `toward`. */

@@ -1,14 +1,14 @@
 import type { Joint } from '../joint/joint';
 import { BOLTED_STUB, postTenons, stretcherTenon, TUSK_BEYOND } from '../joint/post-tenons';
-import { tenonJoint } from '../joint/tenon';
+import { slantedTenon, tenonJoint } from '../joint/tenon';
 import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
 import { fixed, glued } from '../restraint/tie';
-import { clipAll, planeThrough } from '../solid/convex';
-import { squareFrame } from '../solid/frame';
+import { clipAll, corners, planeThrough, reach } from '../solid/convex';
+import { inPart, leaningFrame, planeInPart, squareFrame } from '../solid/frame';
 import type { Flat } from '../solid/outline';
-import type { Vec } from '../solid/vector';
-import { type Draft, type Fitting, forJoint } from './part';
+import { times, unit, type Vec } from '../solid/vector';
+import { blockOf, type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { drawnSize } from './settle-locks';
 
@@ -140,14 +140,20 @@ export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, 
     ];
   });
 
+  const braced = form.braces
+    ? trestles.flatMap(({ x, post: upright, bearer: beam }) =>
+        bracesOf(form, form.braces, upright, beam, x, underside - bearer.height),
+      )
+    : [];
   const underFeet = pads > 0 ? trestles.flatMap(({ x, foot: under }) => padsUnder(form, under, x, across)) : [];
   return {
     drafts: [
       ...trestles.flatMap((trestle) => [trestle.foot, trestle.post, trestle.bearer]),
       rail,
+      ...braced.map(({ brace }) => brace),
       ...underFeet.map(({ pad }) => pad),
     ],
-    joints: [...joints, ...underFeet.map(({ joint }) => joint)],
+    joints: [...joints, ...braced.flatMap((own) => own.joints), ...underFeet.map(({ joint }) => joint)],
     rests: trestles.map(
       ({ x, bearer: { id } }): Rest => ({
         part: id,
@@ -173,7 +179,8 @@ export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, 
         part: 'bearer-left',
         words: 'The bearers, from the post to their ends,',
         how: 'cantilever',
-        span: (bearerLong - post.width) / 2,
+        // A brace carries the bearer where it meets it.
+        span: Math.max(10, (bearerLong - post.width) / 2 - (form.braces?.reach ?? 0)),
         breadth: bearer.thickness,
         depth: bearer.height,
         share: 0.25,
@@ -192,8 +199,89 @@ export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, 
     }),
     corner: null,
     fittings: fittingsOf(form),
-    problems: impossible(form, underside, tenon),
+    problems: impossible(form, underside, tenon, bearerLong),
   };
+}
+
+/** How deep a brace's tenon goes in, square to the face, mm; common practice. */
+const BRACE_DEPTH = 25;
+
+/** Two braces at 45° from a post to its bearer, one to either side; tenons along the brace, ended square to what they go into. */
+function bracesOf(
+  form: TrestleForm,
+  braces: TrestleForm['braces'],
+  post: Draft,
+  bearer: Draft,
+  x: number,
+  under: number,
+): { brace: Draft; joints: Joint[] }[] {
+  if (!braces) return [];
+  const { width, thickness, reach: far } = braces;
+  const half = form.post.width / 2;
+  return ([-1, 1] as const).map((side) => {
+    const [low, high]: [Vec, Vec] = [
+      [x, side * half, under - far],
+      [x, side * (half + far), under],
+    ];
+    const along: Vec = unit([0, side, 1]);
+    const frame = leaningFrame([x, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2], along, [0, 0, 1]);
+    const [ofPost, ofBearer]: [Vec, Vec] = [
+      [0, side, 0],
+      [0, 0, -1],
+    ];
+    const body = clipAll(
+      blockOf(4 * far, width, thickness),
+      [planeThrough(low, times(ofPost, -1)), planeThrough(high, times(ofBearer, -1))].map((plane) =>
+        planeInPart(frame, plane),
+      ),
+    );
+    const span = reach(body, [1, 0, 0]);
+    const drawn: Draft = {
+      id: `brace-${post.id.replace('post-', '')}-${side < 0 ? 'front' : 'back'}`,
+      name: `Brace, ${post.id.replace('post-', '')} ${side < 0 ? 'front' : 'back'}`,
+      kind: 'brace',
+      grade: 'all-faces',
+      size: { length: span.to - span.from, width, thickness },
+      frame,
+      body: [body],
+      ends: { start: { mitre: 45, bevel: 0 }, end: { mitre: 45, bevel: 0 } },
+    };
+    const size = { width: width - 12, thickness: Math.max(6, Math.round((thickness * 2) / 3) / 2) };
+    const joint = (into: Draft, at: Vec, way: Vec, face: Vec, depth: number) =>
+      slantedTenon({
+        id: `${into.id}/${drawn.id}`,
+        kind: 'mortise-tenon',
+        into: forJoint(into),
+        from: forJoint(drawn),
+        at,
+        along: way,
+        wide: frame.width,
+        face,
+        size,
+        depth,
+        ties: [
+          fixed({
+            id: `${into.id}/${drawn.id}`,
+            name: `${drawn.name} in ${into.name.toLowerCase()}`,
+            a: into.id,
+            b: drawn.id,
+            at: { x: at[0], y: at[1], z: at[2] },
+          }),
+        ],
+      });
+    const joints = [
+      joint(post, low, times(along, -1), ofPost, Math.min(BRACE_DEPTH, form.post.width / 3)),
+      joint(bearer, high, along, ofBearer, Math.min(BRACE_DEPTH, form.bearer.height / 2)),
+    ];
+    const tips = joints.flatMap((own) =>
+      own.added.flatMap(({ solid }) => corners(solid).map((p) => inPart(frame, p)[0])),
+    );
+    const beyond = { start: span.from - Math.min(...tips), end: Math.max(...tips) - span.to };
+    return {
+      brace: { ...drawn, beyond, size: { ...drawn.size, length: drawn.size.length + beyond.start + beyond.end } },
+      joints,
+    };
+  });
 }
 
 /** Along the foot, mm. */
@@ -305,9 +393,22 @@ function fittingsOf(form: TrestleForm): Fitting[] {
   ];
 }
 
-function impossible(form: TrestleForm, underside: number, tenon: { width: number; thickness: number }): Problem[] {
+function impossible(
+  form: TrestleForm,
+  underside: number,
+  tenon: { width: number; thickness: number },
+  bearerLong: number,
+): Problem[] {
   const { foot, post, bearer, stretcher, pads } = form;
   const problems: Problem[] = [];
+  const braceEnd = form.braces ? form.braces.reach + form.braces.width * 0.71 : 0;
+  if (braceEnd > 0 && post.width / 2 + braceEnd > bearerLong / 2) {
+    problems.push({
+      problem: 'The braces reach out beyond the ends of the bearer.',
+      where: 'form.base.braces.reach',
+      wayOut: `Let them reach at most ${Math.floor(bearerLong / 2 - post.width / 2 - (form.braces?.width ?? 0) * 0.71)} mm.`,
+    });
+  }
   const clear = { from: pads + foot.height, to: underside - bearer.height };
   if (clear.to - clear.from < 100) {
     problems.push({

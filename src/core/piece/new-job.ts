@@ -61,6 +61,7 @@ export function newJob(given: {
         leg: { section: large ? 65 : 55, taper: { kind: 'tapered', foot: large ? 42 : 34 }, making: { kind: 'solid' } },
         apron: { height: long ? 105 : large ? 90 : 75, thickness: long ? 25 : 22, reveal: 5 },
         crossRails: large ? (long ? 2 : 1) : 0,
+        stretchers: { kind: 'none' },
       },
       hold: { kind: 'buttons', travel: large ? 12 : 8, screwLength: large ? 30 : 25 },
       loads: { edge: 400, spread: 600, push: 200 },

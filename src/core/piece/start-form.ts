@@ -51,6 +51,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         leg: { section: large ? 65 : 55, taper: { kind: 'tapered', foot: large ? 42 : 34 }, making: { kind: 'solid' } },
         apron: { height: large ? 90 : 75, thickness: 22, reveal: 5 },
         crossRails: large ? 1 : 0,
+        stretchers: { kind: 'none' },
       };
     case 'trestle':
       return {
@@ -62,6 +63,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         bearer: { height: 60, thickness: 60, shorter: 20 },
         tenons: 2,
         stretcher: { height: large ? 100 : 80, thickness: 40, at: to5(height * 0.36), joint: 'wedged', proud: 4 },
+        braces: null,
       };
     case 'x-frame':
       return {

@@ -44,7 +44,7 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
         first: {
           name: 'Glue the two ends: legs and short aprons',
           caution: 'Two small glue-ups instead of one large one.',
-          parts: [...ids('leg'), 'apron-left', 'apron-right'],
+          parts: [...ids('leg'), 'apron-left', 'apron-right', ...ids('stretcher').filter((id) => id !== 'stretcher')],
         },
         second: {
           name: 'Glue the ends to the long aprons and rails',
@@ -65,7 +65,7 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
         first: {
           name: 'Glue the two trestles: foot, post and bearer',
           caution: 'Check that post and foot stand square, and both trestles alike, before the glue sets.',
-          parts: ids('foot', 'post', 'bearer', 'pad'),
+          parts: ids('foot', 'post', 'bearer', 'brace', 'pad'),
         },
         second: {
           name: last,

@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { useState } from 'react';
-import { cutList, type Part } from '@/core';
+import { cutList, type Part, sayEnds } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { DayField, LengthField } from '@/ui/fields';
@@ -106,6 +106,7 @@ function CutListTable({ onMeasure }: { onMeasure: (id: string) => void }) {
               </td>
               <td>
                 <b className="font-semibold">{part.letter}</b> {part.name} {part.locked ? <Notch /> : null}
+                {part.ends ? <span className="block text-[12px] text-ink-2">{sayEnds(part.ends)}</span> : null}
               </td>
               <Cell now={part.size.length} designed={part.design.length} locked={part.locked} />
               <td className="text-right text-ink-2">

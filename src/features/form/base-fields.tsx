@@ -118,6 +118,26 @@ function LegApronFields() {
         most={6}
         onCommit={change('form.base.crossRails')}
       />
+      <Choice
+        label="Low stretchers"
+        value={base.stretchers.kind}
+        options={[
+          { value: 'none', label: 'None' },
+          { value: 'h', label: 'Between the ends', reason: 'One at each end, and one in the middle from end to end.' },
+        ]}
+        onCommit={(kind) =>
+          change('form.base.stretchers')(
+            kind === 'none' ? { kind } : { kind, height: 45, thickness: 22, at: Math.round(base.height * 0.2) },
+          )
+        }
+      />
+      <LengthRows
+        rows={[
+          { label: 'Stretchers, high', path: 'form.base.stretchers.height', least: 20, most: 150 },
+          { label: 'Stretchers, thick', path: 'form.base.stretchers.thickness', least: 12, most: 80 },
+          { label: 'Stretchers, floor to their middle', path: 'form.base.stretchers.at', least: 40, most: 900 },
+        ]}
+      />
     </>
   );
 }
@@ -182,6 +202,34 @@ function TrestleFields() {
           },
         ]}
         onCommit={change('form.base.stretcher.joint')}
+      />
+      <Choice
+        label="Braces to the bearers"
+        value={base.braces ? 'both' : 'none'}
+        options={[
+          { value: 'none', label: 'None' },
+          {
+            value: 'both',
+            label: 'At 45°',
+            reason: 'Two a trestle: they carry the bearer and keep the post from racking.',
+          },
+        ]}
+        onCommit={(kind) =>
+          change('form.base.braces')(kind === 'none' ? null : { width: 50, thickness: 36, reach: 160 })
+        }
+      />
+      <LengthRows
+        rows={[
+          { label: 'Brace, wide', path: 'form.base.braces.width', least: 25, most: 150 },
+          { label: 'Brace, thick', path: 'form.base.braces.thickness', least: 15, most: 100 },
+          {
+            label: 'Brace, from the corner',
+            path: 'form.base.braces.reach',
+            least: 60,
+            most: 600,
+            hint: 'Corner of post and bearer to the brace’s middle, on both.',
+          },
+        ]}
       />
       {base.stretcher.joint === 'wedged' ? (
         <LengthRows

@@ -172,7 +172,7 @@ function SlatFields() {
         least={1}
         most={60}
         onCommit={change('form.top.gap')}
-        hint="On the day it is made. About 6 mm is usual; the season step tells what is left of it at the wettest."
+        hint="On the day it is made; the season step tells what is left of it at the wettest."
       />
     </>
   );
@@ -225,7 +225,7 @@ function BreadboardFields() {
           {
             value: 'draw-bored',
             label: 'Draw-bored',
-            reason: 'Holes in the tongue stand 1 mm nearer to the shoulder, so that the peg pulls it home.',
+            reason: 'Holes in the tongue stand a little nearer to the shoulder, so that the peg pulls it home.',
           },
         ]}
         onCommit={change('form.top.end.pegs')}

@@ -1,14 +1,17 @@
 'use client';
 
 import { useState } from 'react';
+import { curveTables } from '@/core';
 import { buttonLook } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice } from '@/ui/fields';
-import { useJobState } from './job-context';
+import { useDerivedOrProblems, useJobState } from './job-context';
 
 /** Everything that leaves the job as a file. */
 export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }) {
   const id = useJobState((state) => state.id);
+  const derived = useDerivedOrProblems();
+  const curved = 'piece' in derived && curveTables(derived.piece).length > 0;
   const [paper, setPaper] = useState<'a4' | 'letter'>('a4');
   const files = [
     {
@@ -27,7 +30,15 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
       what: 'Story sticks, templates and joints at 1:1 on sheets to lay together, with a square to measure',
     },
     { file: 'full-size.dxf', name: 'Full size, DXF', what: 'The same in true millimetres, a layer for each operation' },
-    { file: 'offsets.csv', name: 'Curves, CSV', what: 'Chord, sagitta, radius and offsets of every curve of the top' },
+    ...(curved
+      ? [
+          {
+            file: 'offsets.csv',
+            name: 'Curves, CSV',
+            what: 'Chord, sagitta, radius and offsets of every curve of the top',
+          },
+        ]
+      : []),
     { file: 'cut-list.csv', name: 'Cut list, CSV', what: 'Overall and shoulder lengths, rough sizes' },
     { file: 'layout.svg', name: 'Layout, SVG', what: 'Boards with their cuts in true millimetres' },
     { file: 'layout.dxf', name: 'Layout, DXF', what: 'The same, one layer for each kind of line' },

@@ -1,6 +1,7 @@
 'use client';
 
 import { JOINTS, type JointFamily } from '@/core';
+import { PhraseText } from '@/ui/units';
 import { useLook } from '../job/job-context';
 
 /** How a joint is marked and cut, as it stands on its card. */
@@ -20,13 +21,20 @@ export function JointCard({ family }: { family: JointFamily }) {
       <h3 className="font-semibold">
         {words.name}, {family.joints.length} {family.joints.length === 1 ? 'time' : 'times'}
       </h3>
-      <p className="mt-1">{words.mark}</p>
+      <p className="mt-1">
+        <PhraseText of={words.mark} />
+      </p>
       <ol className="mt-2 list-decimal space-y-1 pl-5">
-        {words.order.map((step) => (
-          <li key={step}>{step}</li>
+        {words.order.map((step, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the order of cuts is what it is
+          <li key={i}>
+            <PhraseText of={step} />
+          </li>
         ))}
       </ol>
-      <p className="mt-2 text-ink-2">{words.caution}</p>
+      <p className="mt-2 text-ink-2">
+        <PhraseText of={words.caution} />
+      </p>
     </section>
   );
 }

@@ -88,7 +88,11 @@ export function JointsStep() {
                 <FigureButton figure={deep} big /> <span className="text-ink-2">deep</span>
               </p>
             ) : null}
-            <p>{family ? JOINTS[family.joints[0]?.kind ?? 'mortise-tenon'].rule : null}</p>
+            {family ? (
+              <p>
+                <PhraseText of={JOINTS[family.joints[0]?.kind ?? 'mortise-tenon'].rule} />
+              </p>
+            ) : null}
           </>
         )
       }
