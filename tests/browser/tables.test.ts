@@ -1,7 +1,7 @@
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import { base, button, call, fill, goTo, newJob, openPage, reads, saved, visit, withBrowser } from './desk';
+import { base, call, fill, goTo, newJob, openPage, radio, reads, saved, visit, withBrowser } from './desk';
 
 withBrowser();
 
@@ -51,7 +51,7 @@ describe('tables composed from an empty job', () => {
 
     await goTo(page, 'joints');
     await reads(page, 'main', /Breadboard end, 2 times/);
-    await (await button(page, 'Full size').catch(() => page.waitForSelector('::-p-text(Full size)')))!.click();
+    await (await radio(page, 'Full size')).click();
     await reads(page, 'nav[aria-label="Drawings at full size"]', /Story sticks[\s\S]*Stretcher/);
     const chosen = await page.evaluateHandle(() =>
       [...document.querySelectorAll('nav[aria-label="Drawings at full size"] button')].find((b) =>
@@ -120,7 +120,7 @@ describe('tables composed from an empty job', () => {
     await choose(page, 'Kind of base', 'x-frame');
     await fill(page, 'Overhang, sides', '25');
     await saved(page);
-    await fill(page, 'Slats', '5');
+    await fill(page, 'Slats', '3');
     await fill(page, 'Gap between slats', '1');
     await saved(page);
     await goTo(page, 'season');
@@ -137,7 +137,7 @@ describe('tables composed from an empty job', () => {
       HTMLCanvasElement.prototype.getContext = (() => null) as typeof HTMLCanvasElement.prototype.getContext;
     });
     await visit(page, `/jobs/${id}/form`);
-    await (await page.waitForSelector('::-p-text(Taken apart)'))!.click();
+    await (await radio(page, 'Taken apart')).click();
     await page.waitForSelector('[data-scene="drawn"] svg [data-part="top"]');
     await reads(page, '[data-scene]', /shows no solids/);
     expect(page.faults).toEqual([]);
@@ -158,7 +158,7 @@ describe('tables composed from an empty job', () => {
     };
     const before = await scripts();
     expect(await sized(before)).toBe(false);
-    await (await page.waitForSelector('::-p-text(Taken apart)'))!.click();
+    await (await radio(page, 'Taken apart')).click();
     await page.waitForSelector('[data-scene="made"] canvas', { timeout: 30_000 });
     const after = (await scripts()).filter((name) => !before.includes(name));
     expect(await sized(after)).toBe(true);
