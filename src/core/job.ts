@@ -6,7 +6,7 @@ import type { Shop } from './decision/shop';
 import { collectFigures } from './figures';
 import { pieceLabel } from './format/layout-svg';
 import { GLUES, type Glue } from './glueup/glue';
-import { type LaidStrip, layPanel, type PanelTrim, trimPanel } from './glueup/lay-panel';
+import { type LaidStrip, layPanel, type PanelTrim, trimLaid } from './glueup/lay-panel';
 import { panelChecks } from './glueup/panel-checks';
 import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type Demand, demandOf } from './layout/demand';
@@ -140,14 +140,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
         })
       : [];
   const trim =
-    panel && laid.length > 0
-      ? trimPanel(
-          laid.map((strip) => strip.width),
-          panel.finished.width,
-          fastenersAcross(piece),
-          document.layout.jointMargin,
-        )
-      : null;
+    panel && laid.length > 0 ? trimLaid(panel, laid, fastenersAcross(piece), document.layout.jointMargin) : null;
   const season = deriveSeason({
     document,
     piece,

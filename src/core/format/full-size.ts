@@ -27,7 +27,7 @@ export interface FullSizeDrawing {
 }
 
 const STICK_WIDE = 60;
-const SMALL = 3.2;
+const SMALL = 4;
 const MARGIN = 12;
 
 /** Everything of a piece that is wanted at full size: a story stick a family of parts, templates, joints face on. */

@@ -1,11 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { aBoard, aPanel, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
 import type { LaidChoice } from '../decision/job-document';
 import type { Layout } from '../layout/layout';
 import { planLayout } from '../layout/plan-layout';
 import type { Board } from '../stock/board';
-import { bestOrder, choicesOf, type LaidStrip, layPanel, panelMatch, trimPanel } from './lay-panel';
+import {
+  bestOrder,
+  choicesOf,
+  type LaidStrip,
+  layPanel,
+  panelMatch,
+  shortStrips,
+  trimLaid,
+  trimPanel,
+} from './lay-panel';
 
 const panel = aPanel(1200, 600);
 const sawnFrom = (boards: readonly Board[]): Layout => planLayout(demandFor([], [panel]), boards, plainOptions);
@@ -185,5 +195,36 @@ describe('the trimming of a panel', () => {
         },
       ),
     );
+  });
+});
+
+describe('a round panel', () => {
+  const document = CONSTRUCTIONS.find((c) => c.name.includes('a round table on three'))!.document;
+  const job = derived(document);
+  const [round] = job.demand.panels;
+  const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 400 });
+  const strips = layPanel({ panel: round!, layout, boards: job.boards, school: 'alternate', choices: [] });
+
+  it('wants bands that get shorter toward its sides, alike on both, as wide together as the rough panel', () => {
+    const { bands, rough } = round!;
+    expect(bands.length).toBeGreaterThan(2);
+    expect(bands.reduce((sum, band) => sum + band.width, 0)).toBeCloseTo(rough.width, 6);
+    expect(bands.map((band) => band.length)).toEqual([...bands].reverse().map((band) => band.length));
+    expect(Math.max(...bands.map((band) => band.length))).toBe(rough.length);
+  });
+
+  it('laid as it is sawn, every strip reaches beyond the outline; in another order some do not', () => {
+    expect(layout.shortfall).toEqual([]);
+    const trim = trimLaid(round!, strips, [], 12);
+    expect(shortStrips(round!, strips, trim.left)).toEqual([]);
+    // The shortest in the middle.
+    const wrong = [...strips].sort((a, b) => b.placement.length - a.placement.length);
+    const badly = trimLaid(round!, wrong, [], 12);
+    expect(shortStrips(round!, wrong, badly.left).length).toBeGreaterThan(0);
+  });
+
+  it('the best order found has no strip that is too short', () => {
+    const order = bestOrder({ panel: round!, strips, school: 'alternate', choices: [], fasteners: [], margin: 0 });
+    expect(shortStrips(round!, order, trimLaid(round!, order, [], 0).left)).toEqual([]);
   });
 });

@@ -2,6 +2,7 @@ import type { LaidChoice } from '../decision/job-document';
 import type { PanelDemand } from '../layout/demand';
 import type { Layout, Placement } from '../layout/layout';
 import { seededRandom } from '../measure/random';
+import { chordAt } from '../solid/outline';
 import { type Board, type Defect, ringsAt } from '../stock/board';
 import { ringKind } from '../stock/ring-kind';
 import { spoils } from '../stock/spoils';
@@ -177,12 +178,14 @@ export interface PanelTrim {
  *
  * @param fasteners mm from the middle of the panel to the right
  * @param margin wanted between a joint and a fastener, mm
+ * @param lacking what strips are too short where so much is trimmed off the left, mm; before all else
  */
 export function trimPanel(
   widths: readonly number[],
   finished: number,
   fasteners: readonly number[],
   margin: number,
+  lacking: (left: number) => number = () => 0,
 ): PanelTrim {
   const total = widths.reduce((sum, width) => sum + width, 0);
   const spare = Math.max(0, total - finished);
@@ -201,13 +204,20 @@ export function trimPanel(
   // The least shift that clears a joint puts it just at the margin of some fastener.
   const shifts = [0, -spare / 2, spare / 2];
   for (const line of lines) for (const row of rows) shifts.push(line - row - margin, line - row + margin);
-  let best = { shift: 0, near: nearest(0) };
+  const step = 2;
+  for (let shift = -spare / 2; shift <= spare / 2; shift += step) shifts.push(shift);
+  let best = { shift: 0, near: nearest(0), lacking: lacking(spare / 2) };
   for (const shift of shifts) {
     if (Math.abs(shift) > spare / 2 + 1e-9) continue;
     const near = nearest(shift);
     const [enough, had] = [Math.min(near, margin), Math.min(best.near, margin)];
-    const better = enough > had + 1e-9 || (enough > had - 1e-9 && Math.abs(shift) < Math.abs(best.shift) - 1e-9);
-    if (better) best = { shift, near };
+    const short = lacking(spare / 2 + shift);
+    if (short > best.lacking + 1e-9) continue;
+    const better =
+      short < best.lacking - 1e-9 ||
+      enough > had + 1e-9 ||
+      (enough > had - 1e-9 && Math.abs(shift) < Math.abs(best.shift) - 1e-9);
+    if (better) best = { shift, near, lacking: short };
   }
   return {
     left: spare / 2 + best.shift,
@@ -217,30 +227,56 @@ export function trimPanel(
   };
 }
 
-/** A strip may lie over a longer band's edge by this much, mm: it is trimmed there. */
-const OVER_BAND = 1;
+/** Beyond the outline a strip must reach at least so far at each end, for the saw, mm; common practice. */
+const FOR_THE_SAW = 3;
 
 /**
- * Strips that are too short where they lie, with what they lack: toward its sides a round panel wants shorter strips than in
- * its middle, and each must cover the longest band it lies over. mm
+ * Strips that are too short where they lie, with what they lack, mm: toward its sides a round panel wants shorter strips
+ * than in its middle, and each must reach beyond the outline over all of its width.
+ *
+ * @param left what is trimmed off the first strip, mm
  */
-export function shortStrips(panel: PanelDemand, strips: readonly LaidStrip[]): { strip: LaidStrip; lacking: number }[] {
-  if (panel.bands.length < 2) return [];
-  let at = 0;
-  const edges = panel.bands.map(({ width, length }) => {
-    at += width;
-    return { from: at - width, to: at, length };
-  });
-  const total = strips.reduce((sum, strip) => sum + strip.width, 0);
-  // What the strips are wider together is trimmed off both sides alike.
-  let run = (at - total) / 2;
-  return strips.flatMap((strip) => {
-    const [from, to] = [run, run + strip.width];
+export function shortStrips(
+  panel: PanelDemand,
+  strips: readonly Pick<LaidStrip, 'width' | 'placement' | 'label'>[],
+  left: number,
+): { label: string; lacking: number }[] {
+  const { outline, finished } = panel;
+  if (!outline) return [];
+  let run = -left - finished.width / 2;
+  return strips.flatMap(({ width, placement, label }) => {
+    const [from, to] = [run, run + width];
     run = to;
-    const over = edges.filter((band) => Math.min(to, band.to) - Math.max(from, band.from) > OVER_BAND);
-    const lacking = Math.max(0, ...over.map((band) => band.length)) - strip.placement.length;
-    return lacking > OVER_BAND ? [{ strip, lacking }] : [];
+    const half = finished.width / 2;
+    const [low, high] = [Math.max(-half, from), Math.min(half, to)];
+    if (high - low < 0.01) return [];
+    // An outline without hollows is longest, over a width, where that comes nearest to its middle.
+    const at = Math.max(low, Math.min(high, 0));
+    const chord = chordAt(outline, at);
+    const need = chord ? 2 * Math.max(Math.abs(chord.from), Math.abs(chord.to)) + 2 * FOR_THE_SAW : 0;
+    const lacking = need - placement.length;
+    return lacking > 0.01 ? [{ label, lacking }] : [];
   });
+}
+
+const lackingOf = (panel: PanelDemand, strips: readonly LaidStrip[], left: number) =>
+  shortStrips(panel, strips, left).reduce((sum, { lacking }) => sum + lacking, 0);
+
+/** How a laid panel is trimmed: joint lines off the fasteners, and a round outline within its strips before all. */
+export function trimLaid(
+  panel: PanelDemand,
+  strips: readonly LaidStrip[],
+  fasteners: readonly number[],
+  margin: number,
+): PanelTrim {
+  const widths = strips.map((strip) => strip.width);
+  return trimPanel(
+    widths,
+    panel.finished.width,
+    fasteners,
+    margin,
+    panel.outline ? (left) => lackingOf(panel, strips, left) : undefined,
+  );
 }
 
 /** Strips up to which every order is tried. */
@@ -268,16 +304,11 @@ export function bestOrder(given: {
   const laid = (order: readonly LaidStrip[]) => layInOrder(panel, order, school, choices);
   const cost = (order: readonly LaidStrip[]) => {
     const now = laid(order);
-    const { clearance } = trimPanel(
-      now.map((s) => s.width),
-      panel.finished.width,
-      fasteners,
-      margin,
-    );
+    const { clearance, left } = trimLaid(panel, now, fasteners, margin);
     const short = clearance === null ? 0 : Math.max(0, margin - clearance) / margin;
     const showing = now.filter((s) => s.showing.length > 0).length;
     return (
-      40 * shortStrips(panel, now).length +
+      40 * shortStrips(panel, now, left).length +
       10 * short +
       20 * showing +
       panelMatch(now).joints.reduce((sum, joint) => sum + joint.total, 0)

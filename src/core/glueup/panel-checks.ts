@@ -7,8 +7,8 @@ import { type LaidStrip, type PanelTrim, shortStrips } from './lay-panel';
 export function panelChecks(panel: PanelDemand, laid: readonly LaidStrip[], trim: PanelTrim, margin: number): Check[] {
   const showing = laid.filter((strip) => strip.showing.length > 0);
   const checks: Check[] = [];
-  if (panel.bands.length > 1) {
-    const short = shortStrips(panel, laid);
+  if (panel.outline) {
+    const short = shortStrips(panel, laid, trim.left);
     const worst = Math.max(0, ...short.map(({ lacking }) => lacking));
     checks.push({
       id: 'panel.stepped',
@@ -16,11 +16,11 @@ export function panelChecks(panel: PanelDemand, laid: readonly LaidStrip[], trim
       level: short.length > 0 ? 'stop' : 'good',
       sentence:
         short.length > 0
-          ? say`${short.map(({ strip }) => strip.label).join(', ')} ${short.length > 1 ? 'are' : 'is'} up to ${mm(worst)} too short for the outline where ${short.length > 1 ? 'they lie' : 'it lies'}.`
+          ? say`${short.map(({ label }) => label).join(', ')} ${short.length > 1 ? 'are' : 'is'} up to ${mm(worst)} too short for the outline where ${short.length > 1 ? 'they lie' : 'it lies'}.`
           : say`Every strip reaches beyond the outline where it lies.`,
       value: mm(worst),
       limit: mm(0),
-      where: short.map(({ strip }) => strip.label),
+      where: short.map(({ label }) => label),
       why: 'A round or curved top is glued of strips that get shorter toward its sides; out of order, the outline has a notch.',
       school: 'common practice',
       wayOut: { say: say`Lay the longest in the middle, or search for the best order in the tab Panel`, changes: [] },

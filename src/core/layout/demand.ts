@@ -3,7 +3,7 @@ import type { Shop } from '../decision/shop';
 import { blankId, legBlanks, makingOf } from '../piece/leg-making';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
-import { chordAt } from '../solid/outline';
+import { chordAt, type Flat } from '../solid/outline';
 import type { Use } from '../stock/spoils';
 
 /** A piece of a fixed size. mm. */
@@ -38,6 +38,8 @@ export interface PanelDemand {
    * has shorter bands towards its sides. A strip belongs to one band.
    */
   bands: readonly Band[];
+  /** Of the finished panel seen from above, its middle at nought, where it is not a plain rectangle. */
+  outline?: readonly Flat[];
   /** Widths of one strip after jointing. */
   leastStrip: number;
   greatestStrip: number;
@@ -78,6 +80,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
         equalStrips === null
           ? [document.layout.leastStrip, document.layout.greatestStrip]
           : [width / equalStrips, width / equalStrips];
+      const bands = bandsOf(piece, { length, width }, finished, (leastStrip + greatestStrip) / 2);
       panels.push({
         id,
         letter,
@@ -85,7 +88,8 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
         shows,
         finished,
         rough: { length, width },
-        bands: bandsOf(piece, { length, width }, finished, (leastStrip + greatestStrip) / 2),
+        bands,
+        ...(bands.length > 1 ? { outline: piece.top.polygon } : {}),
         leastStrip,
         greatestStrip,
         jointing: allowances.stripJointing,

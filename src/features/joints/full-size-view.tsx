@@ -15,7 +15,7 @@ const GROUPS: Readonly<Record<FullSizeDrawing['group'], string>> = {
 /** Lines of the picture, mm: it is shown smaller than it is. */
 const HAIR = 0.8;
 /** px for a millimetre of a story stick, so that what is written on it can be read. */
-const STICK_SCALE = 2.1;
+const STICK_SCALE = 3;
 
 /** What can be printed at full size, one of it shown. */
 export function FullSizeView() {
