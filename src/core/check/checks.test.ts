@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, demoJob, derive, type JobOn, jobOn, level, sixSeats } from '../../../tests/fixtures/demo';
 import { type JobDocument, withChanges } from '../decision/job-document';
 
@@ -294,5 +295,35 @@ describe('checks', () => {
     });
     expect(travel(narrow)).not.toBe(travel(good()));
     expect(derive(narrow).season.reference).toMatchObject({ width: 841, measuredOn: good().season.gluedOn });
+  });
+});
+
+describe('tenons askew to the grain', () => {
+  const desk = CONSTRUCTIONS.find((c) => c.name.includes('a desk on crossed legs'))!.document;
+  const found = (document: JobDocument) => derived(document).checks.find((c) => c.id === 'joints.short-grain');
+
+  it('of crossing legs lose by L·tan α what runs out at their side', () => {
+    const job = derived(desk);
+    const leg = job.piece.parts.find((part) => part.kind === 'leg')!;
+    const alpha = (leg.ends!.start.mitre * Math.PI) / 180;
+    const joint = job.piece.joints.find((own) => own.from === leg.id && own.into.startsWith('bearer'))!;
+    const heights = joint.added[0]!.solid.faces.flat().map((p) => p[2]);
+    const across = joint.added[0]!.solid.faces.flat().map((p) => p[1]);
+    const [long, wide] = [heights, across].map((n) => Math.max(...n) - Math.min(...n)) as [number, number];
+    expect(found(desk)!.value.amount).toBeCloseTo(100 * (1 - (long * Math.tan(alpha)) / wide), 6);
+    expect(found(desk)!.level).toBe('good');
+  });
+
+  it('stop the work where a thin leg leans far and its tenon is long', () => {
+    const thin = change(desk, (d) => {
+      baseOf(d, 'x-frame').leg.width = 40;
+      baseOf(d, 'x-frame').bearer.height = 90;
+    });
+    expect(found(thin)!.level).not.toBe('good');
+  });
+
+  it('are not spoken of where the tenon lies along its part, however its shoulder is cut', () => {
+    expect(found(CONSTRUCTIONS.find((c) => c.name.includes('wedged stretcher'))!.document)).toBeUndefined();
+    expect(found(CONSTRUCTIONS.find((c) => c.name.includes('three splayed'))!.document)).toBeUndefined();
   });
 });

@@ -9,6 +9,7 @@ import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
 import { boardsAsDryAsTheAir, topOnItsFasteners } from './season';
+import { slantedTenons } from './short-grain';
 import { lifting, tipping } from './stability';
 import { sagging } from './stiffness';
 import { thicknessOnTheRack } from './stock';
@@ -42,6 +43,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   baseUnderOutline,
   fastenersInOutline,
   cutsInParts,
+  slantedTenons,
 ];
 
 const RANK: Record<Level, number> = { stop: 0, watch: 1, good: 2 };

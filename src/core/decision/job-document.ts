@@ -1,5 +1,8 @@
 import * as v from 'valibot';
 import { amount, day, length, line, name, whole } from './fields';
+import { FormSchema } from './form';
+
+export * from './form';
 
 /** Who sits there, in what room, by when. */
 export const BriefSchema = v.object({
@@ -11,204 +14,6 @@ export const BriefSchema = v.object({
   door: v.object({ width: length(300, 5000), height: length(500, 6000) }),
   dueOn: day,
   note: line(4000),
-});
-
-/** The shape of a top seen from above. */
-export const OutlineSchema = v.variant('kind', [
-  v.object({ kind: v.literal('rectangle') }),
-  /** Sides and ends that bulge by a sagitta; length and width are over all. */
-  v.object({ kind: v.literal('curved'), side: length(0, 400), end: length(0, 400) }),
-  /** Round: the width is the diameter. */
-  v.object({ kind: v.literal('round') }),
-  v.object({ kind: v.literal('oval') }),
-  /** Equal sides; the width is over the flats. */
-  v.object({ kind: v.literal('polygon'), sides: v.picklist([6, 8, 10, 12]) }),
-]);
-
-/** How the edge of a top is worked. */
-export const EdgeSchema = v.variant('kind', [
-  v.object({ kind: v.literal('square') }),
-  v.object({ kind: v.literal('rounded'), radius: length(1, 60) }),
-  v.object({ kind: v.literal('chamfered'), width: length(1, 60) }),
-  /** From below: so far in from the edge, leaving so much of the thickness at it. */
-  v.object({ kind: v.literal('under-bevelled'), width: length(5, 300), left: length(4, 100) }),
-]);
-
-const topEntries = {
-  length: length(200, 6000),
-  width: length(150, 2500),
-  thickness: length(8, 120),
-  /** From the edge of the top to the outside of the legs. */
-  endOverhang: length(0, 1500),
-  sideOverhang: length(0, 800),
-};
-
-export const TopSchema = v.variant('kind', [
-  v.object({
-    kind: v.literal('glued-panel'),
-    ...topEntries,
-    outline: v.optional(OutlineSchema, { kind: 'rectangle' }),
-    edge: v.optional(EdgeSchema, { kind: 'square' }),
-  }),
-  v.object({
-    kind: v.literal('breadboard'),
-    ...topEntries,
-    end: v.object({
-      /** Of each end, along the table. */
-      width: length(40, 300),
-      tongue: v.picklist(['long', 'tenons', 'loose']),
-      /** Tenons an end, the stub between them being short; not used with one long tongue. */
-      tenons: whole(2, 9),
-      /** Into the end; null lets the rule choose: half its width. */
-      depth: v.nullable(length(10, 200)),
-      pegs: v.picklist(['none', 'straight', 'draw-bored']),
-      /** Longer than the top is wide on the day it is made, both sides together. */
-      proud: length(0, 30),
-    }),
-  }),
-  v.object({
-    kind: v.literal('slatted'),
-    ...topEntries,
-    slats: whole(2, 40),
-    /** Between two slats on the day it is made. */
-    gap: length(1, 60),
-    edge: v.optional(EdgeSchema, { kind: 'square' }),
-  }),
-]);
-
-export const TaperSchema = v.variant('kind', [
-  v.object({ kind: v.literal('straight') }),
-  /** Tapered on the two inside faces, from just below the apron to `foot` at the floor. */
-  v.object({ kind: v.literal('tapered'), foot: length(10, 250) }),
-]);
-
-/** How the blank of a leg comes about. */
-export const LegMakingSchema = v.variant('kind', [
-  v.object({ kind: v.literal('solid') }),
-  v.object({ kind: v.literal('staves'), count: whole(2, 8) }),
-  v.object({ kind: v.literal('two-at-45') }),
-  v.object({ kind: v.literal('faced'), veneer: length(1, 12) }),
-]);
-
-export const BaseSchema = v.variant('kind', [
-  v.object({
-    kind: v.literal('leg-apron'),
-    /** Floor to the upper face of the top. */
-    height: length(150, 1400),
-    leg: v.object({
-      section: length(20, 250),
-      taper: TaperSchema,
-      making: v.optional(LegMakingSchema, { kind: 'solid' }),
-    }),
-    apron: v.object({
-      height: length(20, 400),
-      thickness: length(8, 80),
-      /** The apron's set-back from the leg's outside face. */
-      reveal: length(0, 100),
-    }),
-    crossRails: whole(0, 6),
-    /** Low between the legs: at both ends, and with one from end to end in the middle. */
-    stretchers: v.optional(
-      v.variant('kind', [
-        v.object({ kind: v.literal('none') }),
-        v.object({
-          kind: v.literal('h'),
-          height: length(20, 150),
-          thickness: length(12, 80),
-          /** Floor to their middle. */
-          at: length(40, 900),
-        }),
-      ]),
-      { kind: 'none' },
-    ),
-  }),
-  v.object({
-    kind: v.literal('trestle'),
-    height: length(150, 1400),
-    /** Across the table on the floor; its length follows from the top and its side overhang. */
-    foot: v.object({ height: length(30, 250), thickness: length(20, 200) }),
-    /** Under each foot at both ends; 0 for none. */
-    pads: length(0, 40),
-    post: v.object({ width: length(40, 300), thickness: length(20, 200) }),
-    /** Across under the top. */
-    bearer: v.object({ height: length(25, 200), thickness: length(20, 200), shorter: length(0, 800) }),
-    /** Tenons side by side at either end of a post. */
-    tenons: whole(1, 3),
-    stretcher: v.object({
-      height: length(30, 300),
-      thickness: length(15, 120),
-      /** Floor to its middle. */
-      at: length(50, 1300),
-      joint: v.picklist(['wedged', 'tusk', 'bolted']),
-      /** Of a wedged tenon beyond the post. */
-      proud: length(0, 100),
-    }),
-    /** From each post to its bearer at 45°, on both sides; null for none. */
-    braces: v.optional(
-      v.nullable(
-        v.object({
-          width: length(25, 150),
-          thickness: length(15, 100),
-          /** From the corner of post and bearer to the middle of the brace, on both. */
-          reach: length(60, 600),
-        }),
-      ),
-      null,
-    ),
-  }),
-  v.object({
-    kind: v.literal('x-frame'),
-    height: length(150, 1400),
-    leg: v.object({ width: length(30, 250), thickness: length(20, 150) }),
-    /** Between the outer corners of the crossing legs, at the floor and under the bearer. */
-    spread: v.object({ floor: length(150, 2400), head: length(100, 2400) }),
-    bearer: v.object({ height: length(25, 200), thickness: length(20, 200) }),
-    stretcher: v.object({ height: length(30, 300), thickness: length(15, 120) }),
-  }),
-  v.object({
-    kind: v.literal('splayed'),
-    height: length(150, 1400),
-    legs: whole(3, 6),
-    leg: v.object({ width: length(25, 200), thickness: length(20, 150) }),
-    /** From upright, outward. */
-    lean: amount(0, 25),
-    /** From the middle to the outside of the leg under the top. */
-    reach: length(100, 1500),
-    arm: v.object({ height: length(30, 200), thickness: length(20, 120) }),
-  }),
-]);
-
-export const HoldSchema = v.object({
-  kind: v.picklist([
-    'buttons',
-    'clips',
-    'figure-eight',
-    'slotted-cleats',
-    'oversized-holes',
-    'slotted-washers',
-    'sliding-blocks',
-    'rail-screws',
-  ]),
-  /** How far the fastener lets the top move, each way. */
-  travel: length(0, 40),
-  screwLength: length(5, 200),
-});
-
-export const LoadsSchema = v.object({
-  /** Somebody leaning on the edge, N. */
-  edge: amount(0, 5000),
-  /** Spread over the whole top, N. */
-  spread: amount(0, 20000),
-  /** Somebody pushing at the edge of the top, level, N. */
-  push: v.optional(amount(0, 5000), 200),
-});
-
-export const FormSchema = v.object({
-  species: v.pipe(v.string(), v.nonEmpty('a species is needed'), v.maxLength(80)),
-  top: TopSchema,
-  base: BaseSchema,
-  hold: HoldSchema,
-  loads: LoadsSchema,
 });
 
 export const SeasonSchema = v.object({
@@ -377,7 +182,6 @@ export const JobDocumentSchema = v.pipe(
 
 export type JobDocument = v.InferOutput<typeof JobDocumentSchema>;
 export type Brief = v.InferOutput<typeof BriefSchema>;
-export type Form = v.InferOutput<typeof FormSchema>;
 export type Joints = v.InferOutput<typeof JointsSchema>;
 export type SeasonChoice = v.InferOutput<typeof SeasonSchema>;
 export type Move = v.InferOutput<typeof MoveSchema>;
@@ -386,11 +190,6 @@ export type Bench = v.InferOutput<typeof BenchSchema>;
 export type Lock = v.InferOutput<typeof LockSchema>;
 export type GlueKind = JobDocument['glueUp']['glue'];
 export type Staging = JobDocument['glueUp']['staging'];
-export type HoldKind = Form['hold']['kind'];
-export type TopKind = Form['top']['kind'];
-export type BaseKind = Form['base']['kind'];
-export type Edge = v.InferOutput<typeof EdgeSchema>;
-export type TopOutline = v.InferOutput<typeof OutlineSchema>;
 
 /** One change of a decision: where in the document, and the new value. */
 export interface Change {

@@ -36,6 +36,8 @@ export interface Joint {
   /** Ids of the part that takes the other, and of the one that goes in. */
   into: string;
   from: string;
+  /** The way a tenon's sides run into the part that takes it, a unit vector. */
+  along?: Vec;
   removed: readonly Cut[];
   added: readonly Grown[];
   ties: readonly Tie[];

@@ -64,6 +64,7 @@ export function tenonJoint(given: TenonGiven): Joint {
     name,
     into: into.id,
     from: from.id,
+    along: frame.length,
     removed: [
       { part: into.id, what, solid: inner, open: through ? [entry, through.face] : [entry] },
       ...(back > 0 ? [{ part: from.id, what, solid: piece(-back, 0), open: [frame.length] }] : []),

@@ -1,17 +1,17 @@
+import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import { type CornerJoint, LEAST_BACK_WALL, legCorner } from '../joint/leg-corner';
 import { stubTenonLength, stubTies } from '../joint/stub-tenon';
-import { mitre, slantedTenon, tenonJoint } from '../joint/tenon';
+import { mitre, tenonJoint } from '../joint/tenon';
 import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
-import { clipAll, corners as cornersOf, planeThrough, reach } from '../solid/convex';
-import { inPart, planeInPart, squareFrame } from '../solid/frame';
-import { times, type Vec } from '../solid/vector';
+import { clipAll, planeThrough } from '../solid/convex';
+import { squareFrame } from '../solid/frame';
+import type { Vec } from '../solid/vector';
+import { legStretchers } from './leg-stretchers';
 import { blockOf, type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { settleLegApron } from './settle-locks';
-
-export type LegApronForm = Extract<PieceDecisions['form']['base'], { kind: 'leg-apron' }>;
 
 /** Below the apron before a taper begins, mm; common practice. */
 const BEFORE_TAPER = 15;
@@ -20,7 +20,7 @@ const BETWEEN_LOOSE = 12;
 
 /** Four legs, four aprons and perhaps cross rails between the long aprons. */
 export function legApronBase(
-  form: LegApronForm,
+  form: BaseOf<'leg-apron'>,
   { form: whole, joints, bench }: PieceDecisions,
   top: TopSize,
 ): BasePlan {
@@ -86,7 +86,7 @@ export function legApronBase(
   ];
   const rails = crossRails(form.crossRails, base, apronInset, apron, leg.length);
 
-  const low = stretchers(form, base, leg, legs);
+  const low = legStretchers(form, base, leg, legs);
 
   const inside = base.width / 2 - form.apron.reveal - apron.thickness;
   const endInside = shortX - apron.thickness / 2;
@@ -306,124 +306,13 @@ function stubs(aprons: readonly Draft[], rails: readonly Draft[]): Joint[] {
   );
 }
 
-/**
- * Low stretchers: one at each end between two legs, and one in the middle from end to end. Where a leg tapers its inside
- * face leans, so that the shoulders are cut to it.
- */
-function stretchers(
-  form: LegApronForm,
-  base: { length: number; width: number },
-  leg: { section: number; length: number },
-  legs: readonly Draft[],
-): { drafts: Draft[]; joints: Joint[]; problems: Problem[] } {
-  const own = form.stretchers;
-  if (own.kind === 'none') return { drafts: [], joints: [], problems: [] };
-  const { height, thickness, at } = own;
-  const taper = legs[0]?.taper;
-  const slope = taper && at < taper.from ? (leg.section - taper.foot) / taper.from : 0;
-  const sectionAt = leg.section - (taper && at < taper.from ? slope * (taper.from - at) : 0);
-  const depth = Math.max(5, Math.floor(Math.min((sectionAt * 2) / 3, sectionAt - 10)));
-  const tenon = { width: height - 2 * STRETCHER_SET, thickness: Math.max(5, Math.round((thickness * 2) / 3) / 2) };
-  const inner = base.width / 2 - sectionAt;
-  const x = base.length / 2 - sectionAt / 2;
-  const drafts: Draft[] = [];
-  const joints: Joint[] = [];
-  const stub = Math.max(5, Math.floor(thickness / 2));
-  for (const side of [-1, 1]) {
-    const frame = squareFrame([side * x, 0, at], { length: 'y', width: 'z', thickness: 'x' });
-    const faces = [-1, 1].map((s) => ({ s, normal: [0, -s, -slope] as Vec, point: [side * x, s * inner, at] as Vec }));
-    const long = 2 * inner + 2 * slope * height + 10;
-    const body = clipAll(
-      blockOf(long, height, thickness),
-      faces.map(({ normal, point }) => planeInPart(frame, planeThrough(point, times(normal, -1)))),
-    );
-    const { from, to } = reach(body, [1, 0, 0]);
-    const drawn: Draft = {
-      id: `stretcher-${side < 0 ? 'left' : 'right'}`,
-      name: `Stretcher, ${side < 0 ? 'left' : 'right'}`,
-      kind: 'stretcher',
-      grade: 'all-faces',
-      size: { length: to - from, width: height, thickness },
-      frame,
-      body: [body],
-      ...(slope > 0
-        ? { ends: { start: { mitre: degreesOf(slope), bevel: 0 }, end: { mitre: degreesOf(slope), bevel: 0 } } }
-        : {}),
-    };
-    const made = faces.flatMap(({ s, normal, point }) => {
-      const into = legs.find((l) => Math.sign(l.frame.at[0]) === side && Math.sign(l.frame.at[1]) === s);
-      return into
-        ? [
-            slantedTenon({
-              id: `${into.id}/${drawn.id}`,
-              kind: 'mortise-tenon',
-              into: forJoint(into),
-              from: forJoint(drawn),
-              at: point,
-              along: [0, s, 0],
-              wide: [0, 0, 1],
-              face: normal,
-              size: tenon,
-              depth,
-            }),
-          ]
-        : [];
-    });
-    const tips = made.flatMap((joint) =>
-      joint.added.flatMap(({ solid }) => cornersOf(solid).map((p) => inPart(frame, p)[0])),
-    );
-    const beyond = { start: from - Math.min(...tips), end: Math.max(...tips) - to };
-    drafts.push({ ...drawn, beyond, size: { ...drawn.size, length: to - from + beyond.start + beyond.end } });
-    joints.push(...made);
-  }
-  const between = 2 * (x - thickness / 2);
-  const middle: Draft = {
-    id: 'stretcher',
-    name: 'Stretcher, middle',
-    kind: 'stretcher',
-    grade: 'all-faces',
-    size: { length: between + 2 * stub, width: height, thickness },
-    beyond: { start: stub, end: stub },
-    frame: squareFrame([0, 0, at], { length: 'x', width: 'z', thickness: 'y' }),
-  };
-  for (const [i, side] of [-1, 1].entries()) {
-    const end = drafts[i];
-    if (!end) continue;
-    joints.push(
-      tenonJoint({
-        id: `${end.id}/stretcher`,
-        kind: 'stub-tenon',
-        into: forJoint(end),
-        from: forJoint(middle),
-        at: [side * (x - thickness / 2), 0, at],
-        along: [side, 0, 0],
-        wide: [0, 0, 1],
-        size: { ...tenon, length: stub },
-      }),
-    );
-  }
-  const problems: Problem[] = [];
-  if (at + height / 2 > leg.length - form.apron.height - 30 || at - height / 2 < 20) {
-    problems.push({
-      problem: 'The stretchers run into the aprons or the floor.',
-      where: 'form.base.stretchers.at',
-      wayOut: 'Put their middle between the floor and the aprons, with some room on both sides.',
-    });
-  }
-  return { drafts: [...drafts, middle], joints, problems };
-}
-
-/** Shoulder of a stretcher's tenon above and below, mm; common practice. */
-const STRETCHER_SET = 6;
-const degreesOf = (slope: number) => (Math.atan(slope) * 180) / Math.PI;
-
 function looseTenons(corner: CornerJoint): Fitting[] {
   if (corner.kind !== 'loose-tenon') return [];
   const { thickness, width, length, intoApron, count } = corner.tenon;
   return [{ name: 'Loose tenons', count: 8 * count, size: [thickness, width, length + intoApron] }];
 }
 
-function impossible(form: LegApronForm, settled: ReturnType<typeof settleLegApron>): Problem[] {
+function impossible(form: BaseOf<'leg-apron'>, settled: ReturnType<typeof settleLegApron>): Problem[] {
   const problems: Problem[] = [];
   const { base, leg, apron } = settled;
   if (base.length < 2 * leg.section + 50 || base.width < 2 * leg.section + 50) {

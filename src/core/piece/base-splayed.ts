@@ -1,3 +1,4 @@
+import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
@@ -8,8 +9,6 @@ import type { Flat } from '../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../solid/vector';
 import { blockOf, bodyOf, type Draft } from './part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
-
-export type SplayedForm = Extract<PieceDecisions['form']['base'], { kind: 'splayed' }>;
 
 const UP: Vec = [0, 0, 1];
 /** From the middle, where the arms meet, to the one screw that holds the top there, mm. */
@@ -22,7 +21,7 @@ export const legDirections = (legs: number): number[] =>
   Array.from({ length: legs }, (_, i) => (legs === 4 ? Math.PI / 4 : 0) + (2 * Math.PI * i) / legs);
 
 /** Legs that lean outward, even round the middle, bridled to arms that meet there. */
-export function splayedBase(form: SplayedForm, _decisions: PieceDecisions, top: TopSize): BasePlan {
+export function splayedBase(form: BaseOf<'splayed'>, _decisions: PieceDecisions, top: TopSize): BasePlan {
   const { leg, arm } = form;
   const underside = form.height - top.thickness;
   const lean = (form.lean * Math.PI) / 180;
@@ -193,7 +192,7 @@ function footOf(leg: Draft): Flat[] {
     .map((p): Flat => [p[0], p[1]]);
 }
 
-function impossible(form: SplayedForm, underside: number, inner: number): Problem[] {
+function impossible(form: BaseOf<'splayed'>, underside: number, inner: number): Problem[] {
   const problems: Problem[] = [];
   const narrow = form.arm.thickness / 2 / Math.tan(Math.PI / form.legs);
   if (inner < narrow + 30) {

@@ -1,18 +1,18 @@
+import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import { BOLTED_STUB, postTenons, stretcherTenon, TUSK_BEYOND } from '../joint/post-tenons';
-import { slantedTenon, tenonJoint } from '../joint/tenon';
+import { tenonJoint } from '../joint/tenon';
 import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
 import { fixed, glued } from '../restraint/tie';
-import { clipAll, corners, planeThrough, reach } from '../solid/convex';
-import { inPart, leaningFrame, planeInPart, squareFrame } from '../solid/frame';
+import { clipAll, planeThrough } from '../solid/convex';
+import { squareFrame } from '../solid/frame';
 import type { Flat } from '../solid/outline';
-import { times, unit, type Vec } from '../solid/vector';
-import { blockOf, type Draft, type Fitting, forJoint } from './part';
+import type { Vec } from '../solid/vector';
+import { type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { drawnSize } from './settle-locks';
-
-export type TrestleForm = Extract<PieceDecisions['form']['base'], { kind: 'trestle' }>;
+import { footPads, trestleBraces } from './trestle-braces';
 
 const SIDES = [
   { side: -1, word: 'left' },
@@ -20,7 +20,7 @@ const SIDES = [
 ] as const;
 
 /** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
-export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, top: TopSize): BasePlan {
+export function trestleBase(form: BaseOf<'trestle'>, { form: whole }: PieceDecisions, top: TopSize): BasePlan {
   const { foot, post, bearer, stretcher, pads } = form;
   const drawn = drawnSize(whole.top);
   const underside = form.height - top.thickness;
@@ -142,10 +142,10 @@ export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, 
 
   const braced = form.braces
     ? trestles.flatMap(({ x, post: upright, bearer: beam }) =>
-        bracesOf(form, form.braces, upright, beam, x, underside - bearer.height),
+        trestleBraces(form, form.braces, upright, beam, x, underside - bearer.height),
       )
     : [];
-  const underFeet = pads > 0 ? trestles.flatMap(({ x, foot: under }) => padsUnder(form, under, x, across)) : [];
+  const underFeet = pads > 0 ? trestles.flatMap(({ x, foot: under }) => footPads(form, under, x, across)) : [];
   return {
     drafts: [
       ...trestles.flatMap((trestle) => [trestle.foot, trestle.post, trestle.bearer]),
@@ -203,120 +203,6 @@ export function trestleBase(form: TrestleForm, { form: whole }: PieceDecisions, 
   };
 }
 
-/** How deep a brace's tenon goes in, square to the face, mm; common practice. */
-const BRACE_DEPTH = 25;
-
-/** Two braces at 45° from a post to its bearer, one to either side; tenons along the brace, ended square to what they go into. */
-function bracesOf(
-  form: TrestleForm,
-  braces: TrestleForm['braces'],
-  post: Draft,
-  bearer: Draft,
-  x: number,
-  under: number,
-): { brace: Draft; joints: Joint[] }[] {
-  if (!braces) return [];
-  const { width, thickness, reach: far } = braces;
-  const half = form.post.width / 2;
-  return ([-1, 1] as const).map((side) => {
-    const [low, high]: [Vec, Vec] = [
-      [x, side * half, under - far],
-      [x, side * (half + far), under],
-    ];
-    const along: Vec = unit([0, side, 1]);
-    const frame = leaningFrame([x, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2], along, [0, 0, 1]);
-    const [ofPost, ofBearer]: [Vec, Vec] = [
-      [0, side, 0],
-      [0, 0, -1],
-    ];
-    const body = clipAll(
-      blockOf(4 * far, width, thickness),
-      [planeThrough(low, times(ofPost, -1)), planeThrough(high, times(ofBearer, -1))].map((plane) =>
-        planeInPart(frame, plane),
-      ),
-    );
-    const span = reach(body, [1, 0, 0]);
-    const drawn: Draft = {
-      id: `brace-${post.id.replace('post-', '')}-${side < 0 ? 'front' : 'back'}`,
-      name: `Brace, ${post.id.replace('post-', '')} ${side < 0 ? 'front' : 'back'}`,
-      kind: 'brace',
-      grade: 'all-faces',
-      size: { length: span.to - span.from, width, thickness },
-      frame,
-      body: [body],
-      ends: { start: { mitre: 45, bevel: 0 }, end: { mitre: 45, bevel: 0 } },
-    };
-    const size = { width: width - 12, thickness: Math.max(6, Math.round((thickness * 2) / 3) / 2) };
-    const joint = (into: Draft, at: Vec, way: Vec, face: Vec, depth: number) =>
-      slantedTenon({
-        id: `${into.id}/${drawn.id}`,
-        kind: 'mortise-tenon',
-        into: forJoint(into),
-        from: forJoint(drawn),
-        at,
-        along: way,
-        wide: frame.width,
-        face,
-        size,
-        depth,
-        ties: [
-          fixed({
-            id: `${into.id}/${drawn.id}`,
-            name: `${drawn.name} in ${into.name.toLowerCase()}`,
-            a: into.id,
-            b: drawn.id,
-            at: { x: at[0], y: at[1], z: at[2] },
-          }),
-        ],
-      });
-    const joints = [
-      joint(post, low, times(along, -1), ofPost, Math.min(BRACE_DEPTH, form.post.width / 3)),
-      joint(bearer, high, along, ofBearer, Math.min(BRACE_DEPTH, form.bearer.height / 2)),
-    ];
-    const tips = joints.flatMap((own) =>
-      own.added.flatMap(({ solid }) => corners(solid).map((p) => inPart(frame, p)[0])),
-    );
-    const beyond = { start: span.from - Math.min(...tips), end: Math.max(...tips) - span.to };
-    return {
-      brace: { ...drawn, beyond, size: { ...drawn.size, length: drawn.size.length + beyond.start + beyond.end } },
-      joints,
-    };
-  });
-}
-
-/** Along the foot, mm. */
-const PAD_LONG = 80;
-
-/** A pad under both ends of a foot, its grain along the foot's. */
-function padsUnder(form: TrestleForm, foot: Draft, x: number, across: number): { pad: Draft; joint: Joint }[] {
-  return ([-1, 1] as const).map((side) => {
-    const long = Math.min(PAD_LONG, across / 3);
-    const at: Vec = [x, (side * (across - long)) / 2, form.pads / 2];
-    const pad: Draft = {
-      id: `${foot.id.replace('foot', 'pad')}-${side < 0 ? 'front' : 'back'}`,
-      name: `Pad, ${foot.id.replace('foot-', '')} ${side < 0 ? 'front' : 'back'}`,
-      kind: 'pad',
-      grade: 'hidden',
-      size: { length: long, width: form.foot.thickness, thickness: form.pads },
-      frame: squareFrame(at, { length: 'y', width: 'x', thickness: 'z' }),
-    };
-    const name = `${pad.name} under ${foot.name.toLowerCase()}`;
-    const joint: Joint = {
-      id: `${foot.id}/${pad.id}`,
-      kind: 'screwed',
-      name,
-      into: foot.id,
-      from: pad.id,
-      removed: [],
-      added: [],
-      ties: [
-        fixed({ id: `${foot.id}/${pad.id}`, name, a: foot.id, b: pad.id, at: { x: at[0], y: at[1], z: form.pads } }),
-      ],
-    };
-    return { pad, joint };
-  });
-}
-
 /**
  * Along the table two posts rest on the floor and are held upright by the stretcher alone: each of its ends takes half of
  * push · height. Across it each post stands in its foot: half the push at its height above the foot. Sway along:
@@ -359,7 +245,7 @@ function racking(given: {
   ];
 }
 
-const tenonsInto = ({ post, tenons }: TrestleForm, into: number) =>
+const tenonsInto = ({ post, tenons }: BaseOf<'trestle'>, into: number) =>
   postTenons({ width: post.width, thickness: post.thickness, count: tenons, into });
 
 /** Tenons of one end are glued together: what holds is the breadth over all of them. */
@@ -379,7 +265,7 @@ function mortiseOnly(solid: Joint['removed'][number]['solid'], x: number, thickn
   ]);
 }
 
-function fittingsOf(form: TrestleForm): Fitting[] {
+function fittingsOf(form: BaseOf<'trestle'>): Fitting[] {
   const { stretcher } = form;
   const tenon = stretcherTenon({
     height: stretcher.height,
@@ -394,7 +280,7 @@ function fittingsOf(form: TrestleForm): Fitting[] {
 }
 
 function impossible(
-  form: TrestleForm,
+  form: BaseOf<'trestle'>,
   underside: number,
   tenon: { width: number; thickness: number },
   bearerLong: number,

@@ -1,3 +1,4 @@
+import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import { stretcherTenon } from '../joint/post-tenons';
 import { tenonJoint } from '../joint/tenon';
@@ -11,8 +12,6 @@ import type { Vec } from '../solid/vector';
 import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
 import { drawnSize } from './settle-locks';
-
-export type XFrameForm = Extract<PieceDecisions['form']['base'], { kind: 'x-frame' }>;
 
 /**
  * How a leg of an X stands: stock of a width whose outer corners touch the floor at half of one spread on one side, and
@@ -52,7 +51,7 @@ const SIDES = [
 ] as const;
 
 /** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
-export function xFrameBase(form: XFrameForm, { form: whole }: PieceDecisions, top: TopSize): BasePlan {
+export function xFrameBase(form: BaseOf<'x-frame'>, { form: whole }: PieceDecisions, top: TopSize): BasePlan {
   const { leg, spread, bearer, stretcher } = form;
   const drawn = drawnSize(whole.top);
   const underside = form.height - top.thickness;
@@ -222,7 +221,7 @@ export function xFrameBase(form: XFrameForm, { form: whole }: PieceDecisions, to
 
 /** One leg, from the floor on one side to the bearer on the other; `way` 1 leans to the back. */
 function leaning(
-  form: XFrameForm,
+  form: BaseOf<'x-frame'>,
   at: number,
   way: 1 | -1,
   word: string,

@@ -1,8 +1,7 @@
-import type { JobDocument } from '../decision/job-document';
+import type { BaseOf, JobDocument } from '../decision/job-document';
 import type { Part } from './part';
 
-type LegApronForm = Extract<JobDocument['form']['base'], { kind: 'leg-apron' }>;
-type Making = LegApronForm['leg']['making'];
+type Making = BaseOf<'leg-apron'>['leg']['making'];
 
 /** How the legs of a piece are made; other bases than legs and aprons have them of one blank. */
 export const makingOf = ({ base }: JobDocument['form']): Making =>

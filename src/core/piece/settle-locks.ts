@@ -1,8 +1,6 @@
-import type { Bench, Form } from '../decision/job-document';
+import type { BaseOf, Bench, Form } from '../decision/job-document';
 import { boundsOfFlat, polygonOf, regularOutline } from '../solid/outline';
 import type { TopSize } from './piece';
-
-type LegApronForm = Extract<Form['base'], { kind: 'leg-apron' }>;
 
 /** The sizes that everything not yet cut follows: the design, corrected by what is cut. mm. */
 export interface SettledSizes {
@@ -30,7 +28,7 @@ export function measured(bench: Bench, ids: readonly string[], dimension: Dimens
  * @param tenon length that each end of an apron has beyond its shoulder, given the settled section and apron
  */
 export function settleLegApron(
-  form: LegApronForm,
+  form: BaseOf<'leg-apron'>,
   drawn: Form['top'],
   top: TopSize,
   bench: Bench,

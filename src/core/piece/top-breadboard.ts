@@ -1,18 +1,16 @@
-import type { Bench } from '../decision/job-document';
+import type { Bench, TopOf } from '../decision/job-document';
 import { breadboard, LEAST_BEHIND_TONGUE, pegDiameter, pegPlaces, tongueDepth } from '../joint/breadboard';
 import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
 import { rectangleOutline } from '../solid/outline';
 import { type Draft, forJoint } from './part';
-import type { PieceDecisions, TopPlan, TopSize } from './piece';
+import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
-
-export type BreadboardForm = Extract<PieceDecisions['form']['top'], { kind: 'breadboard' }>;
 
 const END_IDS = ['breadboard-left', 'breadboard-right'] as const;
 
 /** Length and width over all: the panel between its ends, and the ends as wide as they are. */
-export function breadboardSize(form: BreadboardForm, bench: Bench): TopSize {
+export function breadboardSize(form: TopOf<'breadboard'>, bench: Bench): TopSize {
   const panel = measured(bench, ['top'], 'length');
   const depth = grownTongue(form);
   return {
@@ -22,13 +20,13 @@ export function breadboardSize(form: BreadboardForm, bench: Bench): TopSize {
   };
 }
 
-const endWidthOf = (form: BreadboardForm, bench: Bench) => measured(bench, END_IDS, 'width') ?? form.end.width;
-const depthOf = (form: BreadboardForm) => form.end.depth ?? tongueDepth(form.end.width);
+const endWidthOf = (form: TopOf<'breadboard'>, bench: Bench) => measured(bench, END_IDS, 'width') ?? form.end.width;
+const depthOf = (form: TopOf<'breadboard'>) => form.end.depth ?? tongueDepth(form.end.width);
 /** What the panel is longer at each end than it shows: nothing where the tenons are loose. */
-const grownTongue = (form: BreadboardForm) => (form.end.tongue === 'loose' ? 0 : depthOf(form));
+const grownTongue = (form: TopOf<'breadboard'>) => (form.end.tongue === 'loose' ? 0 : depthOf(form));
 
 /** A panel between two ends across it, which keep it flat and let it move. */
-export function breadboardTop(form: BreadboardForm, size: TopSize, underside: number, bench: Bench): TopPlan {
+export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, underside: number, bench: Bench): TopPlan {
   const endWidth = endWidthOf(form, bench);
   const depth = depthOf(form);
   const grown = grownTongue(form);
@@ -86,7 +84,7 @@ export function breadboardTop(form: BreadboardForm, size: TopSize, underside: nu
   };
 }
 
-function impossible(form: BreadboardForm, size: TopSize, depth: number): Problem[] {
+function impossible(form: TopOf<'breadboard'>, size: TopSize, depth: number): Problem[] {
   const problems: Problem[] = [];
   if (depth > form.end.width - LEAST_BEHIND_TONGUE) {
     problems.push({

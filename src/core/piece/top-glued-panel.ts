@@ -1,13 +1,11 @@
-import type { Bench } from '../decision/job-document';
+import type { Bench, TopOf } from '../decision/job-document';
 import { squareFrame } from '../solid/frame';
-import type { PieceDecisions, TopPlan, TopSize } from './piece';
+import type { TopPlan, TopSize } from './piece';
 import { drawnSize, measured } from './settle-locks';
 import { COARSE, outlineOfTop, solidOfTop } from './top-outline';
 
-export type GluedPanelForm = Extract<PieceDecisions['form']['top'], { kind: 'glued-panel' }>;
-
 /** As it is cut where its real size is entered, else as it is drawn. */
-export function gluedPanelSize(form: GluedPanelForm, bench: Bench): TopSize {
+export function gluedPanelSize(form: TopOf<'glued-panel'>, bench: Bench): TopSize {
   const drawn = drawnSize(form);
   return {
     length: measured(bench, ['top'], 'length') ?? drawn.length,
@@ -17,7 +15,7 @@ export function gluedPanelSize(form: GluedPanelForm, bench: Bench): TopSize {
 }
 
 /** One panel of strips glued edge to edge, of any outline. */
-export function gluedPanelTop(form: GluedPanelForm, size: TopSize, underside: number): TopPlan {
+export function gluedPanelTop(form: TopOf<'glued-panel'>, size: TopSize, underside: number): TopPlan {
   const outline = outlineOfTop(form.outline, size);
   const plain = form.outline.kind === 'rectangle' && form.edge.kind === 'square';
   return {

@@ -1,21 +1,19 @@
-import type { Bench } from '../decision/job-document';
+import type { Bench, TopOf } from '../decision/job-document';
 import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
 import { rectangleOutline } from '../solid/outline';
 import type { Draft } from './part';
-import type { PieceDecisions, TopPlan, TopSize } from './piece';
+import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
 import { solidOfTop } from './top-outline';
-
-export type SlattedForm = Extract<PieceDecisions['form']['top'], { kind: 'slatted' }>;
 
 const slatIds = (count: number) => Array.from({ length: count }, (_, i) => `slat-${i + 1}`);
 
 /** The width of each slat that fills the top with its gaps, mm. */
-export const slatWidth = ({ width, slats, gap }: Pick<SlattedForm, 'width' | 'slats' | 'gap'>): number =>
+export const slatWidth = ({ width, slats, gap }: Pick<TopOf<'slatted'>, 'width' | 'slats' | 'gap'>): number =>
   (width - (slats - 1) * gap) / slats;
 
-export function slattedSize(form: SlattedForm, bench: Bench): TopSize {
+export function slattedSize(form: TopOf<'slatted'>, bench: Bench): TopSize {
   const ids = slatIds(form.slats);
   return {
     length: measured(bench, ids, 'length') ?? form.length,
@@ -25,7 +23,7 @@ export function slattedSize(form: SlattedForm, bench: Bench): TopSize {
 }
 
 /** Slats side by side with gaps, each held in its middle only, so that it moves about that and the gaps take it up. */
-export function slattedTop(form: SlattedForm, size: TopSize, underside: number): TopPlan {
+export function slattedTop(form: TopOf<'slatted'>, size: TopSize, underside: number): TopPlan {
   const drawn = slatWidth(form);
   const width = Math.max(1, drawn);
   const pitch = width + form.gap;
@@ -58,7 +56,7 @@ export function slattedTop(form: SlattedForm, size: TopSize, underside: number):
 /** A slat narrower than this holds no screw in its middle, mm; common practice. */
 const LEAST_SLAT = 30;
 
-const tooNarrow = (form: SlattedForm): Problem => ({
+const tooNarrow = (form: TopOf<'slatted'>): Problem => ({
   problem: `${form.slats} slats with their gaps leave each of them too narrow to be held.`,
   where: 'form.top.slats',
   wayOut: 'Take fewer slats or smaller gaps, or make the top wider.',
