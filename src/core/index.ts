@@ -108,6 +108,7 @@ export {
 } from './milling/forecast-milling';
 export { daysToRest, millingFigures } from './milling/milling-figures';
 export { solveX } from './piece/base-x-frame';
+export { FLATNESS } from './piece/battens';
 export { derivePiece } from './piece/derive-piece';
 export {
   type Dimension,

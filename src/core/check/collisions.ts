@@ -1,8 +1,9 @@
 import type { Cut, Joint } from '../joint/joint';
 import { mm, say } from '../measure/quantity';
+import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import { beyond, corners, planesOf } from '../solid/convex';
-import { distance } from '../solid/distance';
+import { type Bounds, beyond, boundsOf, corners, planesOf } from '../solid/convex';
+import { distance, overlap } from '../solid/distance';
 import { solidInPiece } from '../solid/frame';
 import { dot } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
@@ -10,6 +11,53 @@ import { type Check, type CheckContext, judge } from './check';
 /** Wood between two cuts in one part, and between a cut and a face it must not come through; mm, common practice. */
 const LEAST_BETWEEN = 4;
 const LEAST_WALL = 5;
+
+/** Parts that stand in one another, joints aside; those that are let into each other are judged by their joint. */
+export function partsInParts({ piece }: CheckContext): Check[] {
+  const laps = new Set(
+    piece.joints
+      .filter((joint) => joint.kind === 'half-lap')
+      .flatMap(({ into, from }) => [`${into} ${from}`, `${from} ${into}`]),
+  );
+  const solids = piece.parts.map((part) => {
+    const body = part.body.map((solid) => solidInPiece(part.frame, solid));
+    return { part, body, bounds: boundsOf(body.flatMap(corners)) };
+  });
+  let worst: { a: Part; b: Part; deep: number } | null = null;
+  for (const [i, a] of solids.entries()) {
+    for (const b of solids.slice(i + 1)) {
+      if (laps.has(`${a.part.id} ${b.part.id}`) || !near(a.bounds, b.bounds)) continue;
+      for (const p of a.body) {
+        for (const q of b.body) {
+          const deep = overlap(p, q);
+          if (deep > TOUCHING && (!worst || deep > worst.deep)) worst = { a: a.part, b: b.part, deep };
+        }
+      }
+    }
+  }
+  return [
+    {
+      id: 'form.parts-meet',
+      step: 'form',
+      level: worst ? 'stop' : 'good',
+      sentence: worst
+        ? say`${worst.a.name} and ${worst.b.name.toLowerCase()} stand ${mm(worst.deep)} in each other.`
+        : say`No part stands in another.`,
+      value: mm(worst?.deep ?? 0),
+      limit: mm(0),
+      where: worst ? [worst.a.id, worst.b.id] : [],
+      why: 'Two parts in one place are found out when the second one is to go in.',
+      school: 'geometry',
+      wayOut: { say: say`Move one of the two, or make it smaller`, changes: [] },
+    },
+  ];
+}
+
+/** mm by which two faces may seem to lie in each other for the rounding of numbers. */
+const TOUCHING = 1e-3;
+
+const near = (a: Bounds, b: Bounds) =>
+  ([0, 1, 2] as const).every((k) => a.from[k] < b.to[k] - TOUCHING && b.from[k] < a.to[k] - TOUCHING);
 
 interface OwnCut extends Cut {
   joint: Joint;

@@ -1,5 +1,5 @@
 import type { Check, CheckContext, Level } from './check';
-import { cutsInParts } from './collisions';
+import { cutsInParts, partsInParts } from './collisions';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
 import { cornerTenons, cutAlike } from './joints';
@@ -8,7 +8,7 @@ import { mortisesByTheShop, topOnSawAndBench } from './machines';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
-import { boardsAsDryAsTheAir, topOnItsFasteners } from './season';
+import { battensInSlots, boardsAsDryAsTheAir, topOnItsFasteners } from './season';
 import { slantedTenons } from './short-grain';
 import { lifting, tipping } from './stability';
 import { sagging } from './stiffness';
@@ -27,6 +27,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   tipping,
   lifting,
   topOnItsFasteners,
+  battensInSlots,
   tiesThatFight,
   stepAtTheLegs,
   boardsAsDryAsTheAir,
@@ -43,6 +44,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   baseUnderOutline,
   fastenersInOutline,
   cutsInParts,
+  partsInParts,
   slantedTenons,
 ];
 

@@ -9,8 +9,8 @@ export function topOnItsFasteners({ document, piece, season, restraint }: CheckC
   const hold = document.form.hold;
   const rule = HOLDS[hold.kind];
   const travel = Math.min(hold.travel, rule.greatestTravel);
-  const sliding = piece.fasteners.filter((fastener) => !fastener.holdsMiddle);
-  const fasteners = new Set(piece.fasteners.map((fastener) => fastener.id));
+  const sliding = piece.fasteners.filter((fastener) => !fastener.holdsMiddle && !fastener.own);
+  const fasteners = new Set(sliding.map((fastener) => fastener.id));
   const ways = travelOfTop(piece, restraint).filter((way) => fasteners.has(way.tie));
   const outward = Math.max(0, ...ways.map((way) => way.outward.need));
   const inward = Math.max(0, ...ways.map((way) => way.inward.need));
@@ -61,6 +61,46 @@ export function topOnItsFasteners({ document, piece, season, restraint }: CheckC
           { label: 'Inward', quantity: movement(inward) },
         ],
         source: `${MOVEMENT_SCHOOLS[season.school].source}; difference constraints, see Methods`,
+      },
+    },
+  ];
+}
+
+/** The outer screws of battens in their slots. */
+export function battensInSlots({ document, piece, restraint }: CheckContext): Check[] {
+  const { flat } = document.form;
+  const own = piece.fasteners.filter((fastener) => fastener.own && !fastener.holdsMiddle);
+  if (flat.kind === 'none' || own.length === 0) return [];
+  const ids = new Set(own.map((fastener) => fastener.id));
+  const ways = travelOfTop(piece, restraint).filter((way) => ids.has(way.tie));
+  const needed = Math.max(0, ...ways.flatMap((way) => [way.outward.need, way.inward.need]));
+  const level = judge(needed, flat.travel, { sense: 'at-most', watchFrom: flat.travel * 0.8 });
+  const enough = Math.ceil(needed * 1.25);
+  return [
+    {
+      id: 'season.batten-travel',
+      step: 'season',
+      level,
+      sentence: say`The top moves ${movement(needed)} at the outer screws of the battens; their slots let it go ${movement(flat.travel)}.`,
+      value: movement(needed),
+      limit: movement(flat.travel),
+      where: [...piece.top.parts, ...own.map((fastener) => fastener.on)],
+      why: 'A batten screwed tight at both ends splits the top it was to keep flat.',
+      school: 'Middle screw tight, outer screws in slots with washers, nothing glued, common practice',
+      figure: {
+        id: 'batten-travel',
+        label: 'Travel needed at the battens’ outer screws',
+        quantity: movement(needed),
+        formula: 'displacement of the top against the batten there, over all days',
+        inputs: [
+          { label: 'Outer screw from the middle', quantity: movement(Math.max(...own.map((f) => Math.abs(f.y)))) },
+          { label: 'Slot, each way', quantity: movement(flat.travel) },
+        ],
+        source: 'difference constraints, see Methods',
+      },
+      wayOut: {
+        say: say`Slot them ${movement(enough)} each way`,
+        changes: [{ path: 'form.flat.travel', value: enough }],
       },
     },
   ];

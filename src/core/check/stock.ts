@@ -21,6 +21,7 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>
   post: { any: 'form.base.post.thickness' },
   bearer: { splayed: 'form.base.arm.thickness', any: 'form.base.bearer.thickness' },
   stretcher: { 'leg-apron': 'form.base.stretchers.thickness', any: 'form.base.stretcher.thickness' },
+  batten: { any: 'form.flat.thickness' },
   brace: { any: 'form.base.braces.thickness' },
 };
 
@@ -34,6 +35,7 @@ const PLURALS: Partial<Record<PartKind, string>> = {
   bearer: 'bearers',
   stretcher: 'stretcher',
   brace: 'braces',
+  batten: 'battens',
 };
 
 /** Finished thickness against what the boards on the rack can be planed to. */

@@ -191,11 +191,25 @@ export const LoadsSchema = v.object({
   push: v.optional(amount(0, 5000), 200),
 });
 
+/** What keeps a wide top flat beside the base. */
+export const FlatSchema = v.variant('kind', [
+  v.object({ kind: v.literal('none') }),
+  v.object({
+    kind: v.literal('battens'),
+    count: whole(1, 6),
+    width: length(25, 200),
+    thickness: length(10, 60),
+    /** Of the outer screws in their slots, each way. */
+    travel: length(0, 40),
+  }),
+]);
+
 export const FormSchema = v.object({
   species: v.pipe(v.string(), v.nonEmpty('a species is needed'), v.maxLength(80)),
   top: TopSchema,
   base: BaseSchema,
   hold: HoldSchema,
+  flat: v.optional(FlatSchema, { kind: 'none' }),
   loads: LoadsSchema,
 });
 

@@ -115,6 +115,7 @@ export function legApronBase(
     joints: [...corners(legs, aprons, corner), ...stubs(aprons, rails), ...low.joints],
     rests,
     underside: leg.length,
+    clearAcross: inside,
     feet: CORNERS.map(({ sx, sy }) => [(sx * base.length) / 2, (sy * base.width) / 2]),
     knees: { height: leg.length - apron.height, parts: ['apron-front', 'apron-back'], words: 'the apron' },
     span: {

@@ -144,6 +144,7 @@ export function splayedBase(form: BaseOf<'splayed'>, _decisions: PieceDecisions,
       };
     }),
     underside,
+    clearAcross: null,
     feet,
     knees: { height: low, parts: spokes.map(({ beam }) => beam.id), words: 'the arms' },
     span: {

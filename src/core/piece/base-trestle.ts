@@ -164,6 +164,7 @@ export function trestleBase(form: BaseOf<'trestle'>, { form: whole }: PieceDecis
       }),
     ),
     underside,
+    clearAcross: null,
     feet: trestles.flatMap(({ x }) =>
       [-1, 1].flatMap((sx) => [-1, 1].map((sy): Flat => [x + (sx * foot.thickness) / 2, (sy * across) / 2])),
     ),

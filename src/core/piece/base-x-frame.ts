@@ -177,6 +177,7 @@ export function xFrameBase(form: BaseOf<'x-frame'>, { form: whole }: PieceDecisi
       }),
     ),
     underside,
+    clearAcross: null,
     feet: frames.flatMap(({ at }) =>
       [-1, 1].flatMap((sx) => [-1, 1].map((sy): Flat => [at + (sx * leg.thickness) / 2, (sy * spread.floor) / 2])),
     ),

@@ -72,7 +72,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, { docume
 
   it('every part but the top is joined to another, and the top is held', () => {
     const joined = new Set(job.piece.joints.flatMap(({ into, from }) => [into, from]));
-    const held = new Set(job.piece.fasteners.map((fastener) => fastener.holds));
+    const held = new Set(job.piece.fasteners.flatMap(({ holds, on }) => [holds, on]));
     for (const part of job.piece.parts) {
       expect(joined.has(part.id) || held.has(part.id), part.name).toBe(true);
     }

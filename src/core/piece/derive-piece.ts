@@ -7,6 +7,7 @@ import { legApronBase } from './base-leg-apron';
 import { splayedBase } from './base-splayed';
 import { trestleBase } from './base-trestle';
 import { xFrameBase } from './base-x-frame';
+import { planBattens } from './battens';
 import { HOLDS, placeFasteners } from './hold';
 import { bodyOf, type Draft, letterOf, type Part, type Size, shoulderLengthOf } from './part';
 import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
@@ -66,23 +67,38 @@ function compose(decisions: PieceDecisions): Piece {
   const { form, bench } = decisions;
   const size = sizeOfTop(form.top, decisions);
   const base = planBase(decisions, size);
-  const { drafts, joints, fittings, problems, ...top } = planTop(form.top, decisions, size, base.underside);
+  const plan = planTop(form.top, decisions, size, base.underside);
+  const { drafts, joints, fittings, problems, ...top } = plan;
+  const battens = planBattens(form, plan, base);
   const all: readonly Joint[] = [...joints, ...base.joints];
-  const fasteners = placeFasteners(form.hold.kind, base.rests, drafts);
+  const fasteners = placeFasteners(form.hold.kind, [...base.rests, ...battens.rests], drafts);
   const hold = HOLDS[form.hold.kind];
   const ground = boundsOfFlat(base.feet);
   return {
     kind: { top: form.top.kind, base: form.base.kind },
-    parts: [...drafts, ...base.drafts].map((draft, i) => finish(draft, letterOf(i), bench, all)),
+    parts: [...drafts, ...base.drafts, ...battens.drafts].map((draft, i) => finish(draft, letterOf(i), bench, all)),
     joints: all,
     top: { ...top, parts: drafts.map((draft) => draft.id), polygon: polygonOf(top.outline) },
     corner: base.corner,
     fasteners,
     fittings: [
-      { name: hold.name, count: fasteners.length, size: [] },
-      { name: 'Wood screws for the top', count: fasteners.length, size: [form.hold.screwLength] },
+      { name: hold.name, count: fasteners.filter((fastener) => !fastener.own).length, size: [] },
+      {
+        name: 'Wood screws for the top',
+        count: fasteners.filter((fastener) => !fastener.own).length,
+        size: [form.hold.screwLength],
+      },
       ...fittings,
       ...base.fittings,
+      ...(battens.drafts.length > 0
+        ? [
+            {
+              name: 'Screws with washers for the battens',
+              count: fasteners.filter((fastener) => fastener.own).length,
+              size: [battens.screw],
+            },
+          ]
+        : []),
     ],
     overall: { length: size.length, width: size.width, height: base.underside + size.thickness },
     base: { length: ground.right - ground.left, width: ground.high - ground.low },
@@ -96,7 +112,7 @@ function compose(decisions: PieceDecisions): Piece {
     span: base.span,
     bending: base.bending,
     racking: base.racking,
-    problems: [...base.problems, ...problems, ...tooThick(form, size)],
+    problems: [...base.problems, ...problems, ...battens.problems, ...tooThick(form, size)],
   };
 }
 

@@ -148,8 +148,8 @@ const FROM_END = 40;
 /** Where fasteners stand under the top: even along the rests that run along it, held and beside it on those across. */
 export function placeFasteners(kind: HoldKind, rests: readonly Rest[], tops: readonly Draft[]): Fastener[] {
   const slats = tops.filter((draft) => draft.kind === 'slat');
-  const { spacing } = HOLDS[kind];
   return rests.flatMap((rest): Fastener[] => {
+    const { spacing } = HOLDS[rest.hold?.kind ?? kind];
     const [from, to] = [rest.from, rest.to];
     const long = Math.hypot(to[0] - from[0], to[1] - from[1]);
     const way: Flat = [(to[0] - from[0]) / long, (to[1] - from[1]) / long];
@@ -157,7 +157,10 @@ export function placeFasteners(kind: HoldKind, rests: readonly Rest[], tops: rea
     const short = rest.part.replace(/^(apron|bearer)-/, '');
     const set = ([x, y]: Flat, name: string, holdsMiddle: boolean): Fastener[] => {
       const holds = tops.find((draft) => covers(draft, x, y))?.id;
-      return holds ? [{ id: name ? `${short}-${name}` : short, x, y, on: rest.part, holds, way, holdsMiddle }] : [];
+      const own = rest.hold ? { own: rest.hold } : {};
+      return holds
+        ? [{ ...own, id: name ? `${short}-${name}` : short, x, y, on: rest.part, holds, way, holdsMiddle }]
+        : [];
     };
     const crosses = Math.abs(way[1]) > 0.2;
     if (slats.length > 0) {
@@ -208,7 +211,8 @@ function covers(draft: Draft, x: number, y: number): boolean {
  * their travel; along the grain next to nothing moves.
  */
 export function holdTie(given: { kind: HoldKind; travel: number; fastener: Fastener; underside: number }): Tie {
-  const rule = HOLDS[given.kind];
+  const { kind, travel: wanted } = given.fastener.own ?? given;
+  const rule = HOLDS[kind];
   const { id, on, holds, x, y, way, holdsMiddle } = given.fastener;
   const at: Point = { x, y, z: given.underside };
   const tie = { id, name: `${rule.one} ${id.replace('-', ' ')}`, a: on, b: holds, at };
@@ -216,7 +220,7 @@ export function holdTie(given: { kind: HoldKind; travel: number; fastener: Faste
     const held = { minus: JOINT_GIVE, plus: JOINT_GIVE };
     return { ...tie, room: { x: { minus: CLEARANCE, plus: CLEARANCE }, y: held, z: held } };
   }
-  const travel = Math.min(given.travel, rule.greatestTravel);
+  const travel = Math.min(wanted, rule.greatestTravel);
   const room = (how: HoldRule['along']) => (how === 'travel' ? travel : how);
   const [along, across] = [room(rule.along), room(rule.across)];
   // Slots lie across the grain whichever way their rail runs; a groove lets go along its rail and square to it.

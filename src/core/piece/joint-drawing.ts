@@ -45,6 +45,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   stretcher: 'stretcher',
   bearer: 'bearer',
   pad: 'pad',
+  batten: 'batten',
 };
 
 function familyWords(into: Part, from: Part): string {

@@ -64,6 +64,7 @@ export function newJob(given: {
         stretchers: { kind: 'none' },
       },
       hold: { kind: 'buttons', travel: large ? 12 : 8, screwLength: large ? 30 : 25 },
+      flat: { kind: 'none' },
       loads: { edge: 400, spread: 600, push: 200 },
     },
     season: {

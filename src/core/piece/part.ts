@@ -1,3 +1,4 @@
+import type { HoldKind } from '../decision/job-document';
 import type { Cut, Grown } from '../joint/joint';
 import { box, type Convex, volumeOf } from '../solid/convex';
 import type { Frame } from '../solid/frame';
@@ -15,7 +16,8 @@ export type PartKind =
   | 'brace'
   | 'stretcher'
   | 'bearer'
-  | 'pad';
+  | 'pad'
+  | 'batten';
 
 export interface Size {
   /** Along the grain. */
@@ -72,6 +74,8 @@ export interface Fastener {
   way: Flat;
   /** Where the top is held and does not move; the others slide. */
   holdsMiddle: boolean;
+  /** Of another kind than those chosen for the whole piece. */
+  own?: { kind: HoldKind; travel: number };
 }
 
 export interface Fitting {

@@ -1,4 +1,4 @@
-import type { Bench, Form, Joints } from '../decision/job-document';
+import type { Bench, Form, HoldKind, Joints } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
 import type { Problem } from '../measure/problem';
@@ -42,6 +42,8 @@ export interface Rest {
   held: Flat | null;
   /** Fasteners that slide stand along it. */
   slides: boolean;
+  /** How it holds the top, where that is not as chosen for the whole piece. */
+  hold?: { kind: HoldKind; travel: number };
 }
 
 /** What a strip of the top is, as a beam over what it rests on. mm */
@@ -94,6 +96,8 @@ export interface BasePlan {
   rests: readonly Rest[];
   /** Floor to what the top lies on, mm. */
   underside: number;
+  /** Half of what is free across under the top, between rails along it; null where there are none. mm */
+  clearAcross: number | null;
   /** Outer corners of what stands on the floor, mm. */
   feet: readonly Flat[];
   /** Free for knees: floor to what is lowest along a sitter's side, and the parts it is. */

@@ -116,7 +116,9 @@ export function baseWork(
   milled: readonly string[],
 ): { operations: Operation[]; last: string[] } {
   const words = wordsFor(document.form, piece);
-  const base = piece.parts.filter((part) => !piece.top.parts.includes(part.id)).map((part) => part.id);
+  const base = piece.parts
+    .filter((part) => !piece.top.parts.includes(part.id) && part.kind !== 'batten')
+    .map((part) => part.id);
   const rails = piece.parts
     .filter((part) => ['apron', 'cross-rail', 'bearer'].includes(part.kind))
     .map((part) => part.id);

@@ -131,6 +131,20 @@ export function planOperations(given: WorkGiven & { boards: number }): Operation
     );
     before = [`coat-${coat}`];
   }
+  const battens = piece.parts.filter((part) => part.kind === 'batten').map((part) => part.id);
+  if (battens.length > 0) {
+    add(
+      'battens',
+      'Slot the battens and screw them under the top: tight in the middle, washers in the slots',
+      'Delivery',
+      0.5 * battens.length,
+      0,
+      before,
+      'No glue. Screws driven home, then eased by a quarter turn, so that the slot can slide.',
+      [...top, ...battens],
+    );
+    before = ['battens'];
+  }
   const hold = HOLDS[document.form.hold.kind];
   if (hold.cuts.before === 'hanging') {
     add(

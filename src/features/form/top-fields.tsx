@@ -1,6 +1,6 @@
 'use client';
 
-import { type Edge, startTop, TONGUES, TOPS, type TopKind, type TopOutline } from '@/core';
+import { type Edge, FLATNESS, startTop, TONGUES, TOPS, type TopKind, type TopOutline } from '@/core';
 import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { useChange, useJobState } from '../job/job-context';
 import { Group } from './group';
@@ -44,6 +44,7 @@ export function TopFields() {
       {top.kind === 'breadboard' ? <BreadboardFields /> : null}
       {top.kind === 'slatted' ? <SlatFields /> : null}
       {top.kind === 'breadboard' ? null : <EdgeFields edge={top.edge} thickness={top.thickness} />}
+      {top.kind === 'slatted' ? null : <FlatFields />}
     </Group>
   );
 }
@@ -153,6 +154,38 @@ function EdgeFields({ edge, thickness }: { edge: Edge; thickness: number }) {
             most: edge.kind === 'under-bevelled' ? 300 : 60,
           },
           { label: 'Left at the edge', path: 'form.top.edge.left', least: 4, most: 100 },
+        ]}
+      />
+    </>
+  );
+}
+
+/** What keeps the top flat beside the base. */
+function FlatFields() {
+  const flat = useJobState((state) => state.document.form.flat);
+  const change = useChange();
+  return (
+    <>
+      <Choice
+        label="Kept flat by"
+        value={flat.kind}
+        options={Object.entries(FLATNESS).map(([value, { name, reason }]) => ({
+          value: value as keyof typeof FLATNESS,
+          label: name,
+          reason,
+        }))}
+        onCommit={(kind) =>
+          change('form.flat')(kind === 'none' ? { kind } : { kind, count: 2, width: 60, thickness: 22, travel: 8 })
+        }
+      />
+      {flat.kind === 'battens' ? (
+        <NumberField label="Battens" value={flat.count} least={1} most={6} onCommit={change('form.flat.count')} />
+      ) : null}
+      <LengthRows
+        rows={[
+          { label: 'Batten, wide', path: 'form.flat.width', least: 25, most: 200 },
+          { label: 'Batten, thick', path: 'form.flat.thickness', least: 10, most: 60 },
+          { label: 'Slots, travel each way', path: 'form.flat.travel', least: 0, most: 40 },
         ]}
       />
     </>
