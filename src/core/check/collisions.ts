@@ -21,7 +21,7 @@ export function partsInParts({ piece }: CheckContext): Check[] {
   );
   const solids = piece.parts.map((part) => {
     const body = part.body.map((solid) => solidInPiece(part.frame, solid));
-    return { part, body, bounds: boundsOf(body.flatMap(corners)) };
+    return { part, body, bounds: boundsOf(body.flatMap(({ faces }) => faces.flat())) };
   });
   let worst: { a: Part; b: Part; deep: number } | null = null;
   for (const [i, a] of solids.entries()) {

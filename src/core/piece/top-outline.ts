@@ -1,5 +1,5 @@
 import type { Edge, TopOutline } from '../decision/job-document';
-import { type Convex, clipAll, isEmpty, type Plane, planeThrough, prism } from '../solid/convex';
+import { type Convex, prism, stacked } from '../solid/convex';
 import {
   curvedOutline,
   type Flat,
@@ -9,6 +9,7 @@ import {
   rectangleOutline,
   regularOutline,
 } from '../solid/outline';
+import type { Vec } from '../solid/vector';
 import type { TopSize } from './piece';
 
 /** The outline of a top of a size, its middle over the middle of the piece. */
@@ -42,32 +43,67 @@ export const COARSE = 0.5;
 
 /**
  * The top as a solid in its own axes: its outline over its thickness, the edge worked as chosen. A rounding is drawn as
- * the chamfer of the same area.
+ * the chamfer of the same area. Outlines are without hollows, so that a worked edge is the outline set in at its height.
  */
 export function solidOfTop(outline: Outline, thickness: number, edge: Edge): Convex {
   const points = polygonOf(outline, COARSE);
-  const block = prism(points, -thickness / 2, thickness / 2);
-  const worked = clipAll(block, edgePlanes(points, thickness, edge));
-  return isEmpty(worked) ? block : worked;
+  const half = thickness / 2;
+  const levels = levelsOf(thickness, edge);
+  const loops = levels.map(({ inset, z }) => ({ z, loop: insetBy(points, inset) }));
+  if (levels.length < 2 || loops.some(({ loop }) => loop === null)) return prism(points, -half, half);
+  return stacked(loops.map(({ loop, z }) => (loop ?? points).map(([x, y]): Vec => [x, y, z])));
 }
 
-function edgePlanes(points: readonly Flat[], thickness: number, edge: Edge): Plane[] {
-  if (edge.kind === 'square') return [];
+/** From below upward, how far the outline is set in at which height. */
+function levelsOf(thickness: number, edge: Edge): { inset: number; z: number }[] {
   const half = thickness / 2;
-  return points.flatMap(([x, y], i) => {
-    const [nx, ny] = points[(i + 1) % points.length] as Flat;
-    const long = Math.hypot(nx - x, ny - y);
-    if (long < 1e-9) return [];
-    const [ox, oy] = [(ny - y) / long, -(nx - x) / long];
-    if (edge.kind === 'under-bevelled') {
-      const rise = Math.min(thickness - 1, Math.max(0, thickness - edge.left));
-      // Through the edge at the height that is left, and the underside so far in.
-      return rise === 0 ? [] : [planeThrough([x, y, half - edge.left], [ox * rise, oy * rise, -edge.width])];
+  switch (edge.kind) {
+    case 'square':
+      return [];
+    case 'under-bevelled': {
+      const left = Math.min(edge.left, thickness - 0.5);
+      return [
+        { inset: edge.width, z: -half },
+        { inset: 0, z: half - left },
+        { inset: 0, z: half },
+      ];
     }
-    const size = edge.kind === 'chamfered' ? edge.width : edge.radius * ROUND_AS_CHAMFER;
-    const cut = Math.min(size, half);
-    return [1, -1].map((side) => planeThrough([x, y, side * (half - cut)], [ox, oy, side]));
+    default: {
+      const size = edge.kind === 'chamfered' ? edge.width : edge.radius * ROUND_AS_CHAMFER;
+      const cut = Math.min(size, half - 0.25);
+      return [
+        { inset: cut, z: -half },
+        { inset: 0, z: -half + cut },
+        { inset: 0, z: half - cut },
+        { inset: cut, z: half },
+      ];
+    }
+  }
+}
+
+/** An anticlockwise loop with every side moved in by so much; null where a side would vanish. */
+function insetBy(points: readonly Flat[], inset: number): Flat[] | null {
+  if (inset === 0) return [...points];
+  const n = points.length;
+  const moved = points.map((p, i) => {
+    const before = points[(i + n - 1) % n] as Flat;
+    const after = points[(i + 1) % n] as Flat;
+    const [a, b] = [unitOf(before, p), unitOf(p, after)];
+    // Inward of an anticlockwise side is to the left of its way; both sides moved in meet on the line between them.
+    const [nx, ny] = [-a[1] - b[1], a[0] + b[0]];
+    const share = 1 + a[0] * b[0] + a[1] * b[1];
+    return [p[0] + (inset * nx) / share, p[1] + (inset * ny) / share] as Flat;
   });
+  const kept = moved.every((p, i) => {
+    const [q, from, to] = [moved[(i + 1) % n], points[i], points[(i + 1) % n]] as [Flat, Flat, Flat];
+    return (q[0] - p[0]) * (to[0] - from[0]) + (q[1] - p[1]) * (to[1] - from[1]) > 0;
+  });
+  return kept ? moved : null;
+}
+
+function unitOf(from: Flat, to: Flat): Flat {
+  const long = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  return [(to[0] - from[0]) / long, (to[1] - from[1]) / long];
 }
 
 /** A quarter round of radius r takes (1 − π/4)·r² off a corner; a chamfer of width c takes c²/2. */

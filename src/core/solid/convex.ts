@@ -49,14 +49,17 @@ export function prism(outline: readonly (readonly [number, number])[], from: num
   return { faces: [[...lower].reverse(), upper, ...sides] };
 }
 
-/** A tapered solid between two loops of as many corners, the second above the first; corner i stands over corner i. */
-export function frustum(lower: readonly Vec[], upper: readonly Vec[]): Convex {
-  const n = lower.length;
-  const sides = lower.map((_, i): Vec[] => {
-    const j = (i + 1) % n;
-    return [lower[i], lower[j], upper[j], upper[i]] as Vec[];
+/** A solid of loops over one another, each of as many corners, corner i over corner i; the lowest and the highest close it. */
+export function stacked(loops: readonly (readonly Vec[])[]): Convex {
+  const [lowest, highest] = [loops[0] ?? [], loops.at(-1) ?? []];
+  const sides = loops.slice(1).flatMap((upper, k) => {
+    const lower = loops[k] ?? [];
+    return lower.map((p, i): Vec[] => {
+      const next = (i + 1) % lower.length;
+      return [p, lower[next], upper[next], upper[i]] as Vec[];
+    });
   });
-  return { faces: [[...lower].reverse(), [...upper], ...sides] };
+  return { faces: [[...lowest].reverse(), [...highest], ...sides] };
 }
 
 export const isEmpty = (solid: Convex): boolean => solid.faces.length < 4;
@@ -124,12 +127,29 @@ const areaOf = (face: readonly Vec[]) => norm(areaVector(face)) / 2;
 
 /** Corners of a solid, each once. */
 export function corners(solid: Convex): Vec[] {
-  const own: Vec[] = [];
+  const own = new Map<number, Vec[]>();
+  const list: Vec[] = [];
   for (const face of solid.faces) {
-    for (const p of face) if (!own.some((q) => norm(minus(p, q)) < 10 * SAME)) own.push(p);
+    for (const p of face) {
+      // Looked for only among those in the same slice; a corner on the rim of a slice is looked for in both.
+      const slice = Math.floor(p[0] / SLICE);
+      const beside = Math.floor((p[0] + (p[0] / SLICE - slice < 0.5 ? -10 * SAME : 10 * SAME)) / SLICE);
+      if (own.get(slice)?.some((q) => same(p, q)) || (beside !== slice && own.get(beside)?.some((q) => same(p, q))))
+        continue;
+      const bucket = own.get(slice);
+      if (bucket) bucket.push(p);
+      else own.set(slice, [p]);
+      list.push(p);
+    }
   }
-  return own;
+  return list;
 }
+
+/** mm */
+const SLICE = 20;
+
+const same = (p: Vec, q: Vec) =>
+  Math.abs(p[0] - q[0]) < 10 * SAME && Math.abs(p[1] - q[1]) < 10 * SAME && Math.abs(p[2] - q[2]) < 10 * SAME;
 
 /** Planes that bound a solid, one a face, normals outward. */
 export const planesOf = (solid: Convex): Plane[] =>
