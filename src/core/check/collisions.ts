@@ -4,7 +4,6 @@ import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
 import { type Bounds, beyond, boundsOf, corners, planesOf } from '../solid/convex';
 import { distance, overlap } from '../solid/distance';
-import { solidInPiece } from '../solid/frame';
 import { dot } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -20,7 +19,7 @@ export function partsInParts({ piece }: CheckContext): Check[] {
       .flatMap(({ into, from }) => [`${into} ${from}`, `${from} ${into}`]),
   );
   const solids = piece.parts.map((part) => {
-    const body = part.body.map((solid) => solidInPiece(part.frame, solid));
+    const body = part.placed;
     return { part, body, bounds: boundsOf(body.flatMap(({ faces }) => faces.flat())) };
   });
   let worst: { a: Part; b: Part; deep: number } | null = null;
@@ -61,7 +60,11 @@ const near = (a: Bounds, b: Bounds) =>
 
 interface OwnCut extends Cut {
   joint: Joint;
+  bounds: Bounds;
 }
+
+const gapBetween = (a: Bounds, b: Bounds) =>
+  Math.max(...([0, 1, 2] as const).map((k) => Math.max(a.from[k] - b.to[k], b.from[k] - a.to[k])));
 
 /**
  * Every mortise, notch and hole of a part against every other and against the part's faces. Joints that are sized
@@ -70,7 +73,10 @@ interface OwnCut extends Cut {
 export function cutsInParts({ piece }: CheckContext): Check[] {
   const own = new Map<string, OwnCut[]>();
   for (const joint of piece.joints) {
-    for (const cut of joint.removed) own.set(cut.part, [...(own.get(cut.part) ?? []), { ...cut, joint }]);
+    for (const cut of joint.removed) {
+      const bounds = boundsOf(cut.solid.faces.flat());
+      own.set(cut.part, [...(own.get(cut.part) ?? []), { ...cut, joint, bounds }]);
+    }
   }
   const between = nearestCuts(own);
   const wall = thinnestWall(piece, own);
@@ -91,6 +97,8 @@ function nearestCuts(own: ReadonlyMap<string, OwnCut[]>): Between | null {
       for (const b of cuts.slice(i + 1)) {
         if (a.joint === b.joint || (a.joint.ruled && a.joint.ruled === b.joint.ruled)) continue;
         if (a.joint.meets?.includes(b.joint.id) || b.joint.meets?.includes(a.joint.id)) continue;
+        // Boxes that lie farther apart than the nearest two found are not looked at closer.
+        if (worst && gapBetween(a.bounds, b.bounds) > worst.apart) continue;
         const apart = distance(a.solid, b.solid);
         if (!worst || apart < worst.apart) worst = { part, a, b, apart };
       }
@@ -131,8 +139,9 @@ function thinnestWall(piece: Piece, own: ReadonlyMap<string, OwnCut[]>): Wall | 
   for (const [id, cuts] of own) {
     const part = findPart(piece, id);
     // A body of several solids has faces inside it.
-    if (part?.body.length !== 1 || !part.body[0]) continue;
-    const faces = planesOf(solidInPiece(part.frame, part.body[0]));
+    const [body] = part?.placed ?? [];
+    if (part?.placed.length !== 1 || !body) continue;
+    const faces = planesOf(body);
     for (const cut of cuts) {
       if (cut.joint.ruled) continue;
       const points = corners(cut.solid);

@@ -1,7 +1,6 @@
 import { kilogram, mm, newton, say } from '../measure/quantity';
 import { partVolume, partWeight } from '../piece/weight';
 import { middleOf } from '../solid/convex';
-import { solidInPiece } from '../solid/frame';
 import { type Flat, hullOf } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -19,7 +18,7 @@ function middleOfMass({ piece }: CheckContext): Flat {
   let [total, x, y] = [0, 0, 0];
   for (const part of piece.parts) {
     const mass = partVolume(part);
-    const middle = middleOf(part.body.map((solid) => solidInPiece(part.frame, solid)));
+    const middle = middleOf(part.placed);
     total += mass;
     x += mass * middle[0];
     y += mass * middle[1];

@@ -5,9 +5,8 @@ import { findPart } from '../piece/piece';
 import { travelOfTop } from '../piece/restraint-of-piece';
 import { sizeAt } from '../piece/season';
 import { thicknessInside } from '../piece/top-outline';
-import { corners as cornersOf } from '../solid/convex';
-import { solidInPiece } from '../solid/frame';
-import { type Flat, insideBy } from '../solid/outline';
+import type { Convex } from '../solid/convex';
+import { type Flat, hullOf, insideBy } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';
 import { LEAST_OVER_SCREW } from './fasteners';
 
@@ -239,15 +238,22 @@ export function baseUnderOutline({ document, piece }: CheckContext): Check[] {
 /** Corners of each part of the base at the height of the top's underside, seen from above. */
 function headsUnderTop(piece: CheckContext['piece']) {
   const underside = piece.overall.height - piece.top.size.thickness;
+  const reaches = (solid: Convex) => solid.faces.some((face) => face.some((p) => Math.abs(p[2] - underside) < 0.5));
   return piece.parts
-    .filter((part) => !piece.top.parts.includes(part.id))
+    .filter(
+      (part) =>
+        !piece.top.parts.includes(part.id) &&
+        (part.placed.some(reaches) || part.added.some((own) => reaches(own.solid))),
+    )
     .map((part) => ({
       id: part.id,
       name: part.name,
-      corners: [...part.body.map((solid) => solidInPiece(part.frame, solid)), ...part.added.map(({ solid }) => solid)]
-        .flatMap(cornersOf)
-        .filter(([, , z]) => Math.abs(z - underside) < 0.5)
-        .map(([x, y]): Flat => [x, y]),
+      corners: hullOf(
+        [...part.placed, ...part.added.map(({ solid }) => solid)]
+          .flatMap(({ faces }) => faces.flat())
+          .filter(([, , z]) => Math.abs(z - underside) < 0.5)
+          .map(([x, y]): Flat => [x, y]),
+      ),
     }))
     .filter(({ corners }) => corners.length > 0);
 }

@@ -1,8 +1,10 @@
 import type { Form } from '../decision/job-document';
-import type { Joint } from '../joint/joint';
+import type { Cut, Grown, Joint } from '../joint/joint';
 import type { Problem } from '../measure/problem';
-import { stretched } from '../solid/frame';
+import { type Convex, volumeOf } from '../solid/convex';
+import { solidInPiece, stretched } from '../solid/frame';
 import { boundsOfFlat, polygonOf } from '../solid/outline';
+import type { Vec } from '../solid/vector';
 import { legApronBase } from './base-leg-apron';
 import { splayedBase } from './base-splayed';
 import { trestleBase } from './base-trestle';
@@ -71,12 +73,13 @@ function compose(decisions: PieceDecisions): Piece {
   const { drafts, joints, fittings, problems, ...top } = plan;
   const battens = planBattens(form, plan, base);
   const all: readonly Joint[] = [...joints, ...base.joints];
+  const work = workOf(all);
   const fasteners = placeFasteners(form.hold.kind, [...base.rests, ...battens.rests], drafts);
   const hold = HOLDS[form.hold.kind];
   const ground = boundsOfFlat(base.feet);
   return {
     kind: { top: form.top.kind, base: form.base.kind },
-    parts: [...drafts, ...base.drafts, ...battens.drafts].map((draft, i) => finish(draft, letterOf(i), bench, all)),
+    parts: [...drafts, ...base.drafts, ...battens.drafts].map((draft, i) => finish(draft, letterOf(i), bench, work)),
     joints: all,
     top: { ...top, parts: drafts.map((draft) => draft.id), polygon: polygonOf(top.outline) },
     corner: base.corner,
@@ -116,8 +119,30 @@ function compose(decisions: PieceDecisions): Piece {
   };
 }
 
+/** What joints take from and give to each part, by its id. */
+interface JointWork {
+  removed: ReadonlyMap<string, readonly Cut[]>;
+  added: ReadonlyMap<string, readonly Grown[]>;
+}
+
+function workOf(joints: readonly Joint[]): JointWork {
+  const byPart = <T extends { part: string }>(list: readonly T[]) => {
+    const map = new Map<string, T[]>();
+    for (const own of list) {
+      const known = map.get(own.part);
+      if (known) known.push(own);
+      else map.set(own.part, [own]);
+    }
+    return map;
+  };
+  return {
+    removed: byPart(joints.flatMap((joint) => joint.removed)),
+    added: byPart(joints.flatMap((joint) => joint.added)),
+  };
+}
+
 /** Puts the letter on, the real size where the part is cut and measured, and what its joints take and give. */
-function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], joints: readonly Joint[]): Part {
+function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], work: JointWork): Part {
   const lock = bench.locks[draft.id];
   const size: Size = {
     length: lock?.length ?? draft.size.length,
@@ -127,6 +152,15 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], jo
   const beyond = draft.beyond ?? { start: 0, end: 0 };
   const shoulderLength = size.length - beyond.start - beyond.end;
   const { id, name, kind, grade, frame, taper, ends } = draft;
+  const by: Vec = [
+    shoulderLength / shoulderLengthOf(draft),
+    size.width / draft.size.width,
+    size.thickness / draft.size.thickness,
+  ];
+  const body = bodyOf(draft).map((solid) => stretched(solid, by));
+  const removed = work.removed.get(id) ?? [];
+  const added = work.added.get(id) ?? [];
+  const solidsOf = (list: readonly { solid: Convex }[]) => list.map(({ solid }) => solid);
   return {
     id,
     letter,
@@ -137,15 +171,11 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], jo
     shoulderLength,
     beyond,
     frame,
-    body: bodyOf(draft).map((solid) =>
-      stretched(solid, [
-        shoulderLength / shoulderLengthOf(draft),
-        size.width / draft.size.width,
-        size.thickness / draft.size.thickness,
-      ]),
-    ),
-    removed: joints.flatMap((joint) => joint.removed.filter((cut) => cut.part === id)),
-    added: joints.flatMap((joint) => joint.added.filter((grown) => grown.part === id)),
+    body,
+    placed: body.map((solid) => solidInPiece(frame, solid)),
+    volume: (volumeOf(body) + volumeOf(solidsOf(added)) - volumeOf(solidsOf(removed))) * 1e-9,
+    removed,
+    added,
     ...(taper ? { taper } : {}),
     ...(ends ? { ends } : {}),
     design: draft.size,

@@ -151,7 +151,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
 /** A part at the size of the day: grown about its middle, but a rail keeps its upper edge, which the top lies on. */
 function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOptions) {
   const real = sizeOf?.(part) ?? part.size;
-  const plain = part.body.map((solid) => solidInPiece(part.frame, solid));
+  const plain = part.placed;
   const tenons = part.added.map(({ solid }) => solid);
   if (!sizeOf) return { real, solids: plain, tenons };
   const ratio = (now: number, was: number) => (was > 0 ? 1 + (now / was - 1) * exaggeration : 1);

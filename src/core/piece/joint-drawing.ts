@@ -2,7 +2,7 @@ import type { Cut, Joint } from '../joint/joint';
 import type { Figure } from '../measure/figure';
 import { mm, movement } from '../measure/quantity';
 import { type Convex, clipAll, corners, isEmpty, type Plane, reach } from '../solid/convex';
-import { inPart, solidInPart, solidInPiece } from '../solid/frame';
+import { inPart, solidInPart } from '../solid/frame';
 import { boundsOfFlat, hullOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
 import type { Dimension, Point, Shape, View } from './drawing';
@@ -114,8 +114,8 @@ export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): V
   const { u, v, toward } = look;
   const paper = (p: Vec): Point => [dot(u, p), dot(v, p)];
 
-  const whole = into.body.map((solid) => solidInPiece(into.frame, solid));
-  const others = from?.body.map((solid) => solidInPiece(from.frame, solid)) ?? [];
+  const whole = into.placed;
+  const others = from?.placed ?? [];
   const grown = joint.added.map((g) => g.solid);
   const middle = times(corners(cut.solid).reduce(plus), 1 / corners(cut.solid).length);
   const windowed = [...windowAround(cut.solid, u, v, view === 'section' ? 1.6 : 1)];

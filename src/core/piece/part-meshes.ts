@@ -1,6 +1,5 @@
 import type { Manifold, ManifoldToplevel } from 'manifold-3d';
 import { type Convex, corners } from '../solid/convex';
-import { solidInPiece } from '../solid/frame';
 import type { Part } from './part';
 
 /** A part as it is made, as triangles. */
@@ -40,7 +39,7 @@ function madeSolid(part: Part, { Manifold }: Pick<ManifoldToplevel, 'Manifold'>)
     used.push(solid);
     return solid;
   };
-  const body = keep(Manifold.union(part.body.map((own) => keep(hull(solidInPiece(part.frame, own))))));
+  const body = keep(Manifold.union(part.placed.map((own) => keep(hull(own)))));
   const taken = part.removed.map(({ solid }) => keep(hull(solid)));
   const cut = taken.length > 0 ? keep(body.subtract(keep(Manifold.union(taken)))) : body;
   const grown = part.added.map(({ solid }) => keep(hull(solid)));

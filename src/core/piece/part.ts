@@ -44,6 +44,10 @@ export interface Part {
   frame: Frame;
   /** Between its shoulders before joints, in its own axes, mm. */
   body: readonly Convex[];
+  /** The same in the axes of the piece. */
+  placed: readonly Convex[];
+  /** m³ as it stands in the piece: tenons with it, tapers, mortises and notches taken out. */
+  volume: number;
   /** What joints take from it and give to it, in the axes of the piece. */
   removed: readonly Cut[];
   added: readonly Grown[];
