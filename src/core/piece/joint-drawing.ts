@@ -23,7 +23,9 @@ export function jointFamilies(piece: Piece): JointFamily[] {
     const [into, from] = [findPart(piece, joint.into), findPart(piece, joint.from)];
     if (!into || !from) continue;
     const cut = leadingCut(joint);
-    const size = cut ? extents(cut, into).map((n) => n.toFixed(1)) : [];
+    // Along the part, and the other two whichever way they lie.
+    const [along = 0, ...others] = cut ? extents(cut, into) : [];
+    const size = [along, ...others.sort((a, b) => a - b)].map((n) => n.toFixed(1));
     const key = [joint.kind, into.kind, from.kind, ...size].join(' ');
     const known = families.get(key);
     if (known) known.joints.push(joint);
