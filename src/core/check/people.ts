@@ -80,7 +80,7 @@ export function seatCount({ document, piece }: CheckContext): Check[] {
           : say`The edge seats ${count(easy)}; ${count(brief.seats)} are asked for.`,
       value: count(easy),
       limit: count(brief.seats),
-      where: ['top'],
+      where: piece.top.parts,
       why: 'Elbows need their width of edge.',
       school: brief.seating === 'benches' ? '18 in a person on a bench' : '24 in a chair, 22 tight',
       figure: {
@@ -134,7 +134,7 @@ export function roomAround({ document, piece }: CheckContext): Check[] {
       sentence: say`In the middle of the room the table leaves ${mm(atSides)} at its sides and ${mm(atEnds)} at its ends; a chair wants ${mm(need)}.`,
       value: mm(least),
       limit: mm(need),
-      where: ['top'],
+      where: piece.top.parts,
       why: 'A chair is pushed back before somebody stands up, and people pass behind.',
       school: behindChairs === 'wall' ? '36 in behind a chair to a wall' : '44 in where people pass',
       ...(level === 'good'
@@ -175,7 +175,7 @@ export function throughTheDoor({ document, piece }: CheckContext): Check[] {
           : say`Neither the table nor its base goes through the door of ${mm(door.width)} × ${mm(door.height)}.`,
       value: mm(smallest),
       limit: mm(door.width - DOOR_HANDS),
-      where: ['top'],
+      where: piece.top.parts,
       why: 'Straight through, with a hand’s breadth of room; turning round a corner is not counted.',
       ...(level === 'good'
         ? {}

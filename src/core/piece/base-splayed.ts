@@ -9,6 +9,7 @@ import type { Flat } from '../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../solid/vector';
 import { blockOf, bodyOf, type Draft } from './part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
+import { settleSection } from './settle-locks';
 
 const UP: Vec = [0, 0, 1];
 /** From the middle, where the arms meet, to the one screw that holds the top there, mm. */
@@ -21,7 +22,13 @@ export const legDirections = (legs: number): number[] =>
   Array.from({ length: legs }, (_, i) => (legs === 4 ? Math.PI / 4 : 0) + (2 * Math.PI * i) / legs);
 
 /** Legs that lean outward, even round the middle, bridled to arms that meet there. */
-export function splayedBase(form: BaseOf<'splayed'>, _decisions: PieceDecisions, top: TopSize): BasePlan {
+export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions, top: TopSize): BasePlan {
+  const each = (part: string) => Array.from({ length: drawn.legs }, (_, i) => `${part}-${i + 1}`);
+  const form: BaseOf<'splayed'> = {
+    ...drawn,
+    leg: settleSection(bench, each('leg'), drawn.leg, 'width'),
+    arm: settleSection(bench, each('arm'), drawn.arm, 'height'),
+  };
   const { leg, arm } = form;
   const underside = form.height - top.thickness;
   const lean = (form.lean * Math.PI) / 180;

@@ -11,7 +11,7 @@ import type { Flat } from '../solid/outline';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
-import { drawnSize } from './settle-locks';
+import { drawnSize, settleSection } from './settle-locks';
 import { footPads, trestleBraces } from './trestle-braces';
 
 const SIDES = [
@@ -20,7 +20,19 @@ const SIDES = [
 ] as const;
 
 /** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
-export function trestleBase(form: BaseOf<'trestle'>, { form: whole }: PieceDecisions, top: TopSize): BasePlan {
+export function trestleBase(
+  drawnForm: BaseOf<'trestle'>,
+  { form: whole, bench }: PieceDecisions,
+  top: TopSize,
+): BasePlan {
+  const both = (part: string) => SIDES.map(({ word }) => `${part}-${word}`);
+  const form: BaseOf<'trestle'> = {
+    ...drawnForm,
+    foot: settleSection(bench, both('foot'), drawnForm.foot, 'height'),
+    post: settleSection(bench, both('post'), drawnForm.post, 'width'),
+    bearer: settleSection(bench, both('bearer'), drawnForm.bearer, 'height'),
+    stretcher: settleSection(bench, ['stretcher'], drawnForm.stretcher, 'height'),
+  };
   const { foot, post, bearer, stretcher, pads } = form;
   const drawn = drawnSize(whole.top);
   const underside = form.height - top.thickness;
@@ -168,7 +180,7 @@ export function trestleBase(form: BaseOf<'trestle'>, { form: whole }: PieceDecis
     feet: trestles.flatMap(({ x }) =>
       [-1, 1].flatMap((sx) => [-1, 1].map((sy): Flat => [x + (sx * foot.thickness) / 2, (sy * across) / 2])),
     ),
-    knees: { height: underside, parts: ['top'], words: 'the top' },
+    knees: { height: underside, parts: [], words: 'the top' },
     span: {
       along: 2 * middle - bearer.thickness,
       beyond: Math.max(0, top.length / 2 - middle - bearer.thickness / 2),

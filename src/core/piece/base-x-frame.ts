@@ -11,7 +11,7 @@ import type { Flat } from '../solid/outline';
 import type { Vec } from '../solid/vector';
 import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
-import { drawnSize } from './settle-locks';
+import { drawnSize, settleSection } from './settle-locks';
 
 /**
  * How a leg of an X stands: stock of a width whose outer corners touch the floor at half of one spread on one side, and
@@ -51,7 +51,18 @@ const SIDES = [
 ] as const;
 
 /** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
-export function xFrameBase(form: BaseOf<'x-frame'>, { form: whole }: PieceDecisions, top: TopSize): BasePlan {
+export function xFrameBase(
+  drawnForm: BaseOf<'x-frame'>,
+  { form: whole, bench }: PieceDecisions,
+  top: TopSize,
+): BasePlan {
+  const both = (part: string, end = '') => SIDES.map(({ word }) => `${part}-${word}${end}`);
+  const form: BaseOf<'x-frame'> = {
+    ...drawnForm,
+    leg: settleSection(bench, [...both('leg', '-a'), ...both('leg', '-b')], drawnForm.leg, 'width'),
+    bearer: settleSection(bench, both('bearer'), drawnForm.bearer, 'height'),
+    stretcher: settleSection(bench, ['stretcher'], drawnForm.stretcher, 'height'),
+  };
   const { leg, spread, bearer, stretcher } = form;
   const drawn = drawnSize(whole.top);
   const underside = form.height - top.thickness;
@@ -181,7 +192,7 @@ export function xFrameBase(form: BaseOf<'x-frame'>, { form: whole }: PieceDecisi
     feet: frames.flatMap(({ at }) =>
       [-1, 1].flatMap((sx) => [-1, 1].map((sy): Flat => [at + (sx * leg.thickness) / 2, (sy * spread.floor) / 2])),
     ),
-    knees: { height: underside, parts: ['top'], words: 'the top' },
+    knees: { height: underside, parts: [], words: 'the top' },
     span: {
       along: 2 * middle - bearer.thickness,
       beyond: Math.max(0, top.length / 2 - middle - bearer.thickness / 2),

@@ -101,3 +101,52 @@ describe('together they cover', () => {
     ]);
   });
 });
+
+describe('what is cut is followed', () => {
+  const lock = (width: number | null, thickness: number | null) => ({
+    length: null,
+    width,
+    thickness,
+    on: '2027-03-20',
+  });
+
+  it('a foot planed lower than drawn makes the posts longer, and the table stays as high', () => {
+    const { document } = CONSTRUCTIONS.find((c) => c.name.includes('drawn by tusks'))!;
+    const before = derived(document).piece;
+    const after = derived(
+      change(document, (d) => {
+        d.bench.locks = { 'foot-left': lock(64, null), 'foot-right': lock(64, null) };
+      }),
+    ).piece;
+    const post = (piece: typeof before) => piece.parts.find((part) => part.id === 'post-left')!;
+    expect(post(after).shoulderLength - post(before).shoulderLength).toBeCloseTo(6, 9);
+    expect(after.overall.height).toBe(before.overall.height);
+    expect(after.parts.find((part) => part.id === 'foot-left')!.design.width).toBe(70);
+  });
+
+  it('crossed legs narrower than drawn cross at another angle, their feet where they were', () => {
+    const { document } = CONSTRUCTIONS.find((c) => c.name.includes('a desk on crossed legs'))!;
+    const before = derived(document).piece;
+    const after = derived(
+      change(document, (d) => {
+        d.bench.locks = Object.fromEntries(
+          ['left-a', 'left-b', 'right-a', 'right-b'].map((id) => [`leg-${id}`, lock(64, 43)]),
+        );
+      }),
+    ).piece;
+    const mitre = (piece: typeof before) => piece.parts.find((part) => part.id === 'leg-left-a')!.ends!.start.mitre;
+    expect(mitre(after)).not.toBeCloseTo(mitre(before), 2);
+    expect(after.base.width).toBeCloseTo(before.base.width, 6);
+    expect(derived(document).checks.some((c) => c.level === 'stop')).toBe(false);
+  });
+
+  it('arms thinner than drawn have their tongues and the legs’ bridles follow', () => {
+    const { document } = CONSTRUCTIONS.find((c) => c.name.includes('an oval table'))!;
+    const after = derived(
+      change(document, (d) => {
+        d.bench.locks = Object.fromEntries([1, 2, 3, 4].map((i) => [`arm-${i}`, lock(50, null)]));
+      }),
+    ).piece;
+    expect(after.knees.height).toBeCloseTo(after.overall.height - after.top.size.thickness - 50, 6);
+  });
+});

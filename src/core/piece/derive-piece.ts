@@ -111,7 +111,7 @@ function compose(decisions: PieceDecisions): Piece {
       side: size.width / 2 - Math.max(ground.high, -ground.low),
     },
     ground,
-    knees: base.knees,
+    knees: base.knees.parts.length > 0 ? base.knees : { ...base.knees, parts: drafts.map((draft) => draft.id) },
     span: base.span,
     bending: base.bending,
     racking: base.racking,

@@ -100,7 +100,7 @@ export interface BasePlan {
   clearAcross: number | null;
   /** Outer corners of what stands on the floor, mm. */
   feet: readonly Flat[];
-  /** Free for knees: floor to what is lowest along a sitter's side, and the parts it is. */
+  /** Free for knees: floor to what is lowest along a sitter's side, and the parts it is; the top where none are named. */
   knees: { height: number; parts: readonly string[]; words: string };
   span: TopSpan;
   bending: readonly BendingPart[];

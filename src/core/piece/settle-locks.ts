@@ -74,3 +74,23 @@ function mean(...values: (number | undefined)[]): number | undefined {
   const known = values.filter((value) => value !== undefined);
   return known.length > 0 ? known.reduce((sum, value) => sum + value, 0) / known.length : undefined;
 }
+
+/**
+ * The section that everything not yet cut follows: of some parts as they were cut, the mean where they were cut unlike,
+ * else as it was drawn. mm
+ *
+ * @param across which of the drawn figures is the parts' width; the other is their thickness
+ */
+export function settleSection<T extends { thickness: number }, K extends Exclude<keyof T, 'thickness'>>(
+  bench: Bench,
+  ids: readonly string[],
+  drawn: T,
+  across: K,
+): T {
+  const [width, thickness] = [measured(bench, ids, 'width'), measured(bench, ids, 'thickness')];
+  return {
+    ...drawn,
+    ...(width === undefined ? {} : { [across]: width }),
+    ...(thickness === undefined ? {} : { thickness }),
+  };
+}
