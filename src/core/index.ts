@@ -138,7 +138,7 @@ export {
   topWidthAt,
 } from './piece/season';
 export { drawnSize } from './piece/settle-locks';
-export { layStrips, shapeOfTop } from './piece/shape-of-top';
+export { freeHeightFigure, layStrips, shapeOfTop } from './piece/shape-of-top';
 export { BASES, startBase, startBaseChanges, startTop, TOPS } from './piece/start-form';
 export { partVolume, partWeight } from './piece/weight';
 export type { Operation } from './plan/operation';

@@ -1,6 +1,7 @@
 import type { LaidChoice } from '../decision/job-document';
 import type { PanelDemand } from '../layout/demand';
 import type { Layout, Placement } from '../layout/layout';
+import type { Figure } from '../measure/figure';
 import { seededRandom } from '../measure/random';
 import { chordAt } from '../solid/outline';
 import { type Board, type Defect, ringsAt } from '../stock/board';
@@ -277,6 +278,25 @@ export function trimLaid(
     margin,
     panel.outline ? (left) => lackingOf(panel, strips, left) : undefined,
   );
+}
+
+/** How near a joint line comes to what is driven into the panel, with what it comes from. */
+export function clearanceFigure(trim: PanelTrim, margin: number, fasteners: number): Figure | undefined {
+  if (trim.clearance === null) return undefined;
+  return {
+    id: 'panel-clearance',
+    label: 'Joint nearest a fastener',
+    quantity: { amount: trim.clearance, unit: 'mm-movement' },
+    formula: 'least distance between a joint line and a fastener, across the panel',
+    inputs: [
+      { label: 'Joint lines', quantity: { amount: trim.joints.length, unit: 'count' } },
+      { label: 'Fasteners', quantity: { amount: fasteners, unit: 'count' } },
+      { label: 'Off the left edge', quantity: { amount: trim.left, unit: 'mm-movement' } },
+      { label: 'Off the right edge', quantity: { amount: trim.right, unit: 'mm-movement' } },
+      { label: 'Wanted at least', quantity: { amount: margin, unit: 'mm' } },
+    ],
+    source: 'geometry of the strips as laid and of the fasteners; the margin is yours',
+  };
 }
 
 /** Strips up to which every order is tried. */

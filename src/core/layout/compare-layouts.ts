@@ -1,6 +1,8 @@
 import * as v from 'valibot';
 import { name } from '../decision/fields';
 import { LayoutChoiceSchema } from '../decision/job-document';
+import type { Figure } from '../measure/figure';
+import type { Unit } from '../measure/quantity';
 import type { Board } from '../stock/board';
 import type { Demand } from './demand';
 import { writtenLayout } from './describe-layout';
@@ -71,3 +73,69 @@ export const MORE_IS_BETTER: Readonly<Record<keyof LayoutMerits, boolean | null>
   jointLines: false,
   lots: false,
 };
+
+const MERITS: Readonly<
+  Record<keyof LayoutMerits, { label: string; unit: Unit; formula: string; from: readonly (keyof LayoutMerits)[] }>
+> = {
+  counts: {
+    label: 'Counts as',
+    unit: 'ratio',
+    formula: 'boards − offcuts · their worth + fetching, cuts, joint lines and mismatch, all at the weights of now',
+    from: ['wood', 'boards', 'cuts', 'jointLines', 'lots'],
+  },
+  wood: {
+    label: 'Wood, less what goes back',
+    unit: 'ratio',
+    formula: 'price of the boards − worth of useful offcuts',
+    from: ['boards', 'leftover'],
+  },
+  boards: { label: 'Boards to open', unit: 'count', formula: 'boards that give anything', from: [] },
+  yield: {
+    label: 'Becomes the piece',
+    unit: 'percent',
+    formula: 'finished volume ÷ (boards − offcuts back to the rack)',
+    from: ['boards', 'leftover'],
+  },
+  leftover: {
+    label: 'Pieces back to the rack',
+    unit: 'count',
+    formula: 'clear rectangles at least as large as the shop calls useful',
+    from: [],
+  },
+  leftoverArea: {
+    label: 'Their faces together',
+    unit: 'square-metre',
+    formula: 'Σ length · width of them',
+    from: ['leftover'],
+  },
+  longest: { label: 'The longest of them', unit: 'mm', formula: 'the greatest length among them', from: ['leftover'] },
+  cuts: {
+    label: 'Saw cuts',
+    unit: 'count',
+    formula: 'cuts of every board in their order, end trims with them',
+    from: ['boards'],
+  },
+  jointLines: { label: 'Joint lines in the top', unit: 'count', formula: 'strips − panels', from: [] },
+  lots: { label: 'Lots in the top', unit: 'count', formula: 'different logs among its strips', from: ['jointLines'] },
+};
+
+/** A merit of a layout with what it comes from. */
+export function meritFigure(key: keyof LayoutMerits, merits: LayoutMerits, currency: string): Figure {
+  const { label, formula, from } = MERITS[key];
+  const quantityOf = (own: keyof LayoutMerits) => ({
+    amount: merits[own] * (MERITS[own].unit === 'percent' ? 100 : 1),
+    unit: MERITS[own].unit,
+  });
+  const money = key === 'counts' || key === 'wood';
+  return {
+    id: `merit-${key}`,
+    label,
+    quantity: quantityOf(key),
+    formula,
+    inputs: [
+      ...(money ? [{ label: 'In', quantity: currency }] : []),
+      ...from.map((own) => ({ label: MERITS[own].label, quantity: quantityOf(own) })),
+    ],
+    source: 'the layout; prices of the boards, else of the shop, and minutes of the aim at the shop’s hour',
+  };
+}

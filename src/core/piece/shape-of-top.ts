@@ -1,3 +1,4 @@
+import type { Figure } from '../measure/figure';
 import { seededRandom } from '../measure/random';
 import { heartSides, type PanelShape, type PanelStrip, panelShape, type RingSchool } from '../wood/panel-shape';
 import type { Season } from './season';
@@ -26,6 +27,25 @@ export function shapeOfTop(
   lay: RingSchool | 'as laid',
 ): PanelShape {
   return panelShape(strips(season, lay), thickness, at.moisture, at.slope);
+}
+
+/** How high the top stands on its hollow side when nothing holds it, with what it comes from. */
+export function freeHeightFigure(shape: PanelShape, season: Season, at: { moisture: number; slope: number }): Figure {
+  return {
+    id: 'panel-free',
+    label: 'Left free, it stands',
+    quantity: { amount: shape.height, unit: 'mm-movement' },
+    formula: 'strips cupped by their rings and by the slope of moisture through them, set edge to edge',
+    inputs: [
+      { label: 'Strips', quantity: { amount: season.strips.length, unit: 'count' } },
+      { label: 'Over a width of', quantity: { amount: shape.width, unit: 'mm-movement' } },
+      { label: 'Moisture', quantity: { amount: at.moisture, unit: 'percent-moisture' } },
+      { label: 'Glued at', quantity: { amount: season.glued.moisture, unit: 'percent-moisture' } },
+    ],
+    source:
+      'Wood Handbook ch. 13, coefficients of both directions; the chord of each strip from its rings, see Methods',
+    limits: 'What a base or battens hold down is less. Good for comparing ways of laying, not for the height itself.',
+  };
 }
 
 function strips(season: Season, lay: RingSchool | 'as laid'): PanelStrip[] {

@@ -1,8 +1,9 @@
 'use client';
 
-import { boardsUsed, type LayoutMerits, MORE_IS_BETTER } from '@/core';
+import { boardsUsed, type Figure, type LayoutMerits, MORE_IS_BETTER, meritFigure } from '@/core';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/fields';
+import { FigureButton } from '@/ui/figure';
 import { ProblemList } from '@/ui/problem-list';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
@@ -99,8 +100,8 @@ function MeritsTable({ now, beside }: { now: Compared; beside: Compared }) {
               <th scope="row" className="py-1 text-left font-normal">
                 {label}
               </th>
-              <Merit text={say(a)} better={better === 'now'} />
-              <Merit text={say(b)} better={better === 'beside'} />
+              <Merit text={say(a)} figure={meritFigure(key, now.merits, currency)} better={better === 'now'} />
+              <Merit text={say(b)} figure={meritFigure(key, beside.merits, currency)} better={better === 'beside'} />
             </tr>
           );
         })}
@@ -109,10 +110,10 @@ function MeritsTable({ now, beside }: { now: Compared; beside: Compared }) {
   );
 }
 
-function Merit({ text, better }: { text: string; better: boolean }) {
+function Merit({ text, figure, better }: { text: string; figure: Figure; better: boolean }) {
   return (
     <td className={`figures text-right ${better ? 'font-semibold' : 'text-ink-2'}`}>
-      {text}
+      <FigureButton figure={figure}>{text}</FigureButton>
       {better ? <span className="sr-only"> (better)</span> : null}
     </td>
   );

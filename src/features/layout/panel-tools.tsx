@@ -1,6 +1,15 @@
 'use client';
 
-import { findPart, plusDays, RING_SCHOOLS, type RingSchool, sayDayShort, shapeOfTop } from '@/core';
+import {
+  clearanceFigure,
+  findPart,
+  freeHeightFigure,
+  plusDays,
+  RING_SCHOOLS,
+  type RingSchool,
+  sayDayShort,
+  shapeOfTop,
+} from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, LengthField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
@@ -18,7 +27,8 @@ export function PanelTools({ hands }: { hands: PanelHands }) {
   const { index, moisture } = useShownDay();
   const strip = laid.find((s) => s.label === hands.chosen);
   const thickness = findPart(piece, 'top')?.size.thickness ?? 25;
-  const shape = shapeOfTop(season, thickness, { moisture, slope: season.slopes[index] ?? 0 }, 'as laid');
+  const at = { moisture, slope: season.slopes[index] ?? 0 };
+  const shape = shapeOfTop(season, thickness, at, 'as laid');
   const turned = choices.some((choice) => choice.heartUp !== null);
   if (laid.length === 0) return null;
   return (
@@ -65,11 +75,17 @@ export function PanelTools({ hands }: { hands: PanelHands }) {
           onCommit={change('layout.jointMargin')}
         />
       </Group>
-      <FigureLine label="Joint nearest a fastener">
+      <FigureLine
+        label="Joint nearest a fastener"
+        figure={trim ? clearanceFigure(trim, jointMargin, piece.fasteners.length) : undefined}
+      >
         {trim?.clearance === null || !trim ? '–' : <Length mm={trim.clearance} fine />}
       </FigureLine>
       <FigureLine label="Match" figure={figures['panel-match']} />
-      <FigureLine label={`Left free, on ${sayDayShort(plusDays(season.start, index))}`}>
+      <FigureLine
+        label={`Left free, on ${sayDayShort(plusDays(season.start, index))}`}
+        figure={freeHeightFigure(shape, season, at)}
+      >
         <Length mm={shape.height} fine /> high
       </FigureLine>
     </>
