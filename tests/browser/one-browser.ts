@@ -25,8 +25,6 @@ export default async function oneBrowser(project: TestProject) {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
-      '--use-gl=angle',
-      '--use-angle=swiftshader',
       '--enable-unsafe-swiftshader',
     ],
   });
