@@ -68,7 +68,7 @@ function pieceFigures(context: CheckContext): Figure[] {
         input('Specific gravity at 12 %', { amount: season.species.specificGravity, unit: 'ratio' }),
         input('Moisture', { amount: season.glued.moisture, unit: 'percent-moisture' }),
       ],
-      'Wood Handbook ch. 4; volumes from the parts, tenons included, mortises not taken out',
+      'Wood Handbook ch. 4; volumes of the solids: tenons with them, mortises, tapers and notches taken out',
     ),
     figure(
       'top-length',

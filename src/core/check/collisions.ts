@@ -122,7 +122,7 @@ function betweenCheck(piece: Piece, { part, a, b, apart }: Between): Check {
     limit: mm(level === 'stop' ? 0 : LEAST_BETWEEN),
     where: [part, a.joint.from, b.joint.from],
     why: 'Two mortises that open into each other leave neither tenon anything to be glued to.',
-    school: 'geometry; 4 mm between two cuts, common practice',
+    school: 'Wood left between two cuts, common practice',
     wayOut: { say: say`Move one of the two, or make it smaller`, changes: [] },
   };
 }
@@ -170,7 +170,7 @@ function wallCheck(piece: Piece, { part, cut, left }: Wall): Check {
     limit: mm(level === 'stop' ? 0 : LEAST_WALL),
     where: [part, cut.joint.from],
     why: 'A wall too thin breaks out when the tenon is driven, or shows as a bump after finishing.',
-    school: 'At least 5 mm beside a cut, common practice',
+    school: 'Wood left beside a cut, common practice',
     wayOut: { say: say`Make the part thicker or the tenon smaller`, changes: [] },
   };
 }

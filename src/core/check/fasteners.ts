@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../measure/length';
-import { count, mm, say } from '../measure/quantity';
-import { HOLDS } from '../piece/hold';
+import { count, mm, movement, say } from '../measure/quantity';
+import { HOLDS, pilotHole } from '../piece/hold';
 import { findPart } from '../piece/piece';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -42,6 +42,7 @@ export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] 
   const rule = HOLDS[hold.kind];
   const { thickness } = piece.top.size;
   const bite = hold.screwLength - rule.underHead;
+  const { screw, pilot } = pilotHole(hold.screwLength);
   const left = thickness - bite;
   const level = judge(left, LEAST_OVER_SCREW, { sense: 'at-least' });
   const fits = Math.floor((thickness - LEAST_OVER_SCREW + rule.underHead) / 5) * 5;
@@ -71,6 +72,8 @@ export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] 
           { label: 'Top', quantity: mm(thickness) },
           { label: 'Screw', quantity: mm(hold.screwLength) },
           { label: `Under the head (${rule.name.toLowerCase()})`, quantity: mm(rule.underHead) },
+          { label: 'Screw, thick', quantity: movement(screw) },
+          { label: 'Bored for, in hardwood', quantity: movement(pilot) },
         ],
         source: 'geometry; 1/4 in left, common practice',
       },

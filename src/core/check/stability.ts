@@ -97,7 +97,7 @@ export function tipping(context: CheckContext): Check[] {
       id: `stability.${id}`,
       step: 'form',
       level,
-      sentence: say`${newton(tips)} at the edge of the ${name} would tip the table; the design load is ${newton(design)}.`,
+      sentence: say`${newton(tips)} ${id === 'edge' ? 'at the edge between two feet' : `at the edge of the ${name}`} would tip the table; the design load is ${newton(design)}.`,
       value: newton(tips),
       limit: newton(design),
       where: piece.top.parts,

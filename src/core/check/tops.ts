@@ -53,7 +53,7 @@ export function gapsOfSlats({ document, piece, season }: CheckContext): Check[] 
       limit: movement(level === 'stop' ? 0 : LEAST_GAP),
       where: piece.top.parts,
       why: 'Slats that meet push their screws out or bow; water stands in a gap that is nearly closed.',
-      school: 'About 6 mm between slats, each fixed in its middle, common practice',
+      school: 'Each slat fixed in its middle, common practice',
       figure,
       ...(level === 'good'
         ? {}
@@ -72,7 +72,7 @@ export function gapsOfSlats({ document, piece, season }: CheckContext): Check[] 
       value: movement(wide),
       limit: movement(GREATEST_GAP),
       where: piece.top.parts,
-      why: 'Gaps between about 7 and 12 mm can hold a child’s finger; local rules for furniture used by children come first.',
+      why: 'Gaps a little wider than this can hold a child’s finger; local rules for furniture used by children come first.',
       school: 'common practice',
       wayOut: { say: say`Take more and narrower slats with smaller gaps`, changes: [] },
     },
@@ -107,7 +107,7 @@ export function breadboardEnds({ document, piece, season }: CheckContext): Check
       limit: movement(FELT),
       where: ['breadboard-left', 'breadboard-right'],
       why: 'A panel across which nothing moves is not to be had: what shows is where the two ends of its year lie.',
-      school: 'Ends about 3 mm longer than a top made in the dry season, common practice',
+      school: 'Ends a little longer than a top made in the dry season, common practice',
       figure: {
         id: 'breadboard-step',
         label: 'Step between panel and end, each side, at its most',
@@ -289,7 +289,9 @@ export function fastenersInOutline({ document, piece }: CheckContext): Check[] {
     },
   ];
   if (edge.kind === 'under-bevelled') {
-    const thinnest = Math.min(...off.map(({ left }) => left));
+    // Battens have screws of their own, cut to length for them.
+    const chosen = off.filter(({ fastener }) => !fastener.own);
+    const thinnest = Math.min(...chosen.map(({ left }) => left));
     const level = judge(thinnest, LEAST_OVER_SCREW, { sense: 'at-least' });
     checks.push({
       id: 'fasteners.in-bevel',
@@ -301,7 +303,7 @@ export function fastenersInOutline({ document, piece }: CheckContext): Check[] {
           : say`No screw stands where the bevel has taken the top too thin.`,
       value: mm(thinnest),
       limit: mm(LEAST_OVER_SCREW),
-      where: off.filter(({ left }) => left < LEAST_OVER_SCREW).map(({ fastener }) => fastener.id),
+      where: chosen.filter(({ left }) => left < LEAST_OVER_SCREW).map(({ fastener }) => fastener.id),
       why: 'Bevelled from below, a top is thinner at its edge than where its thickness is measured.',
       school: 'common practice',
       wayOut: { say: say`Set the base farther in, or make the bevel narrower`, changes: [] },

@@ -109,19 +109,6 @@ function unitOf(from: Flat, to: Flat): Flat {
 /** A quarter round of radius r takes (1 − π/4)·r² off a corner; a chamfer of width c takes c²/2. */
 const ROUND_AS_CHAMFER = Math.sqrt(2 * (1 - Math.PI / 4));
 
-/** Least thickness of a top at its edge, mm. */
-export function thicknessAtEdge(thickness: number, edge: Edge): number {
-  switch (edge.kind) {
-    case 'square':
-    case 'rounded':
-      return thickness;
-    case 'chamfered':
-      return Math.max(0, thickness - 2 * edge.width);
-    case 'under-bevelled':
-      return Math.min(thickness, edge.left);
-  }
-}
-
 /** Thickness of a top so far in from its edge, mm. */
 export function thicknessInside(thickness: number, edge: Edge, inside: number): number {
   if (edge.kind !== 'under-bevelled' || inside >= edge.width) return thickness;

@@ -35,10 +35,6 @@ export function leaningFrame(at: Vec, along: Vec, toward: Vec): Frame {
 export const inPiece = (frame: Frame, [l, w, t]: Vec): Vec =>
   plus(frame.at, plus(times(frame.length, l), plus(times(frame.width, w), times(frame.thickness, t))));
 
-/** A direction of the part in the axes of the piece. */
-export const directionInPiece = (frame: Frame, [l, w, t]: Vec): Vec =>
-  plus(times(frame.length, l), plus(times(frame.width, w), times(frame.thickness, t)));
-
 /** A point of the piece along a part's own axes from its middle. */
 export const inPart = (frame: Frame, point: Vec): Vec => directionInPart(frame, minus(point, frame.at));
 

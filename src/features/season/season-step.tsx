@@ -186,6 +186,7 @@ export function SeasonStep() {
             value: value as keyof typeof HOLDS,
             label: hold.name,
           }))}
+          hint={HOLDS[document.form.hold.kind].reason}
           wide
         />
         <LengthField
