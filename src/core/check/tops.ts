@@ -1,4 +1,4 @@
-import { pegDiameter, slotRoom, tongueThickness } from '../joint/breadboard';
+import { DRAW_BORE, pegDiameter, slotRoom, tongueThickness } from '../joint/breadboard';
 import { mm, movement, say } from '../measure/quantity';
 import { HOLDS } from '../piece/hold';
 import { findPart } from '../piece/piece';
@@ -155,6 +155,9 @@ export function pegsInSlots({ document, piece, restraint }: CheckContext): Check
       { label: 'Inward', quantity: movement(inward) },
       { label: 'Room in the tenon, each way', quantity: movement(room) },
       { label: 'Tongue, thick', quantity: mm(tongueThickness(given.thickness)) },
+      ...(top.end.pegs === 'draw-bored'
+        ? [{ label: 'Tongue’s holes toward the shoulder by', quantity: movement(DRAW_BORE) }]
+        : []),
     ],
     source: 'difference constraints over the year, see Methods',
   };

@@ -1,6 +1,6 @@
 import type { HoldKind } from '../decision/job-document';
 import type { Cut, Grown } from '../joint/joint';
-import { box, type Convex, volumeOf } from '../solid/convex';
+import { box, type Convex } from '../solid/convex';
 import type { Frame } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 
@@ -126,9 +126,6 @@ export const forJoint = (draft: Draft) => ({
   frame: draft.frame,
   body: bodyOf(draft),
 });
-
-/** m³ of a part between its shoulders, before joints. */
-export const bodyVolume = (part: Pick<Part, 'body'>): number => volumeOf(part.body) * 1e-9;
 
 /** Letters of the parts in their order: I and O read as one and nought on a board end. */
 const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ';

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, sixSeats } from '../../../tests/fixtures/demo';
+import { volumeOf } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { solidInPiece } from '../solid/frame';
 import { derivePiece } from './derive-piece';
 import { drawView } from './drawing';
-import { bodyVolume } from './part';
 import { findPart } from './piece';
 
 const piece = (document = demoJob('1-square-table')) => derivePiece(document);
@@ -73,7 +73,7 @@ describe('a leg-and-apron table', () => {
       const side = z >= from ? leg.size.width : foot + ((leg.size.width - foot) * z) / from;
       volume += (side * side * leg.size.length) / n;
     }
-    expect(bodyVolume(leg) * 1e9).toBeCloseTo(volume, 0);
+    expect(volumeOf(leg.body)).toBeCloseTo(volume, 0);
   });
 
   it('says what cannot be built, all of it at once', () => {

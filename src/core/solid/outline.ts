@@ -14,9 +14,6 @@ export type Outline = readonly OutlineCorner[];
 export const radiusOf = (chord: number, sagitta: number): number =>
   chord ** 2 / (8 * Math.abs(sagitta)) + Math.abs(sagitta) / 2;
 
-/** Sagitta of a chord in a circle, mm; the chord must not be longer than the diameter. */
-export const sagittaOf = (chord: number, radius: number): number => radius - Math.sqrt(radius ** 2 - (chord / 2) ** 2);
-
 /** How far the ends of an arc may lie beside its chord when it is drawn with straight lines, mm. */
 const SMOOTH = 0.05;
 
@@ -97,16 +94,6 @@ export function roundOf(points: readonly Flat[]): number {
     const [nx, ny] = points[(i + 1) % points.length] as Flat;
     return sum + Math.hypot(nx - x, ny - y);
   }, 0);
-}
-
-/** mm² */
-export function areaOfFlat(points: readonly Flat[]): number {
-  let sum = 0;
-  points.forEach(([x, y], i) => {
-    const [nx, ny] = points[(i + 1) % points.length] as Flat;
-    sum += x * ny - nx * y;
-  });
-  return sum / 2;
 }
 
 /** Where a line across the outline at a height y meets it, from the first point to the last; null where it misses. */

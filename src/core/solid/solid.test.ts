@@ -5,7 +5,6 @@ import { box, type Convex, clip, clipAll, corners, middleOf, planesOf, planeThro
 import { distance } from './distance';
 import { inPart, inPiece, leaningFrame, solidInPart, solidInPiece } from './frame';
 import {
-  areaOfFlat,
   boundsOfFlat,
   chordAt,
   curvedOutline,
@@ -17,7 +16,6 @@ import {
   radiusOf,
   regularOutline,
   roundOf,
-  sagittaOf,
 } from './outline';
 import { cross, dot, minus, norm, unit, type Vec } from './vector';
 
@@ -134,7 +132,7 @@ describe('outlines', () => {
       const { from, to } = chordAt(points, y)!;
       expect(to - from).toBeCloseTo(2 * Math.sqrt(450 ** 2 - y ** 2), 0);
     }
-    expect(areaOfFlat(points) / (Math.PI * 450 ** 2)).toBeCloseTo(1, 5);
+    expect(volume(prism(points, 0, 1)) / (Math.PI * 450 ** 2)).toBeCloseTo(1, 5);
     expect(roundOf(points)).toBeCloseTo(Math.PI * 900, 1);
   });
 
@@ -149,7 +147,9 @@ describe('outlines', () => {
     fc.assert(
       fc.property(num(100, 2000), num(1, 49), (chord, share) => {
         const sagitta = (chord * share) / 100;
-        expect(sagittaOf(chord, radiusOf(chord, sagitta))).toBeCloseTo(sagitta, 6);
+        // What a circle of that radius stands off a chord of that length: R − √(R² − c²/4).
+        const radius = radiusOf(chord, sagitta);
+        expect(radius - Math.sqrt(radius ** 2 - (chord / 2) ** 2)).toBeCloseTo(sagitta, 6);
       }),
     );
     // A side of 2 000 that bulges by 25: R = 4 000 000/200 + 12.5.
