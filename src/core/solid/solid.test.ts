@@ -56,7 +56,8 @@ describe('solids without hollows', () => {
   it('have the volume that a library for solids finds, however they lean and are cut', () => {
     fc.assert(
       fc.property(solids, (solid) => {
-        expect(volume(solid)).toBeCloseTo(hull(corners(solid)).volume(), 1);
+        // The library joins corners that lie nearer than some millionth of the solid's size: a ratio, not cubic millimetres.
+        expect(volume(solid) / hull(corners(solid)).volume()).toBeCloseTo(1, 5);
       }),
       { endOnFailure: true },
     );
