@@ -20,7 +20,7 @@ export function partsInParts({ piece }: CheckContext): Check[] {
   );
   const solids = piece.parts.map((part) => {
     const body = part.placed;
-    return { part, body, bounds: boundsOf(body.flatMap(({ faces }) => faces.flat())) };
+    return { part, body, bounds: boundsOf(body) };
   });
   let worst: { a: Part; b: Part; deep: number } | null = null;
   for (const [i, a] of solids.entries()) {
@@ -74,7 +74,7 @@ export function cutsInParts({ piece }: CheckContext): Check[] {
   const own = new Map<string, OwnCut[]>();
   for (const joint of piece.joints) {
     for (const cut of joint.removed) {
-      const bounds = boundsOf(cut.solid.faces.flat());
+      const bounds = boundsOf([cut.solid]);
       own.set(cut.part, [...(own.get(cut.part) ?? []), { ...cut, joint, bounds }]);
     }
   }

@@ -187,12 +187,21 @@ export interface Bounds {
   to: Vec;
 }
 
-export function boundsOf(points: readonly Vec[]): Bounds {
-  const of = (pick: (...values: number[]) => number, axis: 0 | 1 | 2) => pick(...points.map((p) => p[axis]));
-  return {
-    from: [of(Math.min, 0), of(Math.min, 1), of(Math.min, 2)],
-    to: [of(Math.max, 0), of(Math.max, 1), of(Math.max, 2)],
-  };
+/** The box round some solids, along the axes. */
+export function boundsOf(solids: readonly Convex[]): Bounds {
+  const from: [number, number, number] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
+  const to: [number, number, number] = [Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const { faces } of solids) {
+    for (const face of faces) {
+      for (const p of face) {
+        for (const k of [0, 1, 2] as const) {
+          if (p[k] < from[k]) from[k] = p[k];
+          if (p[k] > to[k]) to[k] = p[k];
+        }
+      }
+    }
+  }
+  return { from, to };
 }
 
 /** How far a solid reaches along a direction: least and greatest of normal · p. */

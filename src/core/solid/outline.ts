@@ -113,15 +113,19 @@ export function chordAt(points: readonly Flat[], y: number): { from: number; to:
 export function insideBy(points: readonly Flat[], [x, y]: Flat): number {
   let nearest = Number.POSITIVE_INFINITY;
   let inside = false;
-  points.forEach(([ax, ay], i) => {
-    const [bx, by] = points[(i + 1) % points.length] as Flat;
-    const [dx, dy] = [bx - ax, by - ay];
+  let a = points.at(-1) as Flat;
+  for (const b of points) {
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
     const long = dx * dx + dy * dy;
-    const t = long === 0 ? 0 : Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / long));
-    nearest = Math.min(nearest, Math.hypot(x - ax - t * dx, y - ay - t * dy));
-    if (ay > y !== by > y && x < ax + (dx * (y - ay)) / dy) inside = !inside;
-  });
-  return inside ? nearest : -nearest;
+    const along = long === 0 ? 0 : ((x - a[0]) * dx + (y - a[1]) * dy) / long;
+    const t = Math.max(0, Math.min(1, along));
+    const [ex, ey] = [x - a[0] - t * dx, y - a[1] - t * dy];
+    const square = ex * ex + ey * ey;
+    if (square < nearest) nearest = square;
+    if (a[1] > y !== b[1] > y && x < a[0] + (dx * (y - a[1])) / dy) inside = !inside;
+    a = b;
+  }
+  return inside ? Math.sqrt(nearest) : -Math.sqrt(nearest);
 }
 
 /** The smallest loop without hollows round some points, anticlockwise (A. Andrew's monotone chain, 1979). */

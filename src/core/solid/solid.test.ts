@@ -68,9 +68,12 @@ describe('solids without hollows', () => {
       fc.property(solids, solids, (a, b) => {
         const [ma, mb] = [hull(corners(a)), hull(corners(b))];
         const apart = distance(a, b);
+        const common = ma.intersect(mb).volume();
         if (apart > 0) expect(apart).toBeCloseTo(ma.minGap(mb, 2000), 2);
-        else expect(ma.intersect(mb).volume()).toBeGreaterThanOrEqual(-1e-9);
-        if (ma.intersect(mb).volume() > 1) expect(apart).toBeLessThan(0);
+        // A tip that stands a tenth of a millimetre in holds next to nothing; one that stands a millimetre in does not.
+        if (apart < -1) expect(common).toBeGreaterThan(0);
+        if (apart > 0.01) expect(Math.abs(common)).toBeLessThan(1e-3);
+        if (common > 1) expect(apart).toBeLessThan(0);
       }),
       { endOnFailure: true },
     );
