@@ -7,17 +7,12 @@ import type { Problem } from '../measure/problem';
 import { fixed, glued } from '../restraint/tie';
 import { clipAll, planeThrough } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
-import type { Flat } from '../solid/outline';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
-import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
+import type { BasePlan, PieceDecisions, Racking, TopSize } from './piece';
 import { drawnSize, settleSection } from './settle-locks';
 import { footPads, trestleBraces } from './trestle-braces';
-
-const SIDES = [
-  { side: -1, word: 'left' },
-  { side: 1, word: 'right' },
-] as const;
+import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
 
 /** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
 export function trestleBase(
@@ -25,19 +20,18 @@ export function trestleBase(
   { form: whole, bench }: PieceDecisions,
   top: TopSize,
 ): BasePlan {
-  const both = (part: string) => SIDES.map(({ word }) => `${part}-${word}`);
   const form: BaseOf<'trestle'> = {
     ...drawnForm,
-    foot: settleSection(bench, both('foot'), drawnForm.foot, 'height'),
-    post: settleSection(bench, both('post'), drawnForm.post, 'width'),
-    bearer: settleSection(bench, both('bearer'), drawnForm.bearer, 'height'),
+    foot: settleSection(bench, onBothSides('foot'), drawnForm.foot, 'height'),
+    post: settleSection(bench, onBothSides('post'), drawnForm.post, 'width'),
+    bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
     stretcher: settleSection(bench, ['stretcher'], drawnForm.stretcher, 'height'),
   };
   const { foot, post, bearer, stretcher, pads } = form;
   const drawn = drawnSize(whole.top);
   const underside = form.height - top.thickness;
   const thickest = Math.max(foot.thickness, post.thickness, bearer.thickness);
-  const middle = Math.max(thickest, drawn.length / 2 - whole.top.endOverhang - thickest / 2);
+  const middle = middleOfFrame(drawn.length, whole.top.endOverhang, thickest);
   const across = Math.max(post.width, drawn.width - 2 * whole.top.sideOverhang);
   const bearerLong = Math.max(post.width, across - 2 * bearer.shorter);
   const footTop = pads + foot.height;
@@ -59,27 +53,20 @@ export function trestleBase(
       beyond: { start: into.foot.length, end: into.bearer.length },
       frame: squareFrame([x, 0, footTop + postLong / 2], { length: 'z', width: 'y', thickness: 'x' }),
     };
-    const lying = (
-      kind: 'foot' | 'bearer',
-      name: string,
-      long: number,
-      high: number,
-      thick: number,
-      z: number,
-    ): Draft => ({
-      id: `${kind}-${word}`,
-      name: `${name}, ${word}`,
-      kind,
-      grade: kind === 'foot' ? 'all-faces' : 'one-face',
-      size: { length: long, width: high, thickness: thick },
-      frame: squareFrame([x, 0, z], { length: 'y', width: 'z', thickness: 'x' }),
-    });
+    const foot: Draft = {
+      id: `foot-${word}`,
+      name: `Foot, ${word}`,
+      kind: 'foot',
+      grade: 'all-faces',
+      size: { length: across, width: form.foot.height, thickness: form.foot.thickness },
+      frame: squareFrame([x, 0, pads + form.foot.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
+    };
     return {
       side,
       x,
       post: upright,
-      foot: lying('foot', 'Foot', across, foot.height, foot.thickness, pads + foot.height / 2),
-      bearer: lying('bearer', 'Bearer', bearerLong, bearer.height, bearer.thickness, underside - bearer.height / 2),
+      foot,
+      bearer: bearerOn({ word, x, long: bearerLong, underside, bearer }),
     };
   });
 
@@ -166,26 +153,13 @@ export function trestleBase(
       ...underFeet.map(({ pad }) => pad),
     ],
     joints: [...joints, ...braced.flatMap((own) => own.joints), ...underFeet.map(({ joint }) => joint)],
-    rests: trestles.map(
-      ({ x, bearer: { id } }): Rest => ({
-        part: id,
-        from: [x, -bearerLong / 2],
-        to: [x, bearerLong / 2],
-        held: [x, 0],
-        slides: true,
-      }),
-    ),
-    underside,
-    clearAcross: null,
-    feet: trestles.flatMap(({ x }) =>
-      [-1, 1].flatMap((sx) => [-1, 1].map((sy): Flat => [x + (sx * foot.thickness) / 2, (sy * across) / 2])),
-    ),
-    knees: { height: underside, parts: [], words: 'the top' },
-    span: {
-      along: 2 * middle - bearer.thickness,
-      beyond: Math.max(0, top.length / 2 - middle - bearer.thickness / 2),
-      across: null,
-    },
+    ...onTwoBearers({
+      middle,
+      underside,
+      bearer: { long: bearerLong, thickness: bearer.thickness },
+      foot: { long: across, thickness: foot.thickness },
+      top,
+    }),
     bending: [
       {
         id: 'bearer',
@@ -210,7 +184,6 @@ export function trestleBase(
       tenon,
       into: into.foot,
     }),
-    corner: null,
     fittings: fittingsOf(form),
     problems: impossible(form, underside, tenon, bearerLong),
   };
@@ -218,8 +191,8 @@ export function trestleBase(
 
 /**
  * Along the table two posts rest on the floor and are held upright by the stretcher alone: each of its ends takes half of
- * push · height. Across it each post stands in its foot: half the push at its height above the foot. Sway along:
- * F/6E·(a³ + (h − a)³)/I_post + F·h²·L/12E·I_stretcher; across: F/2 · l³/3E·I_post.
+ * push · height. Across it each post stands in its foot: half the push at its height above the foot. Sway across:
+ * F/2 · l³/3E·I_post.
  */
 function racking(given: {
   height: number;
@@ -235,7 +208,6 @@ function racking(given: {
   const above = height - footTop;
   const along = (post.width * post.thickness ** 3) / 12;
   const across = (post.thickness * post.width ** 3) / 12;
-  const rail = (stretcher.thickness * stretcher.height ** 3) / 12;
   return [
     {
       way: 'along',
@@ -243,7 +215,7 @@ function racking(given: {
       parts: ['stretcher', 'post-left', 'post-right'],
       lever: height / 2,
       modulus: tenonModulus(tenon),
-      sway: (at ** 3 + (height - at) ** 3) / (6 * along) + (height ** 2 * span) / (12 * rail),
+      sway: swayHeldByBar({ height, at, span, upright: along, bar: stretcher }),
       formula: 'push · height ÷ 2 ends of the stretcher',
     },
     {

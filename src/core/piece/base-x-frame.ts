@@ -7,11 +7,11 @@ import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
 import { type Convex, clipAll, planeThrough, reach } from '../solid/convex';
 import { inPart, leaningFrame, planeInPart, solidInPart, solidInPiece, squareFrame } from '../solid/frame';
-import type { Flat } from '../solid/outline';
 import type { Vec } from '../solid/vector';
 import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from './part';
-import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
+import type { BasePlan, PieceDecisions, TopSize } from './piece';
 import { drawnSize, settleSection } from './settle-locks';
+import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
 
 /**
  * How a leg of an X stands: stock of a width whose outer corners touch the floor at half of one spread on one side, and
@@ -45,22 +45,16 @@ export function solveX(given: { height: number; width: number; floor: number; he
   };
 }
 
-const SIDES = [
-  { side: -1, word: 'left' },
-  { side: 1, word: 'right' },
-] as const;
-
 /** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
 export function xFrameBase(
   drawnForm: BaseOf<'x-frame'>,
   { form: whole, bench }: PieceDecisions,
   top: TopSize,
 ): BasePlan {
-  const both = (part: string, end = '') => SIDES.map(({ word }) => `${part}-${word}${end}`);
   const form: BaseOf<'x-frame'> = {
     ...drawnForm,
-    leg: settleSection(bench, [...both('leg', '-a'), ...both('leg', '-b')], drawnForm.leg, 'width'),
-    bearer: settleSection(bench, both('bearer'), drawnForm.bearer, 'height'),
+    leg: settleSection(bench, [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')], drawnForm.leg, 'width'),
+    bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
     stretcher: settleSection(bench, ['stretcher'], drawnForm.stretcher, 'height'),
   };
   const { leg, spread, bearer, stretcher } = form;
@@ -68,7 +62,7 @@ export function xFrameBase(
   const underside = form.height - top.thickness;
   const head = underside - bearer.height;
   const thickest = Math.max(leg.thickness, bearer.thickness);
-  const middle = Math.max(thickest, drawn.length / 2 - whole.top.endOverhang - thickest / 2);
+  const middle = middleOfFrame(drawn.length, whole.top.endOverhang, thickest);
   const bearerLong = Math.max(spread.head, drawn.width - 2 * whole.top.sideOverhang);
   const solved = solveX({ height: head, width: leg.width, floor: spread.floor, head: spread.head });
   // What cannot be stands upright in the drawing, and says so.
@@ -101,14 +95,7 @@ export function xFrameBase(
   const frames = SIDES.map(({ side, word }) => {
     const at = side * middle;
     const legs = ([1, -1] as const).map((way) => leaning(form, at, way, word, head, x, tenon));
-    const beam: Draft = {
-      id: `bearer-${word}`,
-      name: `Bearer, ${word}`,
-      kind: 'bearer',
-      grade: 'one-face',
-      size: { length: bearerLong, width: bearer.height, thickness: bearer.thickness },
-      frame: squareFrame([at, 0, underside - bearer.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
-    };
+    const beam = bearerOn({ word, x: at, long: bearerLong, underside, bearer });
     return { side, word, at, legs, beam };
   });
 
@@ -178,26 +165,13 @@ export function xFrameBase(
   return {
     drafts: [...frames.flatMap(({ legs, beam }) => [...legs, beam]), bar],
     joints,
-    rests: frames.map(
-      ({ at, beam }): Rest => ({
-        part: beam.id,
-        from: [at, -bearerLong / 2],
-        to: [at, bearerLong / 2],
-        held: [at, 0],
-        slides: true,
-      }),
-    ),
-    underside,
-    clearAcross: null,
-    feet: frames.flatMap(({ at }) =>
-      [-1, 1].flatMap((sx) => [-1, 1].map((sy): Flat => [at + (sx * leg.thickness) / 2, (sy * spread.floor) / 2])),
-    ),
-    knees: { height: underside, parts: [], words: 'the top' },
-    span: {
-      along: 2 * middle - bearer.thickness,
-      beyond: Math.max(0, top.length / 2 - middle - bearer.thickness / 2),
-      across: null,
-    },
+    ...onTwoBearers({
+      middle,
+      underside,
+      bearer: { long: bearerLong, thickness: bearer.thickness },
+      foot: { long: spread.floor, thickness: leg.thickness },
+      top,
+    }),
     bending: [
       {
         id: 'bearer',
@@ -219,13 +193,16 @@ export function xFrameBase(
         lever: underside / 2,
         modulus: tenonModulus(rail),
         // Two legs a frame bend through their thickness; from the crossing both ways, as two posts do from a stretcher.
-        sway:
-          (x.crossing ** 3 + (underside - x.crossing) ** 3) / (6 * 2 * ((leg.width * leg.thickness ** 3) / 12)) +
-          (underside ** 2 * 2 * middle) / (12 * ((stretcher.thickness * stretcher.height ** 3) / 12)),
+        sway: swayHeldByBar({
+          height: underside,
+          at: x.crossing,
+          span: 2 * middle,
+          upright: (2 * leg.width * leg.thickness ** 3) / 12,
+          bar: stretcher,
+        }),
         formula: 'push · height ÷ 2 ends of the stretcher; across the table the crossed legs are a triangle',
       },
     ],
-    corner: null,
     fittings: [],
     problems: impossible(solved, head, rail),
   };

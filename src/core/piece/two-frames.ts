@@ -1,0 +1,93 @@
+import { squareFrame } from '../solid/frame';
+import type { Flat } from '../solid/outline';
+import type { Draft } from './part';
+import type { BasePlan, Rest, TopSize } from './piece';
+
+/** What bases of two frames have in common, one under each end of the table, a bearer across on both. */
+export const SIDES = [
+  { side: -1, word: 'left' },
+  { side: 1, word: 'right' },
+] as const;
+
+export const onBothSides = (part: string, end = ''): string[] => SIDES.map(({ word }) => `${part}-${word}${end}`);
+
+/** From the middle of the table to the middle of a frame, from the top as it is drawn and its overhang at the ends. mm */
+export const middleOfFrame = (length: number, overhang: number, thickest: number): number =>
+  Math.max(thickest, length / 2 - overhang - thickest / 2);
+
+/** Across under the top, on one frame. mm */
+export const bearerOn = (given: {
+  word: string;
+  x: number;
+  long: number;
+  underside: number;
+  bearer: { height: number; thickness: number };
+}): Draft => {
+  const { word, x, long, underside, bearer } = given;
+  return {
+    id: `bearer-${word}`,
+    name: `Bearer, ${word}`,
+    kind: 'bearer',
+    grade: 'one-face',
+    size: { length: long, width: bearer.height, thickness: bearer.thickness },
+    frame: squareFrame([x, 0, underside - bearer.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
+  };
+};
+
+type Under = 'rests' | 'underside' | 'clearAcross' | 'feet' | 'knees' | 'span' | 'corner';
+
+/** How a top lies on two bearers, and where the frames stand. mm */
+export function onTwoBearers(given: {
+  middle: number;
+  underside: number;
+  /** Along the bearer; how thick it is along the table. */
+  bearer: { long: number; thickness: number };
+  /** What stands on the floor: across the table, and along it. */
+  foot: { long: number; thickness: number };
+  top: TopSize;
+}): Pick<BasePlan, Under> {
+  const { middle, underside, bearer, foot, top } = given;
+  return {
+    rests: SIDES.map(
+      ({ side, word }): Rest => ({
+        part: `bearer-${word}`,
+        from: [side * middle, -bearer.long / 2],
+        to: [side * middle, bearer.long / 2],
+        held: [side * middle, 0],
+        slides: true,
+      }),
+    ),
+    underside,
+    clearAcross: null,
+    feet: SIDES.flatMap(({ side }) =>
+      [-1, 1].flatMap((sx) =>
+        [-1, 1].map((sy): Flat => [side * middle + (sx * foot.thickness) / 2, (sy * foot.long) / 2]),
+      ),
+    ),
+    knees: { height: underside, parts: [], words: 'the top' },
+    span: {
+      along: 2 * middle - bearer.thickness,
+      beyond: Math.max(0, top.length / 2 - middle - bearer.thickness / 2),
+      across: null,
+    },
+    corner: null,
+  };
+}
+
+/**
+ * Sway along the table times E over the push, 1/mm: uprights resting on the floor, held upright by a bar between them
+ * alone, F/6E·(a³ + (h − a)³)/I_upright + F·h²·L/12E·I_bar. Of both uprights of a frame together, the second moment.
+ */
+export function swayHeldByBar(given: {
+  height: number;
+  /** Floor to the bar, and its length from frame to frame. mm */
+  at: number;
+  span: number;
+  /** mm⁴ */
+  upright: number;
+  bar: { height: number; thickness: number };
+}): number {
+  const { height, at, span, upright, bar } = given;
+  const ofBar = (bar.thickness * bar.height ** 3) / 12;
+  return (at ** 3 + (height - at) ** 3) / (6 * upright) + (height ** 2 * span) / (12 * ofBar);
+}
