@@ -53,9 +53,11 @@ export {
   writeRackCsv,
 } from './format/rack-csv';
 export { composeSheet, type SheetInput } from './format/sheet';
+export { bestOrder } from './glueup/best-order';
 export { GLUES, type Glue } from './glueup/glue';
 export * from './glueup/lay-panel';
 export { clampsThatReach, type GlueStage, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
+export * from './glueup/trim-panel';
 export { type DerivedJob, deriveJob, fastenersAcross, type JobInputs, LAYOUT_EFFORT } from './job';
 export { TONGUES } from './joint/breadboard';
 export type { Joint, JointKind } from './joint/joint';

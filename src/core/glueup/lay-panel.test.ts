@@ -6,16 +6,9 @@ import type { LaidChoice } from '../decision/job-document';
 import type { Layout } from '../layout/layout';
 import { planLayout } from '../layout/plan-layout';
 import type { Board } from '../stock/board';
-import {
-  bestOrder,
-  choicesOf,
-  type LaidStrip,
-  layPanel,
-  panelMatch,
-  shortStrips,
-  trimLaid,
-  trimPanel,
-} from './lay-panel';
+import { bestOrder } from './best-order';
+import { choicesOf, type LaidStrip, layPanel, panelMatch } from './lay-panel';
+import { shortStrips, trimLaid, trimPanel } from './trim-panel';
 
 const panel = aPanel(1200, 600);
 const sawnFrom = (boards: readonly Board[]): Layout => planLayout(demandFor([], [panel]), boards, plainOptions);

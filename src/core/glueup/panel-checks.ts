@@ -1,7 +1,8 @@
 import type { Check } from '../check/check';
 import type { PanelDemand } from '../layout/demand';
 import { count, mm, say } from '../measure/quantity';
-import { type LaidStrip, type PanelTrim, shortStrips } from './lay-panel';
+import type { LaidStrip } from './lay-panel';
+import { type PanelTrim, shortStrips } from './trim-panel';
 
 /** What the order and the turns of the strips bring: joint lines at fasteners, faults that show. */
 export function panelChecks(panel: PanelDemand, laid: readonly LaidStrip[], trim: PanelTrim, margin: number): Check[] {
