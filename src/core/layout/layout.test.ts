@@ -5,6 +5,7 @@ import { aBoard, aPanel, aPart, demandFor, plainOptions as options } from '../..
 import { checkLayout } from './check-layout';
 import { clearRegions, overlap } from './clear-regions';
 import { cutSequence } from './cut-sequence';
+import { layoutKey } from './layout';
 import { clearArea, leastCost } from './least-cost';
 import { standingMoves, wrongOfMoves } from './move-piece';
 import { planLayout, searchLayout } from './plan-layout';
@@ -307,5 +308,16 @@ describe('a set of parts', () => {
     expect(standingMoves(wanted, boards, options, layout, [move])).toEqual([]);
     const both = [move, { ...move, part: 's1', x: 400 }];
     expect(standingMoves(wanted, boards, options, layout, both)).toEqual(both);
+  });
+});
+
+describe('the key that tells whether a layout is still that of its piece', () => {
+  const boards = [aBoard('a', 2200, 210)];
+  const key = (length: number) => layoutKey(demandFor([aPart('p', length, 90)]), boards, options);
+
+  it('is the same where two engines differ in the last digits, and another where a maker would saw another', () => {
+    const length = 500 * Math.cos(Math.PI / 7);
+    expect(key(length * (1 + 1e-14))).toBe(key(length));
+    expect(key(length + 0.01)).not.toBe(key(length));
   });
 });

@@ -124,6 +124,12 @@ export type Shortfall = Layout['shortfall'][number];
 export const boardsUsed = <B extends Pick<Board, 'id'>>(layout: Pick<Layout, 'boards'>, boards: readonly B[]): B[] =>
   layout.boards.flatMap((id) => boards.find((board) => board.id === id) ?? []);
 
+/**
+ * Numbers to a ten-thousandth: engines differ in the last digits of a sine, and a layout made on the server must still be
+ * that of the same piece in a browser.
+ */
+const toTheSaw = (_: string, value: unknown) => (typeof value === 'number' ? Math.round(value * 1e4) / 1e4 : value);
+
 /** Fingerprint of a demand on a rack: what a kept layout must match to be current. */
 export function layoutKey(demand: Demand, boards: readonly Board[], options: LayoutOptions): string {
   const matching = options.weights.lot > 0 || options.weights.ring > 0;
@@ -146,7 +152,7 @@ export function layoutKey(demand: Demand, boards: readonly Board[], options: Lay
     .sort((a, b) => (String(a[0]) < String(b[0]) ? -1 : 1));
   const { kerf, endTrim, flattening, usefulOffcut, resaw, woodPrice, weights } = options;
   return fingerprint(
-    JSON.stringify([demand, stock, kerf, endTrim, flattening, usefulOffcut, resaw, woodPrice, weights]),
+    JSON.stringify([demand, stock, kerf, endTrim, flattening, usefulOffcut, resaw, woodPrice, weights], toTheSaw),
   );
 }
 

@@ -32,13 +32,13 @@ export function FullSizeView() {
   if (!drawing || !picture) return <p className="p-6">Nothing here wants a drawing at full size.</p>;
   const file = (kind: string) => `/api/jobs/${id}/files/full-size.${kind}?drawing=${encodeURIComponent(drawing.id)}`;
   return (
-    <div className="grid h-full min-h-64 grid-cols-[13rem_1fr] gap-5 pt-2">
-      <nav aria-label="Drawings at full size" className="overflow-y-auto">
+    <div className="grid min-h-64 content-start gap-5 pt-2 lg:h-full lg:grid-cols-[13rem_1fr]">
+      <nav aria-label="Drawings at full size" className="lg:overflow-y-auto">
         {(['stick', 'template', 'joint'] as const).map((group) => {
           const own = drawings.filter((d) => d.group === group);
           return own.length === 0 ? null : (
             <section key={group} className="mb-3">
-              <h3 className="mb-1 text-ink-2">{GROUPS[group]}</h3>
+              <h2 className="mb-1 text-ink-2">{GROUPS[group]}</h2>
               <ul>
                 {own.map((d) => (
                   <li key={d.id}>

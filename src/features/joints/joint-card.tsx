@@ -18,9 +18,9 @@ export function JointCard({ family }: { family: JointFamily }) {
       onPointerEnter={() => light(parts)}
       onPointerLeave={() => light([])}
     >
-      <h3 className="font-semibold">
+      <h2 className="font-semibold">
         {words.name}, {family.joints.length} {family.joints.length === 1 ? 'time' : 'times'}
-      </h3>
+      </h2>
       <p className="mt-1">
         <PhraseText of={words.mark} />
       </p>
