@@ -7,8 +7,8 @@ import type { GlueUp } from './glueup/plan-glue-ups';
 import type { Layout } from './layout/layout';
 import type { Figure } from './measure/figure';
 import { count, kilogram, minutes, mm, movement, percent, type Quantity } from './measure/quantity';
+import { cornerFigures } from './piece/corner-figures';
 import { topForBrief } from './piece/new-job';
-import { findPart } from './piece/piece';
 import type { Schedule } from './plan/schedule';
 
 export interface FigureContext {
@@ -39,7 +39,7 @@ const figure = (
 export function collectFigures(given: FigureContext): Record<string, Figure> {
   const all = [
     ...pieceFigures(given.context),
-    ...jointFigures(given.context),
+    ...cornerFigures(given.context.piece, given.context.document.joints),
     ...given.context.season.figures,
     ...(given.layout ? layoutFigures(given.layout, given.context.shop.prices.currency) : []),
     ...panelFigures(given.laid),
@@ -149,75 +149,6 @@ function pieceFigures(context: CheckContext): Figure[] {
         input('Room', mm(Math.max(brief.room.length, brief.room.width))),
       ],
       'common practice',
-    ),
-  ];
-}
-
-function jointFigures({ piece, document }: CheckContext): Figure[] {
-  const { corner } = piece;
-  if (!corner) return [];
-  const { tenon } = corner;
-  const apron = findPart(piece, 'apron-front');
-  const height = apron?.size.width ?? 0;
-  return [
-    figure(
-      'tenon-length',
-      'Tenon into the leg',
-      mm(tenon.length),
-      'two thirds of the leg, less where the tenons would meet or the back wall gets thin',
-      [
-        input('Aim', mm(corner.aim)),
-        input('Wall left behind', mm(corner.wallBehind)),
-        input('How they meet', corner.meeting),
-      ],
-      'common practice; geometry',
-    ),
-    figure(
-      'tenon-thickness-used',
-      'Tenon thickness',
-      movement(tenon.thickness),
-      document.joints.tenonSchool === 'third' ? 'apron ÷ 3' : 'apron ÷ 2 in a leg twice as thick, else ÷ 3',
-      [input('Apron', mm(apron?.size.thickness ?? 0))],
-      'common practice, the school chosen in the step Joints',
-    ),
-    figure(
-      'tenon-height',
-      'Tenon height',
-      mm(tenon.width),
-      tenon.count > 1
-        ? '(apron − set down − lower shoulder − 12) ÷ 2'
-        : corner.meeting === 'staggered'
-          ? '(apron − set down − lower shoulder) ÷ 2'
-          : 'apron − set down − lower shoulder',
-      [input('Apron height', mm(height)), input('Set down', mm(tenon.topSet)), input('In an end', count(tenon.count))],
-      'common practice',
-    ),
-    figure(
-      'tenon-set-down',
-      'Set down from the upper edge',
-      mm(tenon.topSet),
-      'apron height ÷ 4, at most 20 mm',
-      [input('Apron height', mm(height))],
-      'common practice: leaves wood above the mortise at the leg’s end',
-    ),
-    figure(
-      'apron-overall',
-      'Long apron, overall',
-      mm(apron?.size.length ?? 0),
-      'shoulder length + both tenons',
-      [input('Between shoulders', mm(apron?.shoulderLength ?? 0)), input('Tenon, each', mm(apron?.beyond.start ?? 0))],
-      'geometry',
-    ),
-    figure(
-      'apron-shoulder',
-      'Long apron, between its shoulders',
-      mm(apron?.shoulderLength ?? 0),
-      'base − both legs',
-      [
-        input('Base over the legs', mm(piece.base.length)),
-        input('Leg', mm(findPart(piece, 'leg-front-left')?.size.width ?? 0)),
-      ],
-      'geometry',
     ),
   ];
 }

@@ -60,9 +60,18 @@ export { clampsThatReach, type GlueStage, type GlueUp, planGlueUps } from './glu
 export * from './glueup/trim-panel';
 export { type DerivedJob, deriveJob, fastenersAcross, type JobInputs, LAYOUT_EFFORT } from './job';
 export { TONGUES } from './joint/breadboard';
+export { POCKET_ANGLE } from './joint/corner-screws';
+export { dowelWithdrawal, lagWithdrawal, screwWithdrawal, shearAlongGrain } from './joint/hold-strength';
 export type { Joint, JointKind } from './joint/joint';
 export { JOINTS } from './joint/joint-words';
-export { legCorner, tenonThickness } from './joint/leg-corner';
+export {
+  CORNERS,
+  type CornerJoint,
+  type InsertedCorner,
+  isInserted,
+  legCorner,
+  tenonThickness,
+} from './joint/leg-corner';
 export { type Blank, blanksOf } from './layout/blanks';
 export { checkBoard, checkLayout } from './layout/check-layout';
 export * from './layout/compare-layouts';
@@ -111,6 +120,7 @@ export {
 export { daysToRest, millingFigures } from './milling/milling-figures';
 export { solveX } from './piece/base-x-frame';
 export { FLATNESS } from './piece/battens';
+export { cornerFromAbove } from './piece/corner-from-above';
 export { derivePiece } from './piece/derive-piece';
 export {
   type Dimension,

@@ -56,6 +56,12 @@ export const radio = (page: Page, name: string) =>
   page.waitForSelector(`::-p-aria([name="${name}"][role="radio"])`) as Promise<ElementHandle<HTMLElement>>;
 
 /** Types over what a field holds. */
+/** Chooses by the label of a list. */
+export async function choose(page: Page, label: string, value: string) {
+  const list = await page.waitForSelector(`::-p-aria([name="${label}"][role="combobox"])`);
+  await list!.select(value);
+}
+
 export async function fill(page: Page, label: string, text: string) {
   const input = await field(page, label);
   await input.click({ count: 3 });

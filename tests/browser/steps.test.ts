@@ -2,7 +2,21 @@ import DxfParser from 'dxf-parser';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { JobReply } from '../http/api';
-import { base, button, call, field, fill, goTo, newJob, openPage, radio, reads, saved, withBrowser } from './desk';
+import {
+  base,
+  button,
+  call,
+  choose,
+  field,
+  fill,
+  goTo,
+  newJob,
+  openPage,
+  radio,
+  reads,
+  saved,
+  withBrowser,
+} from './desk';
 
 withBrowser();
 
@@ -103,11 +117,11 @@ describe('each step of the work', () => {
 
   it('joints: loose tenons cut the aprons to their shoulders; tenons asked too long collide and are seen to', async () => {
     const page = await openPage(`/jobs/${id}/joints`);
-    const shoulder = await figure(page, 'Long apron, between shoulders');
+    const shoulder = await figure(page, 'Long apron, between its shoulders');
     expect(await figure(page, 'Long apron, overall')).not.toBe(shoulder);
-    await (await radio(page, 'Loose tenon')).click();
+    await choose(page, 'Leg and apron', 'loose-tenon');
     await expect.poll(() => figure(page, 'Long apron, overall')).toBe(shoulder);
-    await (await radio(page, 'Mortise and tenon')).click();
+    await choose(page, 'Leg and apron', 'mortise-tenon');
     await (await radio(page, 'Shortened')).click();
     await fill(page, 'Tenon length', '52');
     await page.waitForSelector('[data-check="joints.tenons-meet"][data-level="stop"]');

@@ -1,15 +1,23 @@
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import { again, base, call, fill, goTo, newJob, openPage, radio, reads, saved, visit, withBrowser } from './desk';
+import {
+  again,
+  base,
+  call,
+  choose,
+  fill,
+  goTo,
+  newJob,
+  openPage,
+  radio,
+  reads,
+  saved,
+  visit,
+  withBrowser,
+} from './desk';
 
 withBrowser();
-
-/** Chooses by the label of a list. */
-async function choose(page: Page, label: string, value: string) {
-  const list = await page.waitForSelector(`::-p-aria([name="${label}"][role="combobox"])`);
-  await list!.select(value);
-}
 
 async function start(name: string): Promise<{ page: Page & { faults: string[] }; id: string }> {
   const { id } = await newJob(name);

@@ -10,10 +10,14 @@ import {
   newJob,
   seatsAt,
 } from '@/core';
+import { insertedCorner } from '../fixtures/demo';
 
 const inch = (n: number) => n * 25.4;
 
 // common practice: no published source; what makers state.
+const plain = { meeting: 'auto', tenonThickness: null, haunch: 'none', pegs: 'none' } as const;
+const tenonCorner = (given: Parameters<typeof legCorner>[0]) => insertedCorner({ corner: legCorner(given) });
+
 describe('facts of the trade (common practice)', () => {
   it('a 9 ft table with benches along both sides and a chair at each end seats 14', () => {
     expect(seatsAt({ length: inch(108), width: inch(36) }, 'benches')).toBe(14);
@@ -42,12 +46,12 @@ describe('facts of the trade (common practice)', () => {
 
   it('a tenon is a third of the rail; half of it in a leg at least twice as thick', () => {
     const corner = (tenonSchool: 'third' | 'half', section: number) =>
-      legCorner({
+      tenonCorner({
         section,
         apronThickness: 24,
         apronHeight: 90,
         reveal: 5,
-        choice: { corner: 'mortise-tenon', tenonSchool, meeting: 'auto', tenonLength: null },
+        choice: { ...plain, corner: 'mortise-tenon', tenonSchool, tenonLength: null },
       }).tenon.thickness;
     expect(corner('third', 70)).toBe(8);
     expect(corner('half', 70)).toBe(12);
@@ -55,12 +59,12 @@ describe('facts of the trade (common practice)', () => {
   });
 
   it('loose tenons of 70 mm in all, two to a rail end, go into 90 mm legs and 25 mm rails', () => {
-    const corner = legCorner({
+    const corner = tenonCorner({
       section: 90,
       apronThickness: 25,
       apronHeight: 110,
       reveal: 5,
-      choice: { corner: 'loose-tenon', tenonSchool: 'third', meeting: 'auto', tenonLength: 35 },
+      choice: { ...plain, corner: 'loose-tenon', tenonSchool: 'third', tenonLength: 35 },
     });
     expect(corner.tenon.length + corner.tenon.intoApron).toBe(70);
     expect(corner.tenon.count).toBe(2);

@@ -143,7 +143,8 @@ function thinnestWall(piece: Piece, own: ReadonlyMap<string, OwnCut[]>): Wall | 
     if (part?.placed.length !== 1 || !body) continue;
     const faces = planesOf(body);
     for (const cut of cuts) {
-      if (cut.joint.ruled) continue;
+      // What is cut out of a tenon is judged with the tenon.
+      if (cut.joint.ruled || cut.late) continue;
       const points = corners(cut.solid);
       for (const face of faces) {
         if (cut.open.some((way) => dot(way, face.normal) > 0.9)) continue;

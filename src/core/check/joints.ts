@@ -1,15 +1,18 @@
-import { LEAST_BACK_WALL, tenonThickness } from '../joint/leg-corner';
+import { dowelDiameter } from '../joint/corner-dowels';
+import { CORNERS, isInserted, LEAST_BACK_WALL, tenonThickness } from '../joint/leg-corner';
 import { mm, say } from '../measure/quantity';
 import { type Check, type CheckContext, judge } from './check';
 
 const LEAST_OUTSIDE_WALL = 6;
 
-/** Depth, walls, meeting and thickness of the leg's tenons. Limits are common practice. */
+/** Depth, walls, meeting and thickness of the leg's tenons or dowels. Limits are common practice. */
 export function cornerTenons({ document, piece }: CheckContext): Check[] {
   const { corner } = piece;
   const { base } = document.form;
-  if (!corner || base.kind !== 'leg-apron') return [];
+  if (!isInserted(corner) || base.kind !== 'leg-apron') return [];
   const { tenon } = corner;
+  const { one, many } = CORNERS[corner.kind];
+  const dowelled = corner.kind === 'dowels';
   const legs = piece.parts.filter((part) => part.kind === 'leg').map((part) => part.id);
   const aprons = piece.parts.filter((part) => part.kind === 'apron').map((part) => part.id);
   const section = piece.parts.find((part) => part.kind === 'leg')?.size.width ?? 0;
@@ -21,7 +24,10 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
   const short = judge(tenon.length, leastLength, { sense: 'at-least', watchFrom: corner.aim * 0.7 });
   const outside = judge(corner.wallOutside, LEAST_OUTSIDE_WALL, { sense: 'at-least', watchFrom: 8 });
   const meeting = judge(corner.clearance, 0, { sense: 'at-least' });
-  const rule = tenonThickness(document.joints.tenonSchool, apronThickness, section);
+  const rule = dowelled
+    ? dowelDiameter(apronThickness)
+    : tenonThickness(document.joints.tenonSchool, apronThickness, section);
+  const ownThickness = document.joints.tenonThickness !== null;
   const cheek = (apronThickness - tenon.thickness) / 2;
   const thick = judge(cheek, 4, { sense: 'at-least', watchFrom: 5 });
 
@@ -32,10 +38,12 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
       level: meeting,
       sentence:
         meeting === 'stop'
-          ? say`The two tenons in a leg run ${mm(-corner.clearance)} into each other.`
+          ? say`The ${many} of the two aprons run ${mm(-corner.clearance)} into each other in the leg.`
           : corner.meeting === 'staggered'
-            ? say`The tenons pass above each other in the leg.`
-            : say`The two tenons in a leg stay ${mm(corner.clearance)} apart.`,
+            ? dowelled
+              ? say`The dowels of one apron pass between those of the other, ${mm(corner.clearance)} apart.`
+              : say`The tenons pass above each other in the leg.`
+            : say`The ${many} of the two aprons stay ${mm(corner.clearance)} apart in the leg.`,
       value: mm(corner.clearance),
       limit: mm(0),
       where: [...legs, ...aprons],
@@ -58,8 +66,8 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
       level: behind,
       sentence:
         behind === 'stop'
-          ? say`The tenon goes ${mm(tenon.length)} into a ${mm(section)} leg and leaves ${mm(corner.wallBehind)} behind it.`
-          : say`Behind the tenon ${mm(corner.wallBehind)} of leg are left.`,
+          ? say`The ${one} goes ${mm(tenon.length)} into a ${mm(section)} leg and leaves ${mm(corner.wallBehind)} behind it.`
+          : say`Behind the ${one} ${mm(corner.wallBehind)} of leg are left.`,
       value: mm(corner.wallBehind),
       limit: mm(LEAST_BACK_WALL),
       where: legs,
@@ -70,12 +78,14 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
       id: 'joints.tenon-length',
       step: 'joints',
       level: short,
-      sentence: say`The tenon is ${mm(tenon.length)} long in a ${mm(section)} leg; the rule aims at ${mm(corner.aim)}.`,
+      sentence: say`The ${one} goes ${mm(tenon.length)} into a ${mm(section)} leg; the rule aims at ${mm(corner.aim)}.`,
       value: mm(tenon.length),
       limit: mm(leastLength),
       where: [...legs, ...aprons],
       why: 'Length is glue area: a short tenon works loose when somebody leans on the table.',
-      school: 'Two thirds of the leg, common practice',
+      school: dowelled
+        ? 'Three and a half times as deep as thick, common practice'
+        : 'Two thirds of the leg, common practice',
       ...(short === 'good'
         ? {}
         : {
@@ -92,7 +102,7 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
       id: 'joints.wall-outside',
       step: 'joints',
       level: outside,
-      sentence: say`Between mortise and the outside of the leg ${mm(corner.wallOutside)} are left.`,
+      sentence: say`Between the ${one} and the outside of the leg ${mm(corner.wallOutside)} are left.`,
       value: mm(corner.wallOutside),
       limit: mm(LEAST_OUTSIDE_WALL),
       where: legs,
@@ -115,23 +125,27 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
       id: 'joints.tenon-thickness',
       step: 'joints',
       level: thick,
-      sentence: say`The tenon is ${mm(tenon.thickness)} thick and leaves shoulders of ${mm(cheek)} on a ${mm(apronThickness)} apron.`,
+      sentence: say`The ${one} is ${mm(tenon.thickness)} thick and leaves ${mm(cheek)} on both sides of it in a ${mm(apronThickness)} apron.`,
       value: mm(cheek),
       limit: mm(4),
       where: aprons,
       why: 'Shoulders hide the mortise and carry the racking; too narrow, they crush.',
-      school:
-        document.joints.tenonSchool === 'third'
-          ? 'A third of the thinner part'
-          : section >= 2 * apronThickness
-            ? 'Half the thinner part, the mortised part being at least twice as thick'
-            : 'A third of the thinner part: the leg is not thick enough for half',
+      school: ownThickness
+        ? 'Decided by you'
+        : dowelled
+          ? 'The dowel nearest to two fifths of the apron, common practice'
+          : document.joints.tenonSchool === 'third'
+            ? 'A third of the thinner part'
+            : section >= 2 * apronThickness
+              ? 'Half the thinner part, the mortised part being at least twice as thick'
+              : 'A third of the thinner part: the leg is not thick enough for half',
       figure: {
         id: 'tenon-thickness',
-        label: 'Tenon thickness',
+        label: dowelled ? 'Dowel by rule' : 'Tenon thickness by rule',
         quantity: mm(rule),
-        formula:
-          document.joints.tenonSchool === 'third'
+        formula: dowelled
+          ? 'the dowel nearest to 2/5 of the apron'
+          : document.joints.tenonSchool === 'third'
             ? 'apron ÷ 3, to half a millimetre'
             : 'apron ÷ 2 where leg ≥ 2 × apron, else apron ÷ 3',
         inputs: [
@@ -143,10 +157,15 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
       ...(thick === 'good'
         ? {}
         : {
-            wayOut: {
-              say: say`Make the aprons ${mm(Math.ceil(apronThickness + 4))} thick`,
-              changes: [{ path: 'form.base.apron.thickness', value: Math.ceil(apronThickness + 4) }],
-            },
+            wayOut: ownThickness
+              ? {
+                  say: say`Let the rule choose the thickness`,
+                  changes: [{ path: 'joints.tenonThickness', value: null }],
+                }
+              : {
+                  say: say`Make the aprons ${mm(Math.ceil(apronThickness + 4))} thick`,
+                  changes: [{ path: 'form.base.apron.thickness', value: Math.ceil(apronThickness + 4) }],
+                },
           }),
     },
   ];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { change, demoJob, derive, shop, sixSeats } from '../../../tests/fixtures/demo';
+import { change, demoJob, derive, insertedCorner, shop, sixSeats } from '../../../tests/fixtures/demo';
 import { withChanges } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import { writePhrase } from '../measure/write-quantity';
@@ -9,7 +9,7 @@ const check = (job: ReturnType<typeof derive>, id: string) => job.checks.find((c
 
 describe('what the shop’s cutters make', () => {
   const document = sixSeats();
-  const { tenon } = derive(document).piece.corner!;
+  const { tenon } = insertedCorner(derive(document).piece);
 
   it('is told for the mortise’s width: in one row, in two, or by hand', () => {
     const by = (widths: number[]) =>
@@ -27,7 +27,7 @@ describe('what the shop’s cutters make', () => {
     expect(deep.level).toBe('watch');
     const shorter = derive(withChanges(document, deep.wayOut!.changes), tools);
     expect(check(shorter, 'machines.mortise-depth').level).toBe('good');
-    expect(shorter.piece.corner!.tenon.length).toBe(tenon.length - 5);
+    expect(insertedCorner(shorter.piece).tenon.length).toBe(tenon.length - 5);
   });
 
   it('is told for loose tenons only where there are some', () => {
@@ -35,7 +35,7 @@ describe('what the shop’s cutters make', () => {
     const loose = change(document, (d) => {
       d.joints.corner = 'loose-tenon';
     });
-    const { tenon: wanted } = derive(loose).piece.corner!;
+    const { tenon: wanted } = insertedCorner(derive(loose).piece);
     const stock = { thickness: wanted.thickness, width: wanted.width, length: wanted.length + wanted.intoApron };
     expect(check(derive(loose, withTools({ looseTenons: [stock] })), 'machines.loose-tenon').level).toBe('good');
     const longer = [{ ...stock, length: stock.length + 20 }];

@@ -1,5 +1,8 @@
+import type { Shop } from '../decision/shop';
+import { UNDER_DOWEL } from '../joint/corner-dowels';
+import { type InsertedCorner, isInserted } from '../joint/leg-corner';
 import { mm, say } from '../measure/quantity';
-import { findPart } from '../piece/piece';
+import { findPart, type Piece } from '../piece/piece';
 import { type Check, type CheckContext, judge } from './check';
 
 /** A tenon is fitted to its mortise by less than this, mm. */
@@ -7,8 +10,10 @@ const FITS = 0.3;
 
 /** Whether the shop's own cutters make the corner's mortises, and how else they are made. Common practice. */
 export function mortisesByTheShop({ piece, shop }: CheckContext): Check[] {
-  if (!piece.corner) return [];
-  const { tenon, kind } = piece.corner;
+  const { corner } = piece;
+  if (!isInserted(corner)) return [];
+  if (corner.kind === 'dowels') return dowelsByTheShop(piece, corner, shop);
+  const { tenon, kind } = corner;
   const { widths, depth } = shop.tools.mortises;
   const where = piece.parts.filter((part) => part.kind === 'leg').map((part) => part.id);
   const exact = widths.some((width) => Math.abs(width - tenon.thickness) <= FITS);
@@ -31,9 +36,9 @@ export function mortisesByTheShop({ piece, shop }: CheckContext): Check[] {
       wayOut: {
         say:
           narrower > 0
-            ? say`Cut it in two rows with the ${mm(narrower)} chisel, or fit the tenon to a mortise of ${mm(narrower)}`
+            ? say`Fit the tenon to a mortise of ${mm(narrower)}; or cut it in two rows with that chisel`
             : say`Chop it by hand, or rout it where a cutter reaches: ${mm(deepest)} deep`,
-        changes: [],
+        changes: narrower > 0 ? [{ path: 'joints.tenonThickness', value: narrower }] : [],
       },
     },
     {
@@ -77,6 +82,53 @@ export function mortisesByTheShop({ piece, shop }: CheckContext): Check[] {
     });
   }
   return checks;
+}
+
+/** A dowel, a bit and a stop that fit one another: the hole is as wide as the dowel, or nothing holds. Common practice. */
+function dowelsByTheShop(piece: Piece, { tenon }: InsertedCorner, shop: Shop): Check[] {
+  const where = piece.parts.filter((part) => part.kind === 'leg' || part.kind === 'apron').map((part) => part.id);
+  const wanted = tenon.length + tenon.intoApron;
+  const bored = shop.tools.borers.some((diameter) => Math.abs(diameter - tenon.thickness) <= FITS);
+  const stock = shop.tools.dowels.filter((dowel) => Math.abs(dowel.diameter - tenon.thickness) <= FITS);
+  const fits = stock.find((dowel) => dowel.length <= wanted + UNDER_DOWEL && dowel.length >= wanted * 0.8);
+  const other = shop.tools.dowels.find(({ diameter }) =>
+    shop.tools.borers.some((own) => Math.abs(own - diameter) <= FITS),
+  );
+  return [
+    {
+      id: 'machines.dowel-bit',
+      step: 'joints',
+      level: bored ? 'good' : 'watch',
+      sentence: bored
+        ? say`A bit of the shop bores for ${mm(tenon.thickness)} dowels.`
+        : say`No bit of the shop bores for ${mm(tenon.thickness)} dowels.`,
+      value: mm(tenon.thickness),
+      limit: mm(tenon.thickness),
+      where,
+      why: 'A dowel in a hole of another size is loose, or splits the part: bore once in waste and try it.',
+      school: 'common practice',
+      wayOut: other
+        ? {
+            say: say`Take ${mm(other.diameter)} dowels, for which there is a bit`,
+            changes: [{ path: 'joints.tenonThickness', value: other.diameter }],
+          }
+        : { say: say`Buy bit and dowels together and try one in the other`, changes: [] },
+    },
+    {
+      id: 'machines.dowels',
+      step: 'joints',
+      level: fits ? 'good' : 'watch',
+      sentence: fits
+        ? say`Dowels of ${mm(fits.diameter)} × ${mm(fits.length)} are in stock.`
+        : say`No dowel in stock is ${mm(tenon.thickness)} thick and about ${mm(wanted)} long.`,
+      value: mm(wanted),
+      limit: mm(fits?.length ?? 0),
+      where,
+      why: 'A short dowel holds less than was reckoned; a long one keeps the shoulder open.',
+      school: 'common practice',
+      wayOut: { say: say`Cut them from a rod, ends chamfered and grooved for the glue`, changes: [] },
+    },
+  ];
 }
 
 /** The finished top against the saw's crosscut and the bench. Common practice. */

@@ -30,8 +30,12 @@ export function seatsOf({ document, piece }: Pick<CheckContext, 'document' | 'pi
   return Math.floor((roundOf(piece.top.polygon) + 1e-6) / (edge ?? EDGE_PER_CHAIR));
 }
 
+/** A coffee or side table is not sat at: nobody's knees go under anything lower than this, mm; common practice. */
+const SAT_AT = 600;
+
 export function kneeRoom({ document, piece }: CheckContext): Check[] {
   const { base } = document.form;
+  if (piece.overall.height < SAT_AT) return [];
   const { height, parts, words } = piece.knees;
   const level = judge(height, KNEE_HEIGHT, { sense: 'at-least', watchFrom: KNEE_HEIGHT_GOOD });
   const lower = base.kind === 'leg-apron' ? Math.floor(base.apron.height - (KNEE_HEIGHT_GOOD - height)) : 0;

@@ -1,5 +1,7 @@
+import { dowelWithdrawal, lagWithdrawal, screwWithdrawal } from '../joint/hold-strength';
 import { mm, movement, say } from '../measure/quantity';
-import type { Racking } from '../piece/piece';
+import type { Racking, Resistance } from '../piece/piece';
+import type { Species } from '../wood/species';
 import { type Check, type CheckContext, judge } from './check';
 import { STRESS_FACTOR } from './stiffness';
 
@@ -13,8 +15,20 @@ export function racked(context: CheckContext): Check[] {
   return context.piece.racking.flatMap((racking) => [strength(context, racking), sway(context, racking)]);
 }
 
-function strength({ document, species }: CheckContext, racking: Racking): Check {
-  const { way, joint, parts, lever, modulus, formula } = racking;
+function strength(context: CheckContext, racking: Racking): Check {
+  return racking.resists.kind === 'bent'
+    ? bent(context, racking, racking.resists)
+    : drawn(context, racking, racking.resists);
+}
+
+const WHY = `Tables are dragged, and leaned on from the end. What is allowed is the breaking figure over ${STRESS_FACTOR}; a design figure, not a certification.`;
+const newton = (amount: number) => ({ amount, unit: 'newton' as const });
+
+function bent(
+  { document, species }: CheckContext,
+  { way, joint, parts, lever, formula }: Racking,
+  { modulus }: Extract<Resistance, { kind: 'bent' }>,
+): Check {
   const { push } = document.form.loads;
   const stress = (push * lever) / modulus;
   const working = species.modulusOfRupture / STRESS_FACTOR;
@@ -23,18 +37,18 @@ function strength({ document, species }: CheckContext, racking: Racking): Check 
     id: `strength.racking-${way}`,
     step: 'joints',
     level: judge(stress, working, { sense: 'at-most', watchFrom: working * 0.8 }),
-    sentence: say`Pushed ${WAYS[way]} with ${{ amount: push, unit: 'newton' }}, ${joint} are stressed to ${inMegapascal(stress)} of ${inMegapascal(working)}.`,
+    sentence: say`Pushed ${WAYS[way]} with ${newton(push)}, ${joint} are stressed to ${inMegapascal(stress)} of ${inMegapascal(working)}.`,
     value: inMegapascal(stress),
     limit: inMegapascal(working),
     where: parts,
-    why: `Tables are dragged, and leaned on from the end. The working stress is the breaking stress over ${STRESS_FACTOR}; a design figure, not a certification.`,
+    why: WHY,
     figure: {
       id: `racking-${way}`,
       label: `Stress in ${joint}, pushed ${WAYS[way]}`,
       quantity: inMegapascal(stress),
       formula: `M ÷ W; M = ${formula}`,
       inputs: [
-        { label: 'Push', quantity: { amount: push, unit: 'newton' } },
+        { label: 'Push', quantity: newton(push) },
         { label: 'Moment over push', quantity: mm(lever) },
         { label: 'Section modulus W, cm³', quantity: { amount: modulus / 1000, unit: 'ratio' } },
         { label: 'Breaking stress', quantity: inMegapascal(species.modulusOfRupture) },
@@ -43,6 +57,66 @@ function strength({ document, species }: CheckContext, racking: Racking): Check 
       limits: 'Glue line and fit as strong as the wood; the top itself and its fasteners not counted.',
     },
     wayOut: { say: say`Make that part higher, its tenon thicker, or give it a second one`, changes: [] },
+  };
+}
+
+const WITHDRAWAL = {
+  dowel: {
+    force: (wood: Species, diameter: number, bite: number) =>
+      dowelWithdrawal(wood.specificGravity, wood.kind, diameter, bite),
+    source:
+      'half of the shear strength along the grain over the dowel’s surface; Wood Handbook ch. 5, value from memory',
+  },
+  screw: {
+    force: (wood: Species, diameter: number, bite: number) => screwWithdrawal(wood.specificGravity, diameter, bite),
+    source: '108.25·G²·D·L; Wood Handbook ch. 8, value from memory',
+  },
+  bolt: {
+    force: (wood: Species, diameter: number, bite: number) => lagWithdrawal(wood.specificGravity, diameter, bite),
+    source: '125.4·G^1.5·D^0.75·L; Wood Handbook ch. 8, value from memory',
+  },
+} as const;
+
+/** Fasteners that a moment draws out of the part they stand in. */
+function drawn(
+  { document, species }: CheckContext,
+  { way, joint, parts, lever, formula }: Racking,
+  { what, reach, diameter, bite }: Extract<Resistance, { kind: 'drawn' }>,
+): Check {
+  const { push } = document.form.loads;
+  const pull = (push * lever) / Math.max(1e-9, reach);
+  const { force, source } = WITHDRAWAL[what];
+  const breaking = force(species, diameter, bite);
+  const working = breaking / STRESS_FACTOR;
+  return {
+    id: `strength.racking-${way}`,
+    step: 'joints',
+    level: judge(pull, working, { sense: 'at-most', watchFrom: working * 0.8 }),
+    sentence: say`Pushed ${WAYS[way]} with ${newton(push)}, the outermost of ${joint} is drawn with ${newton(pull)} of ${newton(working)}.`,
+    value: newton(pull),
+    limit: newton(working),
+    where: parts,
+    why: WHY,
+    figure: {
+      id: `racking-${way}`,
+      label: `Pull on the outermost of ${joint}, pushed ${WAYS[way]}`,
+      quantity: newton(pull),
+      formula: `M ÷ reach; M = ${formula}; reach = Σ d² ÷ d_max from the edge they turn about`,
+      inputs: [
+        { label: 'Push', quantity: newton(push) },
+        { label: 'Moment over push', quantity: mm(lever) },
+        { label: 'Reach', quantity: mm(reach) },
+        { label: 'Thick', quantity: mm(diameter) },
+        { label: 'In the leg', quantity: mm(bite) },
+        { label: 'Holds, breaking', quantity: newton(breaking) },
+      ],
+      source,
+      limits: 'Glue on end grain counts for nothing; the top itself and its fasteners not counted.',
+    },
+    wayOut: {
+      say: say`Take mortise and tenon, or make the aprons higher so that more of them stand farther apart`,
+      changes: [{ path: 'joints.corner', value: 'mortise-tenon' }],
+    },
   };
 }
 

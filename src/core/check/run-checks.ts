@@ -1,5 +1,6 @@
 import type { Check, CheckContext, Level } from './check';
 import { cutsInParts, partsInParts } from './collisions';
+import { cornerFasteners, pegsInLegs } from './corner-fasteners';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
 import { cornerTenons, cutAlike } from './joints';
@@ -32,6 +33,8 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   stepAtTheLegs,
   boardsAsDryAsTheAir,
   cornerTenons,
+  cornerFasteners,
+  pegsInLegs,
   screwsThroughTheTop,
   everySlatHeld,
   cutAlike,

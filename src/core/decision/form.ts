@@ -95,6 +95,8 @@ export const BaseSchema = v.variant('kind', [
       reveal: length(0, 100),
     }),
     crossRails: whole(0, 6),
+    /** Across the corners inside, screwed to both aprons and the leg. */
+    cornerBlocks: v.optional(v.boolean(), false),
     /** Low between the legs: at both ends, and with one from end to end in the middle. */
     stretchers: v.optional(
       v.variant('kind', [

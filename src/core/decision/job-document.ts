@@ -41,11 +41,18 @@ export const SeasonSchema = v.object({
 });
 
 export const JointsSchema = v.object({
-  corner: v.picklist(['mortise-tenon', 'loose-tenon']),
+  /** How aprons stand in legs. */
+  corner: v.picklist(['mortise-tenon', 'loose-tenon', 'dowels', 'pocket-screws', 'corner-plate']),
   tenonSchool: v.picklist(['third', 'half']),
   meeting: v.picklist(['auto', 'shortened', 'mitred', 'staggered']),
   /** Into the leg, mm; null lets the rule choose. */
   tenonLength: v.nullable(length(5, 200)),
+  /** Of a tenon or dowel, mm; null lets the school choose. */
+  tenonThickness: v.optional(v.nullable(length(3, 60)), null),
+  /** Above a tenon, up to the apron's upper edge. */
+  haunch: v.optional(v.picklist(['none', 'square', 'sloped']), 'none'),
+  /** Through leg and tenon. */
+  pegs: v.optional(v.picklist(['none', 'straight', 'draw-bored']), 'none'),
 });
 
 const WeightsSchema = v.object({

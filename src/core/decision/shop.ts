@@ -48,6 +48,16 @@ export const ShopSchema = v.object({
         { thickness: 10, width: 28, length: 60 },
       ],
     ),
+    /** Bits that bore a clean round hole. */
+    borers: v.optional(v.pipe(v.array(length(1, 80)), v.maxLength(60)), [6, 8, 10, 12, 20, 25]),
+    /** Dowels kept in stock. */
+    dowels: v.optional(
+      v.pipe(v.array(v.object({ diameter: length(3, 40), length: length(15, 200) })), v.maxLength(40)),
+      [
+        { diameter: 8, length: 40 },
+        { diameter: 10, length: 60 },
+      ],
+    ),
     clamps: v.pipe(v.array(v.object({ length: length(100, 6000), count: whole(1, 200) })), v.maxLength(40)),
     /** What one person lifts, kg. */
     lift: amount(5, 100),

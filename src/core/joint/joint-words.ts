@@ -66,6 +66,61 @@ export const JOINTS: Readonly<Record<JointKind, JointWords>> = {
     order: [say`Mortise to the stop.`, say`Cut shoulders and cheeks; chamfer the tenon’s end.`],
     caution: say`Set the depth stop and try it in waste: a thin wall comes through.`,
   },
+  dowels: {
+    name: 'Dowels',
+    rule: say`Two fifths of the thinner part thick, three and a half times as deep as thick in both parts, no farther apart than four times their thickness.`,
+    mark: say`Bore both parts from their face sides and upper edges with one guide, or with points set in the first part’s holes.`,
+    order: [
+      say`Try bit and dowel in waste: a dowel turns in by hand and does not fall out.`,
+      say`Bore to a stop, ${mm(1)} deeper in each part than the dowel goes in.`,
+      say`Chamfer the dowels’ ends and groove them; glue in the hole, not only on the dowel; clamp the shoulder home.`,
+    ],
+    caution: say`A smooth dowel driven into a hole full of glue splits the leg: the groove lets the glue out.`,
+  },
+  'pocket-screws': {
+    name: 'Pocket screws',
+    rule: say`Screws at 15° from the inside face, their length by the apron’s thickness, two and one more every ${mm(60)}.`,
+    mark: say`On the inside face; the guide stands on the end that meets the leg.`,
+    order: [
+      say`Set the stop collar in waste of the same thickness.`,
+      say`Bore the pockets before the aprons are rounded or finished.`,
+      say`Glue, clamp the faces into line, and drive the screws by hand for the last turn.`,
+    ],
+    caution: say`In hard wood bore the leg for the screws too: one driven without it splits the leg or breaks off.`,
+  },
+  'corner-plate': {
+    name: 'Corner plate',
+    rule: say`The plate stands clear of the leg, so that the nut draws it in; kerfs a third of the apron deep, two bolts where there is height for them.`,
+    mark: say`Both kerfs from the aprons’ ends with one stop; the leg’s holes from its upper end, square to the flat.`,
+    order: [
+      say`Saw the kerfs, cut the flat on the leg’s inner corner below its upper end.`,
+      say`Bore for the hanger bolts, screw them in with two nuts locked on each other.`,
+      say`Hang the plate in both kerfs, draw the nut until the shoulders close; letter leg and corner.`,
+    ],
+    caution: say`Not harder than snug: the kerf’s lip breaks out. Tighten again after the first dry season.`,
+  },
+  'corner-block': {
+    name: 'Corner block',
+    rule: say`Two ends at 45°, three quarters of the apron high, screwed to both aprons and to the leg.`,
+    mark: say`A little under the aprons’ upper edges, so that the top never rides on it.`,
+    order: [
+      say`Cut the ends at 45° from one long piece, and bore for the screws square to the aprons.`,
+      say`After the base is glued, clamp the block into its corner and drive the screws.`,
+      say`The screw into the leg comes last: it draws the corner together.`,
+    ],
+    caution: say`A block that is proud of the aprons lifts the top off its rails.`,
+  },
+  pegs: {
+    name: 'Pegs',
+    rule: say`An eighth of the leg thick, a third of the tenon from its shoulder; two in a tenon over ${mm(55)} high.`,
+    mark: say`From the leg’s inside face and upper end, on its outside face; drawn ones nearer to the shoulder in the tenon by ${mm(1)}.`,
+    order: [
+      say`Bore through the leg’s outer wall and across the mortise, to a stop beyond it.`,
+      say`Put the tenon in dry, mark it through the hole, take it out, shift the mark toward the shoulder and bore it.`,
+      say`Rive the pegs straight-grained, point them over a third of their length, and drive them after the glue.`,
+    ],
+    caution: say`A peg that does not go through by half its thickness of offset splits the tenon: the offset is small.`,
+  },
   'half-lap': {
     name: 'Half-lap',
     rule: say`Each part is cut to half its thickness where they cross, so that their faces lie flush.`,

@@ -20,6 +20,8 @@ export interface Cut {
   solid: Convex;
   /** Outward directions of the faces it comes in by; it must stay inside every other face. */
   open: readonly Vec[];
+  /** Taken out of what joints give the part as well: a peg's hole in a tenon. */
+  late?: true;
 }
 
 /** Wood that stands beyond a part's shoulders. */
@@ -53,6 +55,11 @@ export type JointKind =
   | 'twin-tenon'
   | 'loose-tenon'
   | 'stub-tenon'
+  | 'dowels'
+  | 'pocket-screws'
+  | 'corner-plate'
+  | 'corner-block'
+  | 'pegs'
   | 'half-lap'
   | 'bridle'
   | 'meeting-arms'

@@ -1,147 +1,61 @@
 import type { Joints } from '../decision/job-document';
-import { mm, type Phrase, say } from '../measure/quantity';
-import { glued, type Point, type Tie } from '../restraint/tie';
+import { cornerDowels } from './corner-dowels';
+import type { CornerInput, InsertedCorner } from './corner-joint';
+import { type CornerPlate, cornerPlate } from './corner-plate';
+import { type CornerScrews, cornerScrews } from './corner-screws';
+import { cornerTenons } from './corner-tenons';
 
-/** Two aprons meeting in one leg at a right angle, seen from above. All mm. */
-export interface CornerInput {
-  /** Side of the square leg. */
-  section: number;
-  apronThickness: number;
-  apronHeight: number;
-  /** Set-back of the apron's face from the leg's outside face. */
-  reveal: number;
-  choice: Joints;
-}
+export type CornerJoint = InsertedCorner | CornerScrews | CornerPlate;
 
-export type Meeting = 'clear' | 'shortened' | 'mitred' | 'staggered';
+/** How aprons may stand in legs, where makers differ. Common practice. A new one is one more file and one more line. */
+export const CORNERS: Readonly<
+  Record<
+    Joints['corner'],
+    { name: string; reason: string; one: string; many: string; size: (input: CornerInput) => CornerJoint }
+  >
+> = {
+  'mortise-tenon': {
+    name: 'Mortise and tenon',
+    reason: 'The tenon grows from the apron: its overall length is longer than its shoulder length.',
+    one: 'tenon',
+    many: 'tenons',
+    size: cornerTenons,
+  },
+  'loose-tenon': {
+    name: 'Loose tenon',
+    reason: 'The apron is cut to its shoulder length; a separate tenon goes into leg and apron alike.',
+    one: 'tenon',
+    many: 'tenons',
+    size: cornerTenons,
+  },
+  dowels: {
+    name: 'Dowels',
+    reason: 'Bored with a guide; quick, and as strong as the number and depth of its dowels.',
+    one: 'dowel',
+    many: 'dowels',
+    size: cornerDowels,
+  },
+  'pocket-screws': {
+    name: 'Pocket screws and glue',
+    reason: 'Screws at 15° from the inside: no clamps, no waiting; hidden, and weaker than a tenon when pushed.',
+    one: 'screw',
+    many: 'screws',
+    size: cornerScrews,
+  },
+  'corner-plate': {
+    name: 'Metal corner plate',
+    reason: 'A plate in a kerf of both aprons draws the leg in by a bolt: it comes apart, and wants retightening.',
+    one: 'bolt',
+    many: 'bolts',
+    size: cornerPlate,
+  },
+};
 
-export interface CornerJoint {
-  kind: Joints['corner'];
-  meeting: Meeting;
-  /** Why the tenons meet this way. */
-  reason: Phrase;
-  tenon: {
-    thickness: number;
-    /** Into the leg. */
-    length: number;
-    /** Height of the tenon, or of each of them. */
-    width: number;
-    /** How many stand one above the other in an apron's end. */
-    count: number;
-    /** From the apron's upper edge down to the tenon, filled by a haunch in a mortise-and-tenon. */
-    topSet: number;
-    /** For loose tenons, how far it goes into the apron; otherwise 0: the tenon grows from the apron. */
-    intoApron: number;
-  };
-  /** Wood between the mortise and the leg's outside face. */
-  wallOutside: number;
-  /** Wood between the mortise's end and the far face of the leg. */
-  wallBehind: number;
-  /** Distance between the two tenons inside the leg; below zero they collide. */
-  clearance: number;
-  /** The length the rule aims at: two thirds of the leg. */
-  aim: number;
-}
+export const legCorner = (input: CornerInput): CornerJoint => CORNERS[input.choice.corner].size(input);
 
-/** Left between two tenons' ends so that neither bottoms on the other. */
-export const TENON_GAP = 1;
-/** The least wall left behind a mortise. */
-export const LEAST_BACK_WALL = 8;
+/** Whether something is let into the leg and glued, with a room of its own in it. */
+export const isInserted = (corner: CornerJoint | null): corner is InsertedCorner =>
+  corner !== null && 'tenon' in corner;
 
-const half = (value: number) => Math.round(value * 2) / 2;
-const halfDown = (value: number) => Math.floor(value * 2 + 1e-9) / 2;
-
-/**
- * Tenon thickness by school (common practice): a third of the apron; or, where the leg is at least twice as thick as
- * the apron, half of it.
- */
-export function tenonThickness(school: Joints['tenonSchool'], apronThickness: number, section: number): number {
-  const much = section >= 2 * apronThickness;
-  return half(school === 'half' && much ? apronThickness / 2 : apronThickness / 3);
-}
-
-/**
- * Sizes the corner: thickness by school, length towards two thirds of the leg, and how two tenons in one leg keep out
- * of each other's way. With the leg's outside corner at (0, 0), each tenon's middle lies c = reveal + apron/2 from the
- * outside, so a tenon may run in to S − (c + t/2) before it meets the other; mitred it reaches to S − (c − t/2);
- * staggered (each half as high) it passes by and stops at the back wall.
- */
-export function legCorner(input: CornerInput): CornerJoint {
-  const { section, apronThickness, apronHeight, reveal, choice } = input;
-  const loose = choice.corner === 'loose-tenon';
-  const thickness = tenonThickness(choice.tenonSchool, apronThickness, section);
-  const middle = reveal + apronThickness / 2;
-  const beforeMeeting = section - (middle + thickness / 2) - TENON_GAP;
-  const untilMitre = section - (middle - thickness / 2) - TENON_GAP;
-  const untilBackWall = section - LEAST_BACK_WALL;
-  const aim = half((section * 2) / 3);
-
-  const asked = choice.tenonLength;
-  const wanted = asked ?? Math.min(aim, untilBackWall);
-  const meeting = choice.meeting === 'auto' ? chooseMeeting(wanted, beforeMeeting, untilMitre) : choice.meeting;
-  const room = { clear: beforeMeeting, shortened: beforeMeeting, mitred: untilMitre, staggered: untilBackWall }[
-    meeting
-  ];
-  const tenonLength = asked ?? Math.max(0, halfDown(Math.min(wanted, room, untilBackWall)));
-
-  const topSet = half(Math.min(apronHeight / 4, 20));
-  const bottomShoulder = Math.min(6, apronHeight / 10);
-  const available = apronHeight - topSet - bottomShoulder;
-  const staggered = meeting === 'staggered';
-  const count = loose && available >= 70 && !staggered ? 2 : 1;
-  const width = half(staggered ? available / 2 : count === 2 ? (available - 12) / 2 : available);
-
-  const clearance = staggered ? 0 : (meeting === 'mitred' ? untilMitre : beforeMeeting) + TENON_GAP - tenonLength;
-  return {
-    kind: choice.corner,
-    meeting,
-    reason: reasonFor(meeting, { wanted, beforeMeeting, untilMitre, tenonLength, chosen: choice.meeting !== 'auto' }),
-    tenon: { thickness, length: tenonLength, width, count, topSet, intoApron: loose ? tenonLength : 0 },
-    wallOutside: middle - thickness / 2,
-    wallBehind: section - tenonLength,
-    clearance,
-    aim,
-  };
-}
-
-function chooseMeeting(wanted: number, beforeMeeting: number, untilMitre: number): Meeting {
-  if (wanted <= beforeMeeting) return 'clear';
-  // A tenon shortened by less than a tenth of what the rule asks is simpler to cut than a mitred one.
-  if (beforeMeeting >= 0.9 * wanted) return 'shortened';
-  return untilMitre >= 0.75 * wanted ? 'mitred' : 'staggered';
-}
-
-function reasonFor(
-  meeting: Meeting,
-  at: { wanted: number; beforeMeeting: number; untilMitre: number; tenonLength: number; chosen: boolean },
-): Phrase {
-  const lead = at.chosen ? 'Chosen by you. ' : '';
-  switch (meeting) {
-    case 'clear':
-      return say`${lead}The tenons end ${mm(at.tenonLength)} into the leg, before they would meet at ${mm(at.beforeMeeting)}.`;
-    case 'shortened':
-      return say`${lead}Both tenons stop at ${mm(at.tenonLength)}, short of the place where they would meet, ${mm(at.beforeMeeting)} in; the rule asked for ${mm(at.wanted)}.`;
-    case 'mitred':
-      return say`${lead}Square tenons would meet at ${mm(at.beforeMeeting)}; with their ends mitred each reaches up to ${mm(at.untilMitre)}.`;
-    case 'staggered':
-      return say`${lead}One tenon passes above the other, each half as high, so that both go in ${mm(at.tenonLength)}.`;
-  }
-}
-
-/**
- * What the corner ties: the tenon's height is glued across the leg's length, its depth across the leg's section; both are
- * held narrow enough by the rules of size.
- */
-export function cornerTies(given: {
-  leg: { id: string; name: string };
-  apron: { id: string; name: string };
-  /** Middle of the glued tenon. */
-  at: Point;
-  tenonWidth: number;
-}): Tie[] {
-  const { leg, apron, at, tenonWidth } = given;
-  return glued(
-    { id: `${leg.id}/${apron.id}`, name: `${apron.name} in ${leg.name.toLowerCase()}`, a: leg.id, b: apron.id, at },
-    { z: tenonWidth },
-  );
-}
+export { type CornerInput, type InsertedCorner, LEAST_BACK_WALL, type Meeting } from './corner-joint';
+export { tenonThickness } from './corner-tenons';

@@ -1,22 +1,21 @@
 import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
-import { type CornerJoint, LEAST_BACK_WALL, legCorner } from '../joint/leg-corner';
+import { CORNERS as CORNER_KINDS, type CornerJoint, LEAST_BACK_WALL, legCorner } from '../joint/leg-corner';
 import { stubTenonLength, stubTies } from '../joint/stub-tenon';
-import { mitre, tenonJoint } from '../joint/tenon';
-import { tenonModulus } from '../joint/tenon-strength';
+import { tenonJoint } from '../joint/tenon';
 import type { Problem } from '../measure/problem';
 import { clipAll, planeThrough } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
+import { cornerBlocks } from './corner-blocks';
+import { cornerFittings, cornerResists, legCorners } from './leg-corners';
 import { legStretchers } from './leg-stretchers';
-import { blockOf, type Draft, type Fitting, forJoint } from './part';
+import { blockOf, type Draft, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { settleLegApron } from './settle-locks';
 
 /** Below the apron before a taper begins, mm; common practice. */
 const BEFORE_TAPER = 15;
-/** Between the two loose tenons of one end, mm. */
-const BETWEEN_LOOSE = 12;
 
 /** Four legs, four aprons and perhaps cross rails between the long aprons. */
 export function legApronBase(
@@ -26,7 +25,7 @@ export function legApronBase(
 ): BasePlan {
   const cornerFor = (section: number, apronThickness: number, apronHeight: number) =>
     legCorner({ section, apronThickness, apronHeight, reveal: form.apron.reveal, choice: joints });
-  const grown = (corner: CornerJoint) => (corner.kind === 'mortise-tenon' ? corner.tenon.length : 0);
+  const grown = (own: CornerJoint) => (own.kind === 'mortise-tenon' ? own.tenon.length : 0);
 
   const settled = settleLegApron(form, whole.top, top, bench, (s, t, h) => grown(cornerFor(s, t, h)));
   const { leg, apron } = settled;
@@ -87,6 +86,15 @@ export function legApronBase(
   const rails = crossRails(form.crossRails, base, apronInset, apron, leg.length);
 
   const low = legStretchers(form, base, leg, legs);
+  const [front, ends] = [aprons.slice(0, LONG.length), aprons.slice(LONG.length)];
+  const blocks = form.cornerBlocks
+    ? cornerBlocks({
+        legs,
+        long: front,
+        short: ends,
+        taken: corner.kind === 'pocket-screws' ? corner.screw.places : [],
+      })
+    : { drafts: [], joints: [], fittings: [], problems: [] };
 
   const inside = base.width / 2 - form.apron.reveal - apron.thickness;
   const endInside = shortX - apron.thickness / 2;
@@ -111,8 +119,8 @@ export function legApronBase(
     ...rails.map((rail) => across(rail.id, rail.frame.at[0], inside)),
   ];
   return {
-    drafts: [...legs, ...aprons, ...rails, ...low.drafts],
-    joints: [...corners(legs, aprons, corner), ...stubs(aprons, rails), ...low.joints],
+    drafts: [...legs, ...aprons, ...rails, ...low.drafts, ...blocks.drafts],
+    joints: [...legCorners(legs, aprons, corner, joints), ...stubs(aprons, rails), ...low.joints, ...blocks.joints],
     rests,
     underside: leg.length,
     clearAcross: inside,
@@ -138,8 +146,8 @@ export function legApronBase(
     ],
     racking: racking(leg, apron, shoulder, corner),
     corner,
-    fittings: looseTenons(corner),
-    problems: [...impossible(form, settled), ...low.problems],
+    fittings: [...cornerFittings(corner, joints, leg.section), ...blocks.fittings],
+    problems: [...impossible(form, settled, corner), ...low.problems, ...blocks.problems],
   };
 }
 
@@ -154,9 +162,7 @@ function racking(
   corner: CornerJoint,
 ): Racking[] {
   const height = leg.length - apron.height / 2;
-  const places =
-    corner.tenon.count === 1 ? [0] : [-1, 1].map((side) => (side * (corner.tenon.width + BETWEEN_LOOSE)) / 2);
-  const modulus = tenonModulus({ ...corner.tenon, places });
+  const resists = cornerResists(corner, apron.height);
   const [ofLeg, ofApron] = [leg.section ** 4 / 12, (apron.thickness * apron.height ** 3) / 12];
   const ways = [
     ['along', shoulder.long, ['apron-front', 'apron-back']],
@@ -164,10 +170,10 @@ function racking(
   ] as const;
   return ways.map(([way, span, parts]) => ({
     way,
-    joint: 'the aprons’ tenons',
+    joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
     parts,
     lever: height / 4,
-    modulus,
+    resists,
     sway: (height ** 2 / 24) * ((2 * height) / ofLeg + (span + leg.section) / ofApron),
     formula: 'push ÷ 4 legs · height of the apron’s middle',
   }));
@@ -204,48 +210,6 @@ function taperedLeg(
     return planeThrough(point, axis === 1 ? [-slope, side, 0] : [-slope, 0, side]);
   };
   return clipAll(block, [plane(1, inward[0]), plane(2, inward[1])]);
-}
-
-/** Every apron's end in its leg: one tenon, or two loose ones above each other. */
-function corners(legs: readonly Draft[], aprons: readonly Draft[], corner: CornerJoint): Joint[] {
-  const { tenon, meeting } = corner;
-  return aprons.flatMap((apron) => {
-    const long = apron.frame.length[0] === 1;
-    const [along, beside] = long ? ([0, 1] as const) : ([1, 0] as const);
-    return legs
-      .filter((leg) => Math.sign(leg.frame.at[beside]) === Math.sign(apron.frame.at[beside]))
-      .flatMap((leg) => {
-        const outward = Math.sign(leg.frame.at[along]);
-        const face = leg.frame.at[along] - (outward * leg.size.width) / 2;
-        const way: Vec = long ? [outward, 0, 0] : [0, outward, 0];
-        const middle = apron.frame.at[beside];
-        // Where two tenons meet, each is mitred from its long outer cheek back to its short inner one.
-        const side = Math.sign(middle);
-        const tip = face + outward * tenon.length;
-        const outer = middle + (side * tenon.thickness) / 2;
-        const point: Vec = long ? [tip, outer, 0] : [outer, tip, 0];
-        const inward: Vec = long ? [0, -side, 0] : [-side, 0, 0];
-        const upper = apron.frame.at[2] + apron.size.width / 2 - tenon.topSet;
-        return Array.from({ length: tenon.count }, (_, i) => {
-          // Staggered, the short aprons' tenons stand under the long ones'.
-          const down = i * (tenon.width + BETWEEN_LOOSE) + (meeting === 'staggered' && !long ? tenon.width : 0);
-          const z = upper - down - tenon.width / 2;
-          return tenonJoint({
-            id: `${leg.id}/${apron.id}${tenon.count > 1 ? `/${i + 1}` : ''}`,
-            kind: corner.kind,
-            into: forJoint(leg),
-            from: forJoint(apron),
-            at: long ? [face, middle, z] : [middle, face, z],
-            along: way,
-            wide: [0, 0, 1],
-            size: tenon,
-            back: tenon.intoApron,
-            ...(meeting === 'mitred' ? { ends: [mitre(point, way, inward)] } : {}),
-            ruled: 'leg-corner',
-          });
-        });
-      });
-  });
 }
 
 const RAIL_SET = 6;
@@ -307,14 +271,19 @@ function stubs(aprons: readonly Draft[], rails: readonly Draft[]): Joint[] {
   );
 }
 
-function looseTenons(corner: CornerJoint): Fitting[] {
-  if (corner.kind !== 'loose-tenon') return [];
-  const { thickness, width, length, intoApron, count } = corner.tenon;
-  return [{ name: 'Loose tenons', count: 8 * count, size: [thickness, width, length + intoApron] }];
-}
-
-function impossible(form: BaseOf<'leg-apron'>, settled: ReturnType<typeof settleLegApron>): Problem[] {
+function impossible(
+  form: BaseOf<'leg-apron'>,
+  settled: ReturnType<typeof settleLegApron>,
+  corner: CornerJoint,
+): Problem[] {
   const problems: Problem[] = [];
+  if (form.cornerBlocks && corner.kind === 'corner-plate') {
+    problems.push({
+      problem: 'A corner block and a corner plate want the same corner.',
+      where: 'form.base.cornerBlocks',
+      wayOut: 'Leave the blocks away: the plate does their work.',
+    });
+  }
   const { base, leg, apron } = settled;
   if (base.length < 2 * leg.section + 50 || base.width < 2 * leg.section + 50) {
     const across = base.width < 2 * leg.section + 50;

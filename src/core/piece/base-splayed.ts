@@ -179,7 +179,7 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
         parts: spokes.flatMap(({ upright, beam }) => [upright.id, beam.id]),
         // Legs take of a push by the square of the cosine to it, all together half their number.
         lever: low / (form.legs / 2),
-        modulus: tenonModulus({ thickness: tongue, width: arm.height }),
+        resists: { kind: 'bent', modulus: tenonModulus({ thickness: tongue, width: arm.height }) },
         sway: low ** 3 / (3 * (form.legs / 2) * ((leg.thickness * leg.width ** 3) / 12)),
         formula: 'push ÷ half the number of legs · height to the arm',
       },

@@ -191,7 +191,7 @@ export function xFrameBase(
         joint: 'the stretcher’s tenons',
         parts: ['stretcher', ...frames.flatMap(({ legs }) => legs.map((draft) => draft.id))],
         lever: underside / 2,
-        modulus: tenonModulus(rail),
+        resists: { kind: 'bent', modulus: tenonModulus(rail) },
         // Two legs a frame bend through their thickness; from the crossing both ways, as two posts do from a stretcher.
         sway: swayHeldByBar({
           height: underside,

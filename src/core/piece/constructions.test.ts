@@ -25,8 +25,11 @@ const solid = (convex: Convex) => hull(corners(convex).map((p) => [...p]));
 /** A part as it is made, by a library for solids: its body, tenons added, mortises and notches taken out. */
 const made = (part: Part) => {
   const body = union(part.body.map((own) => solid(solidInPiece(part.frame, own))));
-  const cut = part.removed.reduce((rest, { solid: taken }) => rest.subtract(solid(taken)), body);
-  return part.added.length === 0 ? cut : union([cut, ...part.added.map((grown) => solid(grown.solid))]);
+  const less = (whole: Manifold, late: boolean) =>
+    part.removed
+      .filter((cut) => (cut.late ?? false) === late)
+      .reduce((rest, { solid: taken }) => rest.subtract(solid(taken)), whole);
+  return less(union([less(body, false), ...part.added.map((grown) => solid(grown.solid))]), true);
 };
 
 describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, { document, bad }) => {
@@ -90,10 +93,15 @@ describe('together they cover', () => {
       'bolted',
       'breadboard',
       'bridle',
+      'corner-block',
+      'corner-plate',
+      'dowels',
       'half-lap',
       'loose-tenon',
       'meeting-arms',
       'mortise-tenon',
+      'pegs',
+      'pocket-screws',
       'screwed',
       'stub-tenon',
       'through-tenon',

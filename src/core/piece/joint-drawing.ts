@@ -48,6 +48,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   bearer: 'bearer',
   pad: 'pad',
   batten: 'batten',
+  block: 'corner block',
 };
 
 function familyWords(into: Part, from: Part): string {

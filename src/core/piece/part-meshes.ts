@@ -40,10 +40,14 @@ function madeSolid(part: Part, { Manifold }: Pick<ManifoldToplevel, 'Manifold'>)
     return solid;
   };
   const body = keep(Manifold.union(part.placed.map((own) => keep(hull(own)))));
-  const taken = part.removed.map(({ solid }) => keep(hull(solid)));
-  const cut = taken.length > 0 ? keep(body.subtract(keep(Manifold.union(taken)))) : body;
+  const less = (solid: Manifold, late: boolean) => {
+    const taken = part.removed.filter((cut) => (cut.late ?? false) === late).map((cut) => keep(hull(cut.solid)));
+    return taken.length > 0 ? keep(solid.subtract(keep(Manifold.union(taken)))) : solid;
+  };
   const grown = part.added.map(({ solid }) => keep(hull(solid)));
-  const whole = Manifold.union([cut, ...grown]);
+  const joined = keep(Manifold.union([less(body, false), ...grown]));
+  const whole = less(joined, true);
+  used.splice(used.indexOf(whole), 1);
   for (const solid of new Set(used)) solid.delete();
   return whole;
 }

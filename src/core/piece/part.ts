@@ -17,7 +17,8 @@ export type PartKind =
   | 'stretcher'
   | 'bearer'
   | 'pad'
-  | 'batten';
+  | 'batten'
+  | 'block';
 
 export interface Size {
   /** Along the grain. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { change, demoJob, sixSeats } from '../../../tests/fixtures/demo';
+import { change, demoJob, insertedCorner, sixSeats } from '../../../tests/fixtures/demo';
 import { volumeOf } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { solidInPiece } from '../solid/frame';
@@ -19,7 +19,7 @@ describe('a leg-and-apron table', () => {
   it('has aprons whose overall length is their shoulder length and both tenons', () => {
     const { parts, corner } = piece();
     const apron = parts.find((p) => p.id === 'apron-front')!;
-    expect(apron.size.length).toBe(apron.shoulderLength + 2 * corner!.tenon.length);
+    expect(apron.size.length).toBe(apron.shoulderLength + 2 * insertedCorner({ corner }).tenon.length);
     expect(apron.size.length).toBe(738);
     expect(apron.shoulderLength).toBe(670);
   });

@@ -73,6 +73,13 @@ export interface BendingPart {
   path: string;
 }
 
+/** What takes the moment in a joint: tenons that are bent, or a row of fasteners that are drawn. mm */
+export type Resistance =
+  /** Section modulus at its root, mm³. */
+  | { kind: 'bent'; modulus: number }
+  /** The moment over the force in the one farthest from the edge they turn about. */
+  | { kind: 'drawn'; what: 'dowel' | 'screw' | 'bolt'; reach: number; diameter: number; bite: number };
+
 /** How a base stands against a push at the height of the top. */
 export interface Racking {
   way: 'along' | 'across';
@@ -81,8 +88,7 @@ export interface Racking {
   parts: readonly string[];
   /** Moment in one joint over the push, mm. */
   lever: number;
-  /** Section modulus of the joint where it is bent, mm³. */
-  modulus: number;
+  resists: Resistance;
   /** What the top goes sideways times E over the push, 1/mm: joints taken as stiff, feet as resting. */
   sway: number;
   /** How the lever was found. */

@@ -51,6 +51,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         leg: { section: large ? 65 : 55, taper: { kind: 'tapered', foot: large ? 42 : 34 }, making: { kind: 'solid' } },
         apron: { height: large ? 90 : 75, thickness: 22, reveal: 5 },
         crossRails: large ? 1 : 0,
+        cornerBlocks: false,
         stretchers: { kind: 'none' },
       };
     case 'trestle':

@@ -17,6 +17,14 @@ interface BaseWords {
 
 const degrees = (angle: number) => `${angle.toFixed(1)}°`;
 
+const CORNER_WORK = {
+  'mortise-tenon': 'Mortise the legs, then tenon the aprons; lay the legs out together',
+  'loose-tenon': 'Cut mortises for the loose tenons; lay the legs out together',
+  dowels: 'Bore legs and aprons for the dowels with one guide; lay the legs out together',
+  'pocket-screws': 'Bore the pockets in the aprons; bore the legs for their screws',
+  'corner-plate': 'Saw the kerfs for the plates; cut the flats on the legs and bore for the bolts',
+} as const;
+
 /** A new kind of base is one more line here. */
 function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
   const { base } = form;
@@ -25,10 +33,7 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
   switch (base.kind) {
     case 'leg-apron':
       return {
-        joints:
-          piece.corner?.kind === 'loose-tenon'
-            ? 'Cut mortises for the loose tenons; lay the legs out together'
-            : 'Mortise the legs, then tenon the aprons; lay the legs out together',
+        joints: CORNER_WORK[piece.corner?.kind ?? 'mortise-tenon'],
         marking:
           'Mark inside faces and letters on all four legs before the first cut. Chisel and cutter away from the other hand.',
         shaping:

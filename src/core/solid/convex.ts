@@ -49,6 +49,23 @@ export function prism(outline: readonly (readonly [number, number])[], from: num
   return { faces: [[...lower].reverse(), upper, ...sides] };
 }
 
+/** Sides that a bored hole or a dowel is drawn with. */
+const ROUND = 12;
+
+/** Something round about the line from one point to another, as a many-sided prism with the area of its circle. mm */
+export function rod(from: Vec, to: Vec, diameter: number): Convex {
+  const axis = unit(minus(to, from));
+  const aside = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0]));
+  const other = cross(axis, aside);
+  const radius = (diameter / 2) * Math.sqrt((2 * Math.PI) / (ROUND * Math.sin((2 * Math.PI) / ROUND)));
+  const ring = (at: Vec) =>
+    Array.from({ length: ROUND }, (_, i): Vec => {
+      const angle = (2 * Math.PI * (i + 0.5)) / ROUND;
+      return plus(at, plus(times(aside, radius * Math.cos(angle)), times(other, radius * Math.sin(angle))));
+    });
+  return stacked([ring(from), ring(to)]);
+}
+
 /** A solid of loops over one another, each of as many corners, corner i over corner i; the lowest and the highest close it. */
 export function stacked(loops: readonly (readonly Vec[])[]): Convex {
   const [lowest, highest] = [loops[0] ?? [], loops.at(-1) ?? []];

@@ -119,6 +119,19 @@ function LegApronFields() {
         onCommit={change('form.base.crossRails')}
       />
       <Choice
+        label="Corner blocks"
+        value={base.cornerBlocks ? 'all' : 'none'}
+        options={[
+          { value: 'none', label: 'None' },
+          {
+            value: 'all',
+            label: 'In all corners',
+            reason: 'Screwed to both aprons and the leg: they take the strain off the joints.',
+          },
+        ]}
+        onCommit={(kind) => change('form.base.cornerBlocks')(kind === 'all')}
+      />
+      <Choice
         label="Low stretchers"
         value={base.stretchers.kind}
         options={[

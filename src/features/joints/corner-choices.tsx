@@ -1,35 +1,43 @@
 'use client';
 
-import type { Piece } from '@/core';
-import { Choice, LengthField } from '@/ui/fields';
+import { CORNERS, type Piece } from '@/core';
+import { Choice, LengthField, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useChange, useDerived, useJobState } from '../job/job-context';
 
 type Corner = NonNullable<Piece['corner']>;
 
+const kinds = Object.entries(CORNERS).map(([value, { name }]) => ({
+  value: value as keyof typeof CORNERS,
+  label: name,
+}));
+
 /** How aprons stand in legs: the choices where makers differ. */
 export function CornerChoices() {
   const joints = useJobState((state) => state.document.joints);
   const change = useChange();
+  const tenoned = joints.corner === 'mortise-tenon' || joints.corner === 'loose-tenon';
   return (
     <>
-      <Choice
+      <Select
         label="Leg and apron"
         value={joints.corner}
+        options={kinds}
+        hint={CORNERS[joints.corner].reason}
+        wide
         onCommit={change('joints.corner')}
-        options={[
-          {
-            value: 'mortise-tenon',
-            label: 'Mortise and tenon',
-            reason: 'The tenon grows from the apron: its overall length is longer than its shoulder length.',
-          },
-          {
-            value: 'loose-tenon',
-            label: 'Loose tenon',
-            reason: 'The apron is cut to its shoulder length; a separate tenon goes into leg and apron alike.',
-          },
-        ]}
       />
+      {tenoned ? <TenonChoices /> : null}
+      {joints.corner === 'dowels' ? <DowelChoices /> : null}
+    </>
+  );
+}
+
+function TenonChoices() {
+  const joints = useJobState((state) => state.document.joints);
+  const change = useChange();
+  return (
+    <>
       <Choice
         label="Tenon thickness"
         value={joints.tenonSchool}
@@ -47,6 +55,13 @@ export function CornerChoices() {
           },
         ]}
       />
+      <OwnLength
+        label="Thickness of your own"
+        path="tenonThickness"
+        least={3}
+        most={60}
+        hint="Empty: by the school above."
+      />
       <Choice
         label="Two tenons in one leg"
         value={joints.meeting}
@@ -58,32 +73,146 @@ export function CornerChoices() {
           { value: 'staggered', label: 'Staggered' },
         ]}
       />
-      <LengthField
+      <OwnLength
         label="Tenon length"
-        mm={joints.tenonLength}
+        path="tenonLength"
         least={5}
         most={200}
-        allowEmpty="by rule"
-        onCommit={change('joints.tenonLength')}
-        onEmpty={() => change('joints.tenonLength')(null)}
         hint="Empty: two thirds of the leg, less where they would meet."
+      />
+      {joints.corner === 'mortise-tenon' ? (
+        <Choice
+          label="Haunch"
+          value={joints.haunch}
+          onCommit={change('joints.haunch')}
+          options={[
+            { value: 'none', label: 'None' },
+            {
+              value: 'square',
+              label: 'Square',
+              reason: 'As deep as the tenon is thick, up to the upper edge: keeps the apron from twisting.',
+            },
+            { value: 'sloped', label: 'Sloped', reason: 'Runs out at the upper edge: nothing shows on the leg’s end.' },
+          ]}
+        />
+      ) : null}
+      <Choice
+        label="Pegs"
+        value={joints.pegs}
+        onCommit={change('joints.pegs')}
+        options={[
+          { value: 'none', label: 'None' },
+          { value: 'straight', label: 'Straight' },
+          {
+            value: 'draw-bored',
+            label: 'Draw-bored',
+            reason: 'The tenon’s hole is nearer to the shoulder: the peg draws it home where no clamp reaches.',
+          },
+        ]}
       />
     </>
   );
 }
 
-export function CornerFigures({ corner }: { corner: Corner }) {
-  const { figures } = useDerived();
+function DowelChoices() {
+  const joints = useJobState((state) => state.document.joints);
+  const change = useChange();
   return (
     <>
-      <FigureLine label="Tenon thickness" figure={figures['tenon-thickness-used']} />
-      <FigureLine
-        label={corner.tenon.count > 1 ? `Tenon height, each of ${corner.tenon.count}` : 'Tenon height'}
-        figure={figures['tenon-height']}
+      <OwnLength
+        label="Dowel, thick"
+        path="tenonThickness"
+        least={3}
+        most={60}
+        hint="Empty: the one nearest to two fifths of the apron."
       />
-      <FigureLine label="Set down from the upper edge" figure={figures['tenon-set-down']} />
-      <FigureLine label="Long apron, overall" figure={figures['apron-overall']} />
-      <FigureLine label="Long apron, between shoulders" figure={figures['apron-shoulder']} />
+      <Choice
+        label="Where they would meet"
+        value={joints.meeting === 'mitred' ? 'auto' : joints.meeting}
+        onCommit={change('joints.meeting')}
+        options={[
+          { value: 'auto', label: 'By rule' },
+          { value: 'shortened', label: 'Shortened' },
+          { value: 'staggered', label: 'Between', reason: 'Those of one apron stand between those of the other.' },
+        ]}
+      />
+      <OwnLength
+        label="Into the leg"
+        path="tenonLength"
+        least={5}
+        most={200}
+        hint="Empty: three and a half times the dowel, less where they would meet."
+      />
     </>
   );
+}
+
+/** A length that the rule chooses where it is left empty. */
+function OwnLength({
+  label,
+  path,
+  least,
+  most,
+  hint,
+}: {
+  label: string;
+  path: 'tenonThickness' | 'tenonLength';
+  least: number;
+  most: number;
+  hint: string;
+}) {
+  const joints = useJobState((state) => state.document.joints);
+  const change = useChange();
+  return (
+    <LengthField
+      label={label}
+      mm={joints[path]}
+      least={least}
+      most={most}
+      allowEmpty="by rule"
+      onCommit={change(`joints.${path}`)}
+      onEmpty={() => change(`joints.${path}`)(null)}
+      hint={hint}
+    />
+  );
+}
+
+/** In the order in which a corner is marked out; those that a kind does not have are not there. */
+const LINES = [
+  'screw-length',
+  'screw-bite',
+  'screw-seat',
+  'screw-pitch',
+  'plate-kerf',
+  'bolt-bite',
+  'bolt-flat',
+  'tenon-thickness-used',
+  'tenon-height',
+  'tenon-pitch',
+  'tenon-into-apron',
+  'tenon-set-down',
+  'haunch',
+  'peg-relish',
+  'apron-overall',
+  'apron-shoulder',
+];
+
+/** The figure that stands first beside the drawing of a corner. */
+export const leadOf = (corner: Corner): { figure: string; words: string } => {
+  switch (corner.kind) {
+    case 'pocket-screws':
+      return { figure: 'screw-bite', words: 'of screw in the leg' };
+    case 'corner-plate':
+      return { figure: 'bolt-bite', words: 'of bolt in the leg' };
+    default:
+      return { figure: 'tenon-length', words: 'into the leg' };
+  }
+};
+
+export function CornerFigures() {
+  const { figures } = useDerived();
+  return LINES.flatMap((id) => {
+    const figure = figures[id];
+    return figure ? [<FigureLine key={id} label={figure.label} figure={figure} />] : [];
+  });
 }

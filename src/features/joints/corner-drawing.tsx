@@ -1,10 +1,13 @@
 'use client';
 
+import { CORNERS, cornerFromAbove, isInserted, POCKET_ANGLE } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useDerived, useLook } from '../job/job-context';
 
-/** One leg from above with both aprons and their tenons inside it, to scale. */
+const COS_POCKET = Math.cos((POCKET_ANGLE * Math.PI) / 180);
+
+/** One leg from above with both aprons and what holds them in it, to scale. */
 export function CornerDrawing() {
   const { piece } = useDerived();
   const { lit, light } = useLook();
@@ -22,19 +25,7 @@ export function CornerDrawing() {
   const [ox, oy] = [(size.width - (s + shown) * scale) / 2 + 10, Math.max(84, (size.height - (s + shown) * scale) / 2)];
   const x = (mm: number) => ox + mm * scale;
   const y = (mm: number) => oy + mm * scale;
-  const { tenon, meeting } = corner;
-  const [near, far] = [reveal + t / 2 - tenon.thickness / 2, reveal + t / 2 + tenon.thickness / 2];
-  const tip = s - tenon.length;
-  const cut = meeting === 'mitred' ? Math.min(tenon.thickness, tenon.length) : 0;
-  // The mitre runs from the long outer face of each tenon back to its short inner face.
-  const along = [
-    [s + tenon.intoApron, near],
-    [tip, near],
-    [tip + cut, far],
-    [s + tenon.intoApron, far],
-  ] as const;
   const points = (list: readonly (readonly [number, number])[]) => list.map(([a, b]) => `${x(a)},${y(b)}`).join(' ');
-  const flipped = along.map(([a, b]) => [b, a] as const);
   const isLit = (id: string) => lit.includes(id);
   const part = (id: string) => ({ onPointerEnter: () => light([id]), onPointerLeave: () => light([]) });
   const text = (px: number, py: number, words: string, anchor: 'start' | 'middle' | 'end' = 'middle') => (
@@ -66,7 +57,7 @@ export function CornerDrawing() {
         width={size.width}
         height={size.height}
         role="img"
-        aria-label={`A corner from above: tenons ${units.length(tenon.length)} into a leg of ${units.length(s)}, ${meeting}`}
+        aria-label={`A corner from above: ${CORNERS[corner.kind].name.toLowerCase()} in a leg of ${units.length(s)}`}
       >
         <rect
           x={x(0)}
@@ -89,28 +80,51 @@ export function CornerDrawing() {
           className={wood('apron-left')}
           {...part('apron-left')}
         />
-        <g className={corner.clearance < 0 ? 'fill-stop-tint stroke-stop' : 'fill-paper stroke-ink'} strokeWidth={1.1}>
-          <polygon
-            points={points(flipped)}
-            strokeDasharray={meeting === 'staggered' ? '4 3' : undefined}
-            {...part('apron-left')}
-          />
-          <polygon points={points(along)} {...part('apron-front')} fillOpacity={0.85} />
+        <g
+          className={
+            isInserted(corner) && corner.clearance < 0 ? 'fill-stop-tint stroke-stop' : 'fill-paper stroke-ink'
+          }
+          strokeWidth={1.1}
+        >
+          {cornerFromAbove(piece).map(({ key, part: from, loop, lower }) => (
+            <polygon
+              key={key}
+              points={points(loop)}
+              fillOpacity={0.85}
+              strokeDasharray={lower ? '4 3' : undefined}
+              {...part(from)}
+            />
+          ))}
         </g>
-        {across(tip, s, y(0) - 20, tenon.length)}
         {across(0, s, y(0) - 48, s)}
-        {tenon.intoApron > 0 ? across(s, s + tenon.intoApron, y(0) - 20, tenon.intoApron) : null}
-        <line
-          x1={x(s + shown) + 14}
-          x2={x(s + shown) + 14}
-          y1={y(near)}
-          y2={y(far)}
-          className="stroke-ink-2"
-          strokeWidth={3}
-        />
-        {text(x(s + shown) + 24, y((near + far) / 2), `tenon ${units.length(tenon.thickness, true)}`, 'start')}
+        {isInserted(corner) ? (
+          <>
+            {across(s - corner.tenon.length, s, y(0) - 20, corner.tenon.length)}
+            {corner.tenon.intoApron > 0
+              ? across(s, s + corner.tenon.intoApron, y(0) - 20, corner.tenon.intoApron)
+              : null}
+            <line
+              x1={x(s + shown) + 14}
+              x2={x(s + shown) + 14}
+              y1={y(reveal + t / 2 - corner.tenon.thickness / 2)}
+              y2={y(reveal + t / 2 + corner.tenon.thickness / 2)}
+              className="stroke-ink-2"
+              strokeWidth={3}
+            />
+            {text(
+              x(s + shown) + 24,
+              y(reveal + t / 2),
+              `${CORNERS[corner.kind].one} ${units.length(corner.tenon.thickness, true)}`,
+              'start',
+            )}
+          </>
+        ) : corner.kind === 'pocket-screws' ? (
+          across(s - corner.screw.bite * COS_POCKET, s, y(0) - 20, corner.screw.bite * COS_POCKET)
+        ) : (
+          across(s, s + corner.plate.kerfAt, y(0) - 20, corner.plate.kerfAt)
+        )}
         {text(x(s + shown) - 8, y(reveal + t) + 14, `apron ${units.length(t)}`, 'end')}
-        {text(x(0) - 12, y(near / 2), `wall ${units.length(corner.wallOutside, true)}`, 'end')}
+        {text(x(0) - 12, y(reveal / 2), `wall ${units.length(corner.wallOutside, true)}`, 'end')}
         {text(x(0) - 12, y(s) - 10, 'leg', 'end')}
       </svg>
     </div>

@@ -5,11 +5,11 @@ import { drawJoint, drawView, JOINTS, jointFamilies, jointFigures } from '@/core
 import { LengthField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
-import { Length, PhraseText } from '@/ui/units';
+import { PhraseText } from '@/ui/units';
 import { useTabs } from '../form/piece-drawing';
 import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
-import { CornerChoices, CornerFigures } from './corner-choices';
+import { CornerChoices, CornerFigures, leadOf } from './corner-choices';
 import { CornerDrawing } from './corner-drawing';
 import { FullSizeView } from './full-size-view';
 import { JointCard } from './joint-card';
@@ -72,10 +72,8 @@ export function JointsStep() {
         corner && shown === 'corner' ? (
           <>
             <p>
-              <FigureButton figure={figures['tenon-length']} big>
-                <Length mm={corner.tenon.length} />
-              </FigureButton>{' '}
-              <span className="text-ink-2">into the leg</span>
+              <FigureButton figure={figures[leadOf(corner).figure]} big />{' '}
+              <span className="text-ink-2">{leadOf(corner).words}</span>
             </p>
             <p>
               <PhraseText of={corner.reason} />
@@ -120,7 +118,7 @@ export function JointsStep() {
         most={200}
         onCommit={change('form.hold.screwLength')}
       />
-      {corner ? <CornerFigures corner={corner} /> : null}
+      {corner ? <CornerFigures /> : null}
       {sizes.map((figure) => (
         <FigureLine key={figure.id} label={figure.label} figure={figure} />
       ))}

@@ -6,7 +6,7 @@ import { LengthField, NumberField } from '@/ui/fields';
 
 type Tools = Shop['tools'];
 
-/** What the shop has many of: clamps, mortising widths, router cutters, loose tenons. */
+/** What the shop has many of: clamps, mortising widths, router cutters, bits, loose tenons, dowels. */
 export function Cutters({
   tools,
   onTools,
@@ -14,7 +14,7 @@ export function Cutters({
   tools: Tools;
   onTools: (part: Partial<Tools>) => readonly Problem[] | undefined;
 }) {
-  const { clamps, mortises, cutters, looseTenons } = tools;
+  const { clamps, mortises, cutters, looseTenons, borers, dowels } = tools;
   return (
     <div className="mt-6 grid max-w-6xl grid-cols-4 gap-x-10 max-lg:grid-cols-2 max-md:grid-cols-1">
       <List
@@ -94,6 +94,39 @@ export function Cutters({
             />
             <LengthField label="Wide" mm={row.width} least={5} most={200} onCommit={(width) => set({ width })} />
             <LengthField label="Long" mm={row.length} least={10} most={300} onCommit={(length) => set({ length })} />
+          </>
+        )}
+      />
+      <List
+        title="Bits that bore clean holes"
+        rows={borers.map((diameter) => ({ diameter }))}
+        fresh={{ diameter: 8 }}
+        onRows={(rows) => onTools({ borers: rows.map((row) => row.diameter) })}
+        fields={(row, set, i) => (
+          <LengthField
+            label={`Bit ${i + 1}, wide`}
+            mm={row.diameter}
+            least={1}
+            most={80}
+            onCommit={(diameter) => set({ diameter })}
+          />
+        )}
+      />
+      <List
+        title="Dowels in stock"
+        rows={dowels}
+        fresh={{ diameter: 8, length: 40 }}
+        onRows={(rows) => onTools({ dowels: rows })}
+        fields={(row, set, i) => (
+          <>
+            <LengthField
+              label={`Dowel ${i + 1}, thick`}
+              mm={row.diameter}
+              least={3}
+              most={40}
+              onCommit={(diameter) => set({ diameter })}
+            />
+            <LengthField label="Long" mm={row.length} least={15} most={200} onCommit={(length) => set({ length })} />
           </>
         )}
       />
