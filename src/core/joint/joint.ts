@@ -1,5 +1,5 @@
 import type { Axis, Point, Tie } from '../restraint/tie';
-import type { Convex } from '../solid/convex';
+import { type Convex, rod } from '../solid/convex';
 import type { Frame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
 
@@ -22,7 +22,15 @@ export interface Cut {
   open: readonly Vec[];
   /** Taken out of what joints give the part as well: a peg's hole in a tenon. */
   late?: true;
+  /** Bored round, from one point to another: its solid has sides, the hole has not. mm */
+  bore?: { from: Vec; to: Vec; diameter: number };
 }
+
+/** A round hole as a cut: its solid and its true size. */
+export const bored = (from: Vec, to: Vec, diameter: number): Pick<Cut, 'solid' | 'bore'> => ({
+  solid: rod(from, to, diameter),
+  bore: { from, to, diameter },
+});
 
 /** Wood that stands beyond a part's shoulders. */
 export interface Grown {

@@ -1,7 +1,6 @@
-import { rod } from '../solid/convex';
 import { plus, times, type Vec } from '../solid/vector';
 import { DRAW_BORE } from './breadboard';
-import type { Joint, JointPart } from './joint';
+import { bored, type Joint, type JointPart } from './joint';
 
 /** An eighth of the leg thick, to whole millimetres, 6 to 12; common practice. mm */
 export const legPeg = (section: number): number => Math.max(6, Math.min(12, Math.round(section / 8)));
@@ -47,15 +46,15 @@ export function pegs(given: PegGiven): Joint {
   const removed = pegHeights(tenon.width).flatMap((height) => {
     const line = (deep: number, across: number) =>
       plus(plus(plus(at, times(along, deep)), times(inward, across)), [0, 0, height]);
-    const hole = (deep: number, a: number, b: number) => rod(line(deep, a), line(deep, b), diameter);
+    const hole = (deep: number, a: number, b: number) => bored(line(deep, a), line(deep, b), diameter);
     const outward: Vec = [-inward[0] + 0, -inward[1] + 0, -inward[2] + 0];
     return [
-      { part: into.id, what: 'peg hole', solid: hole(back, -wall, -cheek), open: [outward, inward] },
-      { part: into.id, what: 'peg hole', solid: hole(back, cheek, cheek + BEYOND_TENON), open: [outward] },
+      { part: into.id, what: 'peg hole', ...hole(back, -wall, -cheek), open: [outward, inward] },
+      { part: into.id, what: 'peg hole', ...hole(back, cheek, cheek + BEYOND_TENON), open: [outward] },
       {
         part: from.id,
         what: 'peg hole',
-        solid: hole(back - (drawBored ? DRAW_BORE : 0), -cheek, cheek),
+        ...hole(back - (drawBored ? DRAW_BORE : 0), -cheek, cheek),
         open: [inward, outward],
         late: true as const,
       },

@@ -1,7 +1,7 @@
-import type { Joint } from '../joint/joint';
+import { bored, type Joint } from '../joint/joint';
 import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
-import { prism, rod } from '../solid/convex';
+import { prism } from '../solid/convex';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, shoulderLengthOf } from './part';
 
@@ -124,7 +124,7 @@ function blockIn(leg: Draft, front: Draft, end: Draft, taken: readonly number[])
       removed: places.map((dz) => ({
         part: apron.id,
         what: 'screw hole',
-        solid: rod(foot(dz), [foot(dz)[0] + way[0] * reach, foot(dz)[1] + way[1] * reach, z + dz], SCREW * 0.75),
+        ...bored(foot(dz), [foot(dz)[0] + way[0] * reach, foot(dz)[1] + way[1] * reach, z + dz], SCREW * 0.75),
         open: [[0 - way[0], 0 - way[1], 0]],
       })),
       added: [],
@@ -141,7 +141,7 @@ function blockIn(leg: Draft, front: Draft, end: Draft, taken: readonly number[])
       {
         part: leg.id,
         what: 'screw hole',
-        solid: rod([lx, ly, z], [lx - inward[0] * INTO_LEG, ly - inward[1] * INTO_LEG, z], SCREW * 0.75),
+        ...bored([lx, ly, z], [lx - inward[0] * INTO_LEG, ly - inward[1] * INTO_LEG, z], SCREW * 0.75),
         open: [
           [0 - sx, 0, 0],
           [0, 0 - sy, 0],

@@ -4,7 +4,7 @@ import { mm, movement } from '../measure/quantity';
 import { type Convex, clipAll, corners, isEmpty, type Plane, reach } from '../solid/convex';
 import { inPart, solidInPart } from '../solid/frame';
 import { boundsOfFlat, hullOf } from '../solid/outline';
-import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
+import { cross, dot, minus, norm, plus, times, unit, type Vec } from '../solid/vector';
 import type { Dimension, Point, Shape, View } from './drawing';
 import type { Part } from './part';
 import { findPart, type Piece } from './piece';
@@ -137,6 +137,12 @@ export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): V
     ...into.removed.flatMap((other) =>
       cropped([other.solid], [...windowed, ...opened]).map(shape(into.id, other === cut ? 'cut' : 'tenon')),
     ),
+    // A pocket, a kerf or a hole in the part that comes to it.
+    ...(view === 'section'
+      ? joint.removed
+          .filter((other) => other.part === joint.from && !other.late)
+          .flatMap((other) => cropped([other.solid], [...windowed, ...opened]).map(shape(joint.from, 'tenon')))
+      : []),
     ...(view === 'face'
       ? cropped(others, windowed).map(shape(joint.from, 'hidden'))
       : cropped(grown, [...windowed, ...opened]).map(shape(joint.from, 'tenon'))),
@@ -232,6 +238,7 @@ export function jointFigures(piece: Piece, id: string): Figure[] {
   const [deep, a, b] = [size(unit(entry)), size(right), size(up)];
   const what = cut.what.charAt(0).toUpperCase() + cut.what.slice(1);
   const source = 'geometry of the joint’s solids; the rule of size stands above';
+  if (cut.bore) return boreFigures(into, what, cut.bore, ends);
   const figure = (key: string, label: string, amount: number, formula: string, inputs: Figure['inputs']): Figure => ({
     id: `joint-${key}`,
     label,
@@ -263,5 +270,31 @@ export function jointFigures(piece: Piece, id: string): Figure[] {
       'along the part, from its end to the far edge',
       [{ label: `${into.name}, between its shoulders`, quantity: mm(ends.to - ends.from) }],
     ),
+  ];
+}
+
+/** A bored hole: bit, depth, and where its middle stands from both ends and from the edges of its face. */
+function boreFigures(
+  into: Part,
+  what: string,
+  { from, to, diameter }: NonNullable<Cut['bore']>,
+  ends: { from: number; to: number },
+): Figure[] {
+  const [along] = inPart(into.frame, from);
+  const long = { label: `${into.name}, between its shoulders`, quantity: mm(ends.to - ends.from) };
+  const source = 'geometry of the joint; the rule of size stands above';
+  const figure = (key: string, label: string, amount: number, formula: string, inputs: Figure['inputs']): Figure => ({
+    id: `joint-${key}`,
+    label,
+    quantity: movement(amount),
+    formula,
+    inputs,
+    source,
+  });
+  return [
+    figure('wide', `${what}, bit`, diameter, 'as thick as what goes in, less for a screw’s thread', []),
+    figure('deep', `${what}, deep`, norm(minus(to, from)), 'along the bit, to the stop', []),
+    figure('from-start', `Middle from one end of ${into.letter}`, along - ends.from, 'along the part', [long]),
+    figure('from-end', `Middle from the other end of ${into.letter}`, ends.to - along, 'along the part', [long]),
   ];
 }

@@ -3,7 +3,7 @@ import { UNDER_DOWEL } from '../joint/corner-dowels';
 import type { CornerPlate } from '../joint/corner-plate';
 import type { CornerScrews } from '../joint/corner-screws';
 import { drawnReach } from '../joint/hold-strength';
-import type { Cut, Grown, Joint } from '../joint/joint';
+import { bored, type Cut, type Grown, type Joint } from '../joint/joint';
 import { type CornerJoint, type InsertedCorner, isInserted } from '../joint/leg-corner';
 import { legPeg, pegs } from '../joint/pegs';
 import { mitre, tenonJoint } from '../joint/tenon';
@@ -203,13 +203,13 @@ function dowels(place: Place, corner: InsertedCorner): Joint {
     {
       part: leg.id,
       what: 'dowel hole',
-      solid: rod(at(0, 0, z), at(tenon.length + spare, 0, z), tenon.thickness),
+      ...bored(at(0, 0, z), at(tenon.length + spare, 0, z), tenon.thickness),
       open: [toward(-1, 0)],
     },
     {
       part: apron.id,
       what: 'dowel hole',
-      solid: rod(at(-tenon.intoApron - spare, 0, z), at(0, 0, z), tenon.thickness),
+      ...bored(at(0, 0, z), at(-tenon.intoApron - spare, 0, z), tenon.thickness),
       open: [toward(1, 0)],
     },
   ]);
@@ -262,6 +262,7 @@ function pocketScrews(place: Place, { screw }: CornerScrews): Joint {
         part: leg.id,
         what: 'screw hole',
         solid: clip(rod(along(-screw.diameter, z), along(screw.bite, z), screw.diameter * 0.75), inLeg),
+        bore: { from: along(0, z), to: along(screw.bite, z), diameter: screw.diameter * 0.75 },
         open: [toward(-1, 0)],
       },
     ];
@@ -333,7 +334,7 @@ function boltsOf(place: Place, bolt: CornerPlate['bolt']): Cut[] {
       return {
         part: leg.id,
         what: 'bolt hole',
-        solid: rod(middleOfFlat, end, bolt.diameter * 0.8),
+        ...bored(middleOfFlat, end, bolt.diameter * 0.8),
         open: [toward(-1, 0), toward(0, -1)],
       };
     }),

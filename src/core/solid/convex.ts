@@ -52,12 +52,12 @@ export function prism(outline: readonly (readonly [number, number])[], from: num
 /** Sides that a bored hole or a dowel is drawn with. */
 const ROUND = 12;
 
-/** Something round about the line from one point to another, as a many-sided prism with the area of its circle. mm */
+/** Something round about the line from one point to another, as a many-sided prism, its diameter over the flats. mm */
 export function rod(from: Vec, to: Vec, diameter: number): Convex {
   const axis = unit(minus(to, from));
   const aside = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0]));
   const other = cross(axis, aside);
-  const radius = (diameter / 2) * Math.sqrt((2 * Math.PI) / (ROUND * Math.sin((2 * Math.PI) / ROUND)));
+  const radius = diameter / 2 / Math.cos(Math.PI / ROUND);
   const ring = (at: Vec) =>
     Array.from({ length: ROUND }, (_, i): Vec => {
       const angle = (2 * Math.PI * (i + 0.5)) / ROUND;

@@ -121,7 +121,15 @@ export function CornerDrawing() {
         ) : corner.kind === 'pocket-screws' ? (
           across(s - corner.screw.bite * COS_POCKET, s, y(0) - 20, corner.screw.bite * COS_POCKET)
         ) : (
-          across(s, s + corner.plate.kerfAt, y(0) - 20, corner.plate.kerfAt)
+          <>
+            {across(s, s + corner.plate.kerfAt, y(0) - 20, corner.plate.kerfAt)}
+            <path
+              d={`M${x(s + corner.plate.kerfAt + 1)} ${y(reveal + t - corner.plate.kerfDeep)}V${y(reveal + t)}L${x(reveal + t)} ${y(s + corner.plate.kerfAt + 1)}H${x(reveal + t - corner.plate.kerfDeep)}`}
+              strokeWidth={3}
+              className="fill-none stroke-ink-2"
+            />
+            {text(x(s + corner.plate.kerfAt / 2), y(s + corner.plate.kerfAt / 2), 'plate', 'start')}
+          </>
         )}
         {text(x(s + shown) - 8, y(reveal + t) + 14, `apron ${units.length(t)}`, 'end')}
         {text(x(0) - 12, y(reveal / 2), `wall ${units.length(corner.wallOutside, true)}`, 'end')}
