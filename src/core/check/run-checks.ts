@@ -10,7 +10,7 @@ import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
 import { battensInSlots, boardsAsDryAsTheAir, topOnItsFasteners } from './season';
-import { slantedTenons } from './short-grain';
+import { curvedParts, cutsBesideHollows, slantedTenons } from './short-grain';
 import { lifting, tipping } from './stability';
 import { sagging } from './stiffness';
 import { thicknessOnTheRack } from './stock';
@@ -49,6 +49,8 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   cutsInParts,
   partsInParts,
   slantedTenons,
+  curvedParts,
+  cutsBesideHollows,
 ];
 
 const RANK: Record<Level, number> = { stop: 0, watch: 1, good: 2 };

@@ -1,7 +1,9 @@
 import type { Joint } from '../joint/joint';
-import { percent, say } from '../measure/quantity';
+import { mm, percent, say } from '../measure/quantity';
 import { findPart, type Piece } from '../piece/piece';
 import { reach } from '../solid/convex';
+import { distance } from '../solid/distance';
+import { fibresThrough } from '../solid/profile';
 import { cross, dot, minus, norm, times, unit } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -77,3 +79,86 @@ function slanted(piece: Piece, joint: Joint): Slanted[] {
     { joint, through: 100 * Math.max(0, 1 - out / wide), angle: (Math.acos(Math.min(1, cosine)) * 180) / Math.PI },
   ];
 }
+
+/** Parts that curve: of where one is narrowest, the fibres that run through it from end to end. */
+export function curvedParts({ piece }: CheckContext): Check[] {
+  const curved = piece.parts.flatMap((part) => {
+    if (!part.profile) return [];
+    const { narrowest, band } = fibresThrough(part.profile);
+    return [{ part, narrowest, band, through: (100 * band) / Math.max(1e-9, narrowest) }];
+  });
+  const worst = curved.reduce<(typeof curved)[number] | null>((a, b) => (!a || b.through < a.through ? b : a), null);
+  if (!worst) return [];
+  const { part, narrowest, band, through } = worst;
+  const level = judge(through, LEAST_THROUGH, { sense: 'at-least', watchFrom: GOOD_THROUGH });
+  return [
+    {
+      id: 'form.short-grain',
+      step: 'form',
+      level,
+      sentence: say`${part.name}: where it curves, ${percent(through)} of its fibres run through from end to end.`,
+      value: percent(through),
+      limit: percent(level === 'stop' ? LEAST_THROUGH : GOOD_THROUGH),
+      where: [part.id],
+      why: 'Where fibres run out at the edge a curved part breaks along them, however thick it looks.',
+      school: 'common practice',
+      figure: {
+        id: 'curve-fibres',
+        label: `Fibres that run through ${part.name.toLowerCase()}`,
+        quantity: percent(through),
+        formula: 'band that is inside it from end to end ÷ where it is narrowest',
+        inputs: [
+          { label: 'Band', quantity: mm(band) },
+          { label: 'Narrowest', quantity: mm(narrowest) },
+        ],
+        source: 'geometry of its outline',
+      },
+      wayOut: {
+        say: say`Let it curve less, or make it wider; or bend and laminate it from thin strips`,
+        changes: [],
+      },
+    },
+  ];
+}
+
+/** Cuts against the hollow side of a curved part: what of it is left between them. */
+export function cutsBesideHollows({ piece }: CheckContext): Check[] {
+  const near = piece.parts.flatMap((part) => {
+    const hollows = part.removed.filter((cut) => cut.what === 'hollow');
+    if (hollows.length === 0) return [];
+    return piece.joints.flatMap((joint) =>
+      joint.removed
+        .filter((cut) => cut.part === part.id && !cut.late)
+        .map((cut) => ({
+          part,
+          joint,
+          cut,
+          left: Math.min(...hollows.map((hollow) => distance(hollow.solid, cut.solid))),
+        })),
+    );
+  });
+  const worst = near.reduce<(typeof near)[number] | null>((a, b) => (!a || b.left < a.left ? b : a), null);
+  if (!worst) return [];
+  const { part, joint, cut, left } = worst;
+  const level = judge(left, 0, { sense: 'at-least', watchFrom: LEAST_TO_HOLLOW });
+  return [
+    {
+      id: 'joints.hollow',
+      step: 'joints',
+      level,
+      sentence:
+        level === 'stop'
+          ? say`In ${part.name.toLowerCase()} the ${cut.what} for ${joint.name.toLowerCase()} comes ${mm(-left)} out in the hollow.`
+          : say`Between a cut and the hollow of its part at least ${mm(left)} are left, in ${part.name.toLowerCase()}.`,
+      value: mm(left),
+      limit: mm(level === 'stop' ? 0 : LEAST_TO_HOLLOW),
+      where: [part.id, joint.from],
+      why: 'A mortise laid out on the square blank opens into the curve that is sawn later.',
+      school: 'Wood left beside a cut, common practice',
+      wayOut: { say: say`Hollow it less, or make the part higher`, changes: [] },
+    },
+  ];
+}
+
+/** Wood between a cut and a hollow that is sawn after it, mm; common practice. */
+const LEAST_TO_HOLLOW = 5;

@@ -93,6 +93,8 @@ export const BaseSchema = v.variant('kind', [
       thickness: length(8, 80),
       /** The apron's set-back from the leg's outside face. */
       reveal: length(0, 100),
+      /** How far the lower edge is hollowed in its middle; 0 for straight. */
+      arch: v.optional(length(0, 200), 0),
     }),
     crossRails: whole(0, 6),
     /** Across the corners inside, screwed to both aprons and the leg. */
@@ -116,7 +118,12 @@ export const BaseSchema = v.variant('kind', [
     kind: v.literal('trestle'),
     height: length(150, 1400),
     /** Across the table on the floor; its length follows from the top and its side overhang. */
-    foot: v.object({ height: length(30, 250), thickness: length(20, 200) }),
+    foot: v.object({
+      height: length(30, 250),
+      thickness: length(20, 200),
+      /** How far its underside is hollowed, so that it stands on its ends; 0 for flat. */
+      hollow: v.optional(length(0, 150), 0),
+    }),
     /** Under each foot at both ends; 0 for none. */
     pads: length(0, 40),
     post: v.object({ width: length(40, 300), thickness: length(20, 200) }),
@@ -132,6 +139,8 @@ export const BaseSchema = v.variant('kind', [
       joint: v.picklist(['wedged', 'tusk', 'bolted']),
       /** Of a wedged tenon beyond the post. */
       proud: length(0, 100),
+      /** How far its middle rises above its ends; 0 for straight. */
+      arch: v.optional(length(0, 400), 0),
     }),
     /** From each post to its bearer at 45°, on both sides; null for none. */
     braces: v.optional(

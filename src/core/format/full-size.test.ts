@@ -2,7 +2,8 @@ import DxfParser from 'dxf-parser';
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { findPart, type Piece } from '../piece/piece';
-import { curveTables, FULL_SIZE_LAYERS, type FullSizeDrawing, fullSizeDrawings } from './full-size';
+import { curveTables } from './curve-tables';
+import { FULL_SIZE_LAYERS, type FullSizeDrawing, fullSizeDrawings } from './full-size';
 import { composeFullSize, writeFullSizeDxf, writeFullSizeSvg } from './full-size-files';
 import { writeOffsetsCsv } from './offsets-csv';
 
@@ -53,6 +54,46 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('at full size, %s'
       const length = stick.width - 24;
       expect(lines.some((l) => l.layer === 'OUTLINE' && Math.abs(extent(l.vertices, 'x') - length) < 0.05)).toBe(true);
     }
+  });
+});
+
+describe('a curved part at full size', () => {
+  const piece = pieceOf('refectory table');
+  const drawings = drawingsOf(piece);
+
+  it('goes out as one line with true arcs: bulge, chord and sagitta belong together', () => {
+    const stretcher = findPart(piece, 'stretcher')!;
+    const template = drawings.find((d) => d.id === 'template-stretcher-width')!;
+    const { lines } = readDxf(writeFullSizeDxf([template]));
+    const arcs = lines
+      .filter((l) => l.layer === 'OUTLINE')
+      .flatMap(({ vertices }) =>
+        vertices.flatMap((v, i) => {
+          const to = vertices[(i + 1) % vertices.length]!;
+          return v.bulge ? [{ sagitta: (v.bulge * Math.hypot(to.x - v.x, to.y - v.y)) / 2 }] : [];
+        }),
+      );
+    expect(arcs).toHaveLength(2);
+    // One edge is hollow, the other as much crowned.
+    expect(arcs.map((a) => Math.abs(a.sagitta))).toEqual([expect.closeTo(50, 3), expect.closeTo(50, 3)]);
+    expect(arcs[0]!.sagitta * arcs[1]!.sagitta).toBeLessThan(0);
+    expect(template.width - 24).toBeCloseTo(stretcher.shoulderLength, 6);
+    expect(template.height - 34).toBeCloseTo(stretcher.size.width, 1);
+  });
+
+  it('has a table of offsets for its hollow and its crown, and the foot’s hollow is on the stick', () => {
+    const tables = curveTables(piece);
+    const hollow = tables.find((t) => t.name.startsWith('Stretcher') && t.name.endsWith('hollow'))!;
+    const middle = hollow.offsets.find(({ along }) => Math.abs(along - hollow.chord / 2) < 1e-6)!;
+    expect(middle.off).toBeCloseTo(50, 9);
+    // At a quarter of the chord a flat arc stands off by about three quarters of its sagitta.
+    const r = hollow.radius;
+    const quarter = Math.sqrt(r ** 2 - (hollow.chord / 4) ** 2) - (r - 50);
+    expect(quarter / 50).toBeCloseTo(0.75, 2);
+    const foot = findPart(piece, 'foot-left')!;
+    const stick = stickFor(drawings, foot.letter);
+    const words = stick.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : []));
+    expect(words.some((text) => text.startsWith('hollow'))).toBe(true);
   });
 });
 

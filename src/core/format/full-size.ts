@@ -4,7 +4,7 @@ import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
 import { corners } from '../solid/convex';
 import { inPart } from '../solid/frame';
-import { boundsOfFlat, type Flat, hullOf, type Outline, radiusOf } from '../solid/outline';
+import { boundsOfFlat, type Flat, hullOf, type Outline, polygonOf } from '../solid/outline';
 
 /** One layer for each thing that is done along its lines. */
 export const FULL_SIZE_LAYERS = ['OUTLINE', 'SHOULDER', 'MORTISE', 'TENON', 'HOLE', 'CENTRE', 'TEXT'] as const;
@@ -55,6 +55,13 @@ function marksAlong(piece: Piece, part: Part): StickMark[] {
   if (part.beyond.start > 0) marks.push({ at: part.beyond.start, layer: 'SHOULDER', label: 'shoulder', lane: 'whole' });
   if (part.beyond.end > 0)
     marks.push({ at: part.size.length - part.beyond.end, layer: 'SHOULDER', label: 'shoulder', lane: 'whole' });
+  for (const [i, corner] of (part.profile ?? []).entries()) {
+    const next = part.profile?.[(i + 1) % (part.profile?.length ?? 1)];
+    if (!next || (corner.sagitta ?? 0) >= 0) continue;
+    const at = (own: Flat) => own[0] + part.shoulderLength / 2 + part.beyond.start;
+    const [from, to] = [at(corner.at), at(next.at)].sort((a, b) => a - b) as [number, number];
+    marks.push({ at: from, to, layer: 'OUTLINE', label: 'hollow', lane: 'lower' });
+  }
   if (part.taper) {
     const at = part.frame.length[2] > 0 ? part.taper.from : part.size.length - part.taper.from;
     marks.push({ at, layer: 'SHOULDER', label: 'taper begins', lane: 'whole' });
@@ -169,6 +176,12 @@ function templates(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   if (panel && !square) found.push(outlineTemplate(panel, piece.top.outline, style));
   for (const part of piece.parts) {
     if (piece.top.parts.includes(part.id)) continue;
+    if (part.profile) {
+      const key = `${part.kind} ${part.profile.map(({ at, sagitta = 0 }) => `${at.map((n) => n.toFixed(1)).join()} ${sagitta.toFixed(1)}`).join(' ')}`;
+      if (!seen.has(key)) found.push(partTemplate(piece, part, 'width', part.profile, style));
+      seen.add(key);
+      continue;
+    }
     for (const face of ['width', 'thickness'] as const) {
       const points = profile(part, face);
       if (isRectangle(points)) continue;
@@ -178,7 +191,15 @@ function templates(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
         .join(' ')}`;
       if (seen.has(key)) continue;
       seen.add(key);
-      found.push(partTemplate(piece, part, face, points, style));
+      found.push(
+        partTemplate(
+          piece,
+          part,
+          face,
+          points.map((at) => ({ at })),
+          style,
+        ),
+      );
     }
   }
   return found;
@@ -203,25 +224,29 @@ function partTemplate(
   piece: Piece,
   part: Part,
   face: 'width' | 'thickness',
-  points: readonly Flat[],
+  outline: Outline,
   style: LengthStyle,
 ): FullSizeDrawing {
-  const { left, right, low, high } = boundsOfFlat(points);
-  const at = ([x, y]: Flat): Flat => [MARGIN + x - left, MARGIN + 10 + y - low];
+  const { left, right, low, high } = boundsOfFlat(polygonOf(outline));
+  // Its upper edge stands above on paper, as on the board.
+  const at = ([x, y]: Flat): Flat => [MARGIN + x - left, MARGIN + 10 + high - y];
   const alike = piece.parts.filter(
     (own) => own.kind === part.kind && Math.abs(own.size.length - part.size.length) < 0.1,
   );
   const letters = alike.map((own) => own.letter).join(' ');
   const axis = face === 'width' ? 1 : 2;
-  const cuts = part.removed.map((cut): FullSizeMark => {
-    const outline = hullOf(
-      corners(cut.solid).map((p): Flat => {
-        const own = inPart(part.frame, p);
-        return [own[0], own[axis]];
-      }),
-    );
-    return { kind: 'line', layer: 'MORTISE', points: outline.map(at), close: true };
-  });
+  const curved = outline.some(({ sagitta }) => sagitta);
+  const cuts = part.removed
+    .filter(({ what, late }) => what !== 'hollow' && !late)
+    .map((cut): FullSizeMark => {
+      const outline = hullOf(
+        corners(cut.solid).map((p): Flat => {
+          const own = inPart(part.frame, p);
+          return [own[0], own[axis]];
+        }),
+      );
+      return { kind: 'line', layer: 'MORTISE', points: outline.map(at), close: true };
+    });
   const ends = part.ends
     ? ` Ends from square: ${part.ends.start.mitre.toFixed(1)}° mitre, ${part.ends.start.bevel.toFixed(1)}° bevel at the start; ${part.ends.end.mitre.toFixed(1)}° and ${part.ends.end.bevel.toFixed(1)}° at the other end.`
     : '';
@@ -229,11 +254,17 @@ function partTemplate(
     id: `template-${part.id}-${face}`,
     group: 'template',
     title: `Template ${letters}: ${plainName(part)}, ${face === 'width' ? 'face' : 'edge'}`,
-    note: `Between its shoulders, seen on its ${face === 'width' ? 'face' : 'edge'}.${ends}`,
+    note: `Between its shoulders, seen on its ${face === 'width' ? 'face' : 'edge'}.${curved ? ' Joints are cut while the blank is square; the curve is sawn after them.' : ''}${ends}`,
     width: right - left + 2 * MARGIN,
     height: high - low + 2 * MARGIN + 10,
     marks: [
-      { kind: 'line', layer: 'OUTLINE', points: points.map(at), close: true },
+      {
+        kind: 'line',
+        layer: 'OUTLINE',
+        points: outline.map((corner) => at(corner.at)),
+        close: true,
+        ...(curved ? { sagittas: outline.map((corner) => corner.sagitta ?? 0) } : {}),
+      },
       ...cuts,
       line('CENTRE', at([left, 0]), at([right, 0])),
       text(
@@ -313,66 +344,8 @@ function jointFaces(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   });
 }
 
-/** A table of a curve: how far it stands off its chord, from one end to the middle and on to the other. mm */
-export interface CurveTable {
-  name: string;
-  chord: number;
-  sagitta: number;
-  radius: number;
-  offsets: readonly { along: number; off: number }[];
-}
-
-const STEP = 50;
-
-/** Arcs of the top's outline with offsets from their chords; for a round or oval top half its width at every step along. */
-export function curveTables({ top }: Piece): CurveTable[] {
-  const { outline, polygon } = top;
-  if (outline.length > 12) {
-    const { left, right, high } = boundsOfFlat(polygon);
-    const chord = right - left;
-    return [
-      {
-        name: 'Oval, from its long axis',
-        chord,
-        sagitta: high,
-        radius: Number.NaN,
-        offsets: steps(chord).map((along) => ({
-          along,
-          off: high * Math.sqrt(Math.max(0, 1 - ((along - chord / 2) / (chord / 2)) ** 2)),
-        })),
-      },
-    ];
-  }
-  const tables = outline.flatMap(({ at, sagitta = 0 }, i): CurveTable[] => {
-    const to = outline[(i + 1) % outline.length]?.at ?? at;
-    const chord = Math.hypot(to[0] - at[0], to[1] - at[1]);
-    if (sagitta < 0.01) return [];
-    const radius = radiusOf(chord, sagitta);
-    return [
-      {
-        name: Math.abs(to[0] - at[0]) > Math.abs(to[1] - at[1]) ? 'Long side' : 'End',
-        chord,
-        sagitta,
-        radius,
-        offsets: steps(chord).map((along) => ({
-          along,
-          off: Math.sqrt(Math.max(0, radius ** 2 - (along - chord / 2) ** 2)) - (radius - sagitta),
-        })),
-      },
-    ];
-  });
-  return tables.filter((table, i) => tables.findIndex((own) => own.name === table.name) === i);
-}
-
-/** Even steps from the middle outward, so that the middle and both ends are among them. */
-function steps(chord: number): number[] {
-  const each = Math.floor(chord / 2 / STEP);
-  const inner = Array.from({ length: 2 * each + 1 }, (_, i) => chord / 2 + (i - each) * STEP);
-  return [...new Set([0, ...inner, chord])].sort((a, b) => a - b);
-}
-
 /** A part's name without which of several it is. */
-const plainName = (part: Part) => part.name.replace(/,.*$/, '').replace(/ \d+$/, '');
+export const plainName = (part: Part) => part.name.replace(/,.*$/, '').replace(/ \d+$/, '');
 
 const line = (layer: FullSizeLayer, from: Flat, to: Flat): FullSizeMark => ({
   kind: 'line',

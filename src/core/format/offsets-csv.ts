@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { formatLength, type LengthStyle } from '../measure/length';
-import type { CurveTable } from './full-size';
+import type { CurveTable } from './curve-tables';
 
 /** Offsets of curves as CSV: mm as plain numbers, and once more as the shop reads them. */
 export function writeOffsetsCsv(tables: readonly CurveTable[], style: LengthStyle): string {

@@ -6,6 +6,7 @@ import { tenonJoint } from '../joint/tenon';
 import type { Problem } from '../measure/problem';
 import { clipAll, planeThrough } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
+import { hollowedOutline } from '../solid/profile';
 import type { Vec } from '../solid/vector';
 import { cornerBlocks } from './corner-blocks';
 import { cornerFittings, cornerResists, legCorners } from './leg-corners';
@@ -69,6 +70,7 @@ export function legApronBase(
         size: { length: shoulder.long + beyond.start + beyond.end, width: apron.height, thickness: apron.thickness },
         beyond,
         frame: squareFrame([0, side * longY, railZ], { length: 'x', width: 'z', thickness: 'y' }),
+        ...hollowed(shoulder.long, apron.height, form.apron.arch),
       }),
     ),
     ...SHORT.map(
@@ -80,10 +82,11 @@ export function legApronBase(
         size: { length: shoulder.short + beyond.start + beyond.end, width: apron.height, thickness: apron.thickness },
         beyond,
         frame: squareFrame([side * shortX, 0, railZ], { length: 'y', width: 'z', thickness: 'x' }),
+        ...hollowed(shoulder.short, apron.height, form.apron.arch),
       }),
     ),
   ];
-  const rails = crossRails(form.crossRails, base, apronInset, apron, leg.length);
+  const rails = crossRails(form.crossRails, base, apronInset, apron, leg.length, form.apron.arch);
 
   const low = legStretchers(form, base, leg, legs);
   const [front, ends] = [aprons.slice(0, LONG.length), aprons.slice(LONG.length)];
@@ -125,7 +128,11 @@ export function legApronBase(
     underside: leg.length,
     clearAcross: inside,
     feet: CORNERS.map(({ sx, sy }) => [(sx * base.length) / 2, (sy * base.width) / 2]),
-    knees: { height: leg.length - apron.height, parts: ['apron-front', 'apron-back'], words: 'the apron' },
+    knees: {
+      height: leg.length - apron.height + form.apron.arch,
+      parts: ['apron-front', 'apron-back'],
+      words: form.apron.arch > 0 ? 'the middle of the apron' : 'the apron',
+    },
     span: {
       along: (base.length - 2 * form.apron.reveal) / (form.crossRails + 1),
       beyond: Math.max(0, (top.length - base.length) / 2 + form.apron.reveal),
@@ -139,7 +146,7 @@ export function legApronBase(
         how: 'span',
         span: shoulder.long,
         breadth: apron.thickness,
-        depth: apron.height,
+        depth: apron.height - form.apron.arch,
         share: 0.5,
         path: 'form.base.apron.height',
       },
@@ -212,6 +219,14 @@ function taperedLeg(
   return clipAll(block, [plane(1, inward[0]), plane(2, inward[1])]);
 }
 
+/** An apron's hollow begins so far from its shoulder: six tenths of its height, so that the joint keeps all of it; common practice. */
+const BEFORE_HOLLOW = 0.6;
+
+const hollowed = (long: number, height: number, rise: number) =>
+  rise > 0 ? { profile: hollowedOutline(long, height, rise, hollowFrom(long, height)) } : {};
+
+const hollowFrom = (long: number, height: number) => Math.min(height * BEFORE_HOLLOW, long / 4);
+
 const RAIL_SET = 6;
 
 function crossRails(
@@ -220,10 +235,13 @@ function crossRails(
   apronInset: number,
   apron: { height: number; thickness: number },
   legLength: number,
+  arch: number,
 ): Draft[] {
   const stub = stubTenonLength(apron.thickness);
   const clear = base.width - 2 * apronInset - apron.thickness;
-  const height = Math.round(Math.min(apron.height, Math.max(40, apron.height * 0.6)));
+  // Where the aprons are hollowed there is less of them to stand in.
+  const room = apron.height - (arch > 0 ? arch + RAIL_SET : 0);
+  const height = Math.max(20, Math.round(Math.min(room, Math.max(40, apron.height * 0.6))));
   return Array.from({ length: count }, (_, i) => ({
     id: `cross-rail-${i + 1}`,
     name: `Cross rail ${i + 1}`,
@@ -291,6 +309,17 @@ function impossible(
       problem: 'The legs would stand in each other: too little is left between them.',
       where: across ? 'form.top.sideOverhang' : 'form.top.endOverhang',
       wayOut: 'Make the top larger, the overhang smaller or the legs thinner.',
+    });
+  }
+  const { arch } = form.apron;
+  const shorter = Math.min(base.length, base.width) - 2 * leg.section;
+  // Beyond a half circle a hollow is none.
+  const most = Math.floor(Math.min(apron.height - 25, (shorter - 2 * hollowFrom(shorter, apron.height)) / 2));
+  if (arch > 0 && arch > most) {
+    problems.push({
+      problem: 'The hollow in the aprons leaves too little of them.',
+      where: 'form.base.apron.arch',
+      wayOut: `Hollow them by at most ${Math.max(0, most)} mm, or make them higher.`,
     });
   }
   const back = form.apron.reveal + apron.thickness;

@@ -7,6 +7,7 @@ import type { Problem } from '../measure/problem';
 import { fixed, glued } from '../restraint/tie';
 import { clipAll, planeThrough } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
+import { archedOutline, hollowedOutline } from '../solid/profile';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, TopSize } from './piece';
@@ -25,7 +26,7 @@ export function trestleBase(
     foot: settleSection(bench, onBothSides('foot'), drawnForm.foot, 'height'),
     post: settleSection(bench, onBothSides('post'), drawnForm.post, 'width'),
     bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
-    stretcher: settleSection(bench, ['stretcher'], drawnForm.stretcher, 'height'),
+    stretcher: settledStretcher(drawnForm.stretcher, bench),
   };
   const { foot, post, bearer, stretcher, pads } = form;
   const drawn = drawnSize(whole.top);
@@ -36,8 +37,11 @@ export function trestleBase(
   const bearerLong = Math.max(post.width, across - 2 * bearer.shorter);
   const footTop = pads + foot.height;
   const postLong = Math.max(20, underside - bearer.height - footTop);
-  const into = { foot: tenonsInto(form, foot.height), bearer: tenonsInto(form, bearer.height) };
+  const into = { foot: tenonsInto(form, foot.height - foot.hollow), bearer: tenonsInto(form, bearer.height) };
 
+  // A hollowed foot stands on its ends: a fifth of it at each; common practice.
+  const standing = across / 5;
+  const { arch } = stretcher;
   const trestles = SIDES.map(({ side, word }) => {
     const x = side * middle;
     const upright: Draft = {
@@ -60,6 +64,9 @@ export function trestleBase(
       grade: 'all-faces',
       size: { length: across, width: form.foot.height, thickness: form.foot.thickness },
       frame: squareFrame([x, 0, pads + form.foot.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
+      ...(form.foot.hollow > 0
+        ? { profile: hollowedOutline(across, form.foot.height, form.foot.hollow, standing) }
+        : {}),
     };
     return {
       side,
@@ -82,9 +89,11 @@ export function trestleBase(
     name: 'Stretcher',
     kind: 'stretcher',
     grade: 'all-faces',
-    size: { length: between + 2 * out, width: stretcher.height, thickness: stretcher.thickness },
+    size: { length: between + 2 * out, width: stretcher.height + arch, thickness: stretcher.thickness },
     beyond: { start: out, end: out },
-    frame: squareFrame([0, 0, stretcher.at], { length: 'x', width: 'z', thickness: 'y' }),
+    // Of an arched one the ends stand where they are said to, its middle higher.
+    frame: squareFrame([0, 0, stretcher.at + arch / 2], { length: 'x', width: 'z', thickness: 'y' }),
+    ...(arch > 0 ? { profile: archedOutline(between, stretcher.height, arch) } : {}),
   };
 
   const joints = trestles.flatMap(({ side, x, ...parts }): Joint[] => {
@@ -230,6 +239,12 @@ function racking(given: {
   ];
 }
 
+/** An arched stretcher is measured over its arch. */
+function settledStretcher(drawn: BaseOf<'trestle'>['stretcher'], bench: PieceDecisions['bench']) {
+  const over = settleSection(bench, ['stretcher'], { ...drawn, height: drawn.height + drawn.arch }, 'height');
+  return { ...over, height: Math.max(1, over.height - drawn.arch) };
+}
+
 const tenonsInto = ({ post, tenons }: BaseOf<'trestle'>, into: number) =>
   postTenons({ width: post.width, thickness: post.thickness, count: tenons, into });
 
@@ -294,6 +309,21 @@ function impossible(
       problem: 'The stretcher runs into the foot or the bearer.',
       where: 'form.base.stretcher.at',
       wayOut: `Put its middle between ${Math.ceil(clear.from + stretcher.height / 2 + 10)} and ${Math.floor(clear.to - stretcher.height / 2 - 10)} mm above the floor.`,
+    });
+  }
+  const left = foot.height - foot.hollow;
+  if (foot.hollow > 0 && left < foot.height / 2) {
+    problems.push({
+      problem: 'The hollow under the feet leaves less than half of them under the posts.',
+      where: 'form.base.foot.hollow',
+      wayOut: `Hollow them by at most ${Math.floor(foot.height / 2)} mm.`,
+    });
+  }
+  if (stretcher.arch > 0 && high + stretcher.arch > clear.to - 10) {
+    problems.push({
+      problem: 'The arched stretcher rises into the bearers’ height.',
+      where: 'form.base.stretcher.arch',
+      wayOut: `Let it rise by at most ${Math.max(0, Math.floor(clear.to - 10 - high))} mm.`,
     });
   }
   if (tenon.width < 15) {

@@ -2,9 +2,10 @@ import type { Form } from '../decision/job-document';
 import type { Cut, Grown, Joint } from '../joint/joint';
 import type { Problem } from '../measure/problem';
 import { type Convex, volumeOf } from '../solid/convex';
-import { solidInPiece, stretched } from '../solid/frame';
-import { boundsOfFlat, polygonOf } from '../solid/outline';
-import type { Vec } from '../solid/vector';
+import { type Frame, inPiece, solidInPiece, stretched } from '../solid/frame';
+import { boundsOfFlat, type Outline, polygonOf } from '../solid/outline';
+import { profiled } from '../solid/profile';
+import { minus, type Vec } from '../solid/vector';
 import { legApronBase } from './base-leg-apron';
 import { splayedBase } from './base-splayed';
 import { trestleBase } from './base-trestle';
@@ -158,7 +159,11 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], wo
     size.thickness / draft.size.thickness,
   ];
   const body = bodyOf(draft).map((solid) => stretched(solid, by));
-  const removed = work.removed.get(id) ?? [];
+  const profile = draft.profile?.map(({ at: [l, w], sagitta }) => ({
+    at: [l * by[0], w * by[1]] as const,
+    ...(sagitta === undefined ? {} : { sagitta: sagitta * by[1] }),
+  }));
+  const removed = [...(profile ? hollowsOf(id, frame, profile, size.thickness) : []), ...(work.removed.get(id) ?? [])];
   const added = work.added.get(id) ?? [];
   const solidsOf = (list: readonly { solid: Convex }[]) => list.map(({ solid }) => solid);
   return {
@@ -176,6 +181,7 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], wo
     volume: (volumeOf(body) + volumeOf(solidsOf(added)) - volumeOf(solidsOf(removed))) * 1e-9,
     removed,
     added,
+    ...(profile ? { profile } : {}),
     ...(taper ? { taper } : {}),
     ...(ends ? { ends } : {}),
     design: draft.size,
@@ -183,6 +189,15 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], wo
     cut: lock !== undefined || bench.cut.includes(id),
   };
 }
+
+/** What the hollow sides of a curved part take out of it. */
+const hollowsOf = (part: string, frame: Frame, profile: Outline, thickness: number): Cut[] =>
+  profiled(profile, thickness).hollows.map(({ solid, outward }) => ({
+    part,
+    what: 'hollow',
+    solid: solidInPiece(frame, solid),
+    open: [minus(inPiece(frame, outward), frame.at)],
+  }));
 
 function tooThick(form: Form, top: TopSize): Problem[] {
   if (top.thickness < form.base.height) return [];

@@ -1,6 +1,6 @@
 import { areaVector, type Convex, corners, middleOf } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
-import { chordAt, type Flat, hullOf, insideBy } from '../solid/outline';
+import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
 import type { Part, Size } from './part';
 import type { Piece } from './piece';
@@ -98,7 +98,9 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
       real,
       solids,
       tenons,
-      outlines: points.map((list) => hullOf(list.map(paper))),
+      outlines: part.profile
+        ? [...curved(part, drawnAs.by, away, look), ...tenons.map((solid) => hullOf(corners(solid).map(paper)))]
+        : points.map((list) => hullOf(list.map(paper))),
       near:
         name === 'apart'
           ? dot(look.toward, middleOf(solids))
@@ -120,7 +122,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
   const shapes: Shape[] = [
     ...seen.flatMap((d) => [
       ...outlines([d], 'seen'),
-      ...[...d.solids, ...(name === 'apart' ? d.tenons : [])].flatMap((solid) =>
+      ...[...(d.part.profile ? [] : d.solids), ...(name === 'apart' ? d.tenons : [])].flatMap((solid) =>
         edges(solid, look).map((points) => ({ part: d.part.id, style: 'edge' as const, points })),
       ),
     ]),
@@ -153,7 +155,7 @@ function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOpt
   const real = sizeOf?.(part) ?? part.size;
   const plain = part.placed;
   const tenons = part.added.map(({ solid }) => solid);
-  if (!sizeOf) return { real, solids: plain, tenons };
+  if (!sizeOf) return { real, solids: plain, tenons, by: [1, 1, 1] as Vec };
   const ratio = (now: number, was: number) => (was > 0 ? 1 + (now / was - 1) * exaggeration : 1);
   const by: Vec = [1, ratio(real.width, part.size.width), ratio(real.thickness, part.size.thickness)];
   const grown = part.body.map((solid) => solidInPiece(part.frame, stretched(solid, by)));
@@ -170,9 +172,33 @@ function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOpt
   };
   return {
     real,
+    by,
     solids: grown.map(moved),
     tenons: tenons.map((solid) => ({ faces: solid.faces.map((face) => face.map(scaled)) })),
   };
+}
+
+/** How far the straight lines of a curved part on paper may lie beside its arcs, mm. */
+const DRAWN = 0.2;
+
+/**
+ * A curved part on paper: its outline where it is looked at square, the outlines of its far and its near face where it is
+ * looked at askew, a bar where it is seen from its edge.
+ */
+function curved(part: Part, by: Vec, away: Vec | null, look: Look): Point[][] {
+  const paper = onPaper(look);
+  const facing = dot(part.frame.thickness, look.toward);
+  const points = polygonOf(part.profile ?? [], DRAWN);
+  const face = (t: number) =>
+    points.map(([l, w]): Point => {
+      const p = inPiece(part.frame, [l * by[0], w * by[1], t]);
+      return paper(away ? plus(p, away) : p);
+    });
+  const half = (part.size.thickness * by[2]) / 2;
+  if (Math.abs(facing) > 0.999) return [face(half)];
+  if (Math.abs(facing) < 1e-3) return [hullOf([...face(-half), ...face(half)])];
+  const near = facing > 0 ? half : -half;
+  return [face(-near), face(near)];
 }
 
 const shifted = ({ faces }: Convex, by: Vec): Convex => ({

@@ -2,7 +2,8 @@ import type { HoldKind } from '../decision/job-document';
 import type { Cut, Grown } from '../joint/joint';
 import { box, type Convex } from '../solid/convex';
 import type { Frame } from '../solid/frame';
-import type { Flat } from '../solid/outline';
+import type { Flat, Outline } from '../solid/outline';
+import { profiled } from '../solid/profile';
 
 export type PartKind =
   | 'top'
@@ -52,6 +53,8 @@ export interface Part {
   /** What joints take from it and give to it, in the axes of the piece. */
   removed: readonly Cut[];
   added: readonly Grown[];
+  /** Outline of its face between its shoulders, in its axes of length and width, where it is curved. mm */
+  profile?: Outline;
   /** Tapered legs: the foot's side, and the height below which the taper runs; outside faces stay straight. */
   taper?: { foot: number; from: number };
   /** How its ends are cut where they are not square: degrees, as a saw is set. */
@@ -100,8 +103,9 @@ export interface Draft {
   size: Size;
   beyond?: Part['beyond'];
   frame: Frame;
-  /** A block of its size where it is not said. */
+  /** A block of its size where neither this nor a profile is said. */
   body?: readonly Convex[];
+  profile?: Outline;
   taper?: Part['taper'];
   ends?: EndCuts;
 }
@@ -118,7 +122,10 @@ export const blockOf = (length: number, width: number, thickness: number): Conve
   box([-length / 2, -width / 2, -thickness / 2], [length / 2, width / 2, thickness / 2]);
 
 export const bodyOf = (draft: Draft): readonly Convex[] =>
-  draft.body ?? [blockOf(shoulderLengthOf(draft), draft.size.width, draft.size.thickness)];
+  draft.body ??
+  (draft.profile
+    ? [profiled(draft.profile, draft.size.thickness).body]
+    : [blockOf(shoulderLengthOf(draft), draft.size.width, draft.size.thickness)]);
 
 /** What a joint needs to know of a draft. */
 export const forJoint = (draft: Draft) => ({

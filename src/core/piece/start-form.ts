@@ -49,7 +49,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         kind,
         height,
         leg: { section: large ? 65 : 55, taper: { kind: 'tapered', foot: large ? 42 : 34 }, making: { kind: 'solid' } },
-        apron: { height: large ? 90 : 75, thickness: 22, reveal: 5 },
+        apron: { height: large ? 90 : 75, thickness: 22, reveal: 5, arch: 0 },
         crossRails: large ? 1 : 0,
         cornerBlocks: false,
         stretchers: { kind: 'none' },
@@ -58,12 +58,19 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
       return {
         kind,
         height,
-        foot: { height: 70, thickness: 60 },
+        foot: { height: 70, thickness: 60, hollow: 0 },
         pads: 8,
         post: { width: large ? 110 : 90, thickness: 50 },
         bearer: { height: 60, thickness: 60, shorter: 20 },
         tenons: 2,
-        stretcher: { height: large ? 100 : 80, thickness: 40, at: to5(height * 0.36), joint: 'wedged', proud: 4 },
+        stretcher: {
+          height: large ? 100 : 80,
+          thickness: 40,
+          at: to5(height * 0.36),
+          joint: 'wedged',
+          proud: 4,
+          arch: 0,
+        },
         braces: null,
       };
     case 'x-frame':

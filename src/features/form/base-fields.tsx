@@ -109,6 +109,13 @@ function LegApronFields() {
             most: 100,
             hint: 'How far the apron stands back from the leg’s face: no flush surface to keep flush.',
           },
+          {
+            label: 'Lower edge, hollowed by',
+            path: 'form.base.apron.arch',
+            least: 0,
+            most: 200,
+            hint: 'In the middle of each apron, for the knees; 0 for straight.',
+          },
         ]}
       />
       <NumberField
@@ -166,6 +173,13 @@ function TrestleFields() {
           { label: 'Foot, high', path: 'form.base.foot.height', least: 30, most: 250 },
           { label: 'Foot, thick', path: 'form.base.foot.thickness', least: 20, most: 200 },
           {
+            label: 'Foot, hollowed by',
+            path: 'form.base.foot.hollow',
+            least: 0,
+            most: 150,
+            hint: 'Underneath, so that it stands on its ends; 0 for flat.',
+          },
+          {
             label: 'Foot pads',
             path: 'form.base.pads',
             least: 0,
@@ -196,6 +210,13 @@ function TrestleFields() {
           { label: 'Stretcher, high', path: 'form.base.stretcher.height', least: 30, most: 300 },
           { label: 'Stretcher, thick', path: 'form.base.stretcher.thickness', least: 15, most: 120 },
           { label: 'Stretcher, floor to its middle', path: 'form.base.stretcher.at', least: 50, most: 1300 },
+          {
+            label: 'Stretcher, rises by',
+            path: 'form.base.stretcher.arch',
+            least: 0,
+            most: 400,
+            hint: 'Arched: its middle above its ends; 0 for straight.',
+          },
         ]}
       />
       <Choice
