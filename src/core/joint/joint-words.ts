@@ -121,6 +121,17 @@ export const JOINTS: Readonly<Record<JointKind, JointWords>> = {
     ],
     caution: say`A peg that does not go through by half its thickness of offset splits the tenon: the offset is small.`,
   },
+  tusk: {
+    name: 'Tusk',
+    rule: say`A loose wedge upright through the tenon, a third of it thick, leaning 1 in 8 on its outer side; more than twice its width of tenon beyond it.`,
+    mark: say`From the post’s outer face, with the joint drawn home: the mortise begins ${mm(2)} behind that face.`,
+    order: [
+      say`Cut the tenon’s mortise with its outer end at the tusk’s slope.`,
+      say`Plane the tusk to fit at half its length, grain along it, and leave it long.`,
+      say`Drive it, mark it equal above and below, round its ends.`,
+    ],
+    caution: say`Snug, not hard: the end of the tenon shears out along its grain. Tap it home again in the dry season.`,
+  },
   'half-lap': {
     name: 'Half-lap',
     rule: say`Each part is cut to half its thickness where they cross, so that their faces lie flush.`,

@@ -68,6 +68,7 @@ export type JointKind =
   | 'corner-plate'
   | 'corner-block'
   | 'pegs'
+  | 'tusk'
   | 'half-lap'
   | 'bridle'
   | 'meeting-arms'

@@ -1,12 +1,13 @@
 import type { BaseOf } from '../decision/job-document';
-import type { Joint } from '../joint/joint';
+import type { Cut, Joint } from '../joint/joint';
 import { BOLTED_STUB, postTenons, stretcherTenon, TUSK_BEYOND } from '../joint/post-tenons';
+import { boltHoles, type StretcherEnd, tusk, wedgeKerfs } from '../joint/stretcher-ends';
 import { tenonJoint } from '../joint/tenon';
 import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
 import { fixed, glued } from '../restraint/tie';
 import { clipAll, planeThrough } from '../solid/convex';
-import { squareFrame } from '../solid/frame';
+import { solidInPart, squareFrame } from '../solid/frame';
 import { archedOutline, hollowedOutline } from '../solid/profile';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
@@ -96,6 +97,16 @@ export function trestleBase(
     ...(arch > 0 ? { profile: archedOutline(between, stretcher.height, arch) } : {}),
   };
 
+  const endOf = (side: 1 | -1, upright: string): StretcherEnd => ({
+    post: upright,
+    stretcher: rail.id,
+    side,
+    inner: side * (middle - post.thickness / 2),
+    outer: side * (middle + post.thickness / 2),
+    z: stretcher.at,
+    tenon,
+  });
+  const tusks = stretcher.joint === 'tusk' ? trestles.map(({ side, post: p }) => tuskFor(endOf(side, p.id), rail)) : [];
   const joints = trestles.flatMap(({ side, x, ...parts }): Joint[] => {
     const end = (under: Draft, upward: 1 | -1, z: number, size: typeof into.foot) =>
       size.places.map((y, i) =>
@@ -143,8 +154,14 @@ export function trestleBase(
     return [
       ...end(parts.foot, -1, footTop, into.foot),
       ...end(parts.bearer, 1, footTop + postLong, into.bearer),
-      // What stands beyond the post takes nothing from it.
-      { ...joint, removed: joint.removed.map((cut) => ({ ...cut, solid: mortiseOnly(cut.solid, x, post.thickness) })) },
+      {
+        ...joint,
+        removed: [
+          // What stands beyond the post takes nothing from it.
+          ...joint.removed.map((cut) => ({ ...cut, solid: mortiseOnly(cut.solid, x, post.thickness) })),
+          ...cutsForHold(endOf(side, parts.post.id), form, out),
+        ],
+      },
     ];
   });
 
@@ -158,10 +175,16 @@ export function trestleBase(
     drafts: [
       ...trestles.flatMap((trestle) => [trestle.foot, trestle.post, trestle.bearer]),
       rail,
+      ...tusks.map((own) => own.draft),
       ...braced.map(({ brace }) => brace),
       ...underFeet.map(({ pad }) => pad),
     ],
-    joints: [...joints, ...braced.flatMap((own) => own.joints), ...underFeet.map(({ joint }) => joint)],
+    joints: [
+      ...joints,
+      ...tusks.map((own) => own.joint),
+      ...braced.flatMap((own) => own.joints),
+      ...underFeet.map(({ joint }) => joint),
+    ],
     ...onTwoBearers({
       middle,
       underside,
@@ -248,6 +271,50 @@ function settledStretcher(drawn: BaseOf<'trestle'>['stretcher'], bench: PieceDec
 const tenonsInto = ({ post, tenons }: BaseOf<'trestle'>, into: number) =>
   postTenons({ width: post.width, thickness: post.thickness, count: tenons, into });
 
+/** What wedges or a bolt take from the stretcher's end and its post. */
+function cutsForHold(end: StretcherEnd, { stretcher }: BaseOf<'trestle'>, out: number): Cut[] {
+  switch (stretcher.joint) {
+    case 'wedged':
+      return wedgeKerfs(end, stretcher.proud);
+    case 'bolted':
+      return boltHoles({ ...end, stub: out, thickness: stretcher.thickness });
+    case 'tusk':
+      return [];
+  }
+}
+
+/** A tusk as a part of its own, in its mortise through the tenon. */
+function tuskFor(end: StretcherEnd, rail: Draft): { draft: Draft; joint: Joint } {
+  const { body, middle, size, mortise } = tusk(end);
+  const word = end.side < 0 ? 'left' : 'right';
+  const frame = squareFrame(middle, { length: 'z', width: 'x', thickness: 'y' });
+  const draft: Draft = {
+    id: `tusk-${word}`,
+    name: `Tusk, ${word}`,
+    kind: 'wedge',
+    grade: 'all-faces',
+    size,
+    frame,
+    body: [solidInPart(frame, body)],
+  };
+  const id = `${rail.id}/${draft.id}`;
+  const name = `${draft.name} in ${rail.name.toLowerCase()}`;
+  const [x, y, z] = middle;
+  return {
+    draft,
+    joint: {
+      id,
+      kind: 'tusk',
+      name,
+      into: rail.id,
+      from: draft.id,
+      removed: [mortise],
+      added: [],
+      ties: [fixed({ id, name, a: rail.id, b: draft.id, at: { x, y, z } })],
+    },
+  };
+}
+
 /** Tenons of one end are glued together: what holds is the breadth over all of them. */
 function gluedTogether(id: string, into: Draft, from: Draft, [x, y, z]: Vec, size: ReturnType<typeof postTenons>) {
   const breadth = (size.places.at(-1) ?? 0) - (size.places[0] ?? 0) + size.width;
@@ -274,7 +341,6 @@ function fittingsOf(form: BaseOf<'trestle'>): Fitting[] {
   });
   return [
     ...(stretcher.joint === 'wedged' ? [{ name: 'Wedges for the stretcher', count: 4, size: [tenon.thickness] }] : []),
-    ...(stretcher.joint === 'tusk' ? [{ name: 'Tusks for the stretcher', count: 2, size: [tenon.thickness] }] : []),
     ...(stretcher.joint === 'bolted' ? [{ name: 'Bolts with cross dowels', count: 2, size: [120] }] : []),
   ];
 }

@@ -8,6 +8,7 @@ import { type Convex, corners } from '../solid/convex';
 import { solidInPiece } from '../solid/frame';
 import { drawView } from './drawing';
 import type { Part } from './part';
+import type { Piece } from './piece';
 import { partVolume } from './weight';
 
 type Manifold = InstanceType<Awaited<ReturnType<typeof ManifoldModule>>['Manifold']>;
@@ -105,8 +106,40 @@ describe('together they cover', () => {
       'screwed',
       'stub-tenon',
       'through-tenon',
+      'tusk',
       'twin-tenon',
     ]);
+  });
+});
+
+describe('the stretcher’s ends', () => {
+  const pieceOf = (name: string) => derived(CONSTRUCTIONS.find((c) => c.name.includes(name))!.document).piece;
+  const part = (piece: Piece, id: string) => piece.parts.find((own) => own.id === id)!;
+
+  it('a tusk bears on the post’s outer face, and its mortise begins behind that face so that it can draw', () => {
+    const piece = pieceOf('drawn by tusks');
+    const post = part(piece, 'post-right');
+    const face = post.frame.at[0] + post.size.thickness / 2;
+    const tusk = part(piece, 'tusk-right').placed.flatMap(corners);
+    expect(Math.min(...tusk.map((p) => p[0]))).toBeCloseTo(face, 9);
+    const hole = part(piece, 'stretcher').removed.filter((cut) => cut.what === 'tusk’s mortise');
+    const inner = hole.flatMap((cut) => corners(cut.solid)).filter((p) => p[0] > 0);
+    expect(Math.min(...inner.map((p) => p[0]))).toBeCloseTo(face - 2, 9);
+    // 1 in 8 over its length.
+    const [top, foot] = [Math.max(...tusk.map((p) => p[2])), Math.min(...tusk.map((p) => p[2]))];
+    const out = (z: number) => Math.max(...tusk.filter((p) => Math.abs(p[2] - z) < 1e-6).map((p) => p[0]));
+    expect((out(top) - out(foot)) / (top - foot)).toBeCloseTo(1 / 8, 9);
+  });
+
+  it('wedges split into kerfs that end in holes of half an inch inside the post (common practice)', () => {
+    const piece = pieceOf('wedged stretcher');
+    const post = part(piece, 'post-right');
+    const holes = part(piece, 'stretcher').removed.filter((cut) => cut.what === 'relief hole');
+    expect(holes).toHaveLength(4);
+    for (const { bore } of holes) {
+      expect(Math.abs(bore!.diameter - 12.7)).toBeLessThan(1);
+      expect(Math.abs(Math.abs(bore!.from[0]) - Math.abs(post.frame.at[0]))).toBeLessThan(post.size.thickness / 2);
+    }
   });
 });
 

@@ -340,13 +340,14 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
   const across = name === 'front' ? piece.overall.length : width;
   const under = piece.knees.height;
   const apron = drawn.find((d) => d.part.kind === 'apron');
+  // Where it is hollowed for the knees, in its middle.
+  const hollow = Math.min(0, ...(apron?.part.profile ?? []).map(({ sagitta = 0 }) => sagitta));
+  const apronDeep = (apron?.real.width ?? 0) + hollow;
   return [
     dimension('across', [u0, -h], [u1, -h], 'above', 1, across, name === 'end' && !slatted),
     dimension('height', [u1, -h], [u1, 0], 'right', 1, piece.overall.height),
     dimension('base', [foot0, 0], [foot1, 0], 'below', 1, foot1 - foot0),
     dimension('knees', [u0, -under], [u0, 0], 'left', 1, under),
-    ...(apron
-      ? [dimension('apron', [u0, -(under + apron.real.width)], [u0, -under], 'left', 1, apron.real.width)]
-      : []),
+    ...(apron ? [dimension('apron', [u0, -(under + apronDeep)], [u0, -under], 'left', 1, apronDeep)] : []),
   ];
 }

@@ -49,6 +49,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   pad: 'pad',
   batten: 'batten',
   block: 'corner block',
+  wedge: 'tusk',
 };
 
 function familyWords(into: Part, from: Part): string {

@@ -19,7 +19,8 @@ export type PartKind =
   | 'bearer'
   | 'pad'
   | 'batten'
-  | 'block';
+  | 'block'
+  | 'wedge';
 
 export interface Size {
   /** Along the grain. */
