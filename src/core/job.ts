@@ -141,7 +141,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
         })
       : [];
   const trim =
-    panel && laid.length > 0 ? trimLaid(panel, laid, fastenersAcross(piece), document.layout.jointMargin) : null;
+    panel && laid.length > 0 ? trimLaid(panel, laid, keptOffJoints(piece), document.layout.jointMargin) : null;
   const season = deriveSeason({
     document,
     piece,
@@ -236,7 +236,10 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
 }
 
 /** Of everything driven into the top, mm from its middle to the right, as the panel is looked along. */
-export const fastenersAcross = (piece: Piece): number[] => piece.fasteners.map((fastener) => -fastener.y);
+export const keptOffJoints = (piece: Piece): number[] => [
+  ...piece.fasteners.map((fastener) => -fastener.y),
+  ...(piece.top.holes ?? []).flatMap(({ low, high }) => [-low, -high]),
+];
 
 /** Before a layout is there: as few equal strips as the greatest width allows. */
 function likelyStrips(width: number, greatest: number, letter: string): GlueStrip[] {

@@ -1,4 +1,4 @@
-import { deriveJob, drawnSize } from '@/core';
+import { deriveJob, drawnSize, madeParts } from '@/core';
 import { boardsOfJobs, usableFor } from './board-store';
 import { jobsOf } from './job-store';
 import { placesOf, type Workshop } from './workshop-store';
@@ -33,8 +33,8 @@ export async function jobLines(workshop: Workshop, bin: boolean): Promise<JobSum
       species: whole?.species.commonName ?? document.form.species,
       ...drawnSize(document.form.top),
       dueOn: document.brief.dueOn,
-      cut: whole?.piece.parts.filter((part) => part.cut).length ?? 0,
-      parts: whole?.piece.parts.length ?? 0,
+      cut: whole ? madeParts(whole.piece).filter((part) => part.cut).length : 0,
+      parts: whole ? madeParts(whole.piece).length : 0,
       stops: whole?.checks.filter((check) => check.level === 'stop').length ?? 0,
     };
   });

@@ -15,7 +15,7 @@ const LEAST_WALL = 5;
 export function partsInParts({ piece }: CheckContext): Check[] {
   const laps = new Set(
     piece.joints
-      .filter((joint) => joint.kind === 'half-lap')
+      .filter((joint) => joint.kind === 'half-lap' || joint.kind === 'let-in')
       .flatMap(({ into, from }) => [`${into} ${from}`, `${from} ${into}`]),
   );
   const solids = piece.parts.map((part) => {

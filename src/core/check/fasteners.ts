@@ -39,6 +39,8 @@ export function everySlatHeld({ piece }: CheckContext): Check[] {
 
 export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] {
   const { hold } = document.form;
+  if (!piece.fasteners.some((fastener) => !fastener.own)) return [];
+  const what = hold.kind === 'inserts' ? 'inserts' : 'screws';
   const rule = HOLDS[hold.kind];
   const { thickness } = piece.top.size;
   const bite = hold.screwLength - rule.underHead;
@@ -54,10 +56,10 @@ export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] 
       level: level === 'good' && shallow ? 'watch' : level,
       sentence:
         left < 0
-          ? say`The screws come ${mm(-left)} through the top.`
+          ? say`The ${what} come ${mm(-left)} through the top.`
           : shallow
-            ? say`The screws bite only ${mm(bite)} into the top.`
-            : say`The screws leave ${mm(left)} of wood under the show face.`,
+            ? say`The ${what} bite only ${mm(bite)} into the top.`
+            : say`The ${what} leave ${mm(left)} of wood under the show face.`,
       value: mm(left),
       limit: mm(LEAST_OVER_SCREW),
       where: [...piece.top.parts, ...piece.fasteners.map((fastener) => fastener.id)],
@@ -82,7 +84,7 @@ export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] 
         : {
             wayOut:
               fits - rule.underHead >= LEAST_BITE
-                ? { say: say`Take ${mm(fits)} screws`, changes: [{ path: 'form.hold.screwLength', value: fits }] }
+                ? { say: say`Take ${mm(fits)} ${what}`, changes: [{ path: 'form.hold.screwLength', value: fits }] }
                 : {
                     say: say`The top is too thin for screws from below: glue a batten to it, free to move`,
                     changes: [],

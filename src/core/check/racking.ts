@@ -113,17 +113,21 @@ function drawn(
       source,
       limits: 'Glue on end grain counts for nothing; the top itself and its fasteners not counted.',
     },
-    wayOut: {
-      say: say`Take mortise and tenon, or make the aprons higher so that more of them stand farther apart`,
-      changes: [{ path: 'joints.corner', value: 'mortise-tenon' }],
-    },
+    wayOut:
+      document.form.base.kind === 'leg-apron'
+        ? {
+            say: say`Take mortise and tenon, or make the aprons higher so that more of them stand farther apart`,
+            changes: [{ path: 'joints.corner', value: 'mortise-tenon' }],
+          }
+        : { say: say`Take larger plates, or longer inserts in a thicker top`, changes: [] },
   };
 }
 
 function sway({ document, piece, species }: CheckContext, racking: Racking): Check {
   const { way, parts } = racking;
   const { push } = document.form.loads;
-  const value = (push * racking.sway) / species.modulusOfElasticity;
+  const modulus = racking.modulus ?? species.modulusOfElasticity;
+  const value = (push * racking.sway) / modulus;
   const limit = piece.overall.height * SWAY;
   return {
     id: `stiffness.sway-${way}`,
@@ -142,7 +146,7 @@ function sway({ document, piece, species }: CheckContext, racking: Racking): Che
       formula: 'bending of the uprights and of what holds them upright, joints stiff, feet resting on the floor',
       inputs: [
         { label: 'Push', quantity: { amount: push, unit: 'newton' } },
-        { label: 'E', quantity: { amount: species.modulusOfElasticity, unit: 'megapascal' } },
+        { label: 'E', quantity: { amount: modulus, unit: 'megapascal' } },
         { label: 'Height', quantity: mm(piece.overall.height) },
       ],
       source: 'Beam formulas (Roark) put together to frames; checked by finite elements, see Methods',

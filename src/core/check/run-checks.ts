@@ -1,6 +1,7 @@
 import type { Check, CheckContext, Level } from './check';
 import { cutsInParts, partsInParts } from './collisions';
 import { cornerFasteners, pegsInLegs } from './corner-fasteners';
+import { cutOuts } from './cut-outs';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
 import { cornerTenons, cutAlike } from './joints';
@@ -46,6 +47,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   pegsInSlots,
   baseUnderOutline,
   fastenersInOutline,
+  cutOuts,
   cutsInParts,
   partsInParts,
   slantedTenons,

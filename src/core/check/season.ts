@@ -81,15 +81,15 @@ export function battensInSlots({ document, piece, restraint }: CheckContext): Ch
       id: 'season.batten-travel',
       step: 'season',
       level,
-      sentence: say`The top moves ${movement(needed)} at the outer screws of the battens; their slots let it go ${movement(flat.travel)}.`,
+      sentence: say`The top moves ${movement(needed)} at the outer screws of the ${flat.kind}; their slots let it go ${movement(flat.travel)}.`,
       value: movement(needed),
       limit: movement(flat.travel),
       where: [...piece.top.parts, ...own.map((fastener) => fastener.on)],
-      why: 'A batten screwed tight at both ends splits the top it was to keep flat.',
+      why: 'What is screwed tight at both ends splits the top it was to keep flat; round holes in steel do the same.',
       school: 'Middle screw tight, outer screws in slots with washers, nothing glued, common practice',
       figure: {
         id: 'batten-travel',
-        label: 'Travel needed at the battens’ outer screws',
+        label: `Travel needed at the outer screws of the ${flat.kind}`,
         quantity: movement(needed),
         formula: 'displacement of the top against the batten there, over all days',
         inputs: [

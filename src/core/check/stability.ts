@@ -1,5 +1,5 @@
 import { kilogram, mm, newton, say } from '../measure/quantity';
-import { partVolume, partWeight } from '../piece/weight';
+import { partWeight } from '../piece/weight';
 import { middleOf } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';
@@ -14,10 +14,10 @@ export function pieceWeight({ piece, species, season }: Pick<CheckContext, 'piec
 }
 
 /** Middle of mass of the whole piece seen from above, mm. */
-function middleOfMass({ piece }: CheckContext): Flat {
+function middleOfMass({ piece, species, season }: CheckContext): Flat {
   let [total, x, y] = [0, 0, 0];
   for (const part of piece.parts) {
-    const mass = partVolume(part);
+    const mass = partWeight(part, species, season.glued.moisture);
     const middle = middleOf(part.placed);
     total += mass;
     x += mass * middle[0];

@@ -31,12 +31,25 @@ const topEntries = {
   sideOverhang: length(0, 800),
 };
 
+/** A hole through the top, for an outlet or cables. */
+export const CutOutSchema = v.object({
+  /** To its middle, from the left end and from the front edge. */
+  fromEnd: length(0, 6000),
+  fromFront: length(0, 2500),
+  /** Along the table, and across it. */
+  length: length(10, 1000),
+  width: length(10, 600),
+});
+
+const cutOuts = v.optional(v.pipe(v.array(CutOutSchema), v.maxLength(8)), []);
+
 export const TopSchema = v.variant('kind', [
   v.object({
     kind: v.literal('glued-panel'),
     ...topEntries,
     outline: v.optional(OutlineSchema, { kind: 'rectangle' }),
     edge: v.optional(EdgeSchema, { kind: 'square' }),
+    cutOuts,
   }),
   v.object({
     kind: v.literal('breadboard'),
@@ -53,6 +66,7 @@ export const TopSchema = v.variant('kind', [
       /** Longer than the top is wide on the day it is made, both sides together. */
       proud: length(0, 30),
     }),
+    cutOuts,
   }),
   v.object({
     kind: v.literal('slatted'),
@@ -175,6 +189,20 @@ export const BaseSchema = v.variant('kind', [
     reach: length(100, 1500),
     arm: v.object({ height: length(30, 200), thickness: length(20, 120) }),
   }),
+  /** Bought in. */
+  v.object({
+    kind: v.literal('steel'),
+    height: length(150, 1400),
+    /** Four legs under plates of their own, or two frames under flat bars across. */
+    shape: v.picklist(['legs', 'frames']),
+    tube: v.object({ width: length(12, 150), wall: length(1, 12) }),
+    /** Along the table and, for legs, across it. */
+    plate: v.object({ length: length(40, 500), width: length(40, 500), thickness: length(2, 20) }),
+    /** Outside of the threaded inserts in the top. */
+    insert: length(4, 25),
+    /** Of each leg or frame, kg, as its seller says. */
+    weight: amount(0, 80),
+  }),
 ]);
 
 export const HoldSchema = v.object({
@@ -187,6 +215,7 @@ export const HoldSchema = v.object({
     'slotted-washers',
     'sliding-blocks',
     'rail-screws',
+    'inserts',
   ]),
   /** How far the fastener lets the top move, each way. */
   travel: length(0, 40),
@@ -213,6 +242,14 @@ export const FlatSchema = v.variant('kind', [
     /** Of the outer screws in their slots, each way. */
     travel: length(0, 40),
   }),
+  /** Of steel, let in flush with the underside. */
+  v.object({
+    kind: v.literal('channels'),
+    count: whole(1, 6),
+    width: length(15, 120),
+    depth: length(6, 40),
+    travel: length(0, 40),
+  }),
 ]);
 
 export const FormSchema = v.object({
@@ -230,6 +267,7 @@ export type TopKind = Form['top']['kind'];
 export type BaseKind = Form['base']['kind'];
 export type Edge = v.InferOutput<typeof EdgeSchema>;
 export type TopOutline = v.InferOutput<typeof OutlineSchema>;
+export type CutOut = v.InferOutput<typeof CutOutSchema>;
 /** The decisions of one kind of base, and of one kind of top. */
 export type BaseOf<Kind extends BaseKind> = Extract<Form['base'], { kind: Kind }>;
 export type TopOf<Kind extends TopKind> = Extract<Form['top'], { kind: Kind }>;

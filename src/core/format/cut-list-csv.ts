@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { Demand } from '../layout/demand';
 import { formatLength, type LengthStyle } from '../measure/length';
 import { ownerOf } from '../piece/leg-making';
+import { isMade } from '../piece/material';
 import type { EndCuts, Part } from '../piece/part';
 
 export interface CutListRow {
@@ -25,7 +26,7 @@ export interface CutListRow {
  * that is glued from several blanks is followed by a row for each of them.
  */
 export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
-  return parts.flatMap((part): CutListRow[] => {
+  return parts.filter(isMade).flatMap((part): CutListRow[] => {
     const wanted = [...demand.parts, ...demand.panels].find((d) => d.id === part.id);
     const blanks = part.cut ? [] : demand.parts.filter((d) => d.id !== part.id && ownerOf(d.id) === part.id);
     const own: CutListRow = {

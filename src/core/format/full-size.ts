@@ -1,5 +1,6 @@
 import { formatLength, type LengthStyle } from '../measure/length';
 import { drawJoint, jointFamilies } from '../piece/joint-drawing';
+import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
 import { corners } from '../solid/convex';
@@ -108,7 +109,7 @@ const keyOf = (part: Part, marks: readonly StickMark[]) =>
 /** Parts that are marked out alike, or end for end alike, from one stick. */
 function storySticks(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   const families = new Map<string, { parts: Part[]; marks: StickMark[] }>();
-  for (const part of piece.parts) {
+  for (const part of madeParts(piece)) {
     const marks = marksAlong(piece, part);
     if (marks.length === 0 && part.kind !== 'slat') continue;
     const turned = marks
@@ -174,7 +175,7 @@ function templates(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   const panel = piece.parts.find((part) => part.kind === 'top');
   const square = piece.top.outline.length === 4 && piece.top.outline.every(({ sagitta }) => !sagitta);
   if (panel && !square) found.push(outlineTemplate(panel, piece.top.outline, style));
-  for (const part of piece.parts) {
+  for (const part of madeParts(piece)) {
     if (piece.top.parts.includes(part.id)) continue;
     if (part.profile) {
       const key = `${part.kind} ${part.profile.map(({ at, sagitta = 0 }) => `${at.map((n) => n.toFixed(1)).join()} ${sagitta.toFixed(1)}`).join(' ')}`;

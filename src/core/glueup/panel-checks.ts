@@ -34,8 +34,8 @@ export function panelChecks(panel: PanelDemand, laid: readonly LaidStrip[], trim
       step: 'layout',
       level: near ? 'watch' : 'good',
       sentence: near
-        ? say`A joint line of the top runs ${mm(trim.clearance)} from a fastener.`
-        : say`The joint lines keep ${mm(trim.clearance)} off the fasteners.`,
+        ? say`A joint line of the top runs ${mm(trim.clearance)} from a fastener or the edge of a cut-out.`
+        : say`The joint lines keep ${mm(trim.clearance)} off the fasteners and cut-outs.`,
       value: mm(trim.clearance),
       limit: mm(margin),
       where: ['top'],

@@ -126,7 +126,7 @@ export function clearanceFigure(trim: PanelTrim, margin: number, fasteners: numb
   if (trim.clearance === null) return undefined;
   return {
     id: 'panel-clearance',
-    label: 'Joint nearest a fastener',
+    label: 'Joint nearest a fastener or cut-out',
     quantity: { amount: trim.clearance, unit: 'mm-movement' },
     formula: 'least distance between a joint line and a fastener, across the panel',
     inputs: [

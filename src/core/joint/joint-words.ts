@@ -177,6 +177,17 @@ export const JOINTS: Readonly<Record<JointKind, JointWords>> = {
     ],
     caution: say`The season on the day it is made decides which way a slot is long: leave free what the ledger says.`,
   },
+  'let-in': {
+    name: 'Steel let in',
+    rule: say`A groove as deep as the channel, ${mm(1)} wider and ${mm(10)} longer at both ends, so that the top can come and go along it.`,
+    mark: say`Square across from the face edge; the middle of channel and top on one line.`,
+    order: [
+      say`Rout the groove in passes between two straight fences.`,
+      say`Drill the middle hole round, the outer ones as slots as long as the season asks.`,
+      say`Screw the middle tight, the outer ones snug on washers, and wax the slots. No glue.`,
+    ],
+    caution: say`Round holes in steel hold the wood against its movement: it splits beside the outermost screw.`,
+  },
   screwed: {
     name: 'Screwed on',
     rule: say`Grain along grain, so that both move alike: two screws, or glue, hold it.`,

@@ -74,6 +74,7 @@ export type JointKind =
   | 'meeting-arms'
   | 'breadboard'
   | 'bolted'
+  | 'let-in'
   | 'screwed';
 
 export const asPoint = ([x, y, z]: Vec): Point => ({ x, y, z });

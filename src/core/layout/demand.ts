@@ -1,6 +1,7 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import { blankId, legBlanks, makingOf } from '../piece/leg-making';
+import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { chordAt, type Flat } from '../solid/outline';
@@ -68,7 +69,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
   const parts: PartDemand[] = [];
   const panels: PanelDemand[] = [];
   const oneBoard = ({ kind }: Part) => (document.layout.oneBoard.some((own) => own === kind) ? { together: kind } : {});
-  for (const part of piece.parts) {
+  for (const part of madeParts(piece)) {
     const finished = part.cut ? part.design : part.size;
     const { id, letter, name } = part;
     const shows = SHOWS[part.grade];

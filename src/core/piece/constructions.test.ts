@@ -9,6 +9,7 @@ import { solidInPiece } from '../solid/frame';
 import { drawView } from './drawing';
 import type { Part } from './part';
 import type { Piece } from './piece';
+import { BASES, TOPS } from './start-form';
 import { partVolume } from './weight';
 
 type Manifold = InstanceType<Awaited<ReturnType<typeof ManifoldModule>>['Manifold']>;
@@ -87,8 +88,8 @@ describe('together they cover', () => {
   it('every way of holding a top, every kind of top and base, and every joint', () => {
     const jobs = CONSTRUCTIONS.map((c) => derived(c.document));
     expect(new Set(CONSTRUCTIONS.map((c) => c.document.form.hold.kind))).toEqual(new Set(Object.keys(HOLDS)));
-    expect(new Set(jobs.map((job) => job.piece.kind.top)).size).toBe(3);
-    expect(new Set(jobs.map((job) => job.piece.kind.base)).size).toBe(4);
+    expect(new Set(jobs.map((job) => job.piece.kind.top)).size).toBe(Object.keys(TOPS).length);
+    expect(new Set(jobs.map((job) => job.piece.kind.base)).size).toBe(Object.keys(BASES).length);
     const kinds = new Set(jobs.flatMap((job) => job.piece.joints.map((joint) => joint.kind)));
     expect([...kinds].sort()).toEqual([
       'bolted',
@@ -98,6 +99,7 @@ describe('together they cover', () => {
       'corner-plate',
       'dowels',
       'half-lap',
+      'let-in',
       'loose-tenon',
       'meeting-arms',
       'mortise-tenon',

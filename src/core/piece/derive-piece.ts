@@ -8,11 +8,12 @@ import { profiled } from '../solid/profile';
 import { minus, type Vec } from '../solid/vector';
 import { legApronBase } from './base-leg-apron';
 import { splayedBase } from './base-splayed';
+import { steelBase } from './base-steel';
 import { trestleBase } from './base-trestle';
 import { xFrameBase } from './base-x-frame';
 import { planBattens } from './battens';
 import { HOLDS, placeFasteners } from './hold';
-import { bodyOf, type Draft, letterOf, type Part, type Size, shoulderLengthOf } from './part';
+import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
 import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
 import { breadboardSize, breadboardTop } from './top-breadboard';
 import { gluedPanelSize, gluedPanelTop } from './top-glued-panel';
@@ -53,6 +54,8 @@ function planBase(decisions: PieceDecisions, top: TopSize): BasePlan {
       return xFrameBase(base, decisions, top);
     case 'splayed':
       return splayedBase(base, decisions, top);
+    case 'steel':
+      return steelBase(base, decisions, top);
   }
 }
 
@@ -71,12 +74,11 @@ function compose(decisions: PieceDecisions): Piece {
   const size = sizeOfTop(form.top, decisions);
   const base = planBase(decisions, size);
   const plan = planTop(form.top, decisions, size, base.underside);
-  const { drafts, joints, fittings, problems, ...top } = plan;
+  const { drafts, joints, cuts = [], fittings, problems, ...top } = plan;
   const battens = planBattens(form, plan, base);
-  const all: readonly Joint[] = [...joints, ...base.joints];
-  const work = workOf(all);
+  const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints];
+  const work = workOf(all, cuts);
   const fasteners = placeFasteners(form.hold.kind, [...base.rests, ...battens.rests], drafts);
-  const hold = HOLDS[form.hold.kind];
   const ground = boundsOfFlat(base.feet);
   return {
     kind: { top: form.top.kind, base: form.base.kind },
@@ -86,23 +88,12 @@ function compose(decisions: PieceDecisions): Piece {
     corner: base.corner,
     fasteners,
     fittings: [
-      { name: hold.name, count: fasteners.filter((fastener) => !fastener.own).length, size: [] },
-      {
-        name: 'Wood screws for the top',
-        count: fasteners.filter((fastener) => !fastener.own).length,
-        size: [form.hold.screwLength],
-      },
+      ...fittingsOfHold(form.hold, fasteners.filter((fastener) => !fastener.own).length),
       ...fittings,
       ...base.fittings,
-      ...(battens.drafts.length > 0
-        ? [
-            {
-              name: 'Screws with washers for the battens',
-              count: fasteners.filter((fastener) => fastener.own).length,
-              size: [battens.screw],
-            },
-          ]
-        : []),
+      ...battens.fittings(
+        fasteners.filter((fastener) => fastener.own && battens.drafts.some(({ id }) => id === fastener.on)).length,
+      ),
     ],
     overall: { length: size.length, width: size.width, height: base.underside + size.thickness },
     base: { length: ground.right - ground.left, width: ground.high - ground.low },
@@ -126,7 +117,7 @@ interface JointWork {
   added: ReadonlyMap<string, readonly Grown[]>;
 }
 
-function workOf(joints: readonly Joint[]): JointWork {
+function workOf(joints: readonly Joint[], cuts: readonly Cut[]): JointWork {
   const byPart = <T extends { part: string }>(list: readonly T[]) => {
     const map = new Map<string, T[]>();
     for (const own of list) {
@@ -137,7 +128,7 @@ function workOf(joints: readonly Joint[]): JointWork {
     return map;
   };
   return {
-    removed: byPart(joints.flatMap((joint) => joint.removed)),
+    removed: byPart([...joints.flatMap((joint) => joint.removed), ...cuts]),
     added: byPart(joints.flatMap((joint) => joint.added)),
   };
 }
@@ -152,7 +143,7 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], wo
   };
   const beyond = draft.beyond ?? { start: 0, end: 0 };
   const shoulderLength = size.length - beyond.start - beyond.end;
-  const { id, name, kind, grade, frame, taper, ends } = draft;
+  const { id, name, kind, grade, frame, taper, ends, material, weighs } = draft;
   const by: Vec = [
     shoulderLength / shoulderLengthOf(draft),
     size.width / draft.size.width,
@@ -184,10 +175,27 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], wo
     ...(profile ? { profile } : {}),
     ...(taper ? { taper } : {}),
     ...(ends ? { ends } : {}),
+    ...(material ? { material } : {}),
+    ...(weighs === undefined ? {} : { weighs }),
     design: draft.size,
     locked: lock !== undefined,
     cut: lock !== undefined || bench.cut.includes(id),
   };
+}
+
+/** What holds the top, as it is bought or made. */
+function fittingsOfHold({ kind, screwLength }: Form['hold'], count: number): Fitting[] {
+  if (count === 0) return [];
+  if (kind === 'inserts') {
+    return [
+      { name: 'Threaded inserts', count, size: [screwLength] },
+      { name: 'Bolts with washers', count, size: [] },
+    ];
+  }
+  return [
+    { name: HOLDS[kind].name, count, size: [] },
+    { name: 'Wood screws for the top', count, size: [screwLength] },
+  ];
 }
 
 /** What the hollow sides of a curved part take out of it. */

@@ -132,6 +132,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
         .filter((solid) => areaOnPaper(solid, look))
         .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(corners(solid).map(paper)) })),
     ),
+    ...(name === 'plan' ? holesFromAbove(piece) : []),
     ...(name === 'plan' && options.strips ? jointLines(piece, drawn, options.strips) : []),
   ];
 
@@ -263,6 +264,18 @@ const areaOnPaper = (solid: Convex, { u, v }: Look) => {
   };
   return spread(u) > 1e-6 && spread(v) > 1e-6;
 };
+
+const holesFromAbove = ({ top }: Piece): Shape[] =>
+  (top.holes ?? []).map(({ left, right, low, high }) => ({
+    part: top.leading,
+    style: 'cut',
+    points: [
+      [left, -low],
+      [right, -low],
+      [right, -high],
+      [left, -high],
+    ],
+  }));
 
 function jointLines(piece: Piece, drawn: readonly DrawnPart[], strips: readonly number[]): Shape[] {
   const panel = drawn.find((d) => d.part.kind === 'top');

@@ -134,6 +134,19 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     across: 0,
     cuts: { what: 'Counterbore the rails and bore them for the screws', before: 'assembly' },
   },
+  inserts: {
+    name: 'Bolts into threaded inserts',
+    one: 'bolt',
+    reason: 'Comes off and goes on again without wearing the wood out: for steel, and for tables that travel.',
+    greatestTravel: 15,
+    underHead: 0,
+    how: 'The holes are slots across the grain; a washer bridges them, the bolt is snug and not tight.',
+    spacing: 400,
+    along: CLEARANCE,
+    across: 'travel',
+    slots: true,
+    cuts: { what: 'Bore the top to a stop for the threaded inserts and screw them in, square', before: 'hanging' },
+  },
 };
 
 /** How much smaller than the screw its pilot hole is, by the screw's length; mm, common practice in hardwood. */
@@ -154,7 +167,7 @@ export function placeFasteners(kind: HoldKind, rests: readonly Rest[], tops: rea
     const long = Math.hypot(to[0] - from[0], to[1] - from[1]);
     const way: Flat = [(to[0] - from[0]) / long, (to[1] - from[1]) / long];
     const at = (d: number): Flat => [from[0] + way[0] * d, from[1] + way[1] * d];
-    const short = rest.part.replace(/^(apron|bearer)-/, '');
+    const short = rest.id ?? rest.part.replace(/^(apron|bearer)-/, '');
     const set = ([x, y]: Flat, name: string, holdsMiddle: boolean): Fastener[] => {
       const holds = tops.find((draft) => covers(draft, x, y))?.id;
       const own = rest.hold ? { own: rest.hold } : {};
@@ -215,7 +228,9 @@ export function holdTie(given: { kind: HoldKind; travel: number; fastener: Faste
   const rule = HOLDS[kind];
   const { id, on, holds, x, y, way, holdsMiddle } = given.fastener;
   const at: Point = { x, y, z: given.underside };
-  const tie = { id, name: `${rule.one} ${id.replace('-', ' ')}`, a: on, b: holds, at };
+  // What has a hold of its own is screwed, through slots in it.
+  const one = given.fastener.own ? 'screw' : rule.one;
+  const tie = { id, name: `${one} ${id.replace('-', ' ')}`, a: on, b: holds, at };
   if (holdsMiddle) {
     const held = { minus: JOINT_GIVE, plus: JOINT_GIVE };
     return { ...tie, room: { x: { minus: CLEARANCE, plus: CLEARANCE }, y: held, z: held } };

@@ -50,6 +50,8 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   batten: 'batten',
   block: 'corner block',
   wedge: 'tusk',
+  channel: 'channel',
+  'steel-leg': 'steel leg',
 };
 
 function familyWords(into: Part, from: Part): string {

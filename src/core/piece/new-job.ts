@@ -54,6 +54,7 @@ export function newJob(given: {
         sideOverhang: large ? 40 : 30,
         outline: { kind: 'rectangle' },
         edge: { kind: 'square' },
+        cutOuts: [],
       },
       base: {
         kind: 'leg-apron',

@@ -4,6 +4,7 @@ import { box, type Convex } from '../solid/convex';
 import type { Frame } from '../solid/frame';
 import type { Flat, Outline } from '../solid/outline';
 import { profiled } from '../solid/profile';
+import type { Material } from './material';
 
 export type PartKind =
   | 'top'
@@ -20,7 +21,9 @@ export type PartKind =
   | 'pad'
   | 'batten'
   | 'block'
-  | 'wedge';
+  | 'wedge'
+  | 'channel'
+  | 'steel-leg';
 
 export interface Size {
   /** Along the grain. */
@@ -60,6 +63,9 @@ export interface Part {
   taper?: { foot: number; from: number };
   /** How its ends are cut where they are not square: degrees, as a saw is set. */
   ends?: EndCuts;
+  /** Bought in and not of the job's wood; and what it weighs by its seller, kg. */
+  material?: Material;
+  weighs?: number;
   /** The size the design asked for, before the part's real size was entered. */
   design: Size;
   locked: boolean;
@@ -109,6 +115,8 @@ export interface Draft {
   profile?: Outline;
   taper?: Part['taper'];
   ends?: EndCuts;
+  material?: Material;
+  weighs?: number;
 }
 
 const NOTHING_BEYOND = { start: 0, end: 0 };

@@ -1,8 +1,9 @@
 import type { Bench, Form, HoldKind, Joints } from '../decision/job-document';
-import type { Joint } from '../joint/joint';
+import type { Cut, Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
 import type { Problem } from '../measure/problem';
 import type { Flat, Outline } from '../solid/outline';
+import type { Hole } from './cut-outs';
 import type { Draft, Fastener, Fitting, Part } from './part';
 
 export interface PieceDecisions {
@@ -29,6 +30,10 @@ export interface TopPlan {
   leading: string;
   /** Between its slats, mm. */
   gap?: number;
+  /** Through it, for outlets and cables. */
+  holes?: readonly Hole[];
+  /** What is cut out of it that no joint asks for. */
+  cuts?: readonly Cut[];
   fittings: readonly Fitting[];
   problems: readonly Problem[];
 }
@@ -36,6 +41,8 @@ export interface TopPlan {
 /** A line under the top along which something of the base touches it and can hold it, from one point to another, mm. */
 export interface Rest {
   part: string;
+  /** Where a part has more than one. */
+  id?: string;
   from: Flat;
   to: Flat;
   /** Where along it the top is held and does not move, if anywhere. */
@@ -91,6 +98,8 @@ export interface Racking {
   resists: Resistance;
   /** What the top goes sideways times E over the push, 1/mm: joints taken as stiff, feet as resting. */
   sway: number;
+  /** Of what sways, MPa, where it is not of the job's wood. */
+  modulus?: number;
   /** How the lever was found. */
   formula: string;
 }
@@ -120,7 +129,7 @@ export interface Piece {
   kind: { top: Form['top']['kind']; base: Form['base']['kind'] };
   parts: readonly Part[];
   joints: readonly Joint[];
-  top: Omit<TopPlan, 'drafts' | 'joints' | 'fittings' | 'problems'> & {
+  top: Omit<TopPlan, 'drafts' | 'joints' | 'cuts' | 'fittings' | 'problems'> & {
     parts: readonly string[];
     /** The outline as straight lines, mm. */
     polygon: readonly Flat[];

@@ -9,6 +9,7 @@ import { remainingDifference } from '../wood/remaining-difference';
 import type { Rings } from '../wood/rings';
 import type { Species } from '../wood/species';
 import { learnFrom, NO_CORRECTION } from './learning';
+import { isMade } from './material';
 import { airOfPiece, type LineInput, moistureLine } from './moisture-line';
 import type { Part, Size } from './part';
 import { leadingPart, type Piece } from './piece';
@@ -237,6 +238,7 @@ export function topWidthAt(season: Season, atMoisture: number): number {
 
 /** Size of a part when it has come to a moisture, its entered or designed size being that of the reference state. */
 export function sizeAt(part: Part, season: Season, atMoisture: number): Size {
+  if (!isMade(part)) return part.size;
   const { change: byMoisture } = MOVEMENT_SCHOOLS[season.school];
   const change = (dimension: number, ringAngle: number) =>
     dimension +

@@ -1,4 +1,5 @@
 import type { BaseKind, Change, Form, TopKind } from '../decision/job-document';
+import { THROUGH_STEEL } from './base-steel';
 
 type Top = Form['top'];
 type Base = Form['base'];
@@ -10,9 +11,10 @@ const within = (mm: number, least: number, most: number) => Math.min(most, Math.
 export function startTop(kind: TopKind, from: Top): Top {
   const { length, width, thickness, endOverhang, sideOverhang } = from;
   const sizes = { length, width, thickness, endOverhang, sideOverhang };
+  const cutOuts = from.kind === 'slatted' ? [] : from.cutOuts;
   switch (kind) {
     case 'glued-panel':
-      return { kind, ...sizes, outline: { kind: 'rectangle' }, edge: { kind: 'square' } };
+      return { kind, ...sizes, outline: { kind: 'rectangle' }, edge: { kind: 'square' }, cutOuts };
     case 'breadboard':
       return {
         kind,
@@ -25,6 +27,7 @@ export function startTop(kind: TopKind, from: Top): Top {
           pegs: 'draw-bored',
           proud: 3,
         },
+        cutOuts,
       };
     case 'slatted': {
       const gap = 6;
@@ -92,6 +95,16 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         reach: to5(within(Math.min(top.length, width) * 0.36, 150, 900)),
         arm: { height: 55, thickness: 36 },
       };
+    case 'steel':
+      return {
+        kind,
+        height,
+        shape: 'frames',
+        tube: { width: 50, wall: 2 },
+        plate: { length: 100, width: 100, thickness: 5 },
+        insert: 12,
+        weight: 8,
+      };
   }
 }
 
@@ -101,13 +114,23 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
  */
 export function startBaseChanges(kind: BaseKind, form: Form): Change[] {
   const { top, base } = form;
-  const framed = kind === 'trestle' || kind === 'x-frame';
-  const was = base.kind === 'trestle' || base.kind === 'x-frame';
+  const framed = ['trestle', 'x-frame', 'steel'].includes(kind);
+  const was = ['trestle', 'x-frame', 'steel'].includes(base.kind);
   const ends = framed ? Math.round(top.length / 60) * 10 : top.length > 1300 ? 60 : 30;
   return [
     { path: 'form.base', value: startBase(kind, top, base.height) },
+    ...holdChanges(kind, form),
     ...(framed !== was && kind !== 'splayed' ? [{ path: 'form.top.endOverhang', value: ends }] : []),
   ];
+}
+
+/** Steel is bolted on; a rail of wood takes the rest. */
+function holdChanges(kind: BaseKind, { hold, top }: Form): Change[] {
+  if (kind === 'steel' && !THROUGH_STEEL.includes(hold.kind)) {
+    const insert = within(Math.floor((top.thickness - 8) / 5) * 5, 5, 30);
+    return [{ path: 'form.hold', value: { kind: 'inserts', travel: Math.max(8, hold.travel), screwLength: insert } }];
+  }
+  return kind !== 'steel' && hold.kind === 'inserts' ? [{ path: 'form.hold.kind', value: 'buttons' }] : [];
 }
 
 /** What a kind of top or base is called, and why it is taken. */
@@ -126,5 +149,6 @@ export const BASES: Readonly<Record<BaseKind, { name: string; reason: string }>>
     reason: 'A post on a foot at each end and a stretcher between: free for legs, comes apart.',
   },
   'x-frame': { name: 'Crossed legs', reason: 'Two X frames and a stretcher: stiff across, room for feet at the ends.' },
+  steel: { name: 'Bought-in steel', reason: 'Legs or frames of steel tube, bolted under the top through slots.' },
   splayed: { name: 'Splayed legs', reason: 'Three or more legs leaning out from arms that meet: three always stand.' },
 };

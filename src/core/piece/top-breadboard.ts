@@ -3,6 +3,7 @@ import { breadboard, LEAST_BEHIND_TONGUE, pegDiameter, pegPlaces, tongueDepth } 
 import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
 import { rectangleOutline } from '../solid/outline';
+import { cutOutsIn } from './cut-outs';
 import { type Draft, forJoint } from './part';
 import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
@@ -76,6 +77,7 @@ export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, undersid
     outline: rectangleOutline(size.length, size.width),
     size,
     leading: 'top',
+    ...cutOutsIn('top', form.cutOuts, size, underside),
     fittings:
       form.end.pegs === 'none'
         ? []

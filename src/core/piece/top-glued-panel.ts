@@ -1,5 +1,6 @@
 import type { Bench, TopOf } from '../decision/job-document';
 import { squareFrame } from '../solid/frame';
+import { cutOutsIn } from './cut-outs';
 import type { TopPlan, TopSize } from './piece';
 import { drawnSize, measured } from './settle-locks';
 import { COARSE, outlineOfTop, solidOfTop } from './top-outline';
@@ -34,6 +35,7 @@ export function gluedPanelTop(form: TopOf<'glued-panel'>, size: TopSize, undersi
     outline,
     size,
     leading: 'top',
+    ...cutOutsIn('top', form.cutOuts, size, underside),
     fittings: [],
     problems: [],
   };

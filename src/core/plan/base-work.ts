@@ -2,6 +2,7 @@ import type { JobDocument } from '../decision/job-document';
 import type { Glue } from '../glueup/glue';
 import { HOLDS } from '../piece/hold';
 import { makingOf } from '../piece/leg-making';
+import { madeParts } from '../piece/material';
 import { type Piece, partsOfKind } from '../piece/piece';
 import type { Operation, WorkGiven } from './operation';
 
@@ -96,6 +97,8 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
         },
       };
     }
+    case 'steel':
+      throw new Error('a base of steel has no joints');
     case 'splayed':
       return {
         joints: `Cut the legs’ ends parallel at ${degrees(base.lean)}, the bridles, the arms’ tongues, and two cuts of ${degrees(180 / base.legs)} to its own length on the inner end of every arm`,
@@ -120,8 +123,9 @@ export function baseWork(
   rough: readonly string[],
   milled: readonly string[],
 ): { operations: Operation[]; last: string[] } {
+  if (document.form.base.kind === 'steel') return steelWork(milled);
   const words = wordsFor(document.form, piece);
-  const base = piece.parts
+  const base = madeParts(piece)
     .filter((part) => !piece.top.parts.includes(part.id) && part.kind !== 'batten')
     .map((part) => part.id);
   const rails = piece.parts
@@ -196,6 +200,25 @@ export function baseWork(
     parts: base,
   });
   return { operations, last: ['glue-base'] };
+}
+
+/** Nothing of a bought-in base is glued: it is cleaned, tried and its holes are marked through. */
+function steelWork(milled: readonly string[]): { operations: Operation[]; last: string[] } {
+  return {
+    operations: [
+      {
+        id: 'steel-base',
+        name: 'Clean the steel, check that it stands without rocking, file its slots and round its edges',
+        group: 'Base',
+        work: 1,
+        wait: 0,
+        after: milled,
+        caution: 'Gloves for burrs, eye protection at the grinder, and no sparks near dust or finish.',
+        parts: [],
+      },
+    ],
+    last: ['steel-base'],
+  };
 }
 
 /** The glue-ups that legs want which are not of one blank; the last of them leaves the legs ready for their joints. */

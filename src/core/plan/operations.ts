@@ -1,5 +1,6 @@
 import type { JobDocument } from '../decision/job-document';
 import { HOLDS } from '../piece/hold';
+import { madeParts } from '../piece/material';
 import { baseWork } from './base-work';
 import type { Operation, WorkGiven } from './operation';
 import { topWork } from './top-work';
@@ -57,7 +58,7 @@ const REST_AFTER_ROUGHING = 72;
 export function planOperations(given: WorkGiven & { boards: number }): Operation[] {
   const { document, piece, boards } = given;
   const top = piece.top.parts;
-  const all = piece.parts.map((part) => part.id);
+  const all = madeParts(piece).map((part) => part.id);
   const area = (piece.overall.length * piece.overall.width) / 1e6;
   const operations: Operation[] = [];
   const add = (
@@ -131,11 +132,14 @@ export function planOperations(given: WorkGiven & { boards: number }): Operation
     );
     before = [`coat-${coat}`];
   }
-  const battens = piece.parts.filter((part) => part.kind === 'batten').map((part) => part.id);
+  const steel = piece.parts.filter((part) => part.kind === 'channel').map((part) => part.id);
+  const battens = [...piece.parts.filter((part) => part.kind === 'batten').map((part) => part.id), ...steel];
   if (battens.length > 0) {
     add(
       'battens',
-      'Slot the battens and screw them under the top: tight in the middle, washers in the slots',
+      steel.length > 0
+        ? 'Groove the top for the channels, slot their outer holes and screw them in: tight in the middle, washers in the slots'
+        : 'Slot the battens and screw them under the top: tight in the middle, washers in the slots',
       'Delivery',
       0.5 * battens.length,
       0,

@@ -121,6 +121,18 @@ export function topWork(
       panel,
     );
   }
+  const holes = piece.top.holes?.length ?? 0;
+  if (holes > 0) {
+    last = add(
+      'top-cut-outs',
+      holes > 1 ? `Cut the ${holes} cut-outs to a template` : 'Cut the cut-out to a template',
+      0.4 * holes,
+      0,
+      last,
+      'Bore the corners first; clamp the waste so that it does not fall on the cutter. Wiring is for a licensed electrician.',
+      panel,
+    );
+  }
   return { operations, last };
 }
 

@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { useState } from 'react';
-import { cutList, type Part, sayEnds } from '@/core';
+import { cutList, madeParts, type Part, sayEnds } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { DayField, LengthField } from '@/ui/fields';
@@ -23,7 +23,8 @@ export function BenchStep() {
   const tabs = useTabs(TABS, 'list');
   const [measuring, setMeasuring] = useState<string | null>(null);
   const part = piece.parts.find((p) => p.id === measuring);
-  const cut = piece.parts.filter((p) => p.cut).length;
+  const made = madeParts(piece);
+  const cut = made.filter((p) => p.cut).length;
   return (
     <StepFrame
       step="bench"
@@ -33,7 +34,7 @@ export function BenchStep() {
       lead={
         <p>
           <span className="figures font-semibold text-[34px] leading-10">{cut}</span>{' '}
-          <span className="text-ink-2">of {piece.parts.length} parts cut</span>
+          <span className="text-ink-2">of {made.length} parts cut</span>
         </p>
       }
     >
@@ -79,8 +80,8 @@ function CutListTable({ onMeasure }: { onMeasure: (id: string) => void }) {
         </tr>
       </thead>
       <tbody>
-        {piece.parts.map((part, i) => {
-          const row = rows[i];
+        {madeParts(piece).map((part) => {
+          const row = rows.find(({ letter }) => letter === part.letter);
           return (
             <tr
               key={part.id}

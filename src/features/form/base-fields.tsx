@@ -40,6 +40,8 @@ function Fields({ kind }: { kind: BaseKind }) {
       return <XFrameFields />;
     case 'splayed':
       return <SplayedFields />;
+    case 'steel':
+      return <SteelFields />;
   }
 }
 
@@ -322,6 +324,58 @@ function SplayedFields() {
           { label: 'Arm, high', path: 'form.base.arm.height', least: 30, most: 200 },
           { label: 'Arm, thick', path: 'form.base.arm.thickness', least: 20, most: 120 },
         ]}
+      />
+    </>
+  );
+}
+
+function SteelFields() {
+  const base = useJobState((state) => state.document.form.base);
+  const change = useChange();
+  if (base.kind !== 'steel') return null;
+  const legs = base.shape === 'legs';
+  return (
+    <>
+      <Choice
+        label="Shape"
+        value={base.shape}
+        options={[
+          {
+            value: 'frames',
+            label: 'Two frames',
+            reason: 'Each under a flat bar across the table: its outer holes are slots.',
+          },
+          {
+            value: 'legs',
+            label: 'Four legs',
+            reason: 'Each under a plate of its own: nothing ties them to one another.',
+          },
+        ]}
+        onCommit={change('form.base.shape')}
+      />
+      <LengthRows
+        rows={[
+          { label: 'Tube, wide', path: 'form.base.tube.width', least: 12, most: 150 },
+          { label: 'Tube, its wall', path: 'form.base.tube.wall', least: 1, most: 12 },
+          {
+            label: legs ? 'Plate, along the table' : 'Bar, wide along the table',
+            path: 'form.base.plate.length',
+            least: 40,
+            most: 500,
+          },
+          ...(legs ? [{ label: 'Plate, across it', path: 'form.base.plate.width', least: 40, most: 500 }] : []),
+          { label: legs ? 'Plate, thick' : 'Bar, thick', path: 'form.base.plate.thickness', least: 2, most: 20 },
+          { label: 'Inserts in the top, thick', path: 'form.base.insert', least: 4, most: 25 },
+        ]}
+      />
+      <NumberField
+        label={legs ? 'Each leg weighs' : 'Each frame weighs'}
+        unit="kg"
+        value={base.weight}
+        least={0}
+        most={80}
+        step={0.1}
+        onCommit={change('form.base.weight')}
       />
     </>
   );

@@ -9,6 +9,7 @@ import { type PartMesh, type Piece, takenApart } from '@/core';
 const WOOD = '#efe4cf';
 const TOP = '#e6d3b0';
 const LIT = '#c9c5f0';
+const METAL = '#9aa5a0';
 const INK = '#14201b';
 
 /** The piece as solids, to be turned about; parts stand off from one another by a share of their distance from the middle. */
@@ -101,7 +102,7 @@ function PartSolid({
         onPointerOut={() => onLight([])}
       >
         <meshLambertMaterial
-          color={lit ? LIT : top ? TOP : WOOD}
+          color={lit ? LIT : part.material ? METAL : top ? TOP : WOOD}
           polygonOffset
           polygonOffsetFactor={1}
           polygonOffsetUnits={1}

@@ -1,6 +1,7 @@
 'use client';
 
-import { type Edge, FLATNESS, startTop, TONGUES, TOPS, type TopKind, type TopOutline } from '@/core';
+import { type CutOut, type Edge, FLATNESS, startTop, TONGUES, TOPS, type TopKind, type TopOutline } from '@/core';
+import { Button } from '@/ui/button';
 import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { useChange, useJobState } from '../job/job-context';
 import { Group } from './group';
@@ -45,6 +46,7 @@ export function TopFields() {
       {top.kind === 'slatted' ? <SlatFields /> : null}
       {top.kind === 'breadboard' ? null : <EdgeFields edge={top.edge} thickness={top.thickness} />}
       {top.kind === 'slatted' ? null : <FlatFields />}
+      {top.kind === 'slatted' ? null : <CutOutFields list={top.cutOuts} top={top} />}
     </Group>
   );
 }
@@ -175,15 +177,30 @@ function FlatFields() {
           reason,
         }))}
         onCommit={(kind) =>
-          change('form.flat')(kind === 'none' ? { kind } : { kind, count: 2, width: 60, thickness: 22, travel: 8 })
+          change('form.flat')(
+            kind === 'none'
+              ? { kind }
+              : kind === 'battens'
+                ? { kind, count: 2, width: 60, thickness: 22, travel: 8 }
+                : { kind, count: 2, width: 38, depth: 12, travel: 8 },
+          )
         }
       />
-      {flat.kind === 'battens' ? (
-        <NumberField label="Battens" value={flat.count} least={1} most={6} onCommit={change('form.flat.count')} />
+      {flat.kind !== 'none' ? (
+        <NumberField
+          label={flat.kind === 'battens' ? 'Battens' : 'Channels'}
+          value={flat.count}
+          least={1}
+          most={6}
+          onCommit={change('form.flat.count')}
+        />
       ) : null}
       <LengthRows
         rows={[
-          { label: 'Batten, wide', path: 'form.flat.width', least: 25, most: 200 },
+          flat.kind === 'channels'
+            ? { label: 'Channel, wide', path: 'form.flat.width', least: 15, most: 120 }
+            : { label: 'Batten, wide', path: 'form.flat.width', least: 25, most: 200 },
+          { label: 'Channel, deep', path: 'form.flat.depth', least: 6, most: 40 },
           { label: 'Batten, thick', path: 'form.flat.thickness', least: 10, most: 60 },
           { label: 'Slots, travel each way', path: 'form.flat.travel', least: 0, most: 40 },
         ]}
@@ -275,5 +292,37 @@ function BreadboardFields() {
         ]}
       />
     </>
+  );
+}
+
+/** Holes through the top, each with where its middle stands. */
+function CutOutFields({ list, top }: { list: readonly CutOut[]; top: { length: number; width: number } }) {
+  const change = useChange();
+  const fresh: CutOut = { fromEnd: top.length / 2, fromFront: top.width / 2, length: 120, width: 60 };
+  return (
+    <div className="mt-2">
+      {list.map((_, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a cut-out has no name but its number
+        <fieldset key={i} className="mt-1 border-hairline border-b pb-1">
+          <legend className="text-ink-2">Cut-out {i + 1}</legend>
+          <LengthRows
+            rows={[
+              { label: 'From the left end', path: `form.top.cutOuts.${i}.fromEnd`, least: 0, most: 6000 },
+              { label: 'From the front edge', path: `form.top.cutOuts.${i}.fromFront`, least: 0, most: 2500 },
+              { label: 'Along the table', path: `form.top.cutOuts.${i}.length`, least: 10, most: 1000 },
+              { label: 'Across it', path: `form.top.cutOuts.${i}.width`, least: 10, most: 600 },
+            ]}
+          />
+          <Button
+            look="quiet"
+            aria-label={`Take away cut-out ${i + 1}`}
+            onClick={() => change('form.top.cutOuts')(list.filter((__, j) => j !== i))}
+          >
+            Take away
+          </Button>
+        </fieldset>
+      ))}
+      <Button onClick={() => change('form.top.cutOuts')([...list, fresh])}>Add a cut-out</Button>
+    </div>
   );
 }

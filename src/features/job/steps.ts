@@ -1,4 +1,4 @@
-import type { DerivedJob, JobDocument, Quantity, Step } from '@/core';
+import { type DerivedJob, type JobDocument, madeParts, type Quantity, type Step } from '@/core';
 
 export interface StepRow {
   step: Step;
@@ -46,7 +46,7 @@ export const STEPS: readonly StepRow[] = [
   {
     step: 'bench',
     title: 'Bench',
-    figure: ({ piece }) => [`${piece.parts.filter((part) => part.cut).length} of ${piece.parts.length}`],
+    figure: ({ piece }) => [`${madeParts(piece).filter((part) => part.cut).length} of ${madeParts(piece).length}`],
   },
 ];
 
@@ -58,6 +58,6 @@ export function stepState(step: Step, job: DerivedJob): 'settled' | 'open' | 'st
   if (step === 'layout')
     return job.layoutState === 'current' ? 'settled' : job.layoutState === 'stale' ? 'stale' : 'open';
   if (step === 'glue-up' || step === 'plan') return job.layoutState === 'current' ? 'settled' : 'stale';
-  if (step === 'bench') return job.piece.parts.every((part) => part.cut) ? 'settled' : 'open';
+  if (step === 'bench') return madeParts(job.piece).every((part) => part.cut) ? 'settled' : 'open';
   return 'settled';
 }

@@ -18,7 +18,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
-import { fastenersAcross, jointMatch, type LaidStrip } from '@/core';
+import { jointMatch, keptOffJoints, type LaidStrip } from '@/core';
 import { EndGrain } from '@/ui/end-grain';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
@@ -238,7 +238,7 @@ function Overlay({ scale, drawn, height }: { scale: number; drawn: number; heigh
   const { length, width } = panel.finished;
   const x0 = ((panel.rough.length - length) / 2) * scale;
   const middle = (trim.left + width / 2) * scale;
-  const across = fastenersAcross(piece);
+  const across = keptOffJoints(piece);
   // A panel between breadboard ends is not the whole top: its own block is drawn.
   const [h, w] = [length / 2, width / 2];
   const outline =

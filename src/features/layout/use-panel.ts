@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { bestOrder, choicesOf, fastenersAcross, type LaidChoice, type LaidStrip, type RingSchool } from '@/core';
+import { bestOrder, choicesOf, keptOffJoints, type LaidChoice, type LaidStrip, type RingSchool } from '@/core';
 import { useDerived, useJobState } from '../job/job-context';
 
 /** What can be done with the strips of the top. */
@@ -49,9 +49,7 @@ export function usePanel(): PanelHands {
     best: () => {
       const panel = demand.panels[0];
       if (panel)
-        keep(
-          bestOrder({ panel, strips: laid, school, choices, fasteners: fastenersAcross(piece), margin: jointMargin }),
-        );
+        keep(bestOrder({ panel, strips: laid, school, choices, fasteners: keptOffJoints(piece), margin: jointMargin }));
     },
     asSawn: () => void change([{ path: 'layout.laid', value: [] }]),
   };

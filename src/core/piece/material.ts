@@ -1,0 +1,14 @@
+import type { Part } from './part';
+
+/** What is bought in and not made of the job's wood. */
+export type Material = 'steel';
+
+/** Density, kg/m³, and how stiff it is along itself, MPa; handbook values, from memory. */
+export const MATERIALS: Readonly<Record<Material, { name: string; density: number; modulus: number }>> = {
+  steel: { name: 'Steel', density: 7850, modulus: 200_000 },
+};
+
+/** A part that the shop makes of wood; it moves with the seasons, is cut from boards and stands on the cut list. */
+export const isMade = (part: Pick<Part, 'material'>): boolean => part.material === undefined;
+
+export const madeParts = ({ parts }: { parts: readonly Part[] }): readonly Part[] => parts.filter(isMade);
