@@ -55,6 +55,7 @@ export {
 } from './format/rack-csv';
 export { composeSheet, type SheetInput } from './format/sheet';
 export { bestOrder } from './glueup/best-order';
+export type { EdgeJoint } from './glueup/edge-joints';
 export { GLUES, type Glue } from './glueup/glue';
 export * from './glueup/lay-panel';
 export { clampsThatReach, type GlueStage, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
@@ -62,6 +63,7 @@ export * from './glueup/trim-panel';
 export { type DerivedJob, deriveJob, type JobInputs, keptOffJoints, LAYOUT_EFFORT } from './job';
 export { TONGUES } from './joint/breadboard';
 export { POCKET_ANGLE } from './joint/corner-screws';
+export { ALIGNERS, type AlignerSize } from './joint/edge-joint';
 export { dowelWithdrawal, lagWithdrawal, screwWithdrawal, shearAlongGrain } from './joint/hold-strength';
 export type { Joint, JointKind } from './joint/joint';
 export { JOINTS } from './joint/joint-words';

@@ -5,11 +5,14 @@ import type { JobDocument } from './decision/job-document';
 import type { Shop } from './decision/shop';
 import { collectFigures } from './figures';
 import { pieceLabel } from './format/layout-svg';
+import { edgeChecks } from './glueup/edge-checks';
+import { type EdgeJoint, edgeJoints } from './glueup/edge-joints';
 import { GLUES, type Glue } from './glueup/glue';
 import { type LaidStrip, layPanel } from './glueup/lay-panel';
 import { panelChecks } from './glueup/panel-checks';
 import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type PanelTrim, trimLaid } from './glueup/trim-panel';
+import { type AlignerSize, alignerSize } from './joint/edge-joint';
 import { type Demand, demandOf } from './layout/demand';
 import { fixedPlacements } from './layout/fixed-placements';
 import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
@@ -23,11 +26,13 @@ import type { Problem } from './measure/problem';
 import { count, say } from './measure/quantity';
 import { derivePiece } from './piece/derive-piece';
 import type { Piece } from './piece/piece';
+import { findPart } from './piece/piece';
 import { type PieceRestraint, restraintOfPiece } from './piece/restraint-of-piece';
 import { deriveSeason, type Season } from './piece/season';
 import type { Operation } from './plan/operation';
 import { planOperations } from './plan/operations';
 import { type Schedule, schedule } from './plan/schedule';
+import { boundsOf } from './solid/convex';
 import type { Board } from './stock/board';
 import { findSpecies, type Species } from './wood/species';
 
@@ -62,6 +67,8 @@ export interface DerivedJob {
   laid: readonly LaidStrip[];
   /** How the top is taken out of its glued panel; null until a layout is current. */
   trim: PanelTrim | null;
+  /** What stands in the edges of its boards to keep them level; null where nothing does. */
+  edges: { joints: readonly EdgeJoint[]; size: AlignerSize } | null;
   /** The strips are those of the layout, not yet a guess from the strip widths. */
   stripsFromLayout: boolean;
   operations: readonly Operation[];
@@ -178,11 +185,15 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
         }),
       ]
     : [];
+  const aligner = document.glueUp.level;
+  const alignerOf = panel ? alignerSize(aligner, panel.finished.thickness, shop.tools.looseTenons) : null;
+  const edges = panel && alignerOf ? edgesOf(piece, strips, trim, alignerOf) : [];
   const operations = planOperations({
     document,
     piece,
     glueUps,
     glue,
+    aligners: edges.reduce((sum, { places }) => sum + places.length, 0),
     boards:
       layout && layoutState === 'current' ? layout.boards.length : Math.ceil(demand.parts.length / 3) + strips.length,
   });
@@ -198,6 +209,17 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
       : []),
     ...movesGivenUp(piece, document.layout.moved, moved),
     ...(trim && panel ? panelChecks(panel, laid, trim, document.layout.jointMargin) : []),
+    ...(panel && alignerOf && edges.length > 0
+      ? edgeChecks({
+          kind: aligner,
+          size: alignerOf,
+          joints: edges,
+          strips,
+          thickness: panel.finished.thickness,
+          edge: 'edge' in document.form.top ? document.form.top.edge : { kind: 'square' },
+          polygon: piece.top.polygon,
+        })
+      : []),
     ...glueUps.flatMap((glueUp) => glueUp.limits.map(glueUpCheck)),
     ...planChecks(document, dates),
   ]);
@@ -226,6 +248,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     glue,
     laid,
     trim,
+    edges: edges.length > 0 && alignerOf ? { joints: edges, size: alignerOf } : null,
     stripsFromLayout,
     operations,
     schedule: dates,
@@ -240,6 +263,46 @@ export const keptOffJoints = (piece: Piece): number[] => [
   ...piece.fasteners.map((fastener) => -fastener.y),
   ...(piece.top.holes ?? []).flatMap(({ low, high }) => [-low, -high]),
 ];
+
+/** A screw's or a bolt's half thickness, with the hole it is bored for, mm. */
+const FASTENER = 5;
+
+/** Aligners along the joints of the panel, clear of all that is driven and cut into it. */
+function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | null, size: AlignerSize): EdgeJoint[] {
+  const panel = findPart(piece, piece.top.leading);
+  // Looked along from its near end, the panel's right is the front of the piece.
+  const lines = (trim?.joints ?? evenLines(strips)).map((line) => -line);
+  const { holes = [] } = piece.top;
+  const cuts = piece.joints
+    .flatMap((joint) => joint.removed)
+    .filter((cut) => cut.part === panel?.id && cut.what === 'groove')
+    .map((cut) => boundsOf([cut.solid]))
+    .map(({ from, to }) => ({ left: from[0], right: to[0], low: from[1], high: to[1] }));
+  const driven = piece.fasteners.map(({ x, y }) => ({
+    left: x - FASTENER,
+    right: x + FASTENER,
+    low: y - FASTENER,
+    high: y + FASTENER,
+  }));
+  return edgeJoints({
+    labels: strips.map(({ label }) => label),
+    lines,
+    polygon: piece.top.polygon,
+    half: (panel?.shoulderLength ?? piece.top.size.length) / 2,
+    size,
+    taken: [...holes, ...cuts, ...driven],
+  });
+}
+
+/** The lines between strips that are trimmed alike on both sides. */
+function evenLines(strips: readonly GlueStrip[]): number[] {
+  const total = strips.reduce((sum, { width }) => sum + width, 0);
+  let run = -total / 2;
+  return strips.slice(0, -1).map(({ width }) => {
+    run += width;
+    return run;
+  });
+}
 
 /** Before a layout is there: as few equal strips as the greatest width allows. */
 function likelyStrips(width: number, greatest: number, letter: string): GlueStrip[] {

@@ -114,7 +114,7 @@ export async function boardSheets(id: string, paper: Paper): Promise<{ pdf: Uint
 /** The full-size drawings of a job, all of them or one by its id. */
 export async function fullSizeOf(id: string, drawing: string | null) {
   const whole = await wholeJob(id, false);
-  const all = fullSizeDrawings(whole.derived.piece, whole.style);
+  const all = fullSizeDrawings(whole.derived.piece, whole.style, whole.derived.edges);
   const drawings = drawing === null ? all : all.filter((own) => own.id === drawing || own.group === drawing);
   if (drawings.length === 0) throw notFound('drawing', (drawing ?? '').slice(0, 60));
   return { ...whole, drawings };

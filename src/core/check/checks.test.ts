@@ -232,7 +232,7 @@ const MISHAPS: [string, string, 'stop' | 'watch', (d: JobOn<'leg-apron'>) => voi
     (d) => {
       d.form.top.length = 3000;
       d.form.top.width = 1300;
-      d.glueUp = { glue: 'pva', staging: 'all-at-once' };
+      d.glueUp = { glue: 'pva', staging: 'all-at-once', level: 'none' };
     },
   ],
   [

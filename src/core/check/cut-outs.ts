@@ -1,6 +1,5 @@
 import { mm, percent, say } from '../measure/quantity';
-import type { Hole } from '../piece/cut-outs';
-import { findPart } from '../piece/piece';
+import { findPart, type Hole } from '../piece/piece';
 import { box } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { type Flat, insideBy } from '../solid/outline';

@@ -128,6 +128,8 @@ export const LayoutChoiceSchema = v.object({
 export const GlueUpChoiceSchema = v.object({
   glue: v.picklist(['pva', 'pva-slow', 'hide', 'epoxy']),
   staging: v.picklist(['planer-width', 'in-halves', 'all-at-once']),
+  /** What keeps the boards level while they are glued. */
+  level: v.optional(v.picklist(['none', 'cauls', 'loose-tenons', 'biscuits', 'dowels']), 'none'),
 });
 
 export const PlanChoiceSchema = v.object({

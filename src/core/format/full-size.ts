@@ -32,8 +32,59 @@ const SMALL = 4;
 const MARGIN = 12;
 
 /** Everything of a piece that is wanted at full size: a story stick a family of parts, templates, joints face on. */
-export function fullSizeDrawings(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
-  return [...storySticks(piece, style), ...templates(piece, style), ...jointFaces(piece, style)];
+export function fullSizeDrawings(piece: Piece, style: LengthStyle, edges: PanelEdges | null = null): FullSizeDrawing[] {
+  return [
+    ...storySticks(piece, style),
+    ...edgeSticks(piece, edges, style),
+    ...templates(piece, style),
+    ...jointFaces(piece, style),
+  ];
+}
+
+/** What stands in the edges of the panel's boards, as the job has it. */
+export interface PanelEdges {
+  joints: readonly {
+    between: readonly [string, string];
+    /** From the middle of the top, mm. */
+    places: readonly number[];
+  }[];
+  size: { along: number };
+}
+
+/** Joints of the panel marked alike, from one stick: its middle goes on the middle of the top, both ends are trimmed later. */
+function edgeSticks(piece: Piece, edges: PanelEdges | null, style: LengthStyle): FullSizeDrawing[] {
+  const panel = findPart(piece, piece.top.leading);
+  if (!edges || !panel) return [];
+  const families = new Map<string, { names: string[]; places: readonly number[] }>();
+  for (const { between, places } of edges.joints) {
+    if (places.length === 0) continue;
+    const key = places.map((x) => x.toFixed(1)).join();
+    const known = families.get(key);
+    if (known) known.names.push(between.join('–'));
+    else families.set(key, { names: [between.join('–')], places });
+  }
+  const start = panel.size.length / 2;
+  return [...families.values()].map(({ names, places }, i) => {
+    const marks: StickMark[] = [
+      { at: start, layer: 'CENTRE', label: 'middle', lane: 'whole' },
+      ...places.map(
+        (x): StickMark => ({
+          at: start + x - edges.size.along / 2,
+          to: start + x + edges.size.along / 2,
+          layer: 'MORTISE',
+          label: 'slot',
+          lane: 'upper',
+        }),
+      ),
+    ];
+    const drawn = stick([panel], marks, style);
+    return {
+      ...drawn,
+      id: `stick-edge-${i + 1}`,
+      title: `Story stick ${panel.letter}: joints ${names.join(', ')}`,
+      note: 'What keeps the boards level, along their edges. Its middle goes on the middle of the boards, which are longer and trimmed later.',
+    };
+  });
 }
 
 interface StickMark {

@@ -1,16 +1,9 @@
 import type { CutOut } from '../decision/job-document';
 import type { Cut } from '../joint/joint';
 import { box } from '../solid/convex';
-import type { TopSize } from './piece';
+import type { Hole, TopSize } from './piece';
 
-/** A hole through the top in the axes of the piece, seen from above. mm */
-export interface Hole {
-  left: number;
-  right: number;
-  low: number;
-  high: number;
-}
-
+/** Where a cut-out lies. mm */
 export const placeOfCutOut = (own: CutOut, size: Pick<TopSize, 'length' | 'width'>): Hole => {
   const x = own.fromEnd - size.length / 2;
   const y = own.fromFront - size.width / 2;

@@ -1,7 +1,4 @@
-import type { Part } from './part';
-
-/** What is bought in and not made of the job's wood. */
-export type Material = 'steel';
+import type { Material, Part } from './part';
 
 /** Density, kg/m³, and how stiff it is along itself, MPa; handbook values, from memory. */
 export const MATERIALS: Readonly<Record<Material, { name: string; density: number; modulus: number }>> = {

@@ -106,7 +106,7 @@ export function newJob(given: {
       laid: [],
       jointMargin: 12,
     },
-    glueUp: { glue: 'pva-slow', staging: 'planer-width' },
+    glueUp: { glue: 'pva-slow', staging: 'planer-width', level: 'none' },
     plan: { startOn, hoursPerDay: 6, finish: 'oil-wax' },
     bench: { cut: [], locks: {} },
   };

@@ -4,7 +4,6 @@ import { box, type Convex } from '../solid/convex';
 import type { Frame } from '../solid/frame';
 import type { Flat, Outline } from '../solid/outline';
 import { profiled } from '../solid/profile';
-import type { Material } from './material';
 
 export type PartKind =
   | 'top'
@@ -24,6 +23,9 @@ export type PartKind =
   | 'wedge'
   | 'channel'
   | 'steel-leg';
+
+/** What is bought in and not made of the job's wood. */
+export type Material = 'steel';
 
 export interface Size {
   /** Along the grain. */

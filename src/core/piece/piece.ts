@@ -3,7 +3,6 @@ import type { Cut, Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
 import type { Problem } from '../measure/problem';
 import type { Flat, Outline } from '../solid/outline';
-import type { Hole } from './cut-outs';
 import type { Draft, Fastener, Fitting, Part } from './part';
 
 export interface PieceDecisions {
@@ -17,6 +16,14 @@ export interface TopSize {
   length: number;
   width: number;
   thickness: number;
+}
+
+/** A hole through the top in the axes of the piece, seen from above. mm */
+export interface Hole {
+  left: number;
+  right: number;
+  low: number;
+  high: number;
 }
 
 /** A kind of top, laid out with its middle over the middle of the piece. */

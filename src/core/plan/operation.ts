@@ -8,6 +8,8 @@ export interface WorkGiven {
   piece: Piece;
   glueUps: readonly GlueUp[];
   glue: Glue;
+  /** How many slots or holes are cut in pairs along the edges of the panel's boards. */
+  aligners: number;
 }
 
 export interface Operation {

@@ -4,9 +4,10 @@ import type { Operation, WorkGiven } from './operation';
 
 /** The work on the top, from milled boards to a top ready to be sanded. */
 export function topWork(
-  { document, piece, glueUps, glue }: WorkGiven,
-  milled: readonly string[],
+  { document, piece, glueUps, glue, aligners }: WorkGiven,
+  fromMill: readonly string[],
 ): { operations: Operation[]; last: string[] } {
+  let milled = fromMill;
   const { top: form } = document.form;
   const area = (piece.overall.length * piece.overall.width) / 1e6;
   const operations: Operation[] = [];
@@ -49,6 +50,18 @@ export function topWork(
   }
 
   const panel = partsOfKind(piece, 'top').map((part) => part.id);
+  const { level } = document.glueUp;
+  if (aligners > 0) {
+    milled = add(
+      'edge-slots',
+      `Joint the edges, mark across them and cut for ${aligners} ${level === 'dowels' ? 'dowels' : level === 'biscuits' ? 'biscuits' : 'loose tenons'}, all from the show face`,
+      0.3 + 0.03 * aligners,
+      0,
+      milled,
+      'The board is clamped down; both hands on the machine. None where the outline is cut later.',
+      panel,
+    );
+  }
   const stages = glueUps.flatMap((glueUp) => glueUp.stages);
   const panelDone: string[] = [];
   stages.forEach((stage, i) => {
@@ -61,7 +74,7 @@ export function topWork(
       0.4 + stage.joints * 0.3,
       last || stages.length === 1 ? glue.levelAfter : glue.clampFor / 60,
       last ? sections : milled,
-      `Only until a thin even line is squeezed out; more bows the panel. ${glue.caution}`,
+      `${level === 'cauls' ? 'Waxed cauls across both faces, closed before the clamps. ' : ''}Only until a thin even line is squeezed out; more bows the panel. ${glue.caution}`,
       panel,
     );
     if (last || stages.length === 1) panelDone.push(id);

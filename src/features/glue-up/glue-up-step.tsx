@@ -1,6 +1,6 @@
 'use client';
 
-import { clampsThatReach, GLUES, type GlueStage } from '@/core';
+import { ALIGNERS, clampsThatReach, GLUES, type GlueStage } from '@/core';
 import { Choice, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { Length, QuantityText, useUnits } from '@/ui/units';
@@ -10,7 +10,7 @@ import { StepFrame } from '../job/job-desk';
 import { PanelEnd } from '../layout/panel-end';
 
 export function GlueUpStep() {
-  const { glueUps, glue, stripsFromLayout, laid, figures, demand } = useDerived();
+  const { glueUps, glue, stripsFromLayout, laid, figures, demand, edges } = useDerived();
   const choice = useJobState((state) => state.document.glueUp);
   const shop = useJobState((state) => state.shop);
   const change = useChange();
@@ -71,6 +71,18 @@ export function GlueUpStep() {
           { value: 'all-at-once', label: 'At once', reason: 'One go, one mess; needs slow glue and every clamp.' },
         ]}
       />
+      <Select
+        label="Boards kept level by"
+        value={choice.level}
+        onCommit={change('glueUp.level')}
+        options={Object.entries(ALIGNERS).map(([value, { name }]) => ({
+          value: value as keyof typeof ALIGNERS,
+          label: name,
+        }))}
+        wide
+        hint={ALIGNERS[choice.level].reason}
+      />
+      {edges ? <FigureLine label={`In ${edges.joints.length} joints`} figure={figures.aligners} /> : null}
       <Select
         label="Glue"
         value={choice.glue}

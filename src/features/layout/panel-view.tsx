@@ -232,7 +232,7 @@ function StripRow({
 
 /** What is drawn over the strips: the finished top, what is driven into it, the carpenter's triangle. */
 function Overlay({ scale, drawn, height }: { scale: number; drawn: number; height: number }) {
-  const { demand, trim, piece } = useDerived();
+  const { demand, trim, piece, edges } = useDerived();
   const panel = demand.panels[0];
   if (!panel || !trim) return null;
   const { length, width } = panel.finished;
@@ -272,6 +272,29 @@ function Overlay({ scale, drawn, height }: { scale: number; drawn: number; heigh
           transform={`translate(${x0 + (length / 2 + fastener.x) * scale} ${middle + (across[i] ?? 0) * scale})`}
           className="fill-none stroke-stop"
           strokeWidth={1.3}
+        />
+      ))}
+      {edges?.joints.flatMap(({ y, places }) =>
+        places.map((x) => (
+          <rect
+            key={`${x} ${y}`}
+            x={x0 + (length / 2 + x - edges.size.along / 2) * scale}
+            y={middle - (y + edges.size.deep) * scale}
+            width={Math.max(2, edges.size.along * scale)}
+            height={2 * edges.size.deep * scale}
+            className="fill-paper stroke-ink-2"
+            fillOpacity={0.8}
+          />
+        )),
+      )}
+      {piece.top.holes?.map(({ left, right, low, high }) => (
+        <rect
+          key={`${left} ${low}`}
+          x={x0 + (length / 2 + left) * scale}
+          y={middle - high * scale}
+          width={(right - left) * scale}
+          height={(high - low) * scale}
+          className="fill-paper stroke-ink"
         />
       ))}
       <path
