@@ -5,11 +5,22 @@ import type { PartKind } from '../piece/part';
 import { surfacedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';
 
-/** What a leg thicker than any board is made of instead. */
-const inStaves = (count: number): Check['wayOut'] => ({
-  say: say`Glue the legs of ${`${Math.max(2, count)}`} staves, or buy thicker stock`,
-  changes: count <= 8 ? [{ path: 'form.base.leg.making', value: { kind: 'staves', count: Math.max(2, count) } }] : [],
-});
+/** What a part thicker than any board is made of instead, where it can be. */
+function inStaves(kind: PartKind, base: BaseKind, words: string, least: number): Check['wayOut'] | null {
+  const count = Math.max(2, least);
+  const change =
+    kind === 'leg' && base === 'leg-apron'
+      ? { path: 'form.base.leg.making', value: { kind: 'staves', count }, most: 8 }
+      : base === 'trestle' && (kind === 'post' || kind === 'foot')
+        ? { path: `form.base.${kind}.staves`, value: count, most: 6 }
+        : null;
+  if (!change) return null;
+  const { most, ...own } = change;
+  return {
+    say: say`Glue the ${words} of ${`${count}`} staves, or buy thicker stock`,
+    changes: count <= most ? [own] : [],
+  };
+}
 
 /** Where the thickness of each kind of part is decided. */
 const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>> = {
@@ -40,15 +51,15 @@ const PLURALS: Partial<Record<PartKind, string>> = {
 
 /** Finished thickness against what the boards on the rack can be planed to. */
 export function thicknessOnTheRack({ document, piece, shop, boards, species }: CheckContext): Check[] {
-  const making = makingOf(document.form);
   const kinds = [...new Set(piece.parts.map((part) => part.kind))];
   return kinds.flatMap((kind): Check[] => {
     const path = PATHS[kind]?.[document.form.base.kind] ?? PATHS[kind]?.any;
     const plain = kind === 'bearer' && piece.kind.base === 'splayed' ? 'arms' : PLURALS[kind];
     const part = piece.parts.find((own) => own.kind === kind);
     if (!part || !path || !plain || part.cut) return [];
-    const glued = kind === 'leg' && making.kind !== 'solid';
-    const words = glued ? 'pieces of the legs' : plain;
+    const making = makingOf(document.form, kind);
+    const glued = making.kind !== 'solid';
+    const words = glued ? `pieces of the ${plain}` : plain;
     const finished = glued
       ? Math.max(...legBlanks(part, making).map((blank) => blank.finished.thickness))
       : part.size.thickness;
@@ -58,6 +69,10 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
     const level = judge(greatest, finished, { sense: 'at-least' });
     const where = piece.parts.filter((p) => p.kind === kind).map((p) => p.id);
     const reachable = Math.floor(greatest * 2) / 2;
+    const staves =
+      greatest >= 15 && (glued || reachable < 0.9 * finished)
+        ? inStaves(kind, piece.kind.base, plain, Math.ceil((part.size.thickness + 2) / greatest))
+        : null;
     return [
       {
         id: `stock.thickness-${kind}`,
@@ -78,17 +93,13 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
           ? {}
           : {
               wayOut:
-                kind === 'leg' &&
-                piece.kind.base === 'leg-apron' &&
-                greatest >= 15 &&
-                (glued || reachable < 0.9 * finished)
-                  ? inStaves(Math.ceil((part.size.thickness + 2) / greatest))
-                  : reachable >= 12
-                    ? {
-                        say: say`Make the ${words} ${mm(reachable)}, or buy thicker stock`,
-                        changes: [{ path, value: reachable }],
-                      }
-                    : { say: say`Add boards to the rack, or choose a species that is there`, changes: [] },
+                staves ??
+                (reachable >= 12
+                  ? {
+                      say: say`Make the ${words} ${mm(reachable)}, or buy thicker stock`,
+                      changes: [{ path, value: reachable }],
+                    }
+                  : { say: say`Add boards to the rack, or choose a species that is there`, changes: [] }),
             }),
       },
     ];

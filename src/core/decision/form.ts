@@ -137,10 +137,16 @@ export const BaseSchema = v.variant('kind', [
       thickness: length(20, 200),
       /** How far its underside is hollowed, so that it stands on its ends; 0 for flat. */
       hollow: v.optional(length(0, 150), 0),
+      /** Glued of so many boards face to face; 1 for one blank. */
+      staves: v.optional(whole(1, 6), 1),
     }),
     /** Under each foot at both ends; 0 for none. */
     pads: length(0, 40),
-    post: v.object({ width: length(40, 300), thickness: length(20, 200) }),
+    post: v.object({
+      width: length(40, 300),
+      thickness: length(20, 200),
+      staves: v.optional(whole(1, 6), 1),
+    }),
     /** Across under the top. */
     bearer: v.object({ height: length(25, 200), thickness: length(20, 200), shorter: length(0, 800) }),
     /** Tenons side by side at either end of a post. */

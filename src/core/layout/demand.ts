@@ -103,8 +103,8 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
       length: size.length + allowances.partLength,
       width: size.width + allowances.partWidth,
     });
-    const making = makingOf(document.form);
-    if (part.kind === 'leg' && making.kind !== 'solid') {
+    const making = makingOf(document.form, part.kind);
+    if (making.kind !== 'solid') {
       for (const blank of legBlanks({ ...part, size: finished }, making)) {
         parts.push({
           id: blankId(id, blank.suffix),

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { change, demoJob, derive, type JobOn, shop } from '../../../tests/fixtures/demo';
+import { CONSTRUCTIONS, derived, thickBoards } from '../../../tests/fixtures/constructions';
+import { change, demoJob, derive, type JobOn, level, shop } from '../../../tests/fixtures/demo';
+import { withChanges } from '../decision/job-document';
 import { cutList } from '../format/cut-list-csv';
 import { pieceLabel } from '../format/layout-svg';
 import { checkLayout } from '../layout/check-layout';
@@ -119,5 +121,31 @@ describe('a table with such legs', () => {
       d.form.base.leg.making = { kind: 'staves', count: 2 };
     });
     expect(derive(staved).checks.find((c) => c.id === 'stock.thickness-leg')!.level).toBe('good');
+  });
+});
+
+describe('posts and feet of a trestle', () => {
+  const { document } = CONSTRUCTIONS.find((c) => c.name.includes('refectory'))!;
+  const job = derived(document);
+
+  it('glued of two boards are asked for as two, each half as thick and a little more', () => {
+    const post = findPart(job.piece, 'post-left')!;
+    const blanks = job.demand.parts.filter(({ id }) => ownerOf(id) === post.id);
+    expect(blanks.map(({ letter }) => letter)).toEqual([`${post.letter}.1`, `${post.letter}.2`]);
+    expect(blanks[0]!.finished.thickness).toBeCloseTo(post.size.thickness / 2 + 1, 9);
+    expect(job.operations.map(({ id }) => id)).toEqual(expect.arrayContaining(['post-blanks', 'foot-blanks']));
+    const { after } = job.operations.find(({ id }) => id === 'joints')!;
+    expect(after).toEqual(expect.arrayContaining(['post-blanks', 'foot-blanks']));
+  });
+
+  it('too thick for any board are led to staves', () => {
+    const thin = thickBoards.map((board) => ({ ...board, thickness: 52 }));
+    const solid = change(document, (d) => {
+      if (d.form.base.kind === 'trestle') d.form.base.foot.staves = 1;
+    });
+    const stop = derive(solid, { boards: thin }).checks.find((c) => c.id === 'stock.thickness-foot')!;
+    expect(stop.level).toBe('stop');
+    const better = derive(withChanges(solid, stop.wayOut!.changes), { boards: thin });
+    expect(level(better, 'stock.thickness-foot')).not.toBe('stop');
   });
 });

@@ -1,11 +1,17 @@
 import type { BaseOf, JobDocument } from '../decision/job-document';
-import type { Part } from './part';
+import type { Part, PartKind } from './part';
 
 type Making = BaseOf<'leg-apron'>['leg']['making'];
 
-/** How the legs of a piece are made; other bases than legs and aprons have them of one blank. */
-export const makingOf = ({ base }: JobDocument['form']): Making =>
-  base.kind === 'leg-apron' ? base.leg.making : { kind: 'solid' };
+const SOLID: Making = { kind: 'solid' };
+const ofStaves = (count: number): Making => (count > 1 ? { kind: 'staves', count } : SOLID);
+
+/** How parts of a kind are made: legs by their school, posts and feet of a trestle of staves, all others of one blank. */
+export function makingOf({ base }: JobDocument['form'], kind: PartKind): Making {
+  if (base.kind === 'leg-apron' && kind === 'leg') return base.leg.making;
+  if (base.kind === 'trestle' && kind === 'post') return ofStaves(base.post.staves);
+  return base.kind === 'trestle' && kind === 'foot' ? ofStaves(base.foot.staves) : SOLID;
+}
 
 /** A blank that a leg is made of. mm */
 export interface LegBlank {

@@ -61,9 +61,9 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
       return {
         kind,
         height,
-        foot: { height: 70, thickness: 60, hollow: 0 },
+        foot: { height: 70, thickness: 60, hollow: 0, staves: 1 },
         pads: 8,
-        post: { width: large ? 110 : 90, thickness: 50 },
+        post: { width: large ? 110 : 90, thickness: 50, staves: 1 },
         bearer: { height: 60, thickness: 60, shorter: 20 },
         tenons: 2,
         stretcher: {

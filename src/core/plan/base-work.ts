@@ -136,14 +136,17 @@ export function baseWork(
   const add = (operation: Omit<Operation, 'group' | 'wait'> & { wait?: number }) =>
     operations.push({ wait: 0, group: 'Base', ...operation });
 
-  const blanks = gluedLegs(makingOf(document.form), legs, glue, rough);
+  const blanks = [
+    ...gluedLegs(makingOf(document.form, 'leg'), legs, glue, rough),
+    ...(['post', 'foot'] as const).flatMap((kind) => gluedStaves(piece, document.form, kind, glue, rough)),
+  ];
   operations.push(...blanks);
   const own = piece.joints.filter((joint) => joint.kind !== 'breadboard' && joint.removed.length > 0);
   add({
     id: 'joints',
     name: words.joints,
     work: own.length * 0.45,
-    after: [...milled, ...blanks.slice(-1).map((operation) => operation.id)],
+    after: [...milled, ...blanks.filter(({ id }) => id !== 'leg-faces-1').map((operation) => operation.id)],
     caution: words.marking,
     parts: base,
   });
@@ -219,6 +222,31 @@ function steelWork(milled: readonly string[]): { operations: Operation[]; last: 
     ],
     last: ['steel-base'],
   };
+}
+
+/** Posts and feet that are glued of boards face to face. */
+function gluedStaves(
+  piece: Piece,
+  form: JobDocument['form'],
+  kind: 'post' | 'foot',
+  glue: Glue,
+  rough: readonly string[],
+): Operation[] {
+  const making = makingOf(form, kind);
+  if (making.kind !== 'staves') return [];
+  const parts = partsOfKind(piece, kind).map((part) => part.id);
+  return [
+    {
+      id: `${kind}-blanks`,
+      name: `Glue ${making.count} boards face to face for each ${kind}, and square the blanks`,
+      group: 'Base',
+      work: parts.length * (0.3 * (making.count - 1) + 0.2),
+      wait: glue.levelAfter,
+      after: rough,
+      caution: `Grain one way, cauls on both faces; stop the boards at their ends, they slide on wet glue. ${glue.caution}`,
+      parts,
+    },
+  ];
 }
 
 /** The glue-ups that legs want which are not of one blank; the last of them leaves the legs ready for their joints. */

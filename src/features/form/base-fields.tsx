@@ -201,6 +201,21 @@ function TrestleFields() {
         ]}
       />
       <NumberField
+        label="Posts, of so many boards"
+        value={base.post.staves}
+        least={1}
+        most={6}
+        onCommit={change('form.base.post.staves')}
+        hint="Glued face to face where no board is as thick; 1 for one blank."
+      />
+      <NumberField
+        label="Feet, of so many boards"
+        value={base.foot.staves}
+        least={1}
+        most={6}
+        onCommit={change('form.base.foot.staves')}
+      />
+      <NumberField
         label="Tenons side by side"
         value={base.tenons}
         least={1}
