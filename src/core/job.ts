@@ -261,7 +261,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
 /** Of everything driven into the top, mm from its middle to the right, as the panel is looked along. */
 export const keptOffJoints = (piece: Piece): number[] => [
   ...piece.fasteners.map((fastener) => -fastener.y),
-  ...(piece.top.holes ?? []).flatMap(({ low, high }) => [-low, -high]),
+  ...[...(piece.top.holes ?? []), ...(piece.top.notches ?? [])].flatMap(({ low, high }) => [-low, -high]),
 ];
 
 /** A screw's or a bolt's half thickness, with the hole it is bored for, mm. */
@@ -272,7 +272,7 @@ function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | n
   const panel = findPart(piece, piece.top.leading);
   // Looked along from its near end, the panel's right is the front of the piece.
   const lines = (trim?.joints ?? evenLines(strips)).map((line) => -line);
-  const { holes = [] } = piece.top;
+  const { holes = [], notches = [] } = piece.top;
   const cuts = piece.joints
     .flatMap((joint) => joint.removed)
     .filter((cut) => cut.part === panel?.id && cut.what === 'groove')
@@ -290,7 +290,7 @@ function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | n
     polygon: piece.top.polygon,
     half: (panel?.shoulderLength ?? piece.top.size.length) / 2,
     size,
-    taken: [...holes, ...cuts, ...driven],
+    taken: [...holes, ...notches, ...cuts, ...driven],
   });
 }
 

@@ -1,4 +1,4 @@
-import type { Cut, Joint } from '../joint/joint';
+import type { Cut, Joint, JointKind } from '../joint/joint';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
@@ -11,11 +11,14 @@ import { type Check, type CheckContext, judge } from './check';
 const LEAST_BETWEEN = 4;
 const LEAST_WALL = 5;
 
+/** Joints whose parts lie in each other on purpose, whole. */
+const LET_IN: readonly JointKind[] = ['half-lap', 'let-in', 'notch'];
+
 /** Parts that stand in one another, joints aside; those that are let into each other are judged by their joint. */
 export function partsInParts({ piece }: CheckContext): Check[] {
   const laps = new Set(
     piece.joints
-      .filter((joint) => joint.kind === 'half-lap' || joint.kind === 'let-in')
+      .filter((joint) => LET_IN.includes(joint.kind))
       .flatMap(({ into, from }) => [`${into} ${from}`, `${from} ${into}`]),
   );
   const solids = piece.parts.map((part) => {

@@ -10,7 +10,7 @@ import { mortisesByTheShop, topOnSawAndBench } from './machines';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
-import { battensInSlots, boardsAsDryAsTheAir, topOnItsFasteners } from './season';
+import { battensInSlots, boardsAsDryAsTheAir, roomInNotches, topOnItsFasteners } from './season';
 import { curvedParts, cutsBesideHollows, slantedTenons } from './short-grain';
 import { lifting, tipping } from './stability';
 import { sagging } from './stiffness';
@@ -30,6 +30,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   lifting,
   topOnItsFasteners,
   battensInSlots,
+  roomInNotches,
   tiesThatFight,
   stepAtTheLegs,
   boardsAsDryAsTheAir,

@@ -106,6 +106,54 @@ export function battensInSlots({ document, piece, restraint }: CheckContext): Ch
   ];
 }
 
+/** A top notched round its legs: it moves past them, the legs stand. */
+export function roomInNotches({ document, piece, season }: CheckContext): Check[] {
+  const { base } = document.form;
+  if (base.kind !== 'leg-apron' || !base.leg.through) return [];
+  const { room } = base.leg.through;
+  const legs = piece.parts.filter((part) => part.kind === 'leg');
+  // Held in its middle, the top goes at a leg's outside by its share of half its change.
+  const reach = Math.max(...legs.map((leg) => Math.abs(leg.frame.at[1]) + leg.size.thickness / 2));
+  const { driest, wettest } = season.topWidth;
+  const made = piece.top.size.width;
+  const needed = (Math.max(wettest - made, made - driest) / 2) * (reach / (made / 2));
+  const level = judge(needed, room, { sense: 'at-most', watchFrom: room * 0.8 });
+  const enough = Math.ceil(needed * 1.25);
+  return [
+    {
+      id: 'season.notches',
+      step: 'season',
+      level,
+      sentence: say`Round its legs the top moves ${movement(needed)}; the notches leave ${movement(room)} at both sides.`,
+      value: movement(needed),
+      limit: movement(room),
+      where: [...piece.top.parts, ...legs.map((leg) => leg.id)],
+      why: 'A notch without room splits the top at its corner when it swells, and opens when it dries.',
+      school: `${MOVEMENT_SCHOOLS[season.school].name}; held in its middle`,
+      figure: {
+        id: 'notch-room',
+        label: 'Room needed in the notches',
+        quantity: movement(needed),
+        formula: 'greatest change of half the width · leg’s outside ÷ half the width',
+        inputs: [
+          { label: 'Widest', quantity: movement(wettest) },
+          { label: 'Narrowest', quantity: movement(driest) },
+          { label: 'Middle to the leg’s outside', quantity: movement(reach) },
+        ],
+        source: MOVEMENT_SCHOOLS[season.school].source,
+      },
+      ...(level === 'good'
+        ? {}
+        : {
+            wayOut: {
+              say: say`Leave ${movement(enough)} at both sides`,
+              changes: [{ path: 'form.base.leg.through.room', value: enough }],
+            },
+          }),
+    },
+  ];
+}
+
 /** Boards that come in at another moisture than the piece is glued at. */
 export function boardsAsDryAsTheAir({ boards, season }: CheckContext): Check[] {
   const read = boards.filter((board) => board.moisture !== null);

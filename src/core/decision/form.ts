@@ -80,8 +80,13 @@ export const TopSchema = v.variant('kind', [
 
 export const TaperSchema = v.variant('kind', [
   v.object({ kind: v.literal('straight') }),
-  /** Tapered on the two inside faces, from just below the apron to `foot` at the floor. */
-  v.object({ kind: v.literal('tapered'), foot: length(10, 250) }),
+  /** From just below the apron to `foot` at the floor. */
+  v.object({
+    kind: v.literal('tapered'),
+    foot: length(10, 250),
+    /** The two that look inward, or all four. */
+    faces: v.optional(v.picklist(['inside', 'all']), 'inside'),
+  }),
 ]);
 
 /** How the blank of a leg comes about. */
@@ -101,6 +106,8 @@ export const BaseSchema = v.variant('kind', [
       section: length(20, 250),
       taper: TaperSchema,
       making: v.optional(LegMakingSchema, { kind: 'solid' }),
+      /** Up through the top, flush with it; its notches are larger by so much at both sides across the grain. */
+      through: v.optional(v.nullable(v.object({ room: length(0, 30) })), null),
     }),
     apron: v.object({
       height: length(20, 400),

@@ -177,6 +177,17 @@ export const JOINTS: Readonly<Record<JointKind, JointWords>> = {
     ],
     caution: say`The season on the day it is made decides which way a slot is long: leave free what the ledger says.`,
   },
+  notch: {
+    name: 'Notch round a leg',
+    rule: say`Close along the grain, and larger at both sides across it by what the top moves there.`,
+    mark: say`From the legs as they stand, the base square and dry on the top, face down.`,
+    order: [
+      say`Bore the corners, saw inside the line, and pare to it from both faces.`,
+      say`Ease the top over all four legs at once, before anything is glued.`,
+      say`Leave the room free at both sides: no glue, no filler.`,
+    ],
+    caution: say`Short grain at a corner notch breaks when the top is carried by it.`,
+  },
   'let-in': {
     name: 'Steel let in',
     rule: say`A groove as deep as the channel, ${mm(1)} wider and ${mm(10)} longer at both ends, so that the top can come and go along it.`,

@@ -75,6 +75,7 @@ export type JointKind =
   | 'breadboard'
   | 'bolted'
   | 'let-in'
+  | 'notch'
   | 'screwed';
 
 export const asPoint = ([x, y, z]: Vec): Point => ({ x, y, z });

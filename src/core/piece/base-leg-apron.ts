@@ -13,7 +13,7 @@ import { cornerFittings, cornerResists, legCorners } from './leg-corners';
 import { legStretchers } from './leg-stretchers';
 import { blockOf, type Draft, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
-import { settleLegApron } from './settle-locks';
+import { LEG_IDS, settleLegApron } from './settle-locks';
 
 /** Below the apron before a taper begins, mm; common practice. */
 const BEFORE_TAPER = 15;
@@ -37,13 +37,19 @@ export function legApronBase(
   };
   const shoulder = { long: base.length - 2 * leg.section, short: base.width - 2 * leg.section };
   const beyond = { start: grown(corner), end: grown(corner) };
-  const railZ = leg.length - apron.height / 2;
+  // Legs that run through the top end with its upper face.
+  const underside = form.leg.through ? leg.length - top.thickness : leg.length;
+  const railZ = underside - apron.height / 2;
   const apronInset = form.apron.reveal + apron.thickness / 2;
 
   const legs = CORNERS.map(({ id, name, sx, sy }): Draft => {
     const taper =
       form.leg.taper.kind === 'tapered'
-        ? { foot: form.leg.taper.foot, from: leg.length - apron.height - BEFORE_TAPER }
+        ? {
+            foot: form.leg.taper.foot,
+            from: underside - apron.height - BEFORE_TAPER,
+            faces: form.leg.taper.faces,
+          }
         : null;
     return {
       id,
@@ -58,6 +64,9 @@ export function legApronBase(
       ...(taper ? { taper, body: [taperedLeg(leg, taper, [-sx, -sy])] } : {}),
     };
   });
+  const { taper: tapered } = form.leg;
+  // Tapered all round a leg stands on less than it is above.
+  const footIn = tapered.kind === 'tapered' && tapered.faces === 'all' ? (leg.section - tapered.foot) / 2 : 0;
   const longY = base.width / 2 - apronInset;
   const shortX = base.length / 2 - apronInset;
   const aprons = [
@@ -86,7 +95,7 @@ export function legApronBase(
       }),
     ),
   ];
-  const rails = crossRails(form.crossRails, base, apronInset, apron, leg.length, form.apron.arch);
+  const rails = crossRails(form.crossRails, base, apronInset, apron, underside, form.apron.arch);
 
   const low = legStretchers(form, base, leg, legs);
   const [front, ends] = [aprons.slice(0, LONG.length), aprons.slice(LONG.length)];
@@ -125,11 +134,12 @@ export function legApronBase(
     drafts: [...legs, ...aprons, ...rails, ...low.drafts, ...blocks.drafts],
     joints: [...legCorners(legs, aprons, corner, joints), ...stubs(aprons, rails), ...low.joints, ...blocks.joints],
     rests,
-    underside: leg.length,
+    underside,
+    through: form.leg.through ? { ...form.leg.through, legs: LEG_IDS } : null,
     clearAcross: inside,
-    feet: CORNERS.map(({ sx, sy }) => [(sx * base.length) / 2, (sy * base.width) / 2]),
+    feet: CORNERS.map(({ sx, sy }) => [sx * (base.length / 2 - footIn), sy * (base.width / 2 - footIn)]),
     knees: {
-      height: leg.length - apron.height + form.apron.arch,
+      height: underside - apron.height + form.apron.arch,
       parts: ['apron-front', 'apron-back'],
       words: form.apron.arch > 0 ? 'the middle of the apron' : 'the apron',
     },
@@ -151,10 +161,10 @@ export function legApronBase(
         path: 'form.base.apron.height',
       },
     ],
-    racking: racking(leg, apron, shoulder, corner),
+    racking: racking({ ...leg, length: underside }, apron, shoulder, corner),
     corner,
     fittings: [...cornerFittings(corner, joints, leg.section), ...blocks.fittings],
-    problems: [...impossible(form, settled, corner), ...low.problems, ...blocks.problems],
+    problems: [...impossible(form, settled, corner, whole), ...low.problems, ...blocks.problems],
   };
 }
 
@@ -201,22 +211,24 @@ const SHORT = [
   { id: 'apron-right', name: 'Apron, right', side: 1 },
 ] as const;
 
-/** A leg whose two inside faces run in to its foot; `inward` tells where inside is along its width and its thickness. */
+/** A leg whose faces run in to its foot, the two inside ones or all; `inward` tells where inside is along its width and its thickness. */
 function taperedLeg(
   leg: { section: number; length: number },
-  taper: { foot: number; from: number },
+  taper: NonNullable<Draft['taper']>,
   inward: readonly [number, number],
 ) {
   const block = blockOf(leg.length, leg.section, leg.section);
   const [half, floor] = [leg.section / 2, -leg.length / 2];
-  const [bend, foot] = [floor + taper.from, taper.foot - half];
+  const bend = floor + taper.from;
   // In the plane of length and the face's own axis: through the bend on the face and the foot's edge at the floor.
-  const slope = (half - foot) / taper.from;
+  const slope = (leg.section - taper.foot) / (taper.faces === 'all' ? 2 : 1) / taper.from;
   const plane = (axis: 1 | 2, side: number) => {
     const point: Vec = axis === 1 ? [bend, side * half, 0] : [bend, 0, side * half];
     return planeThrough(point, axis === 1 ? [-slope, side, 0] : [-slope, 0, side]);
   };
-  return clipAll(block, [plane(1, inward[0]), plane(2, inward[1])]);
+  const [across, through] = inward;
+  const outer = taper.faces === 'all' ? [plane(1, -across), plane(2, -through)] : [];
+  return clipAll(block, [plane(1, across), plane(2, through), ...outer]);
 }
 
 /** An apron's hollow begins so far from its shoulder: six tenths of its height, so that the joint keeps all of it; common practice. */
@@ -293,6 +305,7 @@ function impossible(
   form: BaseOf<'leg-apron'>,
   settled: ReturnType<typeof settleLegApron>,
   corner: CornerJoint,
+  whole: PieceDecisions['form'],
 ): Problem[] {
   const problems: Problem[] = [];
   if (form.cornerBlocks && corner.kind === 'corner-plate') {
@@ -328,6 +341,13 @@ function impossible(
       problem: 'The apron is set so far back, or is so thick, that its tenon misses the leg.',
       where: 'form.base.apron.reveal',
       wayOut: 'Make the reveal or the apron smaller, or the leg thicker.',
+    });
+  }
+  if (form.leg.through && whole.top.kind === 'slatted') {
+    problems.push({
+      problem: 'Slats are not notched round legs.',
+      where: 'form.base.leg.through',
+      wayOut: 'Let the legs end under the top, or take a panel.',
     });
   }
   if (leg.length <= apron.height + 20) {

@@ -103,6 +103,7 @@ describe('together they cover', () => {
       'loose-tenon',
       'meeting-arms',
       'mortise-tenon',
+      'notch',
       'pegs',
       'pocket-screws',
       'screwed',

@@ -12,6 +12,7 @@ import { steelBase } from './base-steel';
 import { trestleBase } from './base-trestle';
 import { xFrameBase } from './base-x-frame';
 import { planBattens } from './battens';
+import { notchesIn } from './cut-outs';
 import { HOLDS, placeFasteners } from './hold';
 import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
 import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
@@ -76,7 +77,10 @@ function compose(decisions: PieceDecisions): Piece {
   const plan = planTop(form.top, decisions, size, base.underside);
   const { drafts, joints, cuts = [], fittings, problems, ...top } = plan;
   const battens = planBattens(form, plan, base);
-  const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints];
+  const notched = base.through
+    ? notchesIn(plan.leading, base.through, base.drafts, size, base.underside)
+    : { holes: [], joints: [] };
+  const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints, ...notched.joints];
   const work = workOf(all, cuts);
   const fasteners = placeFasteners(form.hold.kind, [...base.rests, ...battens.rests], drafts);
   const ground = boundsOfFlat(base.feet);
@@ -84,7 +88,7 @@ function compose(decisions: PieceDecisions): Piece {
     kind: { top: form.top.kind, base: form.base.kind },
     parts: [...drafts, ...base.drafts, ...battens.drafts].map((draft, i) => finish(draft, letterOf(i), bench, work)),
     joints: all,
-    top: { ...top, parts: drafts.map((draft) => draft.id), polygon: polygonOf(top.outline) },
+    top: { ...top, notches: notched.holes, parts: drafts.map((draft) => draft.id), polygon: polygonOf(top.outline) },
     corner: base.corner,
     fasteners,
     fittings: [

@@ -266,7 +266,7 @@ const areaOnPaper = (solid: Convex, { u, v }: Look) => {
 };
 
 const holesFromAbove = ({ top }: Piece): Shape[] =>
-  (top.holes ?? []).map(({ left, right, low, high }) => ({
+  [...(top.holes ?? []), ...(top.notches ?? [])].map(({ left, right, low, high }) => ({
     part: top.leading,
     style: 'cut',
     points: [

@@ -25,12 +25,15 @@ export function legStretchers(
   if (own.kind === 'none') return { drafts: [], joints: [], problems: [] };
   const { height, thickness, at } = own;
   const taper = legs[0]?.taper;
-  const slope = taper && at < taper.from ? (leg.section - taper.foot) / taper.from : 0;
-  const sectionAt = leg.section - (taper && at < taper.from ? slope * (taper.from - at) : 0);
+  const sides = taper?.faces === 'all' ? 2 : 1;
+  const slope = taper && at < taper.from ? (leg.section - taper.foot) / sides / taper.from : 0;
+  // How far the inside face has come out there, and what is left of the leg.
+  const drop = taper && at < taper.from ? slope * (taper.from - at) : 0;
+  const sectionAt = leg.section - sides * drop;
   const depth = Math.max(5, Math.floor(Math.min((sectionAt * 2) / 3, sectionAt - 10)));
   const tenon = { width: height - 2 * STRETCHER_SET, thickness: Math.max(5, Math.round((thickness * 2) / 3) / 2) };
-  const inner = base.width / 2 - sectionAt;
-  const x = base.length / 2 - sectionAt / 2;
+  const inner = base.width / 2 - leg.section + drop;
+  const x = base.length / 2 - leg.section + drop + sectionAt / 2;
   const drafts: Draft[] = [];
   const joints: Joint[] = [];
   const stub = Math.max(5, Math.floor(thickness / 2));

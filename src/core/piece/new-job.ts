@@ -59,7 +59,12 @@ export function newJob(given: {
       base: {
         kind: 'leg-apron',
         height: long ? 750 : 745,
-        leg: { section: large ? 65 : 55, taper: { kind: 'tapered', foot: large ? 42 : 34 }, making: { kind: 'solid' } },
+        leg: {
+          section: large ? 65 : 55,
+          taper: { kind: 'tapered', foot: large ? 42 : 34, faces: 'inside' },
+          making: { kind: 'solid' },
+          through: null,
+        },
         apron: { height: long ? 105 : large ? 90 : 75, thickness: long ? 25 : 22, reveal: 5, arch: 0 },
         crossRails: large ? (long ? 2 : 1) : 0,
         cornerBlocks: false,

@@ -61,8 +61,8 @@ export interface Part {
   added: readonly Grown[];
   /** Outline of its face between its shoulders, in its axes of length and width, where it is curved. mm */
   profile?: Outline;
-  /** Tapered legs: the foot's side, and the height below which the taper runs; outside faces stay straight. */
-  taper?: { foot: number; from: number };
+  /** Tapered legs: the foot's side, the height below which the taper runs, and on which faces. */
+  taper?: { foot: number; from: number; faces: 'inside' | 'all' };
   /** How its ends are cut where they are not square: degrees, as a saw is set. */
   ends?: EndCuts;
   /** Bought in and not of the job's wood; and what it weighs by its seller, kg. */

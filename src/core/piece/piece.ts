@@ -37,8 +37,9 @@ export interface TopPlan {
   leading: string;
   /** Between its slats, mm. */
   gap?: number;
-  /** Through it, for outlets and cables. */
+  /** Through it, for outlets and cables; and round what runs up through it. */
   holes?: readonly Hole[];
+  notches?: readonly Hole[];
   /** What is cut out of it that no joint asks for. */
   cuts?: readonly Cut[];
   fittings: readonly Fitting[];
@@ -118,6 +119,8 @@ export interface BasePlan {
   rests: readonly Rest[];
   /** Floor to what the top lies on, mm. */
   underside: number;
+  /** Parts that run up through the top, and the room their notches leave across the grain at both sides, mm. */
+  through?: { room: number; legs: readonly string[] } | null;
   /** Half of what is free across under the top, between rails along it; null where there are none. mm */
   clearAcross: number | null;
   /** Outer corners of what stands on the floor, mm. */

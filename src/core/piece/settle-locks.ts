@@ -49,7 +49,10 @@ export function settleLegApron(
       length: from(LONG_APRON_IDS, length - 2 * drawn.endOverhang),
       width: from(SHORT_APRON_IDS, width - 2 * drawn.sideOverhang),
     },
-    leg: { section, length: measured(bench, LEG_IDS, 'length') ?? form.height - top.thickness },
+    leg: {
+      section,
+      length: measured(bench, LEG_IDS, 'length') ?? form.height - (form.leg.through ? 0 : top.thickness),
+    },
     apron: { height, thickness },
   };
 }

@@ -51,7 +51,12 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
       return {
         kind,
         height,
-        leg: { section: large ? 65 : 55, taper: { kind: 'tapered', foot: large ? 42 : 34 }, making: { kind: 'solid' } },
+        leg: {
+          section: large ? 65 : 55,
+          taper: { kind: 'tapered', foot: large ? 42 : 34, faces: 'inside' },
+          making: { kind: 'solid' },
+          through: null,
+        },
         apron: { height: large ? 90 : 75, thickness: 22, reveal: 5, arch: 0 },
         crossRails: large ? 1 : 0,
         cornerBlocks: false,

@@ -41,7 +41,10 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
           base.leg.taper.kind === 'tapered'
             ? {
                 id: 'taper',
-                name: 'Taper the legs on their two inside faces',
+                name:
+                  base.leg.taper.faces === 'all'
+                    ? 'Taper the legs on all four faces'
+                    : 'Taper the legs on their two inside faces',
                 hours: 1.2,
                 caution: 'On a sled with hold-downs; the mortises are cut first, while the leg is square.',
                 parts: ids('leg'),

@@ -146,6 +146,18 @@ export function topWork(
       panel,
     );
   }
+  const notches = piece.top.notches?.length ?? 0;
+  if (notches > 0) {
+    last = add(
+      'top-notches',
+      `Notch the top round ${notches} legs, marked from the base as it stands`,
+      0.5 * notches,
+      0,
+      last,
+      'From both faces to the line. A corner notch leaves short grain: carry the top by its middle.',
+      panel,
+    );
+  }
   return { operations, last };
 }
 

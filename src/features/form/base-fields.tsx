@@ -88,14 +88,21 @@ function LegApronFields() {
       ) : null}
       <Choice
         label="Leg shape"
-        value={taper.kind}
+        value={taper.kind === 'straight' ? 'straight' : taper.faces}
         options={[
           { value: 'straight', label: 'Straight' },
-          { value: 'tapered', label: 'Tapered', reason: 'On the two inside faces, from just below the apron.' },
+          { value: 'inside', label: 'Tapered inside', reason: 'On the two inside faces, from just below the apron.' },
+          { value: 'all', label: 'All round', reason: 'On all four faces: the leg stands on its middle.' },
         ]}
-        onCommit={(kind) =>
+        onCommit={(shape) =>
           change('form.base.leg.taper')(
-            kind === 'straight' ? { kind } : { kind, foot: Math.max(10, Math.round(base.leg.section * 0.65)) },
+            shape === 'straight'
+              ? { kind: 'straight' }
+              : {
+                  kind: 'tapered',
+                  foot: taper.kind === 'tapered' ? taper.foot : Math.max(10, Math.round(base.leg.section * 0.65)),
+                  faces: shape,
+                },
           )
         }
       />
@@ -126,6 +133,30 @@ function LegApronFields() {
         least={0}
         most={6}
         onCommit={change('form.base.crossRails')}
+      />
+      <Choice
+        label="Legs end"
+        value={base.leg.through ? 'through' : 'under'}
+        options={[
+          { value: 'under', label: 'Under the top' },
+          {
+            value: 'through',
+            label: 'Through it',
+            reason: 'The top is notched round them and moves past them; their end grain is seen.',
+          },
+        ]}
+        onCommit={(kind) => change('form.base.leg.through')(kind === 'through' ? { room: 6 } : null)}
+      />
+      <LengthRows
+        rows={[
+          {
+            label: 'Notches, room at both sides',
+            path: 'form.base.leg.through.room',
+            least: 0,
+            most: 30,
+            hint: 'Across the grain, on the day it is made.',
+          },
+        ]}
       />
       <Choice
         label="Corner blocks"
