@@ -158,3 +158,80 @@ describe('tapered legs', () => {
     }
   });
 });
+
+describe('legs splayed both ways between aprons', () => {
+  const document = named('splayed both ways').document;
+  const { piece } = derived(document);
+  const base = baseOf(document, 'leg-apron');
+  const { ends, sides } = base.leg.splay;
+  const tan = (angle: number) => Math.tan((angle * Math.PI) / 180);
+  const legs = piece.parts.filter((part) => part.kind === 'leg');
+  const aprons = piece.parts.filter((part) => part.kind === 'apron');
+
+  it('lean by both angles at once: tan² of the whole lean is the sum of both tan² (any machinery handbook)', () => {
+    for (const leg of legs) {
+      const along = v(leg.frame.length);
+      const whole = along.angleTo(new Vector3(0, 0, 1));
+      expect(Math.tan(Math.min(whole, Math.PI - whole)) ** 2).toBeCloseTo(tan(ends) ** 2 + tan(sides) ** 2, 9);
+      expect(Math.abs(along.x / along.z)).toBeCloseTo(tan(ends), 9);
+      expect(Math.abs(along.y / along.z)).toBeCloseTo(tan(sides), 9);
+    }
+  });
+
+  it('stand on the floor farther out than under the top by the height times the tangent, on their outer corner', () => {
+    const underside = piece.overall.height - piece.top.size.thickness;
+    const outer = { x: document.form.top.length / 2 - 90, y: document.form.top.width / 2 - 90 };
+    for (const leg of legs) {
+      const points = cornersOf(leg).flat();
+      const at = (z: number, axis: 'x' | 'y') =>
+        Math.max(...points.filter((p) => Math.abs(p.z - z) < 1e-6).map((p) => Math.abs(p[axis])));
+      expect(at(underside, 'x')).toBeCloseTo(outer.x, 0);
+      expect(at(underside, 'y')).toBeCloseTo(outer.y, 0);
+      expect(at(0, 'x') - at(underside, 'x')).toBeCloseTo(underside * tan(ends), 6);
+      expect(at(0, 'y') - at(underside, 'y')).toBeCloseTo(underside * tan(sides), 6);
+    }
+  });
+
+  it('have their ends cut level: mitre and bevel as told turn a square cut onto the floor', () => {
+    for (const leg of legs) {
+      const { mitre, bevel } = leg.ends!.start;
+      const [length, width, thickness] = [v(leg.frame.length), v(leg.frame.width), v(leg.frame.thickness)];
+      const up = new Vector3(0, 0, 1);
+      // A square cut's normal, turned by the mitre in the face and then tilted by the bevel through the thickness.
+      const signs = [Math.sign(up.dot(length)), Math.sign(up.dot(width)), Math.sign(up.dot(thickness))] as const;
+      const [m, b] = [(mitre * Math.PI) / 180, (bevel * Math.PI) / 180];
+      const cut = new Vector3()
+        .addScaledVector(length, signs[0] * Math.cos(m) * Math.cos(b))
+        .addScaledVector(width, signs[1] * Math.sin(m) * Math.cos(b))
+        .addScaledVector(thickness, signs[2] * Math.sin(b));
+      expect(cut.distanceTo(up)).toBeLessThan(1e-9);
+      expect(mitre).toBeGreaterThan(1);
+      expect(bevel).toBeGreaterThan(1);
+    }
+  });
+
+  it('and the aprons’ shoulders lie flat on the legs’ inside faces, at the angles that are told', () => {
+    for (const apron of aprons) {
+      const faces = cornersOf(apron).map(planeOf);
+      const along = v(apron.frame.length);
+      const shoulders = faces.filter((f) => Math.abs(f.normal.dot(along)) > 0.9);
+      expect(shoulders).toHaveLength(2);
+      for (const shoulder of shoulders) {
+        const touching = legs.filter((leg) =>
+          cornersOf(leg)
+            .map(planeOf)
+            .some(
+              (f) =>
+                Math.abs(f.normal.dot(shoulder.normal)) > 1 - 1e-9 &&
+                Math.abs(f.distanceToPoint(shoulder.coplanarPoint(new Vector3()))) < 1e-6,
+            ),
+        );
+        const joined = piece.joints.filter(({ from }) => from === apron.id).map(({ into }) => into);
+        expect(touching.some(({ id }) => joined.includes(id))).toBe(true);
+      }
+      const [start] = [apron.ends!.start];
+      const told = Math.cos((start.mitre * Math.PI) / 180) * Math.cos((start.bevel * Math.PI) / 180);
+      expect(Math.abs(shoulders[0]!.normal.dot(along))).toBeCloseTo(told, 9);
+    }
+  });
+});

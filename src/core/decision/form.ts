@@ -106,6 +106,8 @@ export const BaseSchema = v.variant('kind', [
       section: length(20, 250),
       taper: TaperSchema,
       making: v.optional(LegMakingSchema, { kind: 'solid' }),
+      /** Leaning outward from upright: along the table and across it, degrees. */
+      splay: v.optional(v.object({ ends: amount(0, 15), sides: amount(0, 15) }), { ends: 0, sides: 0 }),
       /** Up through the top, flush with it; its notches are larger by so much at both sides across the grain. */
       through: v.optional(v.nullable(v.object({ room: length(0, 30) })), null),
     }),

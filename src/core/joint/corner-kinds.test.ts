@@ -61,7 +61,13 @@ describe('dowels in a corner', () => {
 
   it('of one apron pass between those of the other in a thin leg', () => {
     const job = on((d) => {
-      d.form.base.leg = { section: 45, taper: { kind: 'straight' }, making: { kind: 'solid' }, through: null };
+      d.form.base.leg = {
+        section: 45,
+        taper: { kind: 'straight' },
+        making: { kind: 'solid' },
+        splay: { ends: 0, sides: 0 },
+        through: null,
+      };
       d.joints.corner = 'dowels';
       d.joints.meeting = 'staggered';
     });

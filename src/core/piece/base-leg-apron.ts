@@ -1,19 +1,19 @@
 import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
-import { CORNERS as CORNER_KINDS, type CornerJoint, LEAST_BACK_WALL, legCorner } from '../joint/leg-corner';
+import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, LEAST_BACK_WALL, legCorner } from '../joint/leg-corner';
 import { stubTenonLength, stubTies } from '../joint/stub-tenon';
 import { tenonJoint } from '../joint/tenon';
 import type { Problem } from '../measure/problem';
-import { clipAll, planeThrough } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
-import { hollowedOutline } from '../solid/profile';
 import type { Vec } from '../solid/vector';
 import { cornerBlocks } from './corner-blocks';
-import { cornerFittings, cornerResists, legCorners } from './leg-corners';
+import { cornerFittings, cornerResists } from './leg-corners';
 import { legStretchers } from './leg-stretchers';
-import { blockOf, type Draft, forJoint } from './part';
+import { type Draft, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { LEG_IDS, settleLegApron } from './settle-locks';
+import { splayedLegs } from './splayed-legs';
+import { squareLegs } from './square-legs';
 
 /** Below the apron before a taper begins, mm; common practice. */
 const BEFORE_TAPER = 15;
@@ -24,11 +24,25 @@ export function legApronBase(
   { form: whole, joints, bench }: PieceDecisions,
   top: TopSize,
 ): BasePlan {
+  const { splay } = form.leg;
+  const splayed = splay.ends > 0 || splay.sides > 0;
+  // Lower down a leaning leg has moved outward: its tenons are sized as if the aprons stood back by so much more.
+  const leaned = (height: number) => height * Math.tan((Math.max(splay.ends, splay.sides) * Math.PI) / 180);
   const cornerFor = (section: number, apronThickness: number, apronHeight: number) =>
-    legCorner({ section, apronThickness, apronHeight, reveal: form.apron.reveal, choice: joints });
+    legCorner({
+      section,
+      apronThickness,
+      apronHeight,
+      reveal: form.apron.reveal + leaned(apronHeight),
+      choice: splayed
+        ? { ...joints, corner: 'mortise-tenon', meeting: 'shortened', haunch: 'none', pegs: 'none' }
+        : joints,
+    });
   const grown = (own: CornerJoint) => (own.kind === 'mortise-tenon' ? own.tenon.length : 0);
 
-  const settled = settleLegApron(form, whole.top, top, bench, (s, t, h) => grown(cornerFor(s, t, h)));
+  const settled = settleLegApron(form, whole.top, top, splayed ? withoutLengths(bench) : bench, (s, t, h) =>
+    grown(cornerFor(s, t, h)),
+  );
   const { leg, apron } = settled;
   const corner = cornerFor(leg.section, apron.thickness, apron.height);
   const base = {
@@ -36,77 +50,33 @@ export function legApronBase(
     width: Math.max(settled.base.width, 2 * leg.section + 1),
   };
   const shoulder = { long: base.length - 2 * leg.section, short: base.width - 2 * leg.section };
-  const beyond = { start: grown(corner), end: grown(corner) };
   // Legs that run through the top end with its upper face.
   const underside = form.leg.through ? leg.length - top.thickness : leg.length;
-  const railZ = underside - apron.height / 2;
   const apronInset = form.apron.reveal + apron.thickness / 2;
-
-  const legs = CORNERS.map(({ id, name, sx, sy }): Draft => {
-    const taper =
-      form.leg.taper.kind === 'tapered'
-        ? {
-            foot: form.leg.taper.foot,
-            from: underside - apron.height - BEFORE_TAPER,
-            faces: form.leg.taper.faces,
-          }
-        : null;
-    return {
-      id,
-      name,
-      kind: 'leg',
-      grade: 'all-faces',
-      size: { length: leg.length, width: leg.section, thickness: leg.section },
-      frame: squareFrame(
-        [(sx * (base.length - leg.section)) / 2, (sy * (base.width - leg.section)) / 2, leg.length / 2],
-        { length: 'z', width: 'x', thickness: 'y' },
-      ),
-      ...(taper ? { taper, body: [taperedLeg(leg, taper, [-sx, -sy])] } : {}),
-    };
-  });
   const { taper: tapered } = form.leg;
-  // Tapered all round a leg stands on less than it is above.
-  const footIn = tapered.kind === 'tapered' && tapered.faces === 'all' ? (leg.section - tapered.foot) / 2 : 0;
-  const longY = base.width / 2 - apronInset;
+  const taper =
+    tapered.kind === 'tapered'
+      ? { foot: tapered.foot, from: underside - apron.height - BEFORE_TAPER, faces: tapered.faces }
+      : null;
+  const places = { form, base, underside, apron, taper, legs: CORNERS, long: LONG, short: SHORT };
+  const { legs, aprons, ...framed } =
+    splayed && isInserted(corner)
+      ? splayedLegs({ ...places, section: leg.section, corner })
+      : squareLegs({ ...places, leg, corner, choice: joints, hollowFrom });
   const shortX = base.length / 2 - apronInset;
-  const aprons = [
-    ...LONG.map(
-      ({ id, name, side }): Draft => ({
-        id,
-        name,
-        kind: 'apron',
-        grade: 'one-face',
-        size: { length: shoulder.long + beyond.start + beyond.end, width: apron.height, thickness: apron.thickness },
-        beyond,
-        frame: squareFrame([0, side * longY, railZ], { length: 'x', width: 'z', thickness: 'y' }),
-        ...hollowed(shoulder.long, apron.height, form.apron.arch),
-      }),
-    ),
-    ...SHORT.map(
-      ({ id, name, side }): Draft => ({
-        id,
-        name,
-        kind: 'apron',
-        grade: 'one-face',
-        size: { length: shoulder.short + beyond.start + beyond.end, width: apron.height, thickness: apron.thickness },
-        beyond,
-        frame: squareFrame([side * shortX, 0, railZ], { length: 'y', width: 'z', thickness: 'x' }),
-        ...hollowed(shoulder.short, apron.height, form.apron.arch),
-      }),
-    ),
-  ];
   const rails = crossRails(form.crossRails, base, apronInset, apron, underside, form.apron.arch);
 
-  const low = legStretchers(form, base, leg, legs);
+  const low = splayed ? NO_STRETCHERS : legStretchers(form, base, leg, legs);
   const [front, ends] = [aprons.slice(0, LONG.length), aprons.slice(LONG.length)];
-  const blocks = form.cornerBlocks
-    ? cornerBlocks({
-        legs,
-        long: front,
-        short: ends,
-        taken: corner.kind === 'pocket-screws' ? corner.screw.places : [],
-      })
-    : { drafts: [], joints: [], fittings: [], problems: [] };
+  const blocks =
+    form.cornerBlocks && !splayed
+      ? cornerBlocks({
+          legs,
+          long: front,
+          short: ends,
+          taken: corner.kind === 'pocket-screws' ? corner.screw.places : [],
+        })
+      : { drafts: [], joints: [], fittings: [], problems: [] };
 
   const inside = base.width / 2 - form.apron.reveal - apron.thickness;
   const endInside = shortX - apron.thickness / 2;
@@ -132,12 +102,12 @@ export function legApronBase(
   ];
   return {
     drafts: [...legs, ...aprons, ...rails, ...low.drafts, ...blocks.drafts],
-    joints: [...legCorners(legs, aprons, corner, joints), ...stubs(aprons, rails), ...low.joints, ...blocks.joints],
+    joints: [...framed.joints, ...stubs(aprons, rails), ...low.joints, ...blocks.joints],
     rests,
     underside,
     through: form.leg.through ? { ...form.leg.through, legs: LEG_IDS } : null,
     clearAcross: inside,
-    feet: CORNERS.map(({ sx, sy }) => [sx * (base.length / 2 - footIn), sy * (base.width / 2 - footIn)]),
+    feet: framed.feet,
     knees: {
       height: underside - apron.height + form.apron.arch,
       parts: ['apron-front', 'apron-back'],
@@ -164,7 +134,11 @@ export function legApronBase(
     racking: racking({ ...leg, length: underside }, apron, shoulder, corner),
     corner,
     fittings: [...cornerFittings(corner, joints, leg.section), ...blocks.fittings],
-    problems: [...impossible(form, settled, corner, whole), ...low.problems, ...blocks.problems],
+    problems: [
+      ...impossible(form, settled, corner, whole, splayed ? joints.corner : null),
+      ...low.problems,
+      ...blocks.problems,
+    ],
   };
 }
 
@@ -211,33 +185,12 @@ const SHORT = [
   { id: 'apron-right', name: 'Apron, right', side: 1 },
 ] as const;
 
-/** A leg whose faces run in to its foot, the two inside ones or all; `inward` tells where inside is along its width and its thickness. */
-function taperedLeg(
-  leg: { section: number; length: number },
-  taper: NonNullable<Draft['taper']>,
-  inward: readonly [number, number],
-) {
-  const block = blockOf(leg.length, leg.section, leg.section);
-  const [half, floor] = [leg.section / 2, -leg.length / 2];
-  const bend = floor + taper.from;
-  // In the plane of length and the face's own axis: through the bend on the face and the foot's edge at the floor.
-  const slope = (leg.section - taper.foot) / (taper.faces === 'all' ? 2 : 1) / taper.from;
-  const plane = (axis: 1 | 2, side: number) => {
-    const point: Vec = axis === 1 ? [bend, side * half, 0] : [bend, 0, side * half];
-    return planeThrough(point, axis === 1 ? [-slope, side, 0] : [-slope, 0, side]);
-  };
-  const [across, through] = inward;
-  const outer = taper.faces === 'all' ? [plane(1, -across), plane(2, -through)] : [];
-  return clipAll(block, [plane(1, across), plane(2, through), ...outer]);
-}
-
 /** An apron's hollow begins so far from its shoulder: six tenths of its height, so that the joint keeps all of it; common practice. */
 const BEFORE_HOLLOW = 0.6;
 
-const hollowed = (long: number, height: number, rise: number) =>
-  rise > 0 ? { profile: hollowedOutline(long, height, rise, hollowFrom(long, height)) } : {};
-
 const hollowFrom = (long: number, height: number) => Math.min(height * BEFORE_HOLLOW, long / 4);
+
+const NO_STRETCHERS = { drafts: [], joints: [], problems: [] };
 
 const RAIL_SET = 6;
 
@@ -306,6 +259,8 @@ function impossible(
   settled: ReturnType<typeof settleLegApron>,
   corner: CornerJoint,
   whole: PieceDecisions['form'],
+  /** How the aprons are wanted to stand in legs that lean. */
+  leaning: CornerJoint['kind'] | null,
 ): Problem[] {
   const problems: Problem[] = [];
   if (form.cornerBlocks && corner.kind === 'corner-plate') {
@@ -343,6 +298,7 @@ function impossible(
       wayOut: 'Make the reveal or the apron smaller, or the leg thicker.',
     });
   }
+  if (leaning) problems.push(...againstLeaning(form, leaning));
   if (form.leg.through && whole.top.kind === 'slatted') {
     problems.push({
       problem: 'Slats are not notched round legs.',
@@ -365,4 +321,40 @@ function impossible(
     });
   }
   return problems;
+}
+
+/** A locked length is told along a leg that leans, or between shoulders that are askew: the base does not follow it. */
+const withoutLengths = (bench: PieceDecisions['bench']): PieceDecisions['bench'] => ({
+  ...bench,
+  locks: Object.fromEntries(Object.entries(bench.locks).map(([id, lock]) => [id, { ...lock, length: null }])),
+});
+
+/** What is not reckoned for legs that lean. */
+function againstLeaning(form: BaseOf<'leg-apron'>, corner: CornerJoint['kind']): Problem[] {
+  const upright = 'Let the legs stand upright, or leave it away.';
+  const wrong = (problem: string, where: string): Problem => ({ problem, where, wayOut: upright });
+  return [
+    ...(corner === 'mortise-tenon'
+      ? []
+      : [
+          {
+            problem: 'Legs that lean are reckoned with mortise and tenon only.',
+            where: 'joints.corner',
+            wayOut: 'Take mortise and tenon, or let the legs stand upright.',
+          },
+        ]),
+    ...(form.leg.through ? [wrong('Legs that lean are not let through the top.', 'form.base.leg.through')] : []),
+    ...(form.stretchers.kind === 'none'
+      ? []
+      : [wrong('Low stretchers between legs that lean are not reckoned.', 'form.base.stretchers')]),
+    ...(form.cornerBlocks
+      ? [wrong('Corner blocks between legs that lean are not reckoned.', 'form.base.cornerBlocks')]
+      : []),
+    ...(form.apron.arch > 0
+      ? [wrong('Hollowed aprons between legs that lean are not reckoned.', 'form.base.apron.arch')]
+      : []),
+    ...(form.leg.making.kind === 'solid' || form.leg.making.kind === 'staves'
+      ? []
+      : [wrong('The ends of legs that lean are cut through their facing.', 'form.base.leg.making')]),
+  ];
 }

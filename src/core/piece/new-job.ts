@@ -63,6 +63,7 @@ export function newJob(given: {
           section: large ? 65 : 55,
           taper: { kind: 'tapered', foot: large ? 42 : 34, faces: 'inside' },
           making: { kind: 'solid' },
+          splay: { ends: 0, sides: 0 },
           through: null,
         },
         apron: { height: long ? 105 : large ? 90 : 75, thickness: long ? 25 : 22, reveal: 5, arch: 0 },

@@ -55,6 +55,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
           section: large ? 65 : 55,
           taper: { kind: 'tapered', foot: large ? 42 : 34, faces: 'inside' },
           making: { kind: 'solid' },
+          splay: { ends: 0, sides: 0 },
           through: null,
         },
         apron: { height: large ? 90 : 75, thickness: 22, reveal: 5, arch: 0 },

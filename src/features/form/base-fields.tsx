@@ -134,6 +134,25 @@ function LegApronFields() {
         most={6}
         onCommit={change('form.base.crossRails')}
       />
+      <NumberField
+        label="Splayed along the table"
+        unit="°"
+        value={base.leg.splay.ends}
+        least={0}
+        most={15}
+        step={0.5}
+        onCommit={change('form.base.leg.splay.ends')}
+        hint="Leaning outward from upright; 0 to 8° is usual."
+      />
+      <NumberField
+        label="Splayed across it"
+        unit="°"
+        value={base.leg.splay.sides}
+        least={0}
+        most={15}
+        step={0.5}
+        onCommit={change('form.base.leg.splay.sides')}
+      />
       <Choice
         label="Legs end"
         value={base.leg.through ? 'through' : 'under'}
