@@ -46,7 +46,7 @@ export async function again(page: Page) {
 /** A field by its label; a unit at its end stands behind a space that does not break. */
 export const field = (page: Page, label: string, role = 'textbox') =>
   page.waitForSelector(
-    `::-p-aria([name="${label.replace(/ (?=(%|N|kg|°C)$)/, '\u00a0')}"][role="${role}"])`,
+    `::-p-aria([name="${label.replace(/ (?=(%|N|kg|°C|°)$)/, '\u00a0')}"][role="${role}"])`,
   ) as Promise<ElementHandle<HTMLInputElement>>;
 export const button = (page: Page, name: string) =>
   page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`) as Promise<ElementHandle<HTMLElement>>;
@@ -55,13 +55,13 @@ export const link = (page: Page, name: string) =>
 export const radio = (page: Page, name: string) =>
   page.waitForSelector(`::-p-aria([name="${name}"][role="radio"])`) as Promise<ElementHandle<HTMLElement>>;
 
-/** Types over what a field holds. */
 /** Chooses by the label of a list. */
 export async function choose(page: Page, label: string, value: string) {
   const list = await page.waitForSelector(`::-p-aria([name="${label}"][role="combobox"])`);
   await list!.select(value);
 }
 
+/** Types over what a field holds. */
 export async function fill(page: Page, label: string, text: string) {
   const input = await field(page, label);
   await input.click({ count: 3 });

@@ -1,9 +1,11 @@
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
+import type { JobDocument } from '@/core';
 import {
   again,
   base,
+  button,
   call,
   choose,
   fill,
@@ -133,6 +135,63 @@ describe('tables composed from an empty job', () => {
     await reads(page, '[data-level="stop"]', /slats meet and press/);
     await wayOut(page, /slats meet and press/);
     expect((await stops(page)).filter((text) => /slats/.test(text))).toEqual([]);
+    expect(page.faults).toEqual([]);
+  });
+
+  it('dowels, a bit that is not there and its way out; splayed legs whose angles stand on the cut list; a top kept level', async () => {
+    const { page, id } = await start('Corners for a test');
+    const decisions = async () => (await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`)).data.document;
+    await goTo(page, 'joints');
+    await choose(page, 'Leg and apron', 'dowels');
+    await reads(page, 'main', /From dowel to dowel/);
+    await fill(page, 'Dowel, thick', '9');
+    await saved(page);
+    await reads(page, '[data-check="machines.dowel-bit"]', /No bit of the shop bores for 9/);
+    await (await page.$('[data-check="machines.dowel-bit"] button[data-way-out]'))!.click();
+    await saved(page);
+    expect((await decisions()).joints).toMatchObject({ corner: 'dowels', tenonThickness: 8 });
+    await choose(page, 'Leg and apron', 'mortise-tenon');
+    await (await radio(page, 'Draw-bored')).click();
+    await reads(page, 'main', /Tenon beyond its pegs/);
+
+    await goTo(page, 'form');
+    await fill(page, 'Splayed along the table °', '6');
+    await fill(page, 'Splayed across it °', '6');
+    await fill(page, 'Overhang, ends', '90');
+    await fill(page, 'Overhang, sides', '90');
+    await saved(page);
+    await goTo(page, 'bench');
+    await reads(page, 'tr[data-row="leg-front-left"]', /both ends mitre 6\.0°, bevel 6\.0°/);
+
+    await goTo(page, 'glue-up');
+    await choose(page, 'Boards kept level by', 'biscuits');
+    await reads(page, 'main', /In \d+ joints/);
+    await saved(page);
+    expect((await decisions()).glueUp.level).toBe('biscuits');
+    expect(page.faults).toEqual([]);
+  });
+
+  it('bought-in steel with a cut-out: what stands in its way stops the work; the steel is not on the cut list', async () => {
+    const { page, id } = await start('Steel for a test');
+    await choose(page, 'Kind of base', 'steel');
+    await saved(page);
+    await (await button(page, 'Add a cut-out'))!.click();
+    await page.waitForSelector('svg [data-part^="steel-frame"]');
+    await fill(page, 'From the left end', '60');
+    await saved(page);
+    await reads(page, '[data-check="form.cut-out-edge"][data-level="stop"]', /to the edge/);
+    const { data } = await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`);
+    expect(data.document.form.hold.kind).toBe('inserts');
+    const { length, endOverhang } = data.document.form.top;
+    await fill(page, 'From the left end', `${endOverhang + 25}`);
+    await saved(page);
+    await reads(page, '[data-check="form.cut-out-under"][data-level="stop"]', /stands in the way/);
+    await fill(page, 'From the left end', `${length / 2}`);
+    await saved(page);
+    await page.waitForFunction(() => !document.querySelector('[data-check^="form.cut-out"][data-level="stop"]'));
+    await goTo(page, 'bench');
+    await reads(page, 'main', /0\s*of 1 parts cut/);
+    expect(await page.$$('tr[data-row^="steel"]')).toHaveLength(0);
     expect(page.faults).toEqual([]);
   });
 

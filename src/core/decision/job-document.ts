@@ -206,7 +206,7 @@ export interface Change {
   value: unknown;
 }
 
-/** A new document with the changes made; paths are dotted, and what is not touched is shared. */
+/** A new document with the changes made; paths are dotted, a list's places by number, and what is not touched is shared. */
 export function withChanges(document: JobDocument, changes: readonly Change[]): JobDocument {
   return changes.reduce<unknown>(
     (next, { path, value }) => setAt(next, path.split('.'), value),
@@ -217,6 +217,7 @@ export function withChanges(document: JobDocument, changes: readonly Change[]): 
 function setAt(node: unknown, path: readonly string[], value: unknown): unknown {
   const [key, ...rest] = path;
   if (key === undefined) return value;
+  if (Array.isArray(node)) return node.map((own, i) => (i === Number(key) ? setAt(own, rest, value) : own));
   const record = (node ?? {}) as Record<string, unknown>;
   return { ...record, [key]: setAt(record[key], rest, value) };
 }

@@ -59,12 +59,16 @@ export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
   });
 }
 
+/** Less than a saw can be set to is square, degrees. */
+const LEAST_ANGLE = 0.05;
+
 /** Ends that are not square, as a saw is set: degrees from square. Empty where both are square. */
 export function sayEnds(ends: EndCuts | null): string {
   if (!ends) return '';
   const one = ({ mitre, bevel }: EndCuts['start']) =>
-    [mitre ? `mitre ${mitre.toFixed(1)}°` : '', bevel ? `bevel ${bevel.toFixed(1)}°` : ''].filter(Boolean).join(', ') ||
-    'square';
+    [mitre >= LEAST_ANGLE ? `mitre ${mitre.toFixed(1)}°` : '', bevel >= LEAST_ANGLE ? `bevel ${bevel.toFixed(1)}°` : '']
+      .filter(Boolean)
+      .join(', ') || 'square';
   const [start, end] = [one(ends.start), one(ends.end)];
   return start === end ? `both ends ${start}` : `one end ${start}, the other ${end}`;
 }

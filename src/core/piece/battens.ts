@@ -9,9 +9,9 @@ import type { BasePlan, Rest, TopPlan } from './piece';
 
 /** What keeps a wide top flat, where makers differ. Common practice. */
 export const FLATNESS: Readonly<Record<Form['flat']['kind'], { name: string; reason: string }>> = {
-  none: { name: 'The base alone', reason: 'Aprons, rails or bearers hold it; enough for most tops.' },
+  none: { name: 'The base', reason: 'Aprons, rails or bearers hold it; enough for most tops.' },
   battens: {
-    name: 'Battens across',
+    name: 'Battens',
     reason: 'Screwed from below, fixed in the middle, the outer screws in slots: they hold it flat and let it move.',
   },
   channels: {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, insertedCorner, sixSeats } from '../../../tests/fixtures/demo';
+import { withChanges } from '../decision/job-document';
 import { volumeOf } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { solidInPiece } from '../solid/frame';
@@ -165,5 +166,20 @@ describe('the measured views', () => {
     const view = drawView(it, 'plan', { exaggeration: 20, sizeOf: (p) => ({ ...p.size, width: p.size.width * 1.01 }) });
     expect(view.dimensions.find((d) => d.id === 'width')!.value).toBeCloseTo(858.5, 6);
     expect(view.bounds.height).toBeCloseTo(850 * 1.2, 6);
+  });
+});
+
+describe('changes of a document', () => {
+  it('reach into a list by number, and leave the rest of it as it was', () => {
+    const document = change(demoJob('1-square-table'), (d) => {
+      if (d.form.top.kind !== 'glued-panel') throw new Error(d.form.top.kind);
+      d.form.top.cutOuts = [1, 2].map((i) => ({ fromEnd: 100 * i, fromFront: 200, length: 60, width: 40 }));
+    });
+    const moved = withChanges(document, [{ path: 'form.top.cutOuts.1.fromEnd', value: 333 }]);
+    const list = moved.form.top.kind === 'glued-panel' ? moved.form.top.cutOuts : null;
+    expect(list).toEqual([
+      { fromEnd: 100, fromFront: 200, length: 60, width: 40 },
+      { fromEnd: 333, fromFront: 200, length: 60, width: 40 },
+    ]);
   });
 });

@@ -27,7 +27,8 @@ export default function SolidScene({
   onLight: (ids: readonly string[]) => void;
 }) {
   const { height, length, width } = piece.overall;
-  const far = Math.max(length, width, height) * 2.15;
+  // So far that the ball round the piece fills the view: 1 / sin 15° of its radius, and a little for what stands off.
+  const far = Math.hypot(length, width, height) * 2;
   return (
     <Canvas
       flat
