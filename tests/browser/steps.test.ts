@@ -69,7 +69,7 @@ describe('each step of the work', () => {
       () =>
         document.querySelector('polygon[data-part="leg-front-left"]')?.getAttribute('points')?.split(' ').length === 4,
     );
-    await (await radio(page, 'Tapered')).click();
+    await (await radio(page, 'Tapered inside')).click();
     await (await radio(page, 'Plan')).click();
     await page.waitForSelector('[data-part="cross-rail-1"]');
     await fill(page, 'Cross rails', '0');
@@ -194,8 +194,7 @@ describe('each step of the work', () => {
     const byPlaner = await goes();
     await (await radio(page, 'At once')).click();
     await expect.poll(goes).toBe(1);
-    const glue = await page.$$eval('main select', (all) => all[0]!.id);
-    await page.select(`[id="${glue}"]`, 'pva');
+    await choose(page, 'Glue', 'pva');
     await page.waitForSelector('[data-check="glue-up.panel.time"]');
     await (await radio(page, 'By planer')).click();
     await expect.poll(goes).toBe(byPlaner);

@@ -5,6 +5,7 @@ import { cutOuts } from './cut-outs';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
 import { cornerTenons, cutAlike } from './joints';
+import { leanedOn } from './leaning';
 import { legsByTheShop } from './leg-making';
 import { mortisesByTheShop, topOnSawAndBench } from './machines';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
@@ -26,6 +27,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   thicknessOnTheRack,
   sagging,
   racked,
+  leanedOn,
   tipping,
   lifting,
   topOnItsFasteners,

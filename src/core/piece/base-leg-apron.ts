@@ -1,6 +1,13 @@
 import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
-import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, LEAST_BACK_WALL, legCorner } from '../joint/leg-corner';
+import {
+  CORNERS as CORNER_KINDS,
+  type CornerJoint,
+  type InsertedCorner,
+  isInserted,
+  LEAST_BACK_WALL,
+  legCorner,
+} from '../joint/leg-corner';
 import { stubTenonLength, stubTies } from '../joint/stub-tenon';
 import { tenonJoint } from '../joint/tenon';
 import type { Problem } from '../measure/problem';
@@ -131,6 +138,20 @@ export function legApronBase(
         path: 'form.base.apron.height',
       },
     ],
+    leaned: isInserted(corner)
+      ? [
+          {
+            id: 'corner',
+            joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
+            parts: ['apron-front', 'apron-back', 'apron-left', 'apron-right'],
+            // Of legs that lean the foot pushes up outside the joint.
+            lever: (underside - apron.height / 2) * Math.tan((Math.max(splay.ends, splay.sides) * Math.PI) / 180),
+            modulus: leanModulus(corner, apron.height),
+            area: shearedOf(corner),
+            formula: 'load · how far the foot stands outside the joint, all on one leg',
+          },
+        ]
+      : [],
     racking: racking({ ...leg, length: underside }, apron, shoulder, corner),
     corner,
     fittings: [...cornerFittings(corner, joints, leg.section), ...blocks.fittings],
@@ -357,4 +378,15 @@ function againstLeaning(form: BaseOf<'leg-apron'>, corner: CornerJoint['kind']):
       ? []
       : [wrong('The ends of legs that lean are cut through their facing.', 'form.base.leg.making')]),
   ];
+}
+
+/** What bends a tenon when its leg is pushed outward; dowels of upright legs are not bent. mm³ */
+function leanModulus(corner: CornerJoint, apronHeight: number): number {
+  const resists = cornerResists(corner, apronHeight);
+  return resists.kind === 'bent' ? resists.modulus : Number.POSITIVE_INFINITY;
+}
+
+/** mm² of wood that carries an apron's end in its leg. */
+function shearedOf({ kind, tenon }: InsertedCorner): number {
+  return tenon.count * (kind === 'dowels' ? (Math.PI / 4) * tenon.thickness ** 2 : tenon.thickness * tenon.width);
 }

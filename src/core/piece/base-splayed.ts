@@ -172,6 +172,18 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
         path: 'form.base.arm.height',
       },
     ],
+    leaned: [
+      {
+        id: 'leg',
+        joint: 'the arms’ tongues',
+        parts: spokes.flatMap(({ upright, beam }) => [upright.id, beam.id]),
+        // The foot pushes up so far outside of where the arm holds the leg.
+        lever: (low + arm.height / 2) * slope,
+        modulus: tenonModulus({ thickness: tongue, width: arm.height }),
+        area: tongue * arm.height,
+        formula: 'load · how far the foot stands outside the joint, all on one leg',
+      },
+    ],
     racking: [
       {
         way: 'along',

@@ -111,6 +111,7 @@ export function steelBase(form: BaseOf<'steel'>, { form: whole }: PieceDecisions
       across: shape === 'legs' ? Math.max(10, 2 * y - plate.width) : null,
     },
     bending: [],
+    leaned: [],
     racking: racking(form, stands.length, underside, whole.hold.screwLength),
     corner: null,
     fittings: [

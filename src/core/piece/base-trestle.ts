@@ -206,6 +206,17 @@ export function trestleBase(
         path: 'form.base.bearer.height',
       },
     ],
+    leaned: [
+      {
+        id: 'post',
+        joint: 'the posts’ tenons',
+        parts: ['post-left', 'post-right', 'foot-left', 'foot-right', 'bearer-left', 'bearer-right'],
+        lever: top.width / 2,
+        modulus: Math.min(tenonModulus(into.foot), tenonModulus(into.bearer)),
+        area: into.bearer.places.length * into.bearer.thickness * into.bearer.width,
+        formula: 'load · half the top’s width, all on one post',
+      },
+    ],
     racking: racking({
       height: underside,
       at: stretcher.at,

@@ -185,6 +185,17 @@ export function xFrameBase(
         path: 'form.base.bearer.height',
       },
     ],
+    leaned: [
+      {
+        id: 'bearer',
+        joint: 'the bearers beyond the legs’ heads',
+        parts: ['bearer-left', 'bearer-right'],
+        lever: Math.max(0, Math.min(top.width / 2, bearerLong / 2) - x.middles.head),
+        modulus: (bearer.thickness * bearer.height ** 2) / 6,
+        area: null,
+        formula: 'load · bearer’s end beyond the legs’ heads, all on one frame',
+      },
+    ],
     racking: [
       {
         way: 'along',

@@ -111,6 +111,7 @@ function compose(decisions: PieceDecisions): Piece {
     span: base.span,
     bending: base.bending,
     racking: base.racking,
+    leaned: base.leaned,
     problems: [...base.problems, ...problems, ...battens.problems, ...tooThick(form, size)],
   };
 }

@@ -112,6 +112,22 @@ export interface Racking {
   formula: string;
 }
 
+/** What a weight on the edge of the top does to a joint right under it. */
+export interface Leaned {
+  id: string;
+  /** In a sentence: “the posts’ tenons”. */
+  joint: string;
+  parts: readonly string[];
+  /** Moment in it over the load, mm; 0 where it is not bent. */
+  lever: number;
+  /** Section modulus where it is bent, mm³. */
+  modulus: number;
+  /** What of it is sheared, mm²; null where that is not wood. */
+  area: number | null;
+  /** How the lever was found. */
+  formula: string;
+}
+
 /** A kind of base under a top. */
 export interface BasePlan {
   drafts: readonly Draft[];
@@ -130,6 +146,7 @@ export interface BasePlan {
   span: TopSpan;
   bending: readonly BendingPart[];
   racking: readonly Racking[];
+  leaned: readonly Leaned[];
   corner: CornerJoint | null;
   fittings: readonly Fitting[];
   problems: readonly Problem[];
@@ -160,6 +177,7 @@ export interface Piece {
   span: TopSpan;
   bending: readonly BendingPart[];
   racking: readonly Racking[];
+  leaned: readonly Leaned[];
   problems: readonly Problem[];
 }
 

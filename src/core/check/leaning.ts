@@ -1,0 +1,80 @@
+import { shearAlongGrain } from '../joint/hold-strength';
+import { mm, say } from '../measure/quantity';
+import type { Leaned } from '../piece/piece';
+import { type Check, type CheckContext, judge } from './check';
+import { STRESS_FACTOR } from './stiffness';
+
+const megapascal = (amount: number) => ({ amount, unit: 'megapascal' as const });
+const newton = (amount: number) => ({ amount, unit: 'newton' as const });
+const WHY = `Somebody sits down on the edge, or leans on it with both hands, just where a joint is alone with it. Allowed is the breaking stress over ${STRESS_FACTOR}; a design figure, not a certification.`;
+
+/** The edge load right over a joint: what bends it, and what shears it. */
+export function leanedOn(context: CheckContext): Check[] {
+  return context.piece.leaned.flatMap((own) => [
+    ...(own.lever > 0 ? [bent(context, own)] : []),
+    ...(own.area === null ? [] : [sheared(context, own, own.area)]),
+  ]);
+}
+
+function bent({ document, species }: CheckContext, { id, joint, parts, lever, modulus, formula }: Leaned): Check {
+  const { edge } = document.form.loads;
+  const stress = (edge * lever) / modulus;
+  const working = species.modulusOfRupture / STRESS_FACTOR;
+  return {
+    id: `strength.lean-${id}`,
+    step: 'joints',
+    level: judge(stress, working, { sense: 'at-most', watchFrom: working * 0.8 }),
+    sentence: say`Leaned on with ${newton(edge)}, ${joint} are bent to ${megapascal(stress)} of ${megapascal(working)}.`,
+    value: megapascal(stress),
+    limit: megapascal(working),
+    where: parts,
+    why: WHY,
+    figure: {
+      id: `lean-${id}`,
+      label: `Bending of ${joint}, leaned on`,
+      quantity: megapascal(stress),
+      formula: `M ÷ W; M = ${formula}`,
+      inputs: [
+        { label: 'Edge load', quantity: newton(edge) },
+        { label: 'Moment over load', quantity: mm(lever) },
+        { label: 'Section modulus W, cm³', quantity: { amount: modulus / 1000, unit: 'ratio' } },
+        { label: 'Breaking stress', quantity: megapascal(species.modulusOfRupture) },
+      ],
+      source: 'Statics; species table',
+      limits: 'One frame or leg takes all of it; the weight of the piece is left out.',
+    },
+    wayOut: { say: say`Make that part wider, its tenons higher, or bring the base farther out`, changes: [] },
+  };
+}
+
+function sheared({ document, species }: CheckContext, { id, joint, parts }: Leaned, area: number): Check {
+  const { edge } = document.form.loads;
+  // Of a rectangle the middle is sheared half as much again as all of it on average.
+  const stress = (1.5 * edge) / area;
+  const breaking = shearAlongGrain(species.specificGravity, species.kind);
+  const working = breaking / STRESS_FACTOR;
+  return {
+    id: `strength.shear-${id}`,
+    step: 'joints',
+    level: judge(stress, working, { sense: 'at-most', watchFrom: working * 0.8 }),
+    sentence: say`Leaned on with ${newton(edge)} right beside it, ${joint} are sheared to ${megapascal(stress)} of ${megapascal(working)}.`,
+    value: megapascal(stress),
+    limit: megapascal(working),
+    where: parts,
+    why: WHY,
+    figure: {
+      id: `shear-${id}`,
+      label: `Shear in ${joint}, leaned on`,
+      quantity: megapascal(stress),
+      formula: '3/2 · load ÷ tenons of one end',
+      inputs: [
+        { label: 'Edge load', quantity: newton(edge) },
+        { label: 'Tenons of one end, cm²', quantity: { amount: area / 100, unit: 'ratio' } },
+        { label: 'Shear along the grain, breaking', quantity: megapascal(breaking) },
+      ],
+      source: 'Wood Handbook ch. 5, value from memory',
+      limits: 'Shear along the grain is taken, the weaker way: on the safe side.',
+    },
+    wayOut: { say: say`Make the tenons thicker or higher`, changes: [] },
+  };
+}
