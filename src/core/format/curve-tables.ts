@@ -1,7 +1,7 @@
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { boundsOfFlat, type Outline, radiusOf } from '../solid/outline';
-import { plainName } from './full-size';
+import { plainName } from './full-size-drawing';
 
 /** A table of a curve: how far it stands off its chord, from one end to the middle and on to the other. mm */
 export interface CurveTable {

@@ -1,6 +1,6 @@
 import { Colors, DxfWriter, point2d, point3d, Units } from '@tarikjabiri/dxf';
 import { type Flat, polygonOf } from '../solid/outline';
-import { FULL_SIZE_LAYERS, type FullSizeDrawing, type FullSizeMark } from './full-size';
+import { FULL_SIZE_LAYERS, type FullSizeDrawing, type FullSizeMark } from './full-size-drawing';
 import { type Mark, PAPERS, type Page, type Paper } from './page';
 import { escapeXml, round, svgDocument } from './svg';
 

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { findPart, type Piece } from '../piece/piece';
 import { curveTables } from './curve-tables';
-import { FULL_SIZE_LAYERS, type FullSizeDrawing, fullSizeDrawings } from './full-size';
+import { fullSizeDrawings } from './full-size';
+import { FULL_SIZE_LAYERS, type FullSizeDrawing } from './full-size-drawing';
 import { composeFullSize, writeFullSizeDxf, writeFullSizeSvg } from './full-size-files';
 import { writeOffsetsCsv } from './offsets-csv';
 

@@ -14,7 +14,7 @@ import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
 import { cornerBlocks } from './corner-blocks';
-import { cornerFittings, cornerResists } from './leg-corners';
+import { cornerFittings, cornerResists } from './corner-holds';
 import { legStretchers } from './leg-stretchers';
 import { type Draft, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';

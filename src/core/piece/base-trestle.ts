@@ -1,19 +1,19 @@
 import type { BaseOf } from '../decision/job-document';
-import type { Cut, Joint } from '../joint/joint';
+import type { Joint } from '../joint/joint';
 import { BOLTED_STUB, postTenons, stretcherTenon, TUSK_BEYOND } from '../joint/post-tenons';
-import { boltHoles, type StretcherEnd, tusk, wedgeKerfs } from '../joint/stretcher-ends';
+import type { StretcherEnd } from '../joint/stretcher-ends';
 import { tenonJoint } from '../joint/tenon';
 import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
 import { fixed, glued } from '../restraint/tie';
-import { clipAll, planeThrough } from '../solid/convex';
-import { solidInPart, squareFrame } from '../solid/frame';
+import { squareFrame } from '../solid/frame';
 import { archedOutline, hollowedOutline } from '../solid/profile';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, TopSize } from './piece';
 import { drawnSize, settleSection } from './settle-locks';
 import { footPads, trestleBraces } from './trestle-braces';
+import { cutsForHold, mortiseOnly, tuskFor } from './trestle-stretcher';
 import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
 
 /** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
@@ -282,50 +282,6 @@ function settledStretcher(drawn: BaseOf<'trestle'>['stretcher'], bench: PieceDec
 const tenonsInto = ({ post, tenons }: BaseOf<'trestle'>, into: number) =>
   postTenons({ width: post.width, thickness: post.thickness, count: tenons, into });
 
-/** What wedges or a bolt take from the stretcher's end and its post. */
-function cutsForHold(end: StretcherEnd, { stretcher }: BaseOf<'trestle'>, out: number): Cut[] {
-  switch (stretcher.joint) {
-    case 'wedged':
-      return wedgeKerfs(end, stretcher.proud);
-    case 'bolted':
-      return boltHoles({ ...end, stub: out, thickness: stretcher.thickness });
-    case 'tusk':
-      return [];
-  }
-}
-
-/** A tusk as a part of its own, in its mortise through the tenon. */
-function tuskFor(end: StretcherEnd, rail: Draft): { draft: Draft; joint: Joint } {
-  const { body, middle, size, mortise } = tusk(end);
-  const word = end.side < 0 ? 'left' : 'right';
-  const frame = squareFrame(middle, { length: 'z', width: 'x', thickness: 'y' });
-  const draft: Draft = {
-    id: `tusk-${word}`,
-    name: `Tusk, ${word}`,
-    kind: 'wedge',
-    grade: 'all-faces',
-    size,
-    frame,
-    body: [solidInPart(frame, body)],
-  };
-  const id = `${rail.id}/${draft.id}`;
-  const name = `${draft.name} in ${rail.name.toLowerCase()}`;
-  const [x, y, z] = middle;
-  return {
-    draft,
-    joint: {
-      id,
-      kind: 'tusk',
-      name,
-      into: rail.id,
-      from: draft.id,
-      removed: [mortise],
-      added: [],
-      ties: [fixed({ id, name, a: rail.id, b: draft.id, at: { x, y, z } })],
-    },
-  };
-}
-
 /** Tenons of one end are glued together: what holds is the breadth over all of them. */
 function gluedTogether(id: string, into: Draft, from: Draft, [x, y, z]: Vec, size: ReturnType<typeof postTenons>) {
   const breadth = (size.places.at(-1) ?? 0) - (size.places[0] ?? 0) + size.width;
@@ -333,14 +289,6 @@ function gluedTogether(id: string, into: Draft, from: Draft, [x, y, z]: Vec, siz
     { id, name: `${from.name} in ${into.name.toLowerCase()}`, a: into.id, b: from.id, at: { x, y, z } },
     { y: breadth },
   );
-}
-
-/** A through mortise is as deep as its post is thick. */
-function mortiseOnly(solid: Joint['removed'][number]['solid'], x: number, thickness: number) {
-  return clipAll(solid, [
-    planeThrough([x + thickness / 2, 0, 0], [1, 0, 0]),
-    planeThrough([x - thickness / 2, 0, 0], [-1, 0, 0]),
-  ]);
 }
 
 function fittingsOf(form: BaseOf<'trestle'>): Fitting[] {

@@ -2,18 +2,15 @@ import type { Joints } from '../decision/job-document';
 import { UNDER_DOWEL } from '../joint/corner-dowels';
 import type { CornerPlate } from '../joint/corner-plate';
 import type { CornerScrews } from '../joint/corner-screws';
-import { drawnReach } from '../joint/hold-strength';
 import { bored, type Cut, type Grown, type Joint } from '../joint/joint';
-import { type CornerJoint, type InsertedCorner, isInserted } from '../joint/leg-corner';
+import type { CornerJoint, InsertedCorner } from '../joint/leg-corner';
 import { legPeg, pegs } from '../joint/pegs';
 import { mitre, tenonJoint } from '../joint/tenon';
-import { tenonModulus } from '../joint/tenon-strength';
 import { fixed, glued } from '../restraint/tie';
 import { box, type Convex, clip, clipAll, planeThrough, prism, rod } from '../solid/convex';
 import type { Flat } from '../solid/outline';
 import type { Vec } from '../solid/vector';
-import { type Draft, type Fitting, forJoint } from './part';
-import type { Resistance } from './piece';
+import { type Draft, forJoint } from './part';
 
 /** An apron's end at its leg, with directions told from the corner: `a` the way the apron runs into the leg, `b` outward across it. */
 interface Place {
@@ -339,74 +336,4 @@ function boltsOf(place: Place, bolt: CornerPlate['bolt']): Cut[] {
       };
     }),
   ];
-}
-
-/** What takes a moment that turns an apron in its leg. */
-export function cornerResists(corner: CornerJoint, apronHeight: number): Resistance {
-  switch (corner.kind) {
-    case 'mortise-tenon':
-    case 'loose-tenon': {
-      const { tenon } = corner;
-      const places = Array.from({ length: tenon.count }, (_, i) => (i - (tenon.count - 1) / 2) * tenon.pitch);
-      return { kind: 'bent', modulus: tenonModulus({ ...tenon, places }) };
-    }
-    case 'dowels': {
-      const { tenon } = corner;
-      // Staggered, the short aprons have one dowel less.
-      const count = corner.meeting === 'staggered' ? tenon.count - 1 : tenon.count;
-      const top = tenon.topSet + tenon.width / 2 + (count < tenon.count ? tenon.pitch / 2 : 0);
-      const places = Array.from({ length: count }, (_, i) => top + i * tenon.pitch);
-      return {
-        kind: 'drawn',
-        what: 'dowel',
-        reach: fromEitherEdge(places, apronHeight),
-        diameter: tenon.thickness,
-        bite: tenon.length,
-      };
-    }
-    case 'pocket-screws': {
-      const { places, diameter, bite } = corner.screw;
-      return { kind: 'drawn', what: 'screw', reach: fromEitherEdge(places, apronHeight), diameter, bite };
-    }
-    case 'corner-plate': {
-      const { places, diameter, bite } = corner.bolt;
-      // The bolt draws along the diagonal, half of its pull along either apron.
-      const reach = fromEitherEdge(places, apronHeight) * Math.SQRT1_2;
-      return { kind: 'drawn', what: 'bolt', reach, diameter, bite };
-    }
-  }
-}
-
-const fromEitherEdge = (places: readonly number[], height: number): number =>
-  Math.min(drawnReach(places), drawnReach(places.map((down) => height - down)));
-
-/** What is bought or made for all four corners. */
-export function cornerFittings(corner: CornerJoint, choice: Joints, section: number): Fitting[] {
-  const own: Fitting[] = [];
-  if (isInserted(corner)) {
-    const { thickness, width, length, intoApron, count } = corner.tenon;
-    if (corner.kind === 'loose-tenon')
-      own.push({ name: 'Loose tenons', count: 8 * count, size: [thickness, width, length + intoApron] });
-    if (corner.kind === 'dowels') {
-      const all = corner.meeting === 'staggered' ? 4 * count + 4 * (count - 1) : 8 * count;
-      own.push({ name: 'Dowels', count: all, size: [thickness, Math.floor(length + intoApron)] });
-    } else if (choice.pegs !== 'none') {
-      const each = corner.tenon.width >= 55 ? 2 : 1;
-      own.push({ name: 'Pegs', count: 8 * count * each, size: [legPeg(section), section] });
-    }
-  } else if (corner.kind === 'pocket-screws') {
-    const { places, diameter, length } = corner.screw;
-    own.push({ name: 'Pocket screws', count: 8 * places.length, size: [diameter, length] });
-  } else {
-    const { bolt, plate: metal } = corner;
-    own.push(
-      { name: 'Corner plates', count: 4, size: [metal.height, Math.round(metal.long)] },
-      {
-        name: 'Hanger bolts with nut and washer',
-        count: 4 * bolt.places.length,
-        size: [bolt.diameter, bolt.bite + 40],
-      },
-    );
-  }
-  return own;
 }

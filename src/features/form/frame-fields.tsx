@@ -1,0 +1,113 @@
+'use client';
+
+import { Choice, NumberField } from '@/ui/fields';
+import { useChange, useJobState } from '../job/job-context';
+import { LengthRows } from './length-rows';
+
+/** Crossed legs under bearers. */
+export function XFrameFields() {
+  return (
+    <LengthRows
+      rows={[
+        { label: 'Leg, wide', path: 'form.base.leg.width', least: 30, most: 250 },
+        { label: 'Leg, thick', path: 'form.base.leg.thickness', least: 20, most: 150 },
+        { label: 'Over the feet', path: 'form.base.spread.floor', least: 150, most: 2400 },
+        { label: 'Over the heads', path: 'form.base.spread.head', least: 100, most: 2400 },
+        { label: 'Bearer, high', path: 'form.base.bearer.height', least: 25, most: 200 },
+        { label: 'Bearer, thick', path: 'form.base.bearer.thickness', least: 20, most: 200 },
+        { label: 'Stretcher, high', path: 'form.base.stretcher.height', least: 30, most: 300 },
+        { label: 'Stretcher, thick', path: 'form.base.stretcher.thickness', least: 15, most: 120 },
+      ]}
+    />
+  );
+}
+
+/** Legs that lean outward from arms. */
+export function SplayedFields() {
+  const base = useJobState((state) => state.document.form.base);
+  const change = useChange();
+  if (base.kind !== 'splayed') return null;
+  return (
+    <>
+      <NumberField label="Legs" value={base.legs} least={3} most={6} onCommit={change('form.base.legs')} />
+      <NumberField
+        label="Leaning out by"
+        unit="°"
+        value={base.lean}
+        least={0}
+        most={25}
+        step={0.5}
+        onCommit={change('form.base.lean')}
+        hint="5° to 10° is usual."
+      />
+      <LengthRows
+        rows={[
+          {
+            label: 'Middle to the legs’ outside',
+            path: 'form.base.reach',
+            least: 100,
+            most: 1500,
+            hint: 'Under the top; at the floor they stand farther out by their lean.',
+          },
+          { label: 'Leg, wide', path: 'form.base.leg.width', least: 25, most: 200 },
+          { label: 'Leg, thick', path: 'form.base.leg.thickness', least: 20, most: 150 },
+          { label: 'Arm, high', path: 'form.base.arm.height', least: 30, most: 200 },
+          { label: 'Arm, thick', path: 'form.base.arm.thickness', least: 20, most: 120 },
+        ]}
+      />
+    </>
+  );
+}
+
+/** Legs or frames that are bought in. */
+export function SteelFields() {
+  const base = useJobState((state) => state.document.form.base);
+  const change = useChange();
+  if (base.kind !== 'steel') return null;
+  const legs = base.shape === 'legs';
+  return (
+    <>
+      <Choice
+        label="Shape"
+        value={base.shape}
+        options={[
+          {
+            value: 'frames',
+            label: 'Two frames',
+            reason: 'Each under a flat bar across the table: its outer holes are slots.',
+          },
+          {
+            value: 'legs',
+            label: 'Four legs',
+            reason: 'Each under a plate of its own: nothing ties them to one another.',
+          },
+        ]}
+        onCommit={change('form.base.shape')}
+      />
+      <LengthRows
+        rows={[
+          { label: 'Tube, wide', path: 'form.base.tube.width', least: 12, most: 150 },
+          { label: 'Tube, its wall', path: 'form.base.tube.wall', least: 1, most: 12 },
+          {
+            label: legs ? 'Plate, along the table' : 'Bar, wide along the table',
+            path: 'form.base.plate.length',
+            least: 40,
+            most: 500,
+          },
+          ...(legs ? [{ label: 'Plate, across it', path: 'form.base.plate.width', least: 40, most: 500 }] : []),
+          { label: legs ? 'Plate, thick' : 'Bar, thick', path: 'form.base.plate.thickness', least: 2, most: 20 },
+          { label: 'Inserts in the top, thick', path: 'form.base.insert', least: 4, most: 25 },
+        ]}
+      />
+      <NumberField
+        label={legs ? 'Each leg weighs' : 'Each frame weighs'}
+        unit="kg"
+        value={base.weight}
+        least={0}
+        most={80}
+        step={0.1}
+        onCommit={change('form.base.weight')}
+      />
+    </>
+  );
+}
