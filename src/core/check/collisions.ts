@@ -66,7 +66,8 @@ interface OwnCut extends Cut {
   bounds: Bounds;
 }
 
-const gapBetween = (a: Bounds, b: Bounds) =>
+/** Between two boxes, along the axis in which they lie farthest apart; below zero they overlap. mm */
+export const gapBetween = (a: Bounds, b: Bounds) =>
   Math.max(...([0, 1, 2] as const).map((k) => Math.max(a.from[k] - b.to[k], b.from[k] - a.to[k])));
 
 /**
@@ -94,18 +95,24 @@ interface Between {
 }
 
 function nearestCuts(own: ReadonlyMap<string, OwnCut[]>): Between | null {
-  let worst: Between | null = null;
+  // Nearest boxes first: what lies farther apart than the nearest two found is not looked at closer.
+  const pairs: { part: string; a: OwnCut; b: OwnCut; gap: number }[] = [];
   for (const [part, cuts] of own) {
     for (const [i, a] of cuts.entries()) {
-      for (const b of cuts.slice(i + 1)) {
+      for (let k = i + 1; k < cuts.length; k += 1) {
+        const b = cuts[k] as OwnCut;
         if (a.joint === b.joint || (a.joint.ruled && a.joint.ruled === b.joint.ruled)) continue;
         if (a.joint.meets?.includes(b.joint.id) || b.joint.meets?.includes(a.joint.id)) continue;
-        // Boxes that lie farther apart than the nearest two found are not looked at closer.
-        if (worst && gapBetween(a.bounds, b.bounds) > worst.apart) continue;
-        const apart = distance(a.solid, b.solid);
-        if (!worst || apart < worst.apart) worst = { part, a, b, apart };
+        pairs.push({ part, a, b, gap: gapBetween(a.bounds, b.bounds) });
       }
     }
+  }
+  pairs.sort((p, q) => p.gap - q.gap);
+  let worst: Between | null = null;
+  for (const { part, a, b, gap } of pairs) {
+    if (worst && gap > worst.apart) break;
+    const apart = distance(a.solid, b.solid);
+    if (!worst || apart < worst.apart) worst = { part, a, b, apart };
   }
   return worst;
 }
@@ -151,7 +158,8 @@ function thinnestWall(piece: Piece, own: ReadonlyMap<string, OwnCut[]>): Wall | 
       const points = corners(cut.solid);
       for (const face of faces) {
         if (cut.open.some((way) => dot(way, face.normal) > 0.9)) continue;
-        const left = -Math.max(...points.map((p) => beyond(face, p)));
+        let left = Number.POSITIVE_INFINITY;
+        for (const p of points) left = Math.min(left, -beyond(face, p));
         if (!worst || left < worst.left) worst = { part: id, cut, left };
       }
     }

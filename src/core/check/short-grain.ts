@@ -1,11 +1,12 @@
 import type { Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
 import { findPart, type Piece } from '../piece/piece';
-import { reach } from '../solid/convex';
+import { boundsOf, reach } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { fibresThrough } from '../solid/profile';
 import { cross, dot, minus, norm, times, unit } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
+import { gapBetween } from './collisions';
 
 /** Of a tenon's fibres so many must run from its end into its part without being cut; common practice. */
 const LEAST_THROUGH = 20;
@@ -123,21 +124,31 @@ export function curvedParts({ piece }: CheckContext): Check[] {
 
 /** Cuts against the hollow side of a curved part: what of it is left between them. */
 export function cutsBesideHollows({ piece }: CheckContext): Check[] {
-  const near = piece.parts.flatMap((part) => {
+  const pairs = piece.parts.flatMap((part) => {
     const hollows = part.removed.filter((cut) => cut.what === 'hollow');
     if (hollows.length === 0) return [];
     return piece.joints.flatMap((joint) =>
       joint.removed
         .filter((cut) => cut.part === part.id && !cut.late)
-        .map((cut) => ({
-          part,
-          joint,
-          cut,
-          left: Math.min(...hollows.map((hollow) => distance(hollow.solid, cut.solid))),
-        })),
+        .flatMap((cut) =>
+          hollows.map((hollow) => ({
+            part,
+            joint,
+            cut,
+            hollow,
+            gap: gapBetween(boundsOf([hollow.solid]), boundsOf([cut.solid])),
+          })),
+        ),
     );
   });
-  const worst = near.reduce<(typeof near)[number] | null>((a, b) => (!a || b.left < a.left ? b : a), null);
+  pairs.sort((p, q) => p.gap - q.gap);
+  let worst: ((typeof pairs)[number] & { left: number }) | null = null;
+  for (const pair of pairs) {
+    // Nearest boxes first: what follows lies farther away than the nearest found.
+    if (worst && pair.gap > worst.left) break;
+    const left = distance(pair.hollow.solid, pair.cut.solid);
+    if (!worst || left < worst.left) worst = { ...pair, left };
+  }
   if (!worst) return [];
   const { part, joint, cut, left } = worst;
   const level = judge(left, 0, { sense: 'at-least', watchFrom: LEAST_TO_HOLLOW });

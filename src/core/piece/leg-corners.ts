@@ -7,7 +7,7 @@ import type { CornerJoint, InsertedCorner } from '../joint/leg-corner';
 import { legPeg, pegs } from '../joint/pegs';
 import { mitre, tenonJoint } from '../joint/tenon';
 import { fixed, glued } from '../restraint/tie';
-import { box, type Convex, clip, clipAll, planeThrough, prism, rod } from '../solid/convex';
+import { box, type Convex, clipAll, planeThrough, prism, rod } from '../solid/convex';
 import type { Flat } from '../solid/outline';
 import type { Vec } from '../solid/vector';
 import { type Draft, forJoint } from './part';
@@ -238,7 +238,6 @@ function pocketScrews(place: Place, { screw }: CornerScrews): Joint {
   const along = (s: number, z: number) => at(s * cosine, s * sine, z);
   const inside = planeThrough(at(0, -half, 0), toward(0, -1));
   const butt = planeThrough(at(0, 0, 0), toward(1, 0));
-  const inLeg = planeThrough(at(0, 0, 0), toward(-1, 0));
   const out = half / sine + screw.pocket;
   const removed = screw.places.flatMap((down): Cut[] => {
     const z = upper - down;
@@ -246,19 +245,19 @@ function pocketScrews(place: Place, { screw }: CornerScrews): Joint {
       {
         part: apron.id,
         what: 'pocket',
-        solid: clip(rod(along(-out, z), along(-screw.seat, z), screw.pocket), inside),
+        solid: rod(along(-out, z), along(-screw.seat, z), screw.pocket, { from: inside }),
         open: [toward(0, -1)],
       },
       {
         part: apron.id,
         what: 'screw hole',
-        solid: clip(rod(along(-screw.seat, z), along(screw.diameter, z), screw.diameter), butt),
+        solid: rod(along(-screw.seat, z), along(0, z), screw.diameter, { to: butt }),
         open: [toward(1, 0), toward(0, -1)],
       },
       {
         part: leg.id,
         what: 'screw hole',
-        solid: clip(rod(along(-screw.diameter, z), along(screw.bite, z), screw.diameter * 0.75), inLeg),
+        solid: rod(along(0, z), along(screw.bite, z), screw.diameter * 0.75, { from: butt }),
         bore: { from: along(0, z), to: along(screw.bite, z), diameter: screw.diameter * 0.75 },
         open: [toward(-1, 0)],
       },

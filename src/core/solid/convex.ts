@@ -50,20 +50,32 @@ export function prism(outline: readonly (readonly [number, number])[], from: num
 }
 
 /** Sides that a bored hole or a dowel is drawn with. */
-const ROUND = 12;
+const ROUND = 8;
 
-/** Something round about the line from one point to another, as a many-sided prism, its diameter over the flats. mm */
-export function rod(from: Vec, to: Vec, diameter: number): Convex {
+/**
+ * Something round about the line from one point to another, as a many-sided prism, its diameter over the flats. Its ends
+ * are square, or lie in planes that it runs through. mm
+ */
+export function rod(from: Vec, to: Vec, diameter: number, ends: { from?: Plane; to?: Plane } = {}): Convex {
   const axis = unit(minus(to, from));
   const aside = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0]));
   const other = cross(axis, aside);
   const radius = diameter / 2 / Math.cos(Math.PI / ROUND);
-  const ring = (at: Vec) =>
-    Array.from({ length: ROUND }, (_, i): Vec => {
+  const ring = (at: Vec, plane: Plane | undefined) => {
+    const points: Vec[] = [];
+    for (let i = 0; i < ROUND; i += 1) {
       const angle = (2 * Math.PI * (i + 0.5)) / ROUND;
-      return plus(at, plus(times(aside, radius * Math.cos(angle)), times(other, radius * Math.sin(angle))));
-    });
-  return stacked([ring(from), ring(to)]);
+      const [c, s] = [radius * Math.cos(angle), radius * Math.sin(angle)];
+      const p: Vec = [
+        at[0] + aside[0] * c + other[0] * s,
+        at[1] + aside[1] * c + other[1] * s,
+        at[2] + aside[2] * c + other[2] * s,
+      ];
+      points.push(plane ? plus(p, times(axis, -beyond(plane, p) / dot(plane.normal, axis))) : p);
+    }
+    return points;
+  };
+  return stacked([ring(from, ends.from), ring(to, ends.to)]);
 }
 
 /** A solid of loops over one another, each of as many corners, corner i over corner i; the lowest and the highest close it. */
@@ -76,7 +88,7 @@ export function stacked(loops: readonly (readonly Vec[])[]): Convex {
       return [p, lower[next], upper[next], upper[i]] as Vec[];
     });
   });
-  return { faces: [[...lowest].reverse(), [...highest], ...sides] };
+  return withCorners({ faces: [[...lowest].reverse(), [...highest], ...sides] }, loops.flat());
 }
 
 export const isEmpty = (solid: Convex): boolean => solid.faces.length < 4;
@@ -132,18 +144,41 @@ function ring(points: readonly Vec[], normal: Vec): Vec[] {
 
 /** Twice the area of a face as a vector along its outward normal. */
 export function areaVector(face: readonly Vec[]): Vec {
-  const first = face[0] as Vec;
-  let sum: Vec = [0, 0, 0];
-  for (let i = 1; i + 1 < face.length; i += 1) {
-    sum = plus(sum, cross(minus(face[i] as Vec, first), minus(face[i + 1] as Vec, first)));
+  const [ox, oy, oz] = face[0] as Vec;
+  let [x, y, z] = [0, 0, 0];
+  let [ax, ay, az] = [0, 0, 0];
+  for (let i = 1; i < face.length; i += 1) {
+    const [px, py, pz] = face[i] as Vec;
+    const [bx, by, bz] = [px - ox, py - oy, pz - oz];
+    x += ay * bz - az * by;
+    y += az * bx - ax * bz;
+    z += ax * by - ay * bx;
+    [ax, ay, az] = [bx, by, bz];
   }
-  return sum;
+  return [x, y, z];
 }
 
 const areaOf = (face: readonly Vec[]) => norm(areaVector(face)) / 2;
 
+/** Solids never change: corners that were found once are kept with their solid. */
+const found = new WeakMap<Convex, readonly Vec[]>();
+
+/** A solid whose corners are known as it is made. */
+function withCorners(solid: Convex, points: readonly Vec[]): Convex {
+  found.set(solid, points);
+  return solid;
+}
+
 /** Corners of a solid, each once. */
-export function corners(solid: Convex): Vec[] {
+export function corners(solid: Convex): readonly Vec[] {
+  const known = found.get(solid);
+  if (known) return known;
+  const list = cornersOf(solid);
+  found.set(solid, list);
+  return list;
+}
+
+function cornersOf(solid: Convex): Vec[] {
   const own = new Map<number, Vec[]>();
   const list: Vec[] = [];
   for (const face of solid.faces) {
