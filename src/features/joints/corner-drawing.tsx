@@ -128,10 +128,21 @@ export function CornerDrawing() {
               strokeWidth={3}
               className="fill-none stroke-ink-2"
             />
-            {text(x(s + corner.plate.kerfAt / 2), y(s + corner.plate.kerfAt / 2), 'plate', 'start')}
+            {text(
+              x((s + corner.plate.kerfAt + reveal + t) / 2) + 8,
+              y((s + corner.plate.kerfAt + reveal + t) / 2) + 8,
+              'plate',
+              'start',
+            )}
           </>
         )}
-        {text(x(s + shown) - 8, y(reveal + t) + 14, `apron ${units.length(t)}`, 'end')}
+        {text(
+          x(s + shown) - 8,
+          // A plate runs off below the apron.
+          corner.kind === 'corner-plate' ? y(reveal) - 11 : y(reveal + t) + 14,
+          `apron ${units.length(t)}`,
+          'end',
+        )}
         {text(x(0) - 12, y(reveal / 2), `wall ${units.length(corner.wallOutside, true)}`, 'end')}
         {text(x(0) - 12, y(s) - 10, 'leg', 'end')}
       </svg>

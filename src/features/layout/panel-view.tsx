@@ -282,8 +282,8 @@ function Overlay({ scale, drawn, height }: { scale: number; drawn: number; heigh
             y={middle - (y + edges.size.deep) * scale}
             width={Math.max(2, edges.size.along * scale)}
             height={2 * edges.size.deep * scale}
-            className="fill-paper stroke-ink-2"
-            fillOpacity={0.8}
+            className="fill-none stroke-ink-2"
+            strokeOpacity={0.7}
           />
         )),
       )}
