@@ -11,7 +11,7 @@ import { GLUES, type Glue } from './glueup/glue';
 import { type LaidStrip, layPanel } from './glueup/lay-panel';
 import { panelChecks } from './glueup/panel-checks';
 import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
-import { type PanelTrim, trimLaid } from './glueup/trim-panel';
+import { type PanelTrim, trimLaid, trimPanel } from './glueup/trim-panel';
 import { type AlignerSize, alignerSize } from './joint/edge-joint';
 import { type Demand, demandOf } from './layout/demand';
 import { fixedPlacements } from './layout/fixed-placements';
@@ -271,7 +271,15 @@ const FASTENER = 5;
 function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | null, size: AlignerSize): EdgeJoint[] {
   const panel = findPart(piece, piece.top.leading);
   // Looked along from its near end, the panel's right is the front of the piece.
-  const lines = (trim?.joints ?? evenLines(strips)).map((line) => -line);
+  const lines = (
+    trim ??
+    trimPanel(
+      strips.map(({ width }) => width),
+      piece.top.size.width,
+      [],
+      0,
+    )
+  ).joints.map((line) => -line);
   const { holes = [], notches = [] } = piece.top;
   const cuts = piece.joints
     .flatMap((joint) => joint.removed)
@@ -291,16 +299,6 @@ function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | n
     half: (panel?.shoulderLength ?? piece.top.size.length) / 2,
     size,
     taken: [...holes, ...notches, ...cuts, ...driven],
-  });
-}
-
-/** The lines between strips that are trimmed alike on both sides. */
-function evenLines(strips: readonly GlueStrip[]): number[] {
-  const total = strips.reduce((sum, { width }) => sum + width, 0);
-  let run = -total / 2;
-  return strips.slice(0, -1).map(({ width }) => {
-    run += width;
-    return run;
   });
 }
 

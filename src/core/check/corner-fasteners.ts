@@ -52,6 +52,7 @@ export function pegsInLegs({ document, piece }: CheckContext): Check[] {
   const { corner } = piece;
   const { pegs } = document.joints;
   if (!isInserted(corner) || corner.kind === 'dowels' || pegs === 'none') return [];
+  if (!piece.joints.some((joint) => joint.kind === 'pegs')) return [];
   const legs = partsOfKind(piece, 'leg');
   const diameter = legPeg(legs[0]?.size.width ?? 0);
   const back = pegSetBack(corner.tenon.length, diameter);
@@ -84,6 +85,26 @@ export function pegsInLegs({ document, piece }: CheckContext): Check[] {
         say: say`Leave the pegs away: so short a tenon is held by its glue`,
         changes: [{ path: 'joints.pegs', value: 'none' }],
       },
+    },
+  ];
+}
+
+/** A haunch that is chosen and for which there is no room, or no place between legs that lean. */
+export function haunchLeftOut({ document, piece }: CheckContext): Check[] {
+  const { corner } = piece;
+  const { haunch } = document.joints;
+  if (corner?.kind !== 'mortise-tenon' || haunch === 'none' || corner.haunch) return [];
+  return [
+    {
+      id: 'joints.haunch',
+      step: 'joints',
+      level: 'watch',
+      sentence: say`The haunch that is chosen is left away: legs that lean, or tenons that short, have no room for it.`,
+      value: mm(0),
+      limit: mm(0),
+      where: partsOfKind(piece, 'apron').map((part) => part.id),
+      why: 'What is chosen and not cut is looked for at the bench.',
+      wayOut: { say: say`Choose none`, changes: [{ path: 'joints.haunch', value: 'none' }] },
     },
   ];
 }

@@ -1,6 +1,6 @@
 import type { Check, CheckContext, Level } from './check';
 import { cutsInParts, partsInParts } from './collisions';
-import { cornerFasteners, pegsInLegs } from './corner-fasteners';
+import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
 import { cutOuts } from './cut-outs';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
@@ -39,6 +39,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   cornerTenons,
   cornerFasteners,
   pegsInLegs,
+  haunchLeftOut,
   screwsThroughTheTop,
   everySlatHeld,
   cutAlike,

@@ -10,6 +10,8 @@ export interface CornerInput {
   /** Set-back of the apron's face from the leg's outside face. */
   reveal: number;
   choice: Joints;
+  /** Tenons are neither mitred nor staggered, whatever is chosen: for legs that lean. */
+  squareOnly?: boolean;
 }
 
 export type Meeting = 'clear' | 'shortened' | 'mitred' | 'staggered';

@@ -161,3 +161,35 @@ describe('a row of fasteners that a moment draws', () => {
     expect(drawnReach([20, 80])).toBeCloseTo((400 + 6400) / 80, 9);
   });
 });
+
+describe('between legs that lean', () => {
+  const leaning = (edit: (draft: JobOn<'leg-apron'>) => void) =>
+    on((d) => {
+      d.form.base.leg = { ...d.form.base.leg, splay: { ends: 6, sides: 6 } };
+      d.form.base.stretchers = { kind: 'none' };
+      edit(d);
+    });
+
+  it('pegs are neither cut nor listed, and asked for they stop the work', () => {
+    const job = leaning((d) => {
+      d.joints.pegs = 'draw-bored';
+    });
+    expect(level(job, 'form.impossible.joints.pegs')).toBe('stop');
+    expect(job.piece.fittings.map(({ name }) => name)).not.toContain('Pegs');
+    expect(job.checks.some(({ id }) => id === 'joints.peg-relish')).toBe(false);
+  });
+
+  it('a haunch that is chosen is said to be left away; tenons are square, and nobody is said to have chosen that', () => {
+    const job = leaning((d) => {
+      d.joints = { ...d.joints, haunch: 'square', meeting: 'mitred' };
+    });
+    expect(level(job, 'joints.haunch')).toBe('watch');
+    const corner = insertedCorner(job.piece);
+    expect(['clear', 'shortened']).toContain(corner.meeting);
+    expect(JSON.stringify(corner.reason)).not.toMatch(/Chosen by you/);
+    const none = leaning((d) => {
+      d.joints.haunch = 'none';
+    });
+    expect(none.checks.some(({ id }) => id === 'joints.haunch')).toBe(false);
+  });
+});

@@ -38,7 +38,8 @@ export function cornerTenons(input: CornerInput): InsertedCorner {
   const asked = choice.tenonLength;
   const wanted = asked ?? Math.min(aim, untilBackWall);
   const rooms = { wanted, beforeMeeting, untilMitre };
-  const meeting = choice.meeting === 'auto' ? chooseMeeting(rooms) : choice.meeting;
+  const plain = wanted <= beforeMeeting ? 'clear' : 'shortened';
+  const meeting = input.squareOnly ? plain : choice.meeting === 'auto' ? chooseMeeting(rooms) : choice.meeting;
   const room = { clear: beforeMeeting, shortened: beforeMeeting, mitred: untilMitre, staggered: untilBackWall }[
     meeting
   ];
@@ -62,7 +63,7 @@ export function cornerTenons(input: CornerInput): InsertedCorner {
       length,
       kind,
       words: { many: 'tenons' },
-      chosen: choice.meeting !== 'auto',
+      chosen: choice.meeting === meeting,
     }),
     tenon: {
       thickness,

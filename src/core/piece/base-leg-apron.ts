@@ -1,4 +1,4 @@
-import type { BaseOf } from '../decision/job-document';
+import type { BaseOf, Joints } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import {
   CORNERS as CORNER_KINDS,
@@ -33,6 +33,8 @@ export function legApronBase(
 ): BasePlan {
   const { splay } = form.leg;
   const splayed = splay.ends > 0 || splay.sides > 0;
+  // Between legs that lean there are plain tenons; what else is chosen is told, and not listed.
+  const choice: Joints = splayed ? { ...joints, corner: 'mortise-tenon', haunch: 'none', pegs: 'none' } : joints;
   // Lower down a leaning leg has moved outward: its tenons are sized as if the aprons stood back by so much more.
   const leaned = (height: number) => height * Math.tan((Math.max(splay.ends, splay.sides) * Math.PI) / 180);
   const cornerFor = (section: number, apronThickness: number, apronHeight: number) =>
@@ -41,9 +43,8 @@ export function legApronBase(
       apronThickness,
       apronHeight,
       reveal: form.apron.reveal + leaned(apronHeight),
-      choice: splayed
-        ? { ...joints, corner: 'mortise-tenon', meeting: 'shortened', haunch: 'none', pegs: 'none' }
-        : joints,
+      choice,
+      squareOnly: splayed,
     });
   const grown = (own: CornerJoint) => (own.kind === 'mortise-tenon' ? own.tenon.length : 0);
 
@@ -69,7 +70,7 @@ export function legApronBase(
   const { legs, aprons, ...framed } =
     splayed && isInserted(corner)
       ? splayedLegs({ ...places, section: leg.section, corner })
-      : squareLegs({ ...places, leg, corner, choice: joints, hollowFrom });
+      : squareLegs({ ...places, leg, corner, choice, hollowFrom });
   const shortX = base.length / 2 - apronInset;
   const rails = crossRails(form.crossRails, base, apronInset, apron, underside, form.apron.arch);
 
@@ -154,9 +155,9 @@ export function legApronBase(
       : [],
     racking: racking({ ...leg, length: underside }, apron, shoulder, corner),
     corner,
-    fittings: [...cornerFittings(corner, joints, leg.section), ...blocks.fittings],
+    fittings: [...cornerFittings(corner, choice, leg.section), ...blocks.fittings],
     problems: [
-      ...impossible(form, settled, corner, whole, splayed ? joints.corner : null),
+      ...impossible(form, settled, corner, whole, splayed ? joints : null),
       ...low.problems,
       ...blocks.problems,
     ],
@@ -281,7 +282,7 @@ function impossible(
   corner: CornerJoint,
   whole: PieceDecisions['form'],
   /** How the aprons are wanted to stand in legs that lean. */
-  leaning: CornerJoint['kind'] | null,
+  leaning: Joints | null,
 ): Problem[] {
   const problems: Problem[] = [];
   if (form.cornerBlocks && corner.kind === 'corner-plate') {
@@ -351,7 +352,7 @@ const withoutLengths = (bench: PieceDecisions['bench']): PieceDecisions['bench']
 });
 
 /** What is not reckoned for legs that lean. */
-function againstLeaning(form: BaseOf<'leg-apron'>, corner: CornerJoint['kind']): Problem[] {
+function againstLeaning(form: BaseOf<'leg-apron'>, { corner, pegs }: Joints): Problem[] {
   const upright = 'Let the legs stand upright, or leave it away.';
   const wrong = (problem: string, where: string): Problem => ({ problem, where, wayOut: upright });
   return [
@@ -364,6 +365,7 @@ function againstLeaning(form: BaseOf<'leg-apron'>, corner: CornerJoint['kind']):
             wayOut: 'Take mortise and tenon, or let the legs stand upright.',
           },
         ]),
+    ...(pegs === 'none' ? [] : [wrong('Pegs in legs that lean are not reckoned.', 'joints.pegs')]),
     ...(form.leg.through ? [wrong('Legs that lean are not let through the top.', 'form.base.leg.through')] : []),
     ...(form.stretchers.kind === 'none'
       ? []
