@@ -7,7 +7,7 @@ import { box, clipAll, corners, planeThrough, reach } from '../solid/convex';
 import { type Frame, inPart, leaningFrame, planeInPart, solidInPiece } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../solid/vector';
-import { blockOf, bodyOf, type Draft } from './part';
+import { blockOf, type Draft, footOf } from './part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
 import { settleSection } from './settle-locks';
 
@@ -203,14 +203,6 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
 }
 
 const pointOf = ([x, y]: Vec, z: number) => ({ x, y, z });
-
-/** Corners of what a leg covers on the floor. */
-function footOf(leg: Draft): Flat[] {
-  return bodyOf(leg)
-    .flatMap((solid) => corners(solidInPiece(leg.frame, solid)))
-    .filter((p) => p[2] < 1e-4)
-    .map((p): Flat => [p[0], p[1]]);
-}
 
 function impossible(form: BaseOf<'splayed'>, underside: number, inner: number): Problem[] {
   const problems: Problem[] = [];

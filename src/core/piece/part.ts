@@ -1,7 +1,7 @@
 import type { HoldKind } from '../decision/job-document';
 import type { Cut, Grown } from '../joint/joint';
-import { box, type Convex } from '../solid/convex';
-import type { Frame } from '../solid/frame';
+import { box, type Convex, corners } from '../solid/convex';
+import { type Frame, solidInPiece } from '../solid/frame';
 import type { Flat, Outline } from '../solid/outline';
 import { profiled } from '../solid/profile';
 
@@ -137,6 +137,14 @@ export const bodyOf = (draft: Draft): readonly Convex[] =>
   (draft.profile
     ? [profiled(draft.profile, draft.size.thickness).body]
     : [blockOf(shoulderLengthOf(draft), draft.size.width, draft.size.thickness)]);
+
+/** Corners of what a leg covers on the floor. */
+export function footOf(leg: Draft): Flat[] {
+  return bodyOf(leg)
+    .flatMap((solid) => corners(solidInPiece(leg.frame, solid)))
+    .filter((p) => p[2] < 1e-4)
+    .map((p): Flat => [p[0], p[1]]);
+}
 
 /** What a joint needs to know of a draft. */
 export const forJoint = (draft: Draft) => ({

@@ -3,12 +3,12 @@ import type { Joint } from '../joint/joint';
 import type { InsertedCorner } from '../joint/leg-corner';
 import { slantedTenon } from '../joint/tenon';
 import { clipAll, corners, type Plane, planeThrough, reach } from '../solid/convex';
-import { type Frame, inPart, inPiece, leaningFrame, planeInPart, solidInPiece, squareFrame } from '../solid/frame';
+import { type Frame, inPart, inPiece, leaningFrame, planeInPart, squareFrame } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import { dot, plus, times, type Vec } from '../solid/vector';
 import { endCut } from './end-cuts';
 import { taperedLeg } from './leg-taper';
-import { blockOf, type Draft, forJoint, type Part } from './part';
+import { blockOf, type Draft, footOf, forJoint, type Part } from './part';
 
 const UP: Vec = [0, 0, 1];
 const tan = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
@@ -37,7 +37,6 @@ interface Leaning {
   /** The inside faces, their normals outward of the piece: an apron ends where one begins. */
   alongFace: Plane;
   acrossFace: Plane;
-  feet: readonly Flat[];
 }
 
 /**
@@ -56,7 +55,7 @@ export function splayedLegs(given: SplayGiven): { legs: Draft[]; aprons: Draft[]
     legs: leaning.map(({ draft }) => draft),
     aprons: made.map(({ draft }) => draft),
     joints: made.flatMap(({ joints }) => joints),
-    feet: leaning.flatMap(({ feet }) => feet),
+    feet: leaning.flatMap(({ draft }) => footOf(draft)),
   };
 }
 
@@ -104,9 +103,6 @@ function leaningLeg(given: SplayGiven, { id, name, sx, sy }: SplayGiven['legs'][
     sy,
     alongFace: planeThrough(plus(head, times(outX, -half)), outX),
     acrossFace: planeThrough(plus(head, times(outY, -half)), outY),
-    feet: corners(solidInPiece(frame, body))
-      .filter((p) => p[2] < 1e-4)
-      .map((p): Flat => [p[0], p[1]]),
   };
 }
 
