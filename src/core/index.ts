@@ -67,7 +67,6 @@ export { POCKET_ANGLE } from './joint/corner-screws';
 export { ALIGNERS, type AlignerSize } from './joint/edge-joint';
 export { dowelWithdrawal, lagWithdrawal, screwWithdrawal, shearAlongGrain } from './joint/hold-strength';
 export type { Joint, JointKind } from './joint/joint';
-export { JOINTS } from './joint/joint-words';
 export {
   CORNERS,
   type CornerJoint,
@@ -137,7 +136,7 @@ export {
 } from './piece/drawing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './piece/forecast-band';
 export { HOLDS } from './piece/hold';
-export { drawJoint, type JointFamily, jointFamilies, jointFigures } from './piece/joint-drawing';
+export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint } from './piece/joint-drawing';
 export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning';
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/leg-making';
 export { isMade, MATERIALS, madeParts } from './piece/material';

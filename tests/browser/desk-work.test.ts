@@ -69,7 +69,7 @@ describe('at the desk', () => {
 
   it('a stop names its number and its limit, and its way out is a button that leads out', async () => {
     const page = await openPage(`/jobs/${id}/season`);
-    await fill(page, 'Travel, each way', '2');
+    await fill(page, 'Travel outward', '2');
     await page.waitForSelector('[data-check="season.top-travel"][data-level="stop"]');
     await reads(page, '[data-check="season.top-travel"]', /moves .* mm .*they let it go 2 mm/);
     await page.hover('[data-check="season.top-travel"]');

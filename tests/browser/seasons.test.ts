@@ -65,7 +65,7 @@ describe('the season of a job', () => {
     await (await radio(page, 'Ties')).click();
     await reads(page, 'main', /Every joint and fastener lets the wood go/);
     expect((await page.$$('tr[data-tie]')).length).toBeGreaterThanOrEqual(2);
-    await fill(page, 'Travel, each way', '1');
+    await fill(page, 'Travel outward', '1');
     await reads(page, 'main', /too short/);
     await page.waitForSelector('[data-check="season.top-travel"][data-level="stop"]');
     await (await page.$('[data-check="season.top-travel"] button'))!.click();

@@ -2,7 +2,7 @@ import type { Cut, Joint, JointKind } from '../joint/joint';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import { type Bounds, beyond, boundsOf, corners, planesOf } from '../solid/convex';
+import { type Bounds, beyond, boundsOf, corners, gapBetween, planesOf } from '../solid/convex';
 import { distance, overlap } from '../solid/distance';
 import { dot } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
@@ -66,25 +66,30 @@ interface OwnCut extends Cut {
   bounds: Bounds;
 }
 
-/** Between two boxes, along the axis in which they lie farthest apart; below zero they overlap. mm */
-export const gapBetween = (a: Bounds, b: Bounds) =>
-  Math.max(...([0, 1, 2] as const).map((k) => Math.max(a.from[k] - b.to[k], b.from[k] - a.to[k])));
-
 /**
  * Every mortise, notch and hole of a part against every other and against the part's faces. Joints that are sized
  * together by a rule of their own are judged there.
  */
 export function cutsInParts({ piece }: CheckContext): Check[] {
+  const between = nearestCuts(byPart([...piece.joints, ...piece.seats]));
+  const wall = thinnestWall(
+    piece,
+    piece.joints.filter((joint) => !joint.ruled),
+  );
+  return [...(between ? [betweenCheck(piece, between)] : []), ...(wall ? [wallCheck(piece, wall)] : [])];
+}
+
+function byPart(joints: readonly Joint[]): Map<string, OwnCut[]> {
   const own = new Map<string, OwnCut[]>();
-  for (const joint of piece.joints) {
+  for (const joint of joints) {
     for (const cut of joint.removed) {
-      const bounds = boundsOf([cut.solid]);
-      own.set(cut.part, [...(own.get(cut.part) ?? []), { ...cut, joint, bounds }]);
+      const known = own.get(cut.part);
+      const made = { ...cut, joint, bounds: boundsOf([cut.solid]) };
+      if (known) known.push(made);
+      else own.set(cut.part, [made]);
     }
   }
-  const between = nearestCuts(own);
-  const wall = thinnestWall(piece, own);
-  return [...(between ? [betweenCheck(piece, between)] : []), ...(wall ? [wallCheck(piece, wall)] : [])];
+  return own;
 }
 
 interface Between {
@@ -133,20 +138,26 @@ function betweenCheck(piece: Piece, { part, a, b, apart }: Between): Check {
     where: [part, a.joint.from, b.joint.from],
     why: 'Two mortises that open into each other leave neither tenon anything to be glued to.',
     school: 'Wood left between two cuts, common practice',
-    wayOut: { say: say`Move one of the two, or make it smaller`, changes: [] },
+    wayOut:
+      a.joint.kind === 'hold' || b.joint.kind === 'hold'
+        ? {
+            say: say`Hold the top with slotted cleats: they want no more than a screw in the rail`,
+            changes: [{ path: 'form.hold.kind', value: 'slotted-cleats' }],
+          }
+        : { say: say`Move one of the two, or make it smaller`, changes: [] },
   };
 }
 
-interface Wall {
+export interface Wall {
   part: string;
   cut: OwnCut;
   left: number;
 }
 
-/** The least wood between a cut and a face of its part that it does not open to. */
-function thinnestWall(piece: Piece, own: ReadonlyMap<string, OwnCut[]>): Wall | null {
+/** The least wood between a cut of some joints and a face of its part that it does not open to; null where none is. */
+export function thinnestWall(piece: Piece, joints: readonly Joint[]): Wall | null {
   let worst: Wall | null = null;
-  for (const [id, cuts] of own) {
+  for (const [id, cuts] of byPart(joints)) {
     const part = findPart(piece, id);
     // A body of several solids has faces inside it.
     const [body] = part?.placed ?? [];
@@ -154,7 +165,7 @@ function thinnestWall(piece: Piece, own: ReadonlyMap<string, OwnCut[]>): Wall | 
     const faces = planesOf(body);
     for (const cut of cuts) {
       // What is cut out of a tenon is judged with the tenon.
-      if (cut.joint.ruled || cut.late) continue;
+      if (cut.late) continue;
       const points = corners(cut.solid);
       for (const face of faces) {
         if (cut.open.some((way) => dot(way, face.normal) > 0.9)) continue;

@@ -4,6 +4,7 @@ import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
 import { cutOuts } from './cut-outs';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
+import { seatsInRails } from './hold-seats';
 import { cornerTenons, cutAlike } from './joints';
 import { leanedOn } from './leaning';
 import { legsByTheShop } from './leg-making';
@@ -41,6 +42,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   pegsInLegs,
   haunchLeftOut,
   screwsThroughTheTop,
+  seatsInRails,
   everySlatHeld,
   cutAlike,
   mortisesByTheShop,

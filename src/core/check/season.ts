@@ -1,25 +1,29 @@
 import { movement, say } from '../measure/quantity';
-import { HOLDS } from '../piece/hold';
+import { HOLDS, travelOf } from '../piece/hold';
 import { travelOfTop } from '../piece/restraint-of-piece';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import { type Check, type CheckContext, judge } from './check';
+import { enoughTravel, letItGo, slidingFasteners, travelNeeded } from './hold-seats';
 
 /** The top's growth against what its fasteners allow, both ways, at the fastener that is worst off. */
-export function topOnItsFasteners({ document, piece, season, restraint }: CheckContext): Check[] {
+export function topOnItsFasteners(context: CheckContext): Check[] {
+  const { document, piece, season } = context;
   const hold = document.form.hold;
   const rule = HOLDS[hold.kind];
-  const travel = Math.min(hold.travel, rule.greatestTravel);
-  const sliding = piece.fasteners.filter((fastener) => !fastener.holdsMiddle && !fastener.own);
-  const fasteners = new Set(sliding.map((fastener) => fastener.id));
-  const ways = travelOfTop(piece, restraint).filter((way) => fasteners.has(way.tie));
-  const outward = Math.max(0, ...ways.map((way) => way.outward.need));
-  const inward = Math.max(0, ...ways.map((way) => way.inward.need));
+  const given = travelOf(hold);
+  const sliding = slidingFasteners(piece);
+  const need = travelNeeded(context);
   const reach = Math.max(0, ...sliding.map((fastener) => Math.abs(fastener.y)));
-  const needed = Math.max(outward, inward);
-  const level = judge(needed, travel, { sense: 'at-most', watchFrom: travel * 0.8 });
-  const way = outward >= inward ? 'outward in the wet season' : 'inward in the dry season';
-  const enough = Math.ceil(needed * 1.25);
-  const canGrow = enough <= rule.greatestTravel;
+  const levelOf = (way: 'outward' | 'inward') =>
+    judge(need[way], given[way], { sense: 'at-most', watchFrom: given[way] * 0.8 });
+  // The way that is worse off.
+  const used = (way: 'outward' | 'inward') => need[way] / Math.max(given[way], 0.01);
+  const worse = used('outward') >= used('inward') ? 'outward' : 'inward';
+  const levels = [levelOf('outward'), levelOf('inward')];
+  const level = (['stop', 'watch', 'good'] as const).find((own) => levels.includes(own)) ?? 'good';
+  const [needed, travel] = [need[worse], given[worse]];
+  const way = worse === 'outward' ? 'outward in the wet season' : 'inward in the dry season';
+  const enough = enoughTravel(context);
   return [
     {
       id: 'season.top-travel',
@@ -28,7 +32,7 @@ export function topOnItsFasteners({ document, piece, season, restraint }: CheckC
       sentence:
         level === 'stop'
           ? say`The top moves ${movement(needed)} ${way} at its outer fasteners; they let it go ${movement(travel)}.`
-          : say`The top moves ${movement(needed)} at its outer fasteners and may go ${movement(travel)}.`,
+          : say`The top moves ${movement(needed)} ${way} at its outer fasteners and may go ${movement(travel)}.`,
       value: movement(needed),
       limit: movement(travel),
       where: [...piece.top.parts, ...sliding.map((fastener) => fastener.id)],
@@ -37,15 +41,7 @@ export function topOnItsFasteners({ document, piece, season, restraint }: CheckC
       ...(level === 'good'
         ? {}
         : {
-            wayOut: canGrow
-              ? { say: say`Give ${movement(enough)} each way`, changes: [{ path: 'form.hold.travel', value: enough }] }
-              : {
-                  say: say`Hold it with buttons, ${movement(enough)} each way`,
-                  changes: [
-                    { path: 'form.hold.kind', value: 'buttons' },
-                    { path: 'form.hold.travel', value: enough },
-                  ],
-                },
+            wayOut: enough ? letItGo(enough) : onCleats(need),
           }),
       figure: {
         id: 'top-travel',
@@ -57,13 +53,25 @@ export function topOnItsFasteners({ document, piece, season, restraint }: CheckC
           { label: 'Widest', quantity: movement(season.topWidth.wettest) },
           { label: 'Narrowest', quantity: movement(season.topWidth.driest) },
           { label: 'Outer fastener from the middle', quantity: movement(reach) },
-          { label: 'Outward', quantity: movement(outward) },
-          { label: 'Inward', quantity: movement(inward) },
+          { label: 'Outward', quantity: movement(need.outward) },
+          { label: 'Inward', quantity: movement(need.inward) },
         ],
         source: `${MOVEMENT_SCHOOLS[season.school].source}; difference constraints, see Methods`,
       },
     },
   ];
+}
+
+function onCleats(need: { outward: number; inward: number }): NonNullable<Check['wayOut']> {
+  const enough = Math.ceil(Math.max(need.outward, need.inward) * 1.25);
+  return {
+    say: say`Hold it with slotted cleats, ${movement(enough)} each way`,
+    changes: [
+      { path: 'form.hold.kind', value: 'slotted-cleats' },
+      { path: 'form.hold.travel', value: enough },
+      { path: 'form.hold.inward', value: null },
+    ],
+  };
 }
 
 /** The outer screws of battens in their slots. */

@@ -1,12 +1,11 @@
 import type { Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
 import { findPart, type Piece } from '../piece/piece';
-import { boundsOf, reach } from '../solid/convex';
+import { boundsOf, gapBetween, reach } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { fibresThrough } from '../solid/profile';
 import { cross, dot, minus, norm, times, unit } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
-import { gapBetween } from './collisions';
 
 /** Of a tenon's fibres so many must run from its end into its part without being cut; common practice. */
 const LEAST_THROUGH = 20;

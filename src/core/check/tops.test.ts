@@ -151,28 +151,33 @@ describe('what runs into what', () => {
 
 describe('fasteners', () => {
   const fastener = { id: 'a', x: 0, y: 300, on: 'rail', holds: 'top', way: [0, 1] as const, holdsMiddle: false };
-  const room = (kind: keyof typeof HOLDS, way: readonly [number, number]) =>
-    holdTie({ kind, travel: 5, fastener: { ...fastener, way }, underside: 700 }).room;
-
-  it('of a groove let the top go freely along their rail and by their travel square to it', () => {
-    expect(room('buttons', [1, 0])).toEqual({ y: { minus: 5, plus: 5 } });
-    expect(room('buttons', [0, 1])).toEqual({ x: { minus: 5, plus: 5 } });
-    // Askew by 30°: along the table the sine of it is used up of the travel.
-    const askew = room('buttons', [Math.cos(Math.PI / 6), Math.sin(Math.PI / 6)]);
-    expect(askew.y!.plus).toBeCloseTo(5 / Math.cos(Math.PI / 6), 6);
-    expect(askew.x!.plus).toBeCloseTo(5 / Math.sin(Math.PI / 6), 6);
-  });
+  const room = (kind: keyof typeof HOLDS, way: readonly [number, number], inward: number | null = null) =>
+    holdTie({ hold: { kind, travel: 5, inward }, fastener: { ...fastener, way }, underside: 700 }).room;
 
   it('in slots let it go across the grain whichever way their rail runs', () => {
     for (const way of [
       [1, 0],
       [0, 1],
     ] as const)
-      expect(room('slotted-cleats', way).y).toEqual({ minus: 5, plus: 5 });
+      for (const kind of ['slotted-cleats', 'buttons', 'clips'] as const)
+        expect(room(kind, way).y).toEqual({ minus: 5, plus: 5 });
+  });
+
+  it('in slots may be set to one side: outward is away from the middle of the table', () => {
+    expect(room('buttons', [1, 0], 2).y).toEqual({ minus: 2, plus: 5 });
+    const front = { ...fastener, y: -300, way: [1, 0] as const };
+    const tie = holdTie({ hold: { kind: 'buttons', travel: 5, inward: 2 }, fastener: front, underside: 700 });
+    expect(tie.room.y).toEqual({ minus: 5, plus: 2 });
+    // What is round has no sides.
+    expect(room('oversized-holes', [1, 0], 2).y).toEqual({ minus: 5, plus: 5 });
   });
 
   it('never let it go farther than their nature, however much is asked', () => {
-    const wide = holdTie({ kind: 'figure-eight', travel: 20, fastener: { ...fastener, way: [1, 0] }, underside: 700 });
+    const wide = holdTie({
+      hold: { kind: 'figure-eight', travel: 20 },
+      fastener: { ...fastener, way: [1, 0] },
+      underside: 700,
+    });
     expect(wide.room.y!.plus).toBe(HOLDS['figure-eight'].greatestTravel);
   });
 

@@ -232,8 +232,9 @@ export const HoldSchema = v.object({
     'rail-screws',
     'inserts',
   ]),
-  /** How far the fastener lets the top move, each way. */
+  /** How far the fastener lets the top move outward, from its middle; and inward, the same where null. */
   travel: length(0, 40),
+  inward: v.optional(v.nullable(length(0, 40)), null),
   screwLength: length(5, 200),
 });
 
@@ -277,7 +278,8 @@ export const FormSchema = v.object({
 });
 
 export type Form = v.InferOutput<typeof FormSchema>;
-export type HoldKind = Form['hold']['kind'];
+export type Hold = Form['hold'];
+export type HoldKind = Hold['kind'];
 export type TopKind = Form['top']['kind'];
 export type BaseKind = Form['base']['kind'];
 export type Edge = v.InferOutput<typeof EdgeSchema>;

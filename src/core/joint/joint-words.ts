@@ -14,7 +14,7 @@ export interface JointWords {
 }
 
 /** A new kind of joint is one more line. */
-export const JOINTS: Readonly<Record<JointKind, JointWords>> = {
+export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = {
   'mortise-tenon': {
     name: 'Mortise and tenon',
     rule: say`A third of the thinner part thick, so that walls and tenon are alike strong; two thirds of the other part long.`,

@@ -1,3 +1,4 @@
+import type { HoldKind } from '../decision/job-document';
 import type { Axis, Point, Tie } from '../restraint/tie';
 import { type Convex, rod } from '../solid/convex';
 import type { Frame } from '../solid/frame';
@@ -53,6 +54,8 @@ export interface Joint {
   ties: readonly Tie[];
   /** Joints whose cuts it opens into on purpose. */
   meets?: readonly string[];
+  /** How the top is held there, where it is the seat of such a fastener. */
+  hold?: HoldKind;
   /** Sized and checked by a rule of its own, together with its neighbours. */
   ruled?: 'leg-corner';
 }
@@ -76,7 +79,9 @@ export type JointKind =
   | 'bolted'
   | 'let-in'
   | 'notch'
-  | 'screwed';
+  | 'screwed'
+  /** The seat of a fastener of the top. */
+  | 'hold';
 
 export const asPoint = ([x, y, z]: Vec): Point => ({ x, y, z });
 

@@ -14,6 +14,7 @@ import { xFrameBase } from './base-x-frame';
 import { planBattens } from './battens';
 import { notchesIn } from './cut-outs';
 import { HOLDS, placeFasteners } from './hold';
+import { holdSeats } from './hold-seats';
 import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
 import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
 import { breadboardSize, breadboardTop } from './top-breadboard';
@@ -81,13 +82,20 @@ function compose(decisions: PieceDecisions): Piece {
     ? notchesIn(plan.leading, base.through, base.drafts, size, base.underside)
     : { holes: [], joints: [] };
   const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints, ...notched.joints];
-  const work = workOf(all, cuts);
-  const fasteners = placeFasteners(form.hold.kind, [...base.rests, ...battens.rests], drafts);
+  const { fasteners, seats } = holdSeats({
+    fasteners: placeFasteners(form.hold.kind, [...base.rests, ...battens.rests], drafts),
+    rails: [...base.drafts, ...battens.drafts],
+    tops: drafts,
+    hold: form.hold,
+    taken: workOf(all, cuts).removed,
+  });
+  const work = workOf([...all, ...seats], cuts);
   const ground = boundsOfFlat(base.feet);
   return {
     kind: { top: form.top.kind, base: form.base.kind },
     parts: [...drafts, ...base.drafts, ...battens.drafts].map((draft, i) => finish(draft, letterOf(i), bench, work)),
     joints: all,
+    seats,
     top: { ...top, notches: notched.holes, parts: drafts.map((draft) => draft.id), polygon: polygonOf(top.outline) },
     corner: base.corner,
     fasteners,

@@ -1,4 +1,4 @@
-import type { HoldKind } from '../decision/job-document';
+import type { Hold, HoldKind } from '../decision/job-document';
 import { JOINT_GIVE, type Point, sliding, type Tie } from '../restraint/tie';
 import type { Flat } from '../solid/outline';
 import type { Draft, Fastener } from './part';
@@ -20,11 +20,10 @@ export interface HoldRule {
   spacing: number;
   /**
    * How far it lets the top go along the part it sits on and square to that: `travel` what is decided, a number so many mm,
-   * null freely.
+   * null freely. Not asked where slots lie across the grain of the top: those let it go along them alone.
    */
   along: 'travel' | number | null;
   across: 'travel' | number | null;
-  /** `along` and `across` are told from the grain of the top, in which slots are laid, and not from the rail. */
   slots?: true;
   /** What has to be cut for it, and the moment of the build at which that can be reached. */
   cuts: { what: string; before: 'assembly' | 'hanging' };
@@ -36,27 +35,29 @@ const CLEARANCE = 1.5;
 /** How the top is held; sizes are common practice. A new kind is one more line. */
 export const HOLDS: Record<HoldKind, HoldRule> = {
   buttons: {
-    name: 'Wooden buttons in a groove',
+    name: 'Wooden buttons in slots',
     one: 'button',
-    reason: 'Made from offcuts; the tongue slides along the groove and in and out of it.',
+    reason: 'Made from offcuts; each tongue has a slot of its own, which it goes along, or in and out of.',
     greatestTravel: 40,
     underHead: 12,
-    how: 'The button’s tongue slides in a groove of the apron; leave the travel free on both sides of it.',
+    how: 'The button’s tongue comes and goes in its slot; leave the travel free in front of its shoulder and behind it.',
     spacing: 350,
-    along: null,
+    along: CLEARANCE,
     across: 'travel',
-    cuts: { what: 'Groove the rails for the buttons', before: 'assembly' },
+    slots: true,
+    cuts: { what: 'Slot the rails for the buttons', before: 'assembly' },
   },
   clips: {
-    name: 'Metal clips in a groove',
+    name: 'Metal clips in kerfs',
     one: 'clip',
     reason: 'Quick; a narrow saw kerf takes them.',
     greatestTravel: 6,
     underHead: 2,
-    how: 'The clip’s lip goes a little in and out of its kerf, and freely along it.',
+    how: 'The clip’s lip goes a little in and out of its kerf, and along it.',
     spacing: 300,
-    along: null,
+    along: CLEARANCE,
     across: 'travel',
+    slots: true,
     cuts: { what: 'Saw a kerf into the rails for the clips', before: 'assembly' },
   },
   'figure-eight': {
@@ -219,13 +220,23 @@ function covers(draft: Draft, x: number, y: number): boolean {
   return Math.abs(x - mx) <= dx / 2 && Math.abs(y - my) <= dy / 2;
 }
 
+/** A way to hold a top, and how far it is to let it go. mm */
+export type Travelling = Pick<Hold, 'kind' | 'travel'> & Partial<Pick<Hold, 'inward'>>;
+
+/** How far a fastener lets the top go each way, mm; only slots can be set to one side of their middle. */
+export function travelOf({ kind, travel, inward }: Travelling): { outward: number; inward: number } {
+  const { greatestTravel, slots } = HOLDS[kind];
+  const most = (mm: number) => Math.min(mm, greatestTravel);
+  return { outward: most(travel), inward: most(slots ? (inward ?? travel) : travel) };
+}
+
 /**
  * How the top is tied to the part under it. The fasteners in the middle hold it across the grain; the others let it go by
  * their travel; along the grain next to nothing moves.
  */
-export function holdTie(given: { kind: HoldKind; travel: number; fastener: Fastener; underside: number }): Tie {
-  const { kind, travel: wanted } = given.fastener.own ?? given;
-  const rule = HOLDS[kind];
+export function holdTie(given: { hold: Travelling; fastener: Fastener; underside: number }): Tie {
+  const hold = given.fastener.own ?? given.hold;
+  const rule = HOLDS[hold.kind];
   const { id, on, holds, x, y, way, holdsMiddle } = given.fastener;
   const at: Point = { x, y, z: given.underside };
   // What has a hold of its own is screwed, through slots in it.
@@ -235,11 +246,16 @@ export function holdTie(given: { kind: HoldKind; travel: number; fastener: Faste
     const held = { minus: JOINT_GIVE, plus: JOINT_GIVE };
     return { ...tie, room: { x: { minus: CLEARANCE, plus: CLEARANCE }, y: held, z: held } };
   }
-  const travel = Math.min(wanted, rule.greatestTravel);
-  const room = (how: HoldRule['along']) => (how === 'travel' ? travel : how);
+  const { outward, inward } = travelOf(hold);
+  // Slots lie across the grain whichever way their rail runs: out is away from the middle of the table.
+  if (rule.slots) {
+    const [minus, plus] = y < 0 ? [outward, inward] : [inward, outward];
+    return sliding(tie, { x: CLEARANCE, y: { minus, plus } });
+  }
+  const room = (how: HoldRule['along']) => (how === 'travel' ? outward : how);
   const [along, across] = [room(rule.along), room(rule.across)];
-  // Slots lie across the grain whichever way their rail runs; a groove lets go along its rail and square to it.
-  const [dx, dy] = rule.slots ? [along, across] : [between(along, across, way[0]), between(along, across, way[1])];
+  // A plate swings as far along its rail as square to it.
+  const [dx, dy] = [between(along, across, way[0]), between(along, across, way[1])];
   return sliding(tie, {
     ...(dx === null ? {} : { x: Math.max(CLEARANCE, dx) }),
     ...(dy === null ? {} : { y: dy }),

@@ -1,4 +1,6 @@
+import { HOLD_CARDS, OWN_SCREWS } from '../joint/hold-words';
 import type { Cut, Joint } from '../joint/joint';
+import { JOINTS, type JointWords } from '../joint/joint-words';
 import type { Figure } from '../measure/figure';
 import { mm, movement } from '../measure/quantity';
 import { type Convex, clipAll, corners, isEmpty, type Plane, reach } from '../solid/convex';
@@ -6,6 +8,7 @@ import { inPart, solidInPart } from '../solid/frame';
 import { boundsOfFlat, hullOf } from '../solid/outline';
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from '../solid/vector';
 import type { Dimension, Point, Shape, View } from './drawing';
+import { HOLDS } from './hold';
 import type { Part } from './part';
 import { findPart, type Piece } from './piece';
 
@@ -17,19 +20,26 @@ export interface JointFamily {
   words: string;
 }
 
+/** Joints, and after them the seats of what holds the top. */
+const allJoints = ({ joints, seats }: Piece): readonly Joint[] => [...joints, ...seats];
+
+/** What stands on the card of a joint. */
+export const wordsOfJoint = ({ kind, hold }: Joint): JointWords =>
+  hold ? HOLD_CARDS[hold] : kind === 'hold' ? OWN_SCREWS : JOINTS[kind];
+
 export function jointFamilies(piece: Piece): JointFamily[] {
   const families = new Map<string, { id: string; joints: Joint[]; words: string }>();
-  for (const joint of piece.joints) {
+  for (const joint of allJoints(piece)) {
     const [into, from] = [findPart(piece, joint.into), findPart(piece, joint.from)];
     if (!into || !from) continue;
     const cut = leadingCut(joint);
     // Along the part, and the other two whichever way they lie.
     const [along = 0, ...others] = cut ? extents(cut, into) : [];
     const size = [along, ...others.sort((a, b) => a - b)].map((n) => n.toFixed(1));
-    const key = [joint.kind, into.kind, from.kind, ...size].join(' ');
+    const key = [joint.kind, joint.hold ?? '', into.kind, from.kind, ...size].join(' ');
     const known = families.get(key);
     if (known) known.joints.push(joint);
-    else families.set(key, { id: joint.id, joints: [joint], words: familyWords(into, from) });
+    else families.set(key, { id: joint.id, joints: [joint], words: familyWords(joint, into, from) });
   }
   return [...families.values()];
 }
@@ -54,9 +64,9 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   'steel-leg': 'steel leg',
 };
 
-function familyWords(into: Part, from: Part): string {
+function familyWords({ kind, hold }: Joint, into: Part, from: Part): string {
   const word = (part: Part) => (part.id.startsWith('arm') ? 'arm' : KIND_WORDS[part.kind]);
-  const [a, b] = [word(from), word(into)];
+  const [a, b] = [kind === 'hold' ? (hold ? HOLDS[hold].one : 'screw') : word(from), word(into)];
   const first = a.charAt(0).toUpperCase() + a.slice(1);
   return a === b ? `${first} on ${b}` : `${first} in ${b}`;
 }
@@ -99,7 +109,7 @@ const MARGIN = 45;
  * @returns null for a joint without anything cut
  */
 export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): View | null {
-  const joint = piece.joints.find((own) => own.id === id);
+  const joint = allJoints(piece).find((own) => own.id === id);
   const into = joint && findPart(piece, joint.into);
   const cut = joint && leadingCut(joint);
   const entry = cut?.open[0];
@@ -224,7 +234,7 @@ function dimensions(
 
 /** What is cut into the part that takes the other, and where, as figures. mm */
 export function jointFigures(piece: Piece, id: string): Figure[] {
-  const joint = piece.joints.find((own) => own.id === id);
+  const joint = allJoints(piece).find((own) => own.id === id);
   const into = joint && findPart(piece, joint.into);
   const cut = joint && leadingCut(joint);
   const entry = cut?.open[0];

@@ -71,7 +71,10 @@ export function newJob(given: {
         cornerBlocks: false,
         stretchers: { kind: 'none' },
       },
-      hold: { kind: 'buttons', travel: large ? 12 : 8, screwLength: large ? 30 : 25 },
+      // Over its width a large top goes farther than a button has room for in an apron.
+      hold: large
+        ? { kind: 'slotted-cleats', travel: 12, inward: null, screwLength: 35 }
+        : { kind: 'buttons', travel: 6, inward: null, screwLength: 25 },
       flat: { kind: 'none' },
       loads: { edge: 400, spread: 600, push: 200 },
     },

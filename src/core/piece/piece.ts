@@ -156,6 +156,8 @@ export interface Piece {
   kind: { top: Form['top']['kind']; base: Form['base']['kind'] };
   parts: readonly Part[];
   joints: readonly Joint[];
+  /** What the fasteners of the top want cut into the parts they sit on. */
+  seats: readonly Joint[];
   top: Omit<TopPlan, 'drafts' | 'joints' | 'cuts' | 'fittings' | 'problems'> & {
     parts: readonly string[];
     /** The outline as straight lines, mm. */

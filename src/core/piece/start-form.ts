@@ -134,7 +134,12 @@ export function startBaseChanges(kind: BaseKind, form: Form): Change[] {
 function holdChanges(kind: BaseKind, { hold, top }: Form): Change[] {
   if (kind === 'steel' && !THROUGH_STEEL.includes(hold.kind)) {
     const insert = within(Math.floor((top.thickness - 8) / 5) * 5, 5, 30);
-    return [{ path: 'form.hold', value: { kind: 'inserts', travel: Math.max(8, hold.travel), screwLength: insert } }];
+    return [
+      {
+        path: 'form.hold',
+        value: { kind: 'inserts', travel: Math.max(8, hold.travel), inward: null, screwLength: insert },
+      },
+    ];
   }
   return kind !== 'steel' && hold.kind === 'inserts' ? [{ path: 'form.hold.kind', value: 'buttons' }] : [];
 }

@@ -69,7 +69,7 @@ describe('what then follows for the piece', () => {
 
   it('screws through the rail stop the work, and the way out lets the top go', () => {
     const screwed = table((d) => {
-      d.form.hold = { kind: 'rail-screws', travel: 0, screwLength: 45 };
+      d.form.hold = { kind: 'rail-screws', travel: 0, inward: null, screwLength: 45 };
     });
     const check = byId(screwed, 'season.top-travel')!;
     expect(check.level).toBe('stop');

@@ -8,8 +8,6 @@ export function tiesOf(piece: Piece, form: Form): Tie[] {
   const underside = piece.overall.height - piece.top.size.thickness;
   return [
     ...piece.joints.flatMap((joint) => joint.ties),
-    ...piece.fasteners.map((fastener) =>
-      holdTie({ kind: form.hold.kind, travel: form.hold.travel, fastener, underside }),
-    ),
+    ...piece.fasteners.map((fastener) => holdTie({ hold: form.hold, fastener, underside })),
   ];
 }

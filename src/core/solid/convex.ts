@@ -256,6 +256,10 @@ export function boundsOf(solids: readonly Convex[]): Bounds {
   return { from, to };
 }
 
+/** Between two boxes, along the axis in which they lie farthest apart; below zero they overlap. mm */
+export const gapBetween = (a: Bounds, b: Bounds) =>
+  Math.max(...([0, 1, 2] as const).map((k) => Math.max(a.from[k] - b.to[k], b.from[k] - a.to[k])));
+
 /** How far a solid reaches along a direction: least and greatest of normal · p. */
 export function reach(solid: Convex, direction: Vec): { from: number; to: number } {
   let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];

@@ -1,6 +1,6 @@
 'use client';
 
-import { JOINTS, type JointFamily } from '@/core';
+import { type JointFamily, wordsOfJoint } from '@/core';
 import { PhraseText } from '@/ui/units';
 import { useLook } from '../job/job-context';
 
@@ -9,7 +9,7 @@ export function JointCard({ family }: { family: JointFamily }) {
   const { light } = useLook();
   const [first] = family.joints;
   if (!first) return null;
-  const words = JOINTS[first.kind];
+  const words = wordsOfJoint(first);
   const parts = [...new Set(family.joints.flatMap(({ into, from }) => [into, from]))];
   return (
     <section

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { drawJoint, drawView, JOINTS, jointFamilies, jointFigures } from '@/core';
+import { drawJoint, drawView, jointFamilies, jointFigures, wordsOfJoint } from '@/core';
 import { LengthField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
@@ -86,9 +86,9 @@ export function JointsStep() {
                 <FigureButton figure={deep} big /> <span className="text-ink-2">deep</span>
               </p>
             ) : null}
-            {family ? (
+            {family?.joints[0] ? (
               <p>
-                <PhraseText of={JOINTS[family.joints[0]?.kind ?? 'mortise-tenon'].rule} />
+                <PhraseText of={wordsOfJoint(family.joints[0]).rule} />
               </p>
             ) : null}
           </>

@@ -190,13 +190,23 @@ export function SeasonStep() {
           wide
         />
         <LengthField
-          label="Travel, each way"
+          label={HOLDS[document.form.hold.kind].slots ? 'Travel outward' : 'Travel, each way'}
           mm={document.form.hold.travel}
           least={0}
           most={40}
           onCommit={change('form.hold.travel')}
           hint={HOLDS[document.form.hold.kind].how}
         />
+        {HOLDS[document.form.hold.kind].slots ? (
+          <LengthField
+            label="Travel inward"
+            mm={document.form.hold.inward ?? document.form.hold.travel}
+            least={0}
+            most={40}
+            onCommit={change('form.hold.inward')}
+            hint="What is made in the dry season goes outward only; set it so, and the slot need not be twice as long."
+          />
+        ) : null}
       </Group>
       {figures['gap-wettest'] ? (
         <FigureLine label="Gap between slats, wettest" figure={figures['gap-wettest']} />

@@ -82,7 +82,7 @@ export function TiesView() {
       </table>
       <p className="mt-3 max-w-[62ch] text-[12px] text-ink-2 leading-4">
         {kind === 'buttons'
-          ? 'Free is measured from the button’s shoulder to the apron (outward) and from its tongue’s end to the bottom of the groove (inward), on the day the top goes on.'
+          ? 'Free is measured from the button’s shoulder to the apron and from its tongue’s end to the bottom of the slot (outward), and from its tongue’s end to where it would leave the slot (inward), on the day the top goes on.'
           : 'Free is measured from the screw’s shank to the end of its slot, on the day the top goes on.'}{' '}
         A fifth is added to what the reckoning asks.
       </p>

@@ -1,0 +1,122 @@
+import { mm, movement, say } from '../measure/quantity';
+import { HOLDS, travelOf } from '../piece/hold';
+import { LEAST_BEHIND_SEAT, railThickness, travelInRail } from '../piece/hold-seats';
+import { findPart, type Piece } from '../piece/piece';
+import { travelOfTop } from '../piece/restraint-of-piece';
+import { type Check, type CheckContext, judge } from './check';
+import { thinnestWall } from './collisions';
+
+/** Fasteners that let the top go and are of the kind chosen for the piece. */
+export const slidingFasteners = (piece: Piece) =>
+  piece.fasteners.filter((fastener) => !fastener.holdsMiddle && !fastener.own);
+
+/** How far the top must go at the outer one of them, either way, mm. */
+export function travelNeeded({ piece, restraint }: Pick<CheckContext, 'piece' | 'restraint'>): {
+  outward: number;
+  inward: number;
+} {
+  const sliding = new Set(slidingFasteners(piece).map(({ id }) => id));
+  const ways = travelOfTop(piece, restraint).filter(({ tie }) => sliding.has(tie));
+  return {
+    outward: Math.max(0, ...ways.map((way) => way.outward.need)),
+    inward: Math.max(0, ...ways.map((way) => way.inward.need)),
+  };
+}
+
+/** The most that every rail of the piece has room for, outward and inward together, mm. */
+export const travelInRails = ({ document, piece }: Pick<CheckContext, 'document' | 'piece'>): number => {
+  const { kind } = document.form.hold;
+  return Math.min(
+    2 * HOLDS[kind].greatestTravel,
+    ...slidingFasteners(piece).flatMap(({ on, way }) => {
+      const rail = findPart(piece, on);
+      return !rail || rail.material ? [] : [travelInRail(kind, railThickness(rail), Math.abs(way[1]))];
+    }),
+  );
+};
+
+/** What to give outward and inward, a quarter more than the season asks; null where kind or rails have not the room. mm */
+export function enoughTravel(context: CheckContext): { outward: number; inward: number } | null {
+  const { kind } = context.document.form.hold;
+  const { greatestTravel, slots } = HOLDS[kind];
+  const need = travelNeeded(context);
+  const more = (mm: number) => Math.max(1, Math.ceil(mm * 1.25));
+  const [out, back] = [more(need.outward), more(need.inward)];
+  const [outward, inward] = slots ? [out, back] : [Math.max(out, back), Math.max(out, back)];
+  const fits = Math.max(outward, inward) <= greatestTravel && outward + inward <= travelInRails(context) + 1e-9;
+  return fits ? { outward, inward } : null;
+}
+
+export const letItGo = ({ outward, inward }: { outward: number; inward: number }): NonNullable<Check['wayOut']> =>
+  outward === inward
+    ? {
+        say: say`Give ${movement(outward)} each way`,
+        changes: [
+          { path: 'form.hold.travel', value: outward },
+          { path: 'form.hold.inward', value: null },
+        ],
+      }
+    : {
+        say: say`Give ${movement(outward)} outward and ${movement(inward)} inward`,
+        changes: [
+          { path: 'form.hold.travel', value: outward },
+          { path: 'form.hold.inward', value: inward },
+        ],
+      };
+
+/** What the fasteners of the top want cut into their rails, against what is left of these. */
+export function seatsInRails(context: CheckContext): Check[] {
+  const { document, piece } = context;
+  const wall = thinnestWall(piece, piece.seats);
+  if (!wall) return [];
+  const { hold } = document.form;
+  const level = judge(wall.left, LEAST_WALL, { sense: 'at-least', watchFrom: LEAST_BEHIND_SEAT });
+  const name = findPart(piece, wall.part)?.name.toLowerCase() ?? wall.part;
+  const room = travelInRails(context);
+  const enough = enoughTravel(context);
+  const given = travelOf(hold);
+  return [
+    {
+      id: 'fasteners.seats',
+      step: 'joints',
+      level,
+      sentence:
+        wall.left < 0
+          ? say`In ${name} the ${wall.cut.what} comes ${mm(-wall.left)} through its other side.`
+          : say`In ${name} the ${wall.cut.what} leaves ${mm(wall.left)} of wood.`,
+      value: mm(wall.left),
+      limit: mm(level === 'stop' ? LEAST_WALL : LEAST_BEHIND_SEAT),
+      where: [wall.part, wall.cut.joint.id.replace('hold/', '')],
+      why: 'The more a fastener lets the top go, the more it wants cut out of its rail.',
+      school: 'Wood left behind a slot or beside a counterbore, common practice',
+      wayOut:
+        enough && given.outward + given.inward > enough.outward + enough.inward
+          ? letItGo(enough)
+          : {
+              say: say`Hold it with slotted cleats: they want no more than a screw in the rail`,
+              changes: [
+                { path: 'form.hold.kind', value: 'slotted-cleats' },
+                {
+                  path: 'form.hold.screwLength',
+                  value: Math.min(45, 5 * Math.floor((piece.top.size.thickness + 8) / 5)),
+                },
+              ],
+            },
+      figure: {
+        id: 'hold-seat',
+        label: `Wood left at the ${wall.cut.what}`,
+        quantity: mm(wall.left),
+        formula: 'rail − what the fastener and its travel want cut out of it',
+        inputs: [
+          { label: 'Travel outward', quantity: movement(given.outward) },
+          { label: 'Travel inward', quantity: movement(given.inward) },
+          { label: 'The rails have room for, both together', quantity: movement(room) },
+        ],
+        source: 'geometry; sizes of fasteners, common practice',
+      },
+    },
+  ];
+}
+
+/** mm */
+const LEAST_WALL = 3;
