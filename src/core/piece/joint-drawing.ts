@@ -120,11 +120,11 @@ export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): V
     const { from: a, to: b } = reach(cut.solid, axis);
     return b - a;
   };
-  // Cut open along the longer side of the mortise, looked at across it.
+  // Cut open along the longer side of the mortise, looked at across it; a rail square across, where its upper edge shows.
   const look =
     view === 'face'
       ? { u: right, v: times(up, -1), toward: unit(entry) }
-      : spread(up) >= spread(right)
+      : spread(up) >= spread(right) || joint.kind === 'hold'
         ? { u: unit(entry), v: times(up, -1), toward: unit(cross(unit(entry), times(up, -1))) }
         : { u: right, v: times(unit(entry), -1), toward: unit(cross(right, times(unit(entry), -1))) };
   const { u, v, toward } = look;
