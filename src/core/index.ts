@@ -162,6 +162,7 @@ export { FINISH_NAMES, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
 export * from './restraint/restraint';
 export * from './restraint/tie';
+export { acrossAt } from './solid/line-across';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { boardShape, reachAcross } from './stock/board-shape';

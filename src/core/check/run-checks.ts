@@ -1,3 +1,4 @@
+import { glassInChannel, resinInChannel } from './channel';
 import type { Check, CheckContext, Level } from './check';
 import { cutsInParts, partsInParts } from './collisions';
 import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
@@ -49,6 +50,8 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   topOnSawAndBench,
   legsByTheShop,
   gapsOfSlats,
+  glassInChannel,
+  resinInChannel,
   breadboardEnds,
   pegsInSlots,
   baseUnderOutline,

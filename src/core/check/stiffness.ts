@@ -129,15 +129,19 @@ function bendingOf(
 const thickerFor = (thickness: number, sag: number, limit: number) =>
   Math.ceil(thickness * Math.cbrt(sag / limit) + 0.5);
 
-/** Wood of the top across its width: slats have gaps between them. mm */
+/** Wood of the top across its width: slats have gaps between them, slabs a channel. mm */
 const woodAcross = ({ top, parts }: CheckContext['piece']) =>
-  top.gap === undefined
+  top.leads === undefined
     ? top.size.width
-    : parts.filter((part) => part.kind === 'slat').reduce((sum, part) => sum + part.size.width, 0);
+    : parts
+        .filter((part) => part.kind === 'slat' || part.kind === 'slab')
+        .reduce((sum, part) => sum + part.size.width, 0);
 
 function topBetween({ document, piece, species }: CheckContext, load: number): Sag {
   const modulus = species.modulusOfElasticity;
-  const { along, across } = piece.span;
+  const { along } = piece.span;
+  // Parts side by side help each other nothing across.
+  const across = piece.top.leads === undefined ? piece.span.across : null;
   const { length, thickness } = piece.top.size;
   const perStrip = (load / (length * woodAcross(piece))) * 1000;
   const strip = (ratio: number) => ({ breadth: 1000, depth: thickness, modulus: modulus * ratio });
@@ -188,10 +192,10 @@ function topBeyond({ document, piece, species }: CheckContext): Sag {
   const { edge } = document.form.loads;
   const { width, thickness } = piece.top.size;
   const reach = piece.span.beyond;
-  const { gap } = piece.top;
+  const { leads } = piece.top;
   const leading = leadingPart(piece);
-  // A slat has nobody beside it to help.
-  const breadth = gap === undefined ? Math.min(width, 600) : (leading?.size.width ?? width);
+  // A slat or a slab has nobody beside it to help.
+  const breadth = leads === undefined ? Math.min(width, 600) : (leading?.size.width ?? width);
   const value = cantileverSag({ breadth, depth: thickness, modulus: species.modulusOfElasticity }, reach, edge);
   const limit = 3;
   const thicker = thickerFor(thickness, value, limit);
@@ -200,10 +204,12 @@ function topBeyond({ document, piece, species }: CheckContext): Sag {
     where: piece.top.parts,
     value,
     limit,
-    words: `With somebody leaning on it, the end of ${gap === undefined ? 'the top' : 'a slat'} gives`,
+    words: `With somebody leaning on it, the end of ${leads ?? 'the top'} gives`,
     label: 'Give of the end under the edge load',
     formula:
-      gap === undefined ? 'PL³/3EI + PL/κGA, at most 600 mm of the width taking part' : 'PL³/3EI + PL/κGA of one slat',
+      leads === undefined
+        ? 'PL³/3EI + PL/κGA, at most 600 mm of the width taking part'
+        : `PL³/3EI + PL/κGA of ${leads}`,
     inputs: [
       { label: 'Overhang L beyond what carries it', quantity: mm(reach) },
       { label: 'Width taking part', quantity: mm(breadth) },

@@ -26,6 +26,7 @@ function inStaves(kind: PartKind, base: BaseKind, words: string, least: number):
 const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>> = {
   top: { any: 'form.top.thickness' },
   slat: { any: 'form.top.thickness' },
+  slab: { any: 'form.top.thickness' },
   leg: { 'leg-apron': 'form.base.leg.section', any: 'form.base.leg.thickness' },
   apron: { any: 'form.base.apron.thickness' },
   foot: { any: 'form.base.foot.thickness' },
@@ -39,6 +40,7 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>
 const PLURALS: Partial<Record<PartKind, string>> = {
   top: 'top',
   slat: 'slats',
+  slab: 'slabs',
   leg: 'legs',
   apron: 'aprons',
   foot: 'feet',

@@ -265,7 +265,7 @@ function headsUnderTop(piece: CheckContext['piece']) {
 export function fastenersInOutline({ document, piece }: CheckContext): Check[] {
   if (piece.fasteners.length === 0) return [];
   const { top, hold } = document.form;
-  const edge = top.kind === 'breadboard' ? ({ kind: 'square' } as const) : top.edge;
+  const edge = 'edge' in top ? top.edge : ({ kind: 'square' } as const);
   const rule = HOLDS[hold.kind];
   const bite = hold.screwLength - rule.underHead;
   const off = piece.fasteners.map((fastener) => {

@@ -43,6 +43,8 @@ export const CutOutSchema = v.object({
 
 const cutOuts = v.optional(v.pipe(v.array(CutOutSchema), v.maxLength(8)), []);
 
+const liveEdge = v.pipe(v.array(length(60, 2000)), v.minLength(2, 'two widths at least'), v.maxLength(17));
+
 export const TopSchema = v.variant('kind', [
   v.object({
     kind: v.literal('glued-panel'),
@@ -75,6 +77,25 @@ export const TopSchema = v.variant('kind', [
     /** Between two slats on the day it is made. */
     gap: length(1, 60),
     edge: v.optional(EdgeSchema, { kind: 'square' }),
+  }),
+  /** Two slabs, each with a live edge, and between them a channel of glass or of resin. */
+  v.object({
+    kind: v.literal('channel'),
+    ...topEntries,
+    /** Each slab's width from its outer edge to its live edge, at even places from the left end to the right. */
+    slabs: v.object({ front: liveEdge, back: liveEdge }),
+    fill: v.variant('kind', [
+      v.object({
+        kind: v.literal('glass'),
+        thickness: length(4, 19),
+        /** How far it lies on each slab. */
+        bearing: length(4, 60),
+        /** Free between it and the recess, all round. */
+        room: length(0.5, 15),
+      }),
+      /** Poured in goes no deeper than its maker allows. */
+      v.object({ kind: v.literal('resin'), pour: length(3, 100) }),
+    ]),
   }),
 ]);
 

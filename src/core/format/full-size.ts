@@ -1,6 +1,6 @@
 import { formatLength, type LengthStyle } from '../measure/length';
 import { drawJoint, jointFamilies } from '../piece/joint-drawing';
-import { madeParts } from '../piece/material';
+import { isMade } from '../piece/material';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
 import { corners } from '../solid/convex';
@@ -27,8 +27,13 @@ function templates(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   const panel = piece.parts.find((part) => part.kind === 'top');
   const square = piece.top.outline.length === 4 && piece.top.outline.every(({ sagitta }) => !sagitta);
   if (panel && !square) found.push(outlineTemplate(panel, piece.top.outline, style));
-  for (const part of madeParts(piece)) {
-    if (piece.top.parts.includes(part.id)) continue;
+  for (const part of piece.parts) {
+    const live = part.kind === 'slab' || part.material === 'glass';
+    if (live && part.profile) {
+      found.push(partTemplate(piece, part, 'width', part.profile, style));
+      continue;
+    }
+    if (!isMade(part) || piece.top.parts.includes(part.id)) continue;
     if (part.profile) {
       const key = `${part.kind} ${part.profile.map(({ at, sagitta = 0 }) => `${at.map((n) => n.toFixed(1)).join()} ${sagitta.toFixed(1)}`).join(' ')}`;
       if (!seen.has(key)) found.push(partTemplate(piece, part, 'width', part.profile, style));
@@ -83,9 +88,9 @@ function partTemplate(
   const { left, right, low, high } = boundsOfFlat(polygonOf(outline));
   // Its upper edge stands above on paper, as on the board.
   const at = ([x, y]: Flat): Flat => [MARGIN + x - left, MARGIN + 10 + high - y];
-  const alike = piece.parts.filter(
-    (own) => own.kind === part.kind && Math.abs(own.size.length - part.size.length) < 0.1,
-  );
+  const alike = piece.top.parts.includes(part.id)
+    ? [part]
+    : piece.parts.filter((own) => own.kind === part.kind && Math.abs(own.size.length - part.size.length) < 0.1);
   const letters = alike.map((own) => own.letter).join(' ');
   const axis = face === 'width' ? 1 : 2;
   const curved = outline.some(({ sagitta }) => sagitta);
@@ -107,7 +112,7 @@ function partTemplate(
     id: `template-${part.id}-${face}`,
     group: 'template',
     title: `Template ${letters}: ${plainName(part)}, ${face === 'width' ? 'face' : 'edge'}`,
-    note: `Between its shoulders, seen on its ${face === 'width' ? 'face' : 'edge'}.${curved ? ' Joints are cut while the blank is square; the curve is sawn after them.' : ''}${ends}`,
+    note: `${part.material === 'glass' ? 'Finished outline of the glass, for the glazier; its room is taken off already' : part.kind === 'slab' ? 'Seen on the show face, the recess in it where there is one' : `Between its shoulders, seen on its ${face === 'width' ? 'face' : 'edge'}`}.${curved ? ' Joints are cut while the blank is square; the curve is sawn after them.' : ''}${ends}`,
     width: right - left + 2 * MARGIN,
     height: high - low + 2 * MARGIN + 10,
     marks: [

@@ -32,7 +32,9 @@ export async function writePieceGltf(
       .setAttribute('POSITION', document.createAccessor().setType('VEC3').setArray(corners).setBuffer(buffer))
       .setAttribute('NORMAL', document.createAccessor().setType('VEC3').setArray(normals).setBuffer(buffer))
       .setIndices(document.createAccessor().setType('SCALAR').setArray(order).setBuffer(buffer))
-      .setMaterial(part.kind === 'top' || part.kind === 'slat' || part.kind === 'breadboard' ? top : base);
+      .setMaterial(
+        part.kind === 'top' || part.kind === 'slat' || part.kind === 'slab' || part.kind === 'breadboard' ? top : base,
+      );
     const label = `${part.letter} ${part.name}`;
     scene.addChild(document.createNode(label).setMesh(document.createMesh(label).addPrimitive(primitive)));
   }

@@ -199,6 +199,30 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`Round holes in steel hold the wood against its movement: it splits beside the outermost screw.`,
   },
+  'set-in': {
+    name: 'Glass set into a recess',
+    rule: say`As deep as the glass is thick; so wide that the glass lies on enough of the slab in the driest week and touches nothing in the wettest.`,
+    mark: say`From a template shifted square from the live edge; the same template, less the room all round, goes to the glazier.`,
+    order: [
+      say`Make the template from the slabs as they lie fastened, and mark both ends on it.`,
+      say`Rout the recess along it in passes of ${mm(3)} to ${mm(5)}, the router’s weight on the slab.`,
+      say`Try a board of the glass’s size in it before the glass is ordered; finish the recess with the rest.`,
+      say`Set the glass on small clear pads, never on bare wood and never glued.`,
+    ],
+    caution: say`Toughened or laminated glass only, edges polished, by a glazier and by local code; it cannot be cut after it is toughened.`,
+  },
+  cast: {
+    name: 'Resin cast in a channel',
+    rule: say`As many pours as the maker’s greatest depth asks; each sets before the next.`,
+    mark: say`The mould is level, its bottom flat and released, the slabs clamped down: wood floats.`,
+    order: [
+      say`Take off bark and soft wood; seal both live edges with a thin coat of the same resin and let it grip.`,
+      say`Mix by weight as the maker says, pour slowly, warm the bubbles out.`,
+      say`Pour the next layer while the last is still tacky, or after it is sanded.`,
+      say`Leave it in the mould until it is hard; level both faces.`,
+    ],
+    caution: say`A pour deeper than allowed heats by itself, cracks and smokes. Gloves, a mask for vapour, air; cured dust is sanded with extraction.`,
+  },
   screwed: {
     name: 'Screwed on',
     rule: say`Grain along grain, so that both move alike: two screws, or glue, hold it.`,

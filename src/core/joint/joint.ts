@@ -80,6 +80,8 @@ export type JointKind =
   | 'let-in'
   | 'notch'
   | 'screwed'
+  | 'set-in'
+  | 'cast'
   /** The seat of a fastener of the top. */
   | 'hold';
 

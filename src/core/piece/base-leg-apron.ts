@@ -321,9 +321,9 @@ function impossible(
     });
   }
   if (leaning) problems.push(...againstLeaning(form, leaning));
-  if (form.leg.through && whole.top.kind === 'slatted') {
+  if (form.leg.through && (whole.top.kind === 'slatted' || whole.top.kind === 'channel')) {
     problems.push({
-      problem: 'Slats are not notched round legs.',
+      problem: 'Neither slats nor slabs with a channel are notched round legs.',
       where: 'form.base.leg.through',
       wayOut: 'Let the legs end under the top, or take a panel.',
     });

@@ -18,6 +18,7 @@ import { holdSeats } from './hold-seats';
 import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
 import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
 import { breadboardSize, breadboardTop } from './top-breadboard';
+import { channelSize, channelTop } from './top-channel';
 import { gluedPanelSize, gluedPanelTop } from './top-glued-panel';
 import { slattedSize, slattedTop } from './top-slatted';
 
@@ -29,6 +30,8 @@ function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
       return breadboardSize(top, bench);
     case 'slatted':
       return slattedSize(top, bench);
+    case 'channel':
+      return channelSize(top, bench);
   }
 }
 
@@ -41,6 +44,8 @@ function planTop(top: Form['top'], { bench }: PieceDecisions, size: TopSize, und
       return breadboardTop(top, size, underside, bench);
     case 'slatted':
       return slattedTop(top, size, underside);
+    case 'channel':
+      return channelTop(top, size, underside);
   }
 }
 
@@ -76,14 +81,14 @@ function compose(decisions: PieceDecisions): Piece {
   const size = sizeOfTop(form.top, decisions);
   const base = planBase(decisions, size);
   const plan = planTop(form.top, decisions, size, base.underside);
-  const { drafts, joints, cuts = [], fittings, problems, ...top } = plan;
+  const { drafts, joints, cuts = [], plates, fittings, problems, ...top } = plan;
   const battens = planBattens(form, plan, base);
   const notched = base.through
     ? notchesIn(plan.leading, base.through, base.drafts, size, base.underside)
     : { holes: [], joints: [] };
   const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints, ...notched.joints];
   const { fasteners, seats } = holdSeats({
-    fasteners: placeFasteners(form.hold.kind, [...base.rests, ...battens.rests], drafts),
+    fasteners: placeFasteners(form.hold.kind, [...base.rests, ...battens.rests], drafts, plates),
     rails: [...base.drafts, ...battens.drafts],
     tops: drafts,
     hold: form.hold,

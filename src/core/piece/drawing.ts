@@ -1,4 +1,4 @@
-import { areaVector, type Convex, corners, middleOf } from '../solid/convex';
+import { areaVector, type Convex, corners, middleOf, shifted } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
@@ -201,10 +201,6 @@ function curved(part: Part, by: Vec, away: Vec | null, look: Look): Point[][] {
   const near = facing > 0 ? half : -half;
   return [face(-near), face(near)];
 }
-
-const shifted = ({ faces }: Convex, by: Vec): Convex => ({
-  faces: faces.map((face) => face.map((p) => plus(p, by))),
-});
 
 /** Where a part goes when the piece is taken apart: away from the middle, the top straight up. */
 export function takenApart(piece: Piece, part: Part, share: number): Vec {

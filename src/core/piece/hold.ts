@@ -2,7 +2,7 @@ import type { Hold, HoldKind } from '../decision/job-document';
 import { JOINT_GIVE, type Point, sliding, type Tie } from '../restraint/tie';
 import type { Flat } from '../solid/outline';
 import type { Draft, Fastener } from './part';
-import type { Rest } from './piece';
+import type { Rest, TopPlan } from './piece';
 
 export interface HoldRule {
   name: string;
@@ -158,9 +158,22 @@ export function pilotHole(screwLength: number): { screw: number; pilot: number }
 
 /** Nearer to the end of a line than this no fastener is set where the line crosses the grain, mm. */
 const FROM_END = 40;
+/** A plate is held beside its middle too where so much is free to both sides, mm. */
+const BESIDE_MIDDLE = 60;
+
+/** Places along a line, at most so far apart and half of that from its ends; two at least. mm */
+const even = (long: number, spacing: number): number[] => {
+  const count = Math.max(2, Math.ceil(long / spacing));
+  return Array.from({ length: count }, (_, i) => (long * (i + 0.5)) / count);
+};
 
 /** Where fasteners stand under the top: even along the rests that run along it, held and beside it on those across. */
-export function placeFasteners(kind: HoldKind, rests: readonly Rest[], tops: readonly Draft[]): Fastener[] {
+export function placeFasteners(
+  kind: HoldKind,
+  rests: readonly Rest[],
+  tops: readonly Draft[],
+  plates: TopPlan['plates'] = [],
+): Fastener[] {
   const slats = tops.filter((draft) => draft.kind === 'slat');
   return rests.flatMap((rest): Fastener[] => {
     const { spacing } = HOLDS[rest.hold?.kind ?? kind];
@@ -192,13 +205,26 @@ export function placeFasteners(kind: HoldKind, rests: readonly Rest[], tops: rea
         return d > 0 && d < long ? set(at(d), `${i + 1}`, true) : [];
       });
     }
+    if (plates.length > 0) {
+      if (!crosses) {
+        const lies = plates.some(({ low, high }) => from[1] > low && from[1] < high);
+        return lies ? even(long, spacing).flatMap((d, i) => set(at(d), `${i + 1}`, false)) : [];
+      }
+      // Every plate is held in its middle wherever something crosses under it, and slides at both sides of that.
+      return plates.flatMap(({ id, low, high, held }) => {
+        const middle = (low + high) / 2;
+        const [first, last] = [Math.max(low, Math.min(from[1], to[1])), Math.min(high, Math.max(from[1], to[1]))];
+        const outer = [first + FROM_END, last - FROM_END].filter((y) => Math.abs(y - middle) >= BESIDE_MIDDLE);
+        return [middle, ...outer].flatMap((y, i) => {
+          const d = (y - from[1]) / way[1];
+          return d > 0 && d < long ? set(at(d), `${id}-${i + 1}`, held && i === 0) : [];
+        });
+      });
+    }
     const middle = rest.held ? set(rest.held, '', true) : [];
     if (!rest.slides) return middle;
     if (!rest.held) {
-      const count = Math.max(2, Math.ceil(long / spacing));
-      return Array.from({ length: count }, (_, i) => i).flatMap((i) =>
-        set(at((long * (i + 0.5)) / count), `${i + 1}`, false),
-      );
+      return even(long, spacing).flatMap((d, i) => set(at(d), `${i + 1}`, false));
     }
     const held = (rest.held[0] - from[0]) * way[0] + (rest.held[1] - from[1]) * way[1];
     const beside = (reach: number, side: 1 | -1, name: string) => {

@@ -3,7 +3,7 @@ import type { Cut, Joint } from '../joint/joint';
 import { JOINTS, type JointWords } from '../joint/joint-words';
 import type { Figure } from '../measure/figure';
 import { mm, movement } from '../measure/quantity';
-import { type Convex, clipAll, corners, isEmpty, type Plane, reach } from '../solid/convex';
+import { type Convex, clipAll, corners, isEmpty, type Plane, reach, volume } from '../solid/convex';
 import { inPart, solidInPart } from '../solid/frame';
 import { boundsOfFlat, hullOf } from '../solid/outline';
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from '../solid/vector';
@@ -47,6 +47,8 @@ export function jointFamilies(piece: Piece): JointFamily[] {
 const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   top: 'panel',
   slat: 'slat',
+  slab: 'slab',
+  fill: 'channel',
   breadboard: 'end',
   leg: 'leg',
   apron: 'apron',
@@ -81,6 +83,8 @@ function depthOf({ solid, open }: Cut): number {
 function leadingCut(joint: Joint): Cut | undefined {
   const own = joint.removed.filter((cut) => cut.part === joint.into);
   const off = (cut: Cut) => Math.abs(corners(cut.solid).reduce((sum, p) => sum + p[1], 0));
+  // A recess along a whole edge is of many pieces: the largest shows it.
+  if (joint.kind === 'set-in') return [...own].sort((a, b) => volume(b.solid) - volume(a.solid))[0];
   const better = (a: Cut, b: Cut) =>
     depthOf(b) > depthOf(a) + 1e-6 || (depthOf(b) > depthOf(a) - 1e-6 && off(b) < off(a) - 1e-6);
   return own.length === 0 ? undefined : own.reduce((a, b) => (better(a, b) ? b : a));

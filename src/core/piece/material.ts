@@ -3,6 +3,8 @@ import type { Material, Part } from './part';
 /** Density, kg/m³, and how stiff it is along itself, MPa; handbook values, from memory. */
 export const MATERIALS: Readonly<Record<Material, { name: string; density: number; modulus: number }>> = {
   steel: { name: 'Steel', density: 7850, modulus: 200_000 },
+  glass: { name: 'Glass', density: 2500, modulus: 70_000 },
+  resin: { name: 'Resin', density: 1120, modulus: 3_000 },
 };
 
 /** A part that the shop makes of wood; it moves with the seasons, is cut from boards and stands on the cut list. */

@@ -8,6 +8,9 @@ import { profiled } from '../solid/profile';
 export type PartKind =
   | 'top'
   | 'slat'
+  | 'slab'
+  /** What fills a channel between slabs. */
+  | 'fill'
   | 'breadboard'
   | 'leg'
   | 'apron'
@@ -25,7 +28,7 @@ export type PartKind =
   | 'steel-leg';
 
 /** What is bought in and not made of the job's wood. */
-export type Material = 'steel';
+export type Material = 'steel' | 'glass' | 'resin';
 
 export interface Size {
   /** Along the grain. */

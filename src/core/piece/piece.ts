@@ -35,6 +35,13 @@ export interface TopPlan {
   size: TopSize;
   /** Id of the part whose width the seasons move most; its width through the year is shown. */
   leading: string;
+  /** What that part is called where it is not the whole top: “a slat”. */
+  leads?: string;
+  /**
+   * Parts that lie side by side and move each by itself, and from where to where across the table a fastener finds wood in
+   * them; held in the middle of that, or tied to one that is. mm
+   */
+  plates?: readonly { id: string; low: number; high: number; held: boolean }[];
   /** Between its slats, mm. */
   gap?: number;
   /** Through it, for outlets and cables; and round what runs up through it. */
@@ -158,7 +165,7 @@ export interface Piece {
   joints: readonly Joint[];
   /** What the fasteners of the top want cut into the parts they sit on. */
   seats: readonly Joint[];
-  top: Omit<TopPlan, 'drafts' | 'joints' | 'cuts' | 'fittings' | 'problems'> & {
+  top: Omit<TopPlan, 'drafts' | 'joints' | 'cuts' | 'plates' | 'fittings' | 'problems'> & {
     parts: readonly string[];
     /** The outline as straight lines, mm. */
     polygon: readonly Flat[];

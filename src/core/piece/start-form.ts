@@ -11,7 +11,7 @@ const within = (mm: number, least: number, most: number) => Math.min(most, Math.
 export function startTop(kind: TopKind, from: Top): Top {
   const { length, width, thickness, endOverhang, sideOverhang } = from;
   const sizes = { length, width, thickness, endOverhang, sideOverhang };
-  const cutOuts = from.kind === 'slatted' ? [] : from.cutOuts;
+  const cutOuts = from.kind === 'slatted' || from.kind === 'channel' ? [] : from.cutOuts;
   switch (kind) {
     case 'glued-panel':
       return { kind, ...sizes, outline: { kind: 'rectangle' }, edge: { kind: 'square' }, cutOuts };
@@ -29,6 +29,19 @@ export function startTop(kind: TopKind, from: Top): Top {
         },
         cutOuts,
       };
+    case 'channel': {
+      // A channel of about a quarter of the width, wandering a little.
+      const own = (share: number) => to5((width / 2) * share);
+      return {
+        kind,
+        ...sizes,
+        slabs: {
+          front: [0.78, 0.7, 0.74, 0.8, 0.72].map(own),
+          back: [0.7, 0.76, 0.72, 0.68, 0.76].map(own),
+        },
+        fill: { kind: 'glass', thickness: 8, bearing: 15, room: 4 },
+      };
+    }
     case 'slatted': {
       const gap = 6;
       return {
@@ -150,6 +163,11 @@ export const TOPS: Readonly<Record<TopKind, { name: string; reason: string }>> =
   breadboard: {
     name: 'Panel with breadboard ends',
     reason: 'An end across the grain keeps a wide panel flat and lets it move.',
+  },
+  channel: {
+    name: 'Two slabs with a channel',
+    reason:
+      'Live edges face each other over glass or resin: each slab moves by itself under glass, both as one in resin.',
   },
   slatted: { name: 'Slats with gaps', reason: 'Each slat moves by itself and the gaps take it up: for outdoors.' },
 };

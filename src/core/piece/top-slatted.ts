@@ -47,6 +47,7 @@ export function slattedTop(form: TopOf<'slatted'>, size: TopSize, underside: num
     outline: rectangleOutline(size.length, form.width),
     size,
     leading: 'slat-1',
+    leads: 'a slat',
     gap: form.gap,
     fittings: [],
     problems: drawn < LEAST_SLAT ? [tooNarrow(form)] : [],

@@ -173,13 +173,26 @@ export function planOperations(given: WorkGiven & { boards: number }): Operation
     'Snug, not tight: a fastener that cannot slide holds the wood against its movement.',
     top,
   );
+  const glass = piece.parts.filter((part) => part.material === 'glass').map((part) => part.id);
+  if (glass.length > 0) {
+    add(
+      'set-glass',
+      'Set the glass into its recess on clear pads, the room alike all round',
+      'Delivery',
+      0.5,
+      0,
+      ['hang-top'],
+      'Two people and suction lifters or gloves; look at its edges first: a nicked edge breaks later.',
+      glass,
+    );
+  }
   add(
     'check-over',
     'Level the feet, look it over, wrap it',
     'Delivery',
     0.8,
     0,
-    ['hang-top'],
+    [glass.length > 0 ? 'set-glass' : 'hang-top'],
     'Lift with two; bend the knees, not the back.',
     all,
   );

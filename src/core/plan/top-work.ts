@@ -1,5 +1,6 @@
-import type { Edge } from '../decision/job-document';
-import { partsOfKind } from '../piece/piece';
+import type { Edge, TopOf } from '../decision/job-document';
+import { type Piece, partsOfKind } from '../piece/piece';
+import { channelLines, resinFor } from '../piece/top-channel';
 import type { Operation, WorkGiven } from './operation';
 
 /** The work on the top, from milled boards to a top ready to be sanded. */
@@ -48,6 +49,8 @@ export function topWork(
       ),
     };
   }
+
+  if (form.kind === 'channel') return { operations, last: channelWork(form, piece, milled, add) };
 
   const panel = partsOfKind(piece, 'top').map((part) => part.id);
   const { level } = document.glueUp;
@@ -159,6 +162,90 @@ export function topWork(
     );
   }
   return { operations, last };
+}
+
+type Add = (
+  id: string,
+  name: string,
+  work: number,
+  wait: number,
+  after: readonly string[],
+  caution: string,
+  parts: readonly string[],
+) => string[];
+
+/** Two slabs and what lies between them; glass itself is set when the table stands where it is to stand. */
+function channelWork(form: TopOf<'channel'>, piece: Piece, milled: readonly string[], add: Add): string[] {
+  const slabs = partsOfKind(piece, 'slab').map((part) => part.id);
+  const area = (piece.overall.length * piece.overall.width) / 1e6;
+  const flat = add(
+    'slab-flat',
+    'Flatten both slabs on a sled, rest them, and bring them to one thickness',
+    2 + 1.5 * area,
+    72,
+    milled,
+    'A slab moves again once its faces are off: leave it standing on edge for some days between two rounds. Two people lift it.',
+    slabs,
+  );
+  const edges = add(
+    'slab-edges',
+    'Take bark and soft wood off the live edges, brush them, cut both slabs to length',
+    1.5,
+    0,
+    flat,
+    'A chisel away from the other hand; a wire brush throws, so eye protection.',
+    slabs,
+  );
+  if (form.fill.kind === 'glass') {
+    const template = add(
+      'channel-template',
+      'Lay the slabs at their distance, make the template from their edges, and order the glass by it less its room',
+      1.5,
+      0,
+      edges,
+      'Toughened or laminated, edges polished, by a glazier: it cannot be cut afterwards. Local code comes first.',
+      slabs,
+    );
+    return add(
+      'channel-recess',
+      'Rout the recess for the glass along the template, in passes',
+      1.2,
+      0,
+      template,
+      'The router’s weight on the slab, not over the channel; small passes where the grain turns.',
+      slabs,
+    );
+  }
+  const { pours } = resinFor(form, piece.top.size, channelLines(form, piece.top.size));
+  let last = add(
+    'channel-mould',
+    'Level the mould, clamp the slabs down in it, seal both live edges with a thin coat',
+    2.5,
+    12,
+    edges,
+    'Wood floats in resin: hold it down. Gloves, air, a mask for vapour; hardener and rags away from heat.',
+    slabs,
+  );
+  for (let i = 1; i <= pours; i += 1) {
+    last = add(
+      `channel-pour-${i}`,
+      pours === 1 ? 'Pour the resin' : `Pour ${i} of ${pours}`,
+      1,
+      i === pours ? 72 : 24,
+      last,
+      'Never deeper than its maker allows: it heats by itself. Leftovers harden in the open, not in the bin.',
+      piece.top.parts,
+    );
+  }
+  return add(
+    'channel-level',
+    'Out of the mould: level both faces and cut the ends clean',
+    2 + area,
+    0,
+    last,
+    'Dust of young resin is not to be breathed: extraction and mask. Sharp cutters, it melts before it burns.',
+    piece.top.parts,
+  );
 }
 
 const EDGE_WORK: Record<Exclude<Edge['kind'], 'square'>, string> = {

@@ -91,6 +91,11 @@ export function stacked(loops: readonly (readonly Vec[])[]): Convex {
   return withCorners({ faces: [[...lowest].reverse(), [...highest], ...sides] }, loops.flat());
 }
 
+/** A solid moved by so much along each axis. */
+export const shifted = ({ faces }: Convex, by: Vec): Convex => ({
+  faces: faces.map((face) => face.map((p) => plus(p, by))),
+});
+
 export const isEmpty = (solid: Convex): boolean => solid.faces.length < 4;
 
 /** What of a solid lies on the staying side of a plane. */

@@ -61,7 +61,7 @@ export function SeasonStep() {
             </FigureButton>{' '}
             <span className="text-ink-2">
               {units.system === 'metric' ? 'mm ' : ''}
-              {piece.top.gap === undefined ? 'wide' : 'a slat'} on {sayDayShort(plusDays(season.start, index))}
+              {piece.top.leads ?? 'wide'} on {sayDayShort(plusDays(season.start, index))}
             </span>
           </p>
           {piece.top.gap === undefined ? null : (
