@@ -171,23 +171,23 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const stripsFromLayout = laid.length > 0;
   const strips: readonly GlueStrip[] =
     laid.length > 0 ? laid : panel ? likelyStrips(panel.rough.width, panel.greatestStrip, panel.letter) : [];
-  const glueUps = panel
-    ? [
-        planGlueUps({
-          panel: panel.id,
-          strips,
-          length: panel.rough.length,
-          thickness: panel.finished.thickness,
-          staging: document.glueUp.staging,
-          glue,
-          shop,
-          species,
-        }),
-      ]
-    : [];
+  const glueUps = demand.panels.map((own, i) =>
+    planGlueUps({
+      panel: own.id,
+      ...(i === 0 ? {} : { beside: own.name.toLowerCase() }),
+      strips: i === 0 ? strips : likelyStrips(own.rough.width, own.greatestStrip, own.letter),
+      length: own.rough.length,
+      thickness: own.finished.thickness,
+      staging: document.glueUp.staging,
+      glue,
+      shop,
+      species,
+    }),
+  );
   const aligner = document.glueUp.level;
   const alignerOf = panel ? alignerSize(aligner, panel.finished.thickness, shop.tools.looseTenons) : null;
-  const edges = panel && alignerOf ? edgesOf(piece, strips, trim, alignerOf) : [];
+  // In a panel that is crosscut later nobody knows yet where they may stand.
+  const edges = panel && alignerOf && demand.panels.length === 1 ? edgesOf(piece, strips, trim, alignerOf) : [];
   const operations = planOperations({
     document,
     piece,

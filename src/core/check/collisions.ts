@@ -12,14 +12,16 @@ const LEAST_BETWEEN = 4;
 const LEAST_WALL = 5;
 
 /** Joints whose parts lie in each other on purpose, whole. */
-const LET_IN: readonly JointKind[] = ['half-lap', 'let-in', 'notch', 'set-in'];
+const LET_IN: readonly JointKind[] = ['half-lap', 'let-in', 'notch', 'set-in', 'slide-way'];
 
 /** Parts that stand in one another, joints aside; those that are let into each other are judged by their joint. */
 export function partsInParts({ piece }: CheckContext): Check[] {
   const laps = new Set(
     piece.joints
       .filter((joint) => LET_IN.includes(joint.kind))
-      .flatMap(({ into, from }) => [`${into} ${from}`, `${from} ${into}`]),
+      .flatMap(({ into, from, passes = [] }) =>
+        [from, ...passes].flatMap((other) => [`${into} ${other}`, `${other} ${into}`]),
+      ),
   );
   const solids = piece.parts.map((part) => {
     const body = part.placed;

@@ -155,7 +155,8 @@ export function roomAround({ document, piece }: CheckContext): Check[] {
 /** Straight through the door on its side, top on or top off. */
 export function throughTheDoor({ document, piece }: CheckContext): Check[] {
   const { door } = document.brief;
-  const { length, width, height } = piece.overall;
+  const { width, height } = piece.overall;
+  const length = piece.top.closed ?? piece.overall.length;
   const goes = (a: number, b: number) =>
     (a + DOOR_HANDS <= door.width && b <= door.height - DOOR_HANDS) ||
     (b + DOOR_HANDS <= door.width && a <= door.height - DOOR_HANDS);

@@ -15,6 +15,7 @@ import { racked } from './racking';
 import { tiesThatFight } from './restraint';
 import { battensInSlots, boardsAsDryAsTheAir, roomInNotches, topOnItsFasteners } from './season';
 import { curvedParts, cutsBesideHollows, slantedTenons } from './short-grain';
+import { drawnOutEnd, leavesStored, runnersHeld, slidesOnTheirWay } from './slides';
 import { lifting, tipping } from './stability';
 import { sagging } from './stiffness';
 import { thicknessOnTheRack } from './stock';
@@ -51,6 +52,10 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   legsByTheShop,
   gapsOfSlats,
   glassInChannel,
+  runnersHeld,
+  slidesOnTheirWay,
+  drawnOutEnd,
+  leavesStored,
   resinInChannel,
   breadboardEnds,
   pegsInSlots,

@@ -50,7 +50,8 @@ export function sagging(context: CheckContext): Check[] {
   return [
     ...piece.bending.flatMap((part) => bendingOf(part, context, load, made)),
     made(topBetween(context, load)),
-    made(topBeyond(context)),
+    // A drawn-out end hangs on its slides and is reckoned with them.
+    ...(document.form.top.kind === 'extending' ? [] : [made(topBeyond(context))]),
   ];
 }
 

@@ -97,6 +97,22 @@ export const TopSchema = v.variant('kind', [
       v.object({ kind: v.literal('resin'), pour: length(3, 100) }),
     ]),
   }),
+  /** Two halves drawn apart on slides, and leaves laid between them; its length is that of the closed table. */
+  v.object({
+    kind: v.literal('extending'),
+    ...topEntries,
+    leaves: whole(1, 4),
+    /** Of each leaf, along the table. */
+    leaf: length(150, 900),
+    slides: v.object({
+      height: length(25, 100),
+      thickness: length(12, 60),
+      /** What stays of a runner in its guide when the table is drawn out, at the least. */
+      overlap: length(60, 800),
+    }),
+    /** Under the top in the base, or in a rack of their own. */
+    stored: v.picklist(['inside', 'elsewhere']),
+  }),
 ]);
 
 export const TaperSchema = v.variant('kind', [

@@ -33,7 +33,13 @@ export async function writePieceGltf(
       .setAttribute('NORMAL', document.createAccessor().setType('VEC3').setArray(normals).setBuffer(buffer))
       .setIndices(document.createAccessor().setType('SCALAR').setArray(order).setBuffer(buffer))
       .setMaterial(
-        part.kind === 'top' || part.kind === 'slat' || part.kind === 'slab' || part.kind === 'breadboard' ? top : base,
+        part.kind === 'top' ||
+          part.kind === 'slat' ||
+          part.kind === 'slab' ||
+          part.kind === 'leaf' ||
+          part.kind === 'breadboard'
+          ? top
+          : base,
       );
     const label = `${part.letter} ${part.name}`;
     scene.addChild(document.createNode(label).setMesh(document.createMesh(label).addPrimitive(primitive)));

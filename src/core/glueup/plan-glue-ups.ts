@@ -71,6 +71,8 @@ export function planGlueUps(given: {
   glue: Glue;
   shop: Shop;
   species: Species;
+  /** What it is called beside another panel of the piece. */
+  beside?: string;
 }): GlueUp {
   const { panel, strips, shop } = given;
   const groups = stageGroups(strips, given.staging, shop.tools.planerWidth);
@@ -149,8 +151,8 @@ function stage(
   const count = Math.max(2, Math.ceil(length / widestSpacing) + 1);
   const pressure = glue.pressure[species.kind];
   return {
-    id,
-    name,
+    id: given.beside ? `${given.panel}-${id}` : id,
+    name: given.beside ? `${name}, ${given.beside}` : name,
     members: members.map((member) => member.label),
     widths: members.map((member) => member.width),
     width,

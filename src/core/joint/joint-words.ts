@@ -211,6 +211,38 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`Toughened or laminated glass only, edges polished, by a glazier and by local code; it cannot be cut after it is toughened.`,
   },
+  'leaf-pins': {
+    name: 'Pins between leaves',
+    rule: say`A third of the thickness thick, at most ${mm(350)} apart; glued into one edge, loose in the other.`,
+    mark: say`All edges from the show face with one fence; leaves clamped edge on edge and marked across together.`,
+    order: [
+      say`Bore every edge from the show face, ${mm(2)} deeper on the loose side.`,
+      say`Glue the pins into one edge and round their ends well.`,
+      say`Wax them, and try every leaf in every place.`,
+    ],
+    caution: say`Pins that bind in August split the edge: loose enough to close by hand.`,
+  },
+  'slide-key': {
+    name: 'Slide and guide',
+    rule: say`A key of a third of the height in a groove, with half a millimetre of play: it may not drop when it is drawn out.`,
+    mark: say`Groove and key from the upper edge, all slides with one setting.`,
+    order: [
+      say`Mill the slides straight-grained and let them rest before they are planed to size.`,
+      say`Groove the guides, cut the keys, and wax both.`,
+      say`Screw the stops in last, with the table closed and drawn out.`,
+    ],
+    caution: say`A slide that has warped jams: take the straightest wood there is.`,
+  },
+  'slide-way': {
+    name: 'Way through a rail',
+    rule: say`As high as the slide and as wide as guide and runners with their play; what is left under it carries the end.`,
+    mark: say`From the rail’s upper edge and its middle, both end aprons laid together.`,
+    order: [
+      say`Saw both sides, chop or saw the bottom, before the aprons are glued to the legs.`,
+      say`Screw the guide into the way; the runners pass beside it without touching.`,
+    ],
+    caution: say`The bridge over the way is gone: carry the end by its lower part.`,
+  },
   cast: {
     name: 'Resin cast in a channel',
     rule: say`As many pours as the maker’s greatest depth asks; each sets before the next.`,

@@ -52,6 +52,8 @@ export interface Joint {
   removed: readonly Cut[];
   added: readonly Grown[];
   ties: readonly Tie[];
+  /** Parts beside the two that run through what is cut. */
+  passes?: readonly string[];
   /** Joints whose cuts it opens into on purpose. */
   meets?: readonly string[];
   /** How the top is held there, where it is the seat of such a fastener. */
@@ -81,6 +83,9 @@ export type JointKind =
   | 'notch'
   | 'screwed'
   | 'set-in'
+  | 'leaf-pins'
+  | 'slide-key'
+  | 'slide-way'
   | 'cast'
   /** The seat of a fastener of the top. */
   | 'hold';

@@ -73,7 +73,12 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
     const finished = part.cut ? part.design : part.size;
     const { id, letter, name } = part;
     const shows = SHOWS[part.grade];
-    if (part.kind === 'top') {
+    if (part.kind === 'top' || part.kind === 'leaf') {
+      const whole = panels.findIndex((panel) => panel.id === part.oneWith);
+      if (panels[whole]) {
+        panels[whole] = longer(panels[whole], part.letter, finished.length + CROSSCUT);
+        continue;
+      }
       const length = finished.length + allowances.panelLength;
       const width = finished.width + allowances.panelWidth;
       const { mostStrips, oneLot, equalStrips } = document.layout;
@@ -122,6 +127,17 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
   }
   return { species: document.form.species, parts, panels };
 }
+
+/** Lost where a panel is crosscut into the parts it was glued up for, mm; common practice. */
+const CROSSCUT = 5;
+
+const longer = (panel: PanelDemand, letter: string, by: number): PanelDemand => ({
+  ...panel,
+  name: `${panel.name} + ${letter}`,
+  finished: { ...panel.finished, length: panel.finished.length + by },
+  rough: { ...panel.rough, length: panel.rough.length + by },
+  bands: panel.bands.map((band) => ({ ...band, length: band.length + by })),
+});
 
 /** Bands shorter than the whole by less than this share are not worth another length to cut. */
 const WORTH_ANOTHER_LENGTH = 0.04;

@@ -72,7 +72,9 @@ export function legApronBase(
       ? splayedLegs({ ...places, section: leg.section, corner })
       : squareLegs({ ...places, leg, corner, choice, hollowFrom });
   const shortX = base.length / 2 - apronInset;
-  const rails = crossRails(form.crossRails, base, apronInset, apron, underside, form.apron.arch);
+  // Slides run through them: what is left under their ways carries.
+  const share = whole.top.kind === 'extending' ? 1 : 0.6;
+  const rails = crossRails(form.crossRails, base, apronInset, apron, underside, form.apron.arch, share);
 
   const low = splayed ? NO_STRETCHERS : legStretchers(form, base, leg, legs);
   const [front, ends] = [aprons.slice(0, LONG.length), aprons.slice(LONG.length)];
@@ -223,12 +225,14 @@ function crossRails(
   apron: { height: number; thickness: number },
   legLength: number,
   arch: number,
+  /** Of the apron's height. */
+  share: number,
 ): Draft[] {
   const stub = stubTenonLength(apron.thickness);
   const clear = base.width - 2 * apronInset - apron.thickness;
   // Where the aprons are hollowed there is less of them to stand in.
   const room = apron.height - (arch > 0 ? arch + RAIL_SET : 0);
-  const height = Math.max(20, Math.round(Math.min(room, Math.max(40, apron.height * 0.6))));
+  const height = Math.max(20, Math.round(Math.min(room, Math.max(40, apron.height * share))));
   return Array.from({ length: count }, (_, i) => ({
     id: `cross-rail-${i + 1}`,
     name: `Cross rail ${i + 1}`,
@@ -321,9 +325,9 @@ function impossible(
     });
   }
   if (leaning) problems.push(...againstLeaning(form, leaning));
-  if (form.leg.through && (whole.top.kind === 'slatted' || whole.top.kind === 'channel')) {
+  if (form.leg.through && !('cutOuts' in whole.top)) {
     problems.push({
-      problem: 'Neither slats nor slabs with a channel are notched round legs.',
+      problem: 'Slats, slabs with a channel and leaves are not notched round legs.',
       where: 'form.base.leg.through',
       wayOut: 'Let the legs end under the top, or take a panel.',
     });

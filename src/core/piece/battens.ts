@@ -52,7 +52,7 @@ export function planBattens(
   base: Pick<BasePlan, 'rests' | 'underside' | 'clearAcross'>,
 ): BattenPlan {
   const { flat } = form;
-  if (flat.kind === 'none' || form.top.kind === 'slatted' || form.top.kind === 'channel') return NOTHING;
+  if (flat.kind === 'none' || !('cutOuts' in form.top)) return NOTHING;
   const { places, problems } = placesFor(form, flat, top, base);
   const rests = places.map(
     ({ id, x, reach }): Rest => ({

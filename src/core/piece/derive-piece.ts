@@ -17,8 +17,10 @@ import { HOLDS, placeFasteners } from './hold';
 import { holdSeats } from './hold-seats';
 import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
 import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
+import { planSlides } from './slides';
 import { breadboardSize, breadboardTop } from './top-breadboard';
 import { channelSize, channelTop } from './top-channel';
+import { extendingSize, extendingTop } from './top-extending';
 import { gluedPanelSize, gluedPanelTop } from './top-glued-panel';
 import { slattedSize, slattedTop } from './top-slatted';
 
@@ -32,6 +34,8 @@ function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
       return slattedSize(top, bench);
     case 'channel':
       return channelSize(top, bench);
+    case 'extending':
+      return extendingSize(top, bench);
   }
 }
 
@@ -46,6 +50,8 @@ function planTop(top: Form['top'], { bench }: PieceDecisions, size: TopSize, und
       return slattedTop(top, size, underside);
     case 'channel':
       return channelTop(top, size, underside);
+    case 'extending':
+      return extendingTop(top, size, underside);
   }
 }
 
@@ -83,13 +89,14 @@ function compose(decisions: PieceDecisions): Piece {
   const plan = planTop(form.top, decisions, size, base.underside);
   const { drafts, joints, cuts = [], plates, fittings, problems, ...top } = plan;
   const battens = planBattens(form, plan, base);
+  const slides = planSlides(form, plan, base);
   const notched = base.through
     ? notchesIn(plan.leading, base.through, base.drafts, size, base.underside)
     : { holes: [], joints: [] };
-  const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints, ...notched.joints];
+  const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints, ...notched.joints, ...slides.joints];
   const { fasteners, seats } = holdSeats({
-    fasteners: placeFasteners(form.hold.kind, [...base.rests, ...battens.rests], drafts, plates),
-    rails: [...base.drafts, ...battens.drafts],
+    fasteners: placeFasteners(form.hold.kind, [...(slides.rests ?? base.rests), ...battens.rests], drafts, plates),
+    rails: [...base.drafts, ...battens.drafts, ...slides.drafts],
     tops: drafts,
     hold: form.hold,
     taken: workOf(all, cuts).removed,
@@ -98,7 +105,9 @@ function compose(decisions: PieceDecisions): Piece {
   const ground = boundsOfFlat(base.feet);
   return {
     kind: { top: form.top.kind, base: form.base.kind },
-    parts: [...drafts, ...base.drafts, ...battens.drafts].map((draft, i) => finish(draft, letterOf(i), bench, work)),
+    parts: [...drafts, ...base.drafts, ...battens.drafts, ...slides.drafts].map((draft, i) =>
+      finish(draft, letterOf(i), bench, work),
+    ),
     joints: all,
     seats,
     top: { ...top, notches: notched.holes, parts: drafts.map((draft) => draft.id), polygon: polygonOf(top.outline) },
@@ -108,6 +117,7 @@ function compose(decisions: PieceDecisions): Piece {
       ...fittingsOfHold(form.hold, fasteners.filter((fastener) => !fastener.own).length),
       ...fittings,
       ...base.fittings,
+      ...slides.fittings,
       ...battens.fittings(
         fasteners.filter((fastener) => fastener.own && battens.drafts.some(({ id }) => id === fastener.on)).length,
       ),
@@ -122,10 +132,10 @@ function compose(decisions: PieceDecisions): Piece {
     ground,
     knees: base.knees.parts.length > 0 ? base.knees : { ...base.knees, parts: drafts.map((draft) => draft.id) },
     span: base.span,
-    bending: base.bending,
+    bending: [...base.bending, ...slides.bending],
     racking: base.racking,
     leaned: base.leaned,
-    problems: [...base.problems, ...problems, ...battens.problems, ...tooThick(form, size)],
+    problems: [...base.problems, ...problems, ...battens.problems, ...slides.problems, ...tooThick(form, size)],
   };
 }
 
@@ -161,7 +171,7 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], wo
   };
   const beyond = draft.beyond ?? { start: 0, end: 0 };
   const shoulderLength = size.length - beyond.start - beyond.end;
-  const { id, name, kind, grade, frame, taper, ends, material, weighs } = draft;
+  const { id, name, kind, grade, frame, taper, ends, material, weighs, oneWith } = draft;
   const by: Vec = [
     shoulderLength / shoulderLengthOf(draft),
     size.width / draft.size.width,
@@ -195,6 +205,7 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], wo
     ...(ends ? { ends } : {}),
     ...(material ? { material } : {}),
     ...(weighs === undefined ? {} : { weighs }),
+    ...(oneWith ? { oneWith } : {}),
     design: draft.size,
     locked: lock !== undefined,
     cut: lock !== undefined || bench.cut.includes(id),

@@ -48,6 +48,8 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   top: 'panel',
   slat: 'slat',
   slab: 'slab',
+  leaf: 'leaf',
+  slide: 'slide',
   fill: 'channel',
   breadboard: 'end',
   leg: 'leg',

@@ -9,6 +9,8 @@ export type PartKind =
   | 'top'
   | 'slat'
   | 'slab'
+  | 'leaf'
+  | 'slide'
   /** What fills a channel between slabs. */
   | 'fill'
   | 'breadboard'
@@ -71,6 +73,8 @@ export interface Part {
   /** Bought in and not of the job's wood; and what it weighs by its seller, kg. */
   material?: Material;
   weighs?: number;
+  /** Id of the part it is glued up with in one panel. */
+  oneWith?: string;
   /** The size the design asked for, before the part's real size was entered. */
   design: Size;
   locked: boolean;
@@ -122,6 +126,8 @@ export interface Draft {
   ends?: EndCuts;
   material?: Material;
   weighs?: number;
+  /** Glued up in one panel with another part, and crosscut from it. */
+  oneWith?: string;
 }
 
 const NOTHING_BEYOND = { start: 0, end: 0 };

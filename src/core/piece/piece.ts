@@ -42,6 +42,8 @@ export interface TopPlan {
    * them; held in the middle of that, or tied to one that is. mm
    */
   plates?: readonly { id: string; low: number; high: number; held: boolean }[];
+  /** Its length closed, where it can be drawn out; everything else is drawn out. mm */
+  closed?: number;
   /** Between its slats, mm. */
   gap?: number;
   /** Through it, for outlets and cables; and round what runs up through it. */

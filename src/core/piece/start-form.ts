@@ -11,7 +11,7 @@ const within = (mm: number, least: number, most: number) => Math.min(most, Math.
 export function startTop(kind: TopKind, from: Top): Top {
   const { length, width, thickness, endOverhang, sideOverhang } = from;
   const sizes = { length, width, thickness, endOverhang, sideOverhang };
-  const cutOuts = from.kind === 'slatted' || from.kind === 'channel' ? [] : from.cutOuts;
+  const cutOuts = 'cutOuts' in from ? from.cutOuts : [];
   switch (kind) {
     case 'glued-panel':
       return { kind, ...sizes, outline: { kind: 'rectangle' }, edge: { kind: 'square' }, cutOuts };
@@ -28,6 +28,15 @@ export function startTop(kind: TopKind, from: Top): Top {
           proud: 3,
         },
         cutOuts,
+      };
+    case 'extending':
+      return {
+        kind,
+        ...sizes,
+        leaves: 1,
+        leaf: within(to5(length / 4), 200, 500),
+        slides: { height: 40, thickness: 25, overlap: 250 },
+        stored: 'elsewhere',
       };
     case 'channel': {
       // A channel of about a quarter of the width, wandering a little.
@@ -163,6 +172,10 @@ export const TOPS: Readonly<Record<TopKind, { name: string; reason: string }>> =
   breadboard: {
     name: 'Panel with breadboard ends',
     reason: 'An end across the grain keeps a wide panel flat and lets it move.',
+  },
+  extending: {
+    name: 'Two halves with leaves',
+    reason: 'Drawn apart on slides under the top, leaves laid between; the base stays where it stands.',
   },
   channel: {
     name: 'Two slabs with a channel',

@@ -1,5 +1,6 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Glue } from '../glueup/glue';
+import type { JointKind } from '../joint/joint';
 import { HOLDS } from '../piece/hold';
 import { makingOf } from '../piece/leg-making';
 import { madeParts } from '../piece/material';
@@ -129,7 +130,7 @@ export function baseWork(
   if (document.form.base.kind === 'steel') return steelWork(milled);
   const words = wordsFor(document.form, piece);
   const base = madeParts(piece)
-    .filter((part) => !piece.top.parts.includes(part.id) && part.kind !== 'batten')
+    .filter((part) => !piece.top.parts.includes(part.id) && part.kind !== 'batten' && part.kind !== 'slide')
     .map((part) => part.id);
   const rails = piece.parts
     .filter((part) => ['apron', 'cross-rail', 'bearer'].includes(part.kind))
@@ -144,7 +145,7 @@ export function baseWork(
     ...(['post', 'foot'] as const).flatMap((kind) => gluedStaves(piece, document.form, kind, glue, rough)),
   ];
   operations.push(...blanks);
-  const own = piece.joints.filter((joint) => joint.kind !== 'breadboard' && joint.removed.length > 0);
+  const own = piece.joints.filter(({ kind, removed }) => !OF_THE_TOP.includes(kind) && removed.length > 0);
   add({
     id: 'joints',
     name: words.joints,
@@ -207,6 +208,9 @@ export function baseWork(
   });
   return { operations, last: ['glue-base'] };
 }
+
+/** Joints that are cut with the top and its slides. */
+const OF_THE_TOP: readonly JointKind[] = ['breadboard', 'leaf-pins', 'slide-key', 'set-in', 'cast'];
 
 /** Nothing of a bought-in base is glued: it is cleaned, tried and its holes are marked through. */
 function steelWork(milled: readonly string[]): { operations: Operation[]; last: string[] } {

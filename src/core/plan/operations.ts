@@ -149,6 +149,30 @@ export function planOperations(given: WorkGiven & { boards: number }): Operation
     );
     before = ['battens'];
   }
+  const slides = piece.parts.filter((part) => part.kind === 'slide').map((part) => part.id);
+  if (slides.length > 0) {
+    add(
+      'slides',
+      'Plane the slides straight, groove the guides, cut the keys, wax both and run them in',
+      'Delivery',
+      0.5 * slides.length,
+      0,
+      before,
+      'Straight, dry wood; long thin pieces are ripped with a featherboard and a push stick, the fence on the wide side.',
+      slides,
+    );
+    add(
+      'slides-in',
+      'Screw the guides into their ways, put the runners in with their stops, and try them without the top',
+      'Delivery',
+      1,
+      0,
+      ['slides'],
+      'Fingers away from between runner and rail when it is pushed home.',
+      slides,
+    );
+    before = ['slides-in'];
+  }
   const hold = HOLDS[document.form.hold.kind];
   if (hold.cuts.before === 'hanging') {
     add(

@@ -52,7 +52,7 @@ export function topWork(
 
   if (form.kind === 'channel') return { operations, last: channelWork(form, piece, milled, add) };
 
-  const panel = partsOfKind(piece, 'top').map((part) => part.id);
+  const panel = [...partsOfKind(piece, 'top'), ...partsOfKind(piece, 'leaf')].map((part) => part.id);
   const { level } = document.glueUp;
   if (aligners > 0) {
     milled = add(
@@ -65,12 +65,12 @@ export function topWork(
       panel,
     );
   }
-  const stages = glueUps.flatMap((glueUp) => glueUp.stages);
   const panelDone: string[] = [];
-  stages.forEach((stage, i) => {
+  const goes = glueUps.flatMap(({ stages }) => stages.map((stage, i) => ({ stage, stages, i })));
+  for (const { stage, stages, i } of goes) {
     const id = `glue-${stage.id}`;
     const sections = stages.slice(0, i).map((s) => `glue-${s.id}`);
-    const last = stage.id === 'panel' && stages.length > 1;
+    const last = i === stages.length - 1 && stages.length > 1;
     add(
       id,
       `Joint, glue and clamp: ${stage.name.toLowerCase()}`,
@@ -81,18 +81,40 @@ export function topWork(
       panel,
     );
     if (last || stages.length === 1) panelDone.push(id);
-  });
+  }
   let last = add(
     'top-flat',
     form.kind === 'glued-panel' && form.outline.kind !== 'rectangle'
       ? 'Level the top'
-      : 'Level the top and cut it to length and width',
+      : form.kind === 'extending'
+        ? 'Level both panels and cut them to width'
+        : 'Level the top and cut it to length and width',
     1 + area,
     0,
     panelDone.length ? panelDone : milled,
     'Not before the glue’s water has left: joints sink. Two people turn a heavy top.',
     panel,
   );
+  if (form.kind === 'extending') {
+    last = add(
+      'leaves-cut',
+      `Crosscut the halves from their panel and ${form.leaves === 1 ? 'the leaf' : `the ${form.leaves} leaves`} from the other, in the order they lie`,
+      0.8,
+      0,
+      last,
+      'Mark the show faces and the order before the first cut. A wide panel on a track-guided saw, its falling part held.',
+      all,
+    );
+    last = add(
+      'leaf-pins',
+      'Bore all edges for the pins with one fence, glue the pins into one edge of each',
+      0.4 * (form.leaves + 1),
+      0,
+      last,
+      'Clamp two edges flush and bore both by the same marks; a stop on the bit.',
+      all,
+    );
+  }
   if (form.kind === 'breadboard') {
     last = add(
       'breadboard-joints',

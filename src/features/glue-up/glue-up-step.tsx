@@ -20,8 +20,8 @@ export function GlueUpStep() {
   const strips =
     laid.length > 0
       ? laid
-      : stages
-          .filter((s) => s.id !== 'panel' || stages.length === 1)
+      : (glueUps[0]?.stages ?? [])
+          .filter((s, _, own) => s.id !== 'panel' || own.length === 1)
           .flatMap((s) => s.members.map((label, i) => ({ label, width: s.widths[i] ?? 0 })));
   const longest = Math.max(0, ...stages.map((stage) => stage.minutes));
   return (

@@ -1,0 +1,261 @@
+import { count, mm, movement, say } from '../measure/quantity';
+import { findPart, type Piece, partsOfKind } from '../piece/piece';
+import { travelOfHalf } from '../piece/top-extending';
+import { boundsOf, box } from '../solid/convex';
+import { overlap } from '../solid/distance';
+import { type Check, type CheckContext, judge } from './check';
+import { STRESS_FACTOR } from './stiffness';
+
+/** Under a way in a rail so much of the rail must be left, mm; common practice. */
+const LEAST_UNDER_WAY = 30;
+/** The drawn-out end may give so far under the edge load, mm; common practice. */
+const LEAST_GIVE = 8;
+/** A stored leaf wants so much air round it, mm. */
+const ROUND_LEAF = 10;
+
+const extendingOf = ({ document }: CheckContext) => (document.form.top.kind === 'extending' ? document.form.top : null);
+
+const runnersOf = (piece: Piece) => partsOfKind(piece, 'slide').filter(({ id }) => id.startsWith('runner'));
+
+/** How much of a runner stays between the end apron and its inner end when the table is drawn out, mm. */
+function heldIn(piece: Piece): number {
+  const apron = findPart(piece, 'apron-left');
+  const runner = findPart(piece, 'runner-left-front');
+  if (!apron || !runner) return 0;
+  return runner.frame.at[0] + runner.size.length / 2 - (apron.frame.at[0] + apron.size.thickness / 2);
+}
+
+/** Runners in their guides, drawn out. */
+export function runnersHeld(context: CheckContext): Check[] {
+  const top = extendingOf(context);
+  const { piece } = context;
+  if (!top || runnersOf(piece).length === 0) return [];
+  const held = heldIn(piece);
+  const shorter = Math.floor((top.leaves * top.leaf - 2 * (top.slides.overlap - held)) / top.leaves / 5) * 5;
+  return [
+    {
+      id: 'slides.overlap',
+      step: 'form',
+      level: judge(held, top.slides.overlap, { sense: 'at-least' }),
+      sentence: say`Drawn out, ${mm(held)} of each runner stay in its guide; ${mm(top.slides.overlap)} are asked.`,
+      value: mm(held),
+      limit: mm(top.slides.overlap),
+      where: runnersOf(piece).map(({ id }) => id),
+      why: 'What stays in the guide holds the drawn-out end up: the less of it, the harder it is levered.',
+      school: 'common practice',
+      figure: {
+        id: 'slides-overlap',
+        label: 'Of each runner, in its guide when drawn out',
+        quantity: mm(held),
+        formula: 'base inside − travel + what the runner reaches past the middle when closed',
+        inputs: [
+          { label: 'Each half goes out', quantity: mm(travelOfHalf(top)) },
+          { label: 'Runner, long', quantity: mm(runnersOf(piece)[0]?.size.length ?? 0) },
+        ],
+        source: 'geometry',
+      },
+      wayOut:
+        shorter >= 150
+          ? { say: say`Make the leaves ${mm(shorter)}`, changes: [{ path: 'form.top.leaf', value: shorter }] }
+          : { say: say`Take fewer leaves, or a longer base`, changes: [] },
+    },
+  ];
+}
+
+/** Everything the runners sweep over on their way, against all that stands still; and what their ways leave of the rails. */
+export function slidesOnTheirWay(context: CheckContext): Check[] {
+  const top = extendingOf(context);
+  const { piece } = context;
+  const runners = runnersOf(piece);
+  if (!top || runners.length === 0) return [];
+  const travel = travelOfHalf(top);
+  const passes = new Set(
+    piece.joints.flatMap(({ kind, into, passes = [] }) =>
+      kind === 'slide-way' ? passes.map((runner) => `${runner} ${into}`) : [],
+    ),
+  );
+  const standing = piece.parts.filter((part) => part.kind !== 'slide' && !piece.top.parts.includes(part.id));
+  let worst: { runner: string; part: string; deep: number } | null = null;
+  for (const runner of runners) {
+    const { from, to } = boundsOf(runner.placed);
+    const out = runner.id.includes('-left-') ? -1 : 1;
+    // From where it lies drawn out back to where it lies closed.
+    const swept = box(
+      [Math.min(from[0], from[0] - out * travel), from[1], from[2]],
+      [Math.max(to[0], to[0] - out * travel), to[1], to[2]],
+    );
+    for (const part of standing) {
+      if (passes.has(`${runner.id} ${part.id}`)) continue;
+      for (const solid of part.placed) {
+        const deep = overlap(swept, solid);
+        if (deep > 1e-3 && (!worst || deep > worst.deep)) worst = { runner: runner.id, part: part.id, deep };
+      }
+    }
+  }
+  const name = (id: string) => findPart(piece, id)?.name.toLowerCase() ?? id;
+  const ways = piece.joints.filter(({ kind }) => kind === 'slide-way');
+  const left = ways.map(({ into }) => {
+    const rail = findPart(piece, into);
+    return { into, under: (rail?.size.width ?? 0) - top.slides.height };
+  });
+  const thinnest = left.reduce<(typeof left)[number] | null>((a, b) => (!a || b.under < a.under ? b : a), null);
+  const rail = thinnest && findPart(piece, thinnest.into);
+  const lower = thinnest ? Math.floor(top.slides.height - (LEAST_UNDER_WAY - thinnest.under)) : 0;
+  return [
+    {
+      id: 'slides.travel',
+      step: 'form',
+      level: worst ? 'stop' : 'good',
+      sentence: worst
+        ? say`On its way ${name(worst.runner)} runs ${mm(worst.deep)} into ${name(worst.part)}.`
+        : say`From closed to drawn out the runners meet nothing.`,
+      value: mm(worst?.deep ?? 0),
+      limit: mm(0),
+      where: worst ? [worst.runner, worst.part] : [],
+      why: 'A cross member where a slide has to run is found out when the top lies on it.',
+      school: 'geometry, over the whole travel',
+      wayOut:
+        context.document.form.base.kind === 'leg-apron' && context.document.form.base.cornerBlocks
+          ? {
+              say: say`Leave the corner blocks away`,
+              changes: [{ path: 'form.base.cornerBlocks', value: false }],
+            }
+          : { say: say`Set the slides elsewhere, or leave away what stands in their way`, changes: [] },
+    },
+    ...(thinnest && rail
+      ? [
+          {
+            id: 'slides.ways',
+            step: 'joints' as const,
+            level: judge(thinnest.under, LEAST_UNDER_WAY / 2, { sense: 'at-least', watchFrom: LEAST_UNDER_WAY }),
+            sentence: say`Under the ways for the slides ${mm(Math.max(0, thinnest.under))} are left of ${rail.name.toLowerCase()}.`,
+            value: mm(thinnest.under),
+            limit: mm(LEAST_UNDER_WAY),
+            where: [...new Set(ways.map(({ into }) => into))],
+            why: 'A rail cut through from above carries by what is under the cut, and that is all that holds the corner there.',
+            school: 'common practice',
+            wayOut:
+              rail.kind === 'cross-rail'
+                ? {
+                    say: say`Leave the cross rails away: the guides carry the top`,
+                    changes: [{ path: 'form.base.crossRails', value: 0 }],
+                  }
+                : lower >= 25
+                  ? {
+                      say: say`Make the slides ${mm(lower)} high`,
+                      changes: [{ path: 'form.top.slides.height', value: lower }],
+                    }
+                  : { say: say`Make the aprons higher`, changes: [] },
+          } satisfies Check,
+        ]
+      : []),
+  ];
+}
+
+/** The drawn-out end under somebody's weight: a beam that overhangs the end apron, held down at the runner's inner end. */
+export function drawnOutEnd(context: CheckContext): Check[] {
+  const top = extendingOf(context);
+  const { piece, species, document } = context;
+  const [runner] = runnersOf(piece);
+  if (!top || !runner) return [];
+  const load = document.form.loads.edge;
+  const [out, held] = [piece.span.beyond, Math.max(1, heldIn(piece))];
+  const { height, thickness } = top.slides;
+  const { width, thickness: thick } = piece.top.size;
+  const second = (2 * thickness * height ** 3) / 12 + (Math.min(width, 600) * thick ** 3) / 12;
+  const give = (load * out ** 2 * (out + held)) / (3 * species.modulusOfElasticity * second);
+  const stress = (load * out * (height / 2)) / second;
+  const working = species.modulusOfRupture / STRESS_FACTOR;
+  const lifts = (load * out) / held / 2;
+  const higher = Math.ceil(height * Math.cbrt(give / LEAST_GIVE) + 2);
+  const where = [...runnersOf(piece).map(({ id }) => id), 'half-left', 'half-right'];
+  const figure = {
+    id: 'slides-give',
+    label: 'Give of the drawn-out end',
+    quantity: movement(give),
+    formula: 'P·a²·(a + o)/3EI, two runners and at most 600 mm of the half beside each other',
+    inputs: [
+      { label: 'Beyond the end apron, drawn out, a', quantity: mm(out) },
+      { label: 'In its guide o', quantity: mm(held) },
+      { label: 'Edge load P', quantity: { amount: load, unit: 'newton' as const } },
+      { label: 'E', quantity: { amount: species.modulusOfElasticity, unit: 'megapascal' as const } },
+      { label: 'Lifts each runner in its guide with', quantity: { amount: lifts, unit: 'newton' as const } },
+    ],
+    source: 'beam with an overhang, handbook case',
+    limits: 'Play in the guides comes to it: half a millimetre there is more at the end.',
+  };
+  return [
+    {
+      id: 'slides.give',
+      step: 'form',
+      level: judge(give, LEAST_GIVE, { sense: 'at-most', watchFrom: 0.8 * LEAST_GIVE }),
+      sentence: say`Drawn out, and somebody leaning on it, the end gives ${movement(give)}.`,
+      value: movement(give),
+      limit: mm(LEAST_GIVE),
+      where,
+      why: 'An end that dips under an elbow opens its joints to the leaf, and frightens who sits there.',
+      school: 'common practice',
+      figure,
+      wayOut: {
+        say: say`Make the slides ${mm(higher)} high`,
+        changes: higher <= 100 ? [{ path: 'form.top.slides.height', value: higher }] : [],
+      },
+    },
+    {
+      id: 'slides.strength',
+      step: 'form',
+      level: judge(stress, working, { sense: 'at-most', watchFrom: 0.8 * working }),
+      sentence: say`The runners are stressed to ${{ amount: stress, unit: 'megapascal' }} of ${{ amount: working, unit: 'megapascal' }}.`,
+      value: { amount: stress, unit: 'megapascal' },
+      limit: { amount: working, unit: 'megapascal' },
+      where,
+      why: 'The working stress is the breaking stress over 4. A design load of your own choosing, not a proof.',
+      wayOut: { say: say`Make the slides ${mm(higher)} high`, changes: [] },
+    },
+  ];
+}
+
+/** Leaves kept in the base, their length along the table. */
+export function leavesStored(context: CheckContext): Check[] {
+  const top = extendingOf(context);
+  const { piece, document } = context;
+  const { base } = document.form;
+  const guide = findPart(piece, 'guide-back');
+  const apron = findPart(piece, 'apron-right');
+  if (top?.stored !== 'inside' || !guide || !apron || base.kind !== 'leg-apron') return [];
+  const inside = 2 * (apron.frame.at[0] - apron.size.thickness / 2);
+  const rooms = [
+    { what: 'long', room: inside / (base.crossRails + 1), want: piece.top.size.width + ROUND_LEAF },
+    {
+      what: 'wide',
+      room: 2 * (guide.frame.at[1] - 1.5 * top.slides.thickness),
+      want: top.leaf + ROUND_LEAF,
+    },
+    {
+      what: 'high',
+      room: apron.size.width - (base.crossRails > 0 ? top.slides.height : 0),
+      want: top.leaves * (piece.top.size.thickness + 5),
+    },
+  ];
+  const worst = rooms.reduce((a, b) => (b.room - b.want < a.room - a.want ? b : a));
+  return [
+    {
+      id: 'slides.storage',
+      step: 'form',
+      level: judge(worst.room, worst.want, { sense: 'at-least' }),
+      sentence:
+        worst.room < worst.want
+          ? say`Inside the base ${mm(worst.room)} are free where the leaves want to be ${mm(worst.want)} ${worst.what}.`
+          : say`${count(top.leaves)} ${top.leaves === 1 ? 'leaf goes' : 'leaves go'} into the base, turned, with ${mm(worst.room - worst.want)} to spare.`,
+      value: mm(worst.room),
+      limit: mm(worst.want),
+      where: piece.parts.filter(({ kind }) => kind === 'leaf').map(({ id }) => id),
+      why: 'A leaf that does not go into its place stands in a cupboard and warps there.',
+      school: 'Turned, its length along the table; common practice',
+      wayOut: {
+        say: say`Keep the leaves elsewhere, flat and in the same air`,
+        changes: [{ path: 'form.top.stored', value: 'elsewhere' }],
+      },
+    },
+  ];
+}
