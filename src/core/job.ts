@@ -13,7 +13,7 @@ import { panelChecks } from './glueup/panel-checks';
 import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type PanelTrim, trimLaid, trimPanel } from './glueup/trim-panel';
 import { type AlignerSize, alignerSize } from './joint/edge-joint';
-import { type Demand, demandOf } from './layout/demand';
+import { type Demand, demandOf, type PanelDemand } from './layout/demand';
 import { fixedPlacements } from './layout/fixed-placements';
 import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
 import { layoutOptionsOf } from './layout/layout-aims';
@@ -137,16 +137,17 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const layoutOptions = { ...plain, fixed, givenBack };
 
   const panel = demand.panels[0];
-  const laid =
-    panel && layout && layoutState === 'current'
+  const layOut = (own: PanelDemand): LaidStrip[] =>
+    layout && layoutState === 'current'
       ? layPanel({
-          panel,
+          panel: own,
           layout,
           boards: inputs.boards,
           school: document.season.ringSchool,
           choices: document.layout.laid,
         })
       : [];
+  const laid = panel ? layOut(panel) : [];
   const trim =
     panel && laid.length > 0 ? trimLaid(panel, laid, keptOffJoints(piece), document.layout.jointMargin) : null;
   const season = deriveSeason({
@@ -169,13 +170,12 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
 
   const glue = GLUES[document.glueUp.glue];
   const stripsFromLayout = laid.length > 0;
-  const strips: readonly GlueStrip[] =
-    laid.length > 0 ? laid : panel ? likelyStrips(panel.rough.width, panel.greatestStrip, panel.letter) : [];
+  const strips: readonly GlueStrip[] = panel ? stripsOf(panel, laid) : [];
   const glueUps = demand.panels.map((own, i) =>
     planGlueUps({
       panel: own.id,
       ...(i === 0 ? {} : { beside: own.name.toLowerCase() }),
-      strips: i === 0 ? strips : likelyStrips(own.rough.width, own.greatestStrip, own.letter),
+      strips: i === 0 ? strips : stripsOf(own, layOut(own)),
       length: own.rough.length,
       thickness: own.finished.thickness,
       staging: document.glueUp.staging,
@@ -266,6 +266,10 @@ export const keptOffJoints = (piece: Piece): number[] => [
 
 /** A screw's or a bolt's half thickness, with the hole it is bored for, mm. */
 const FASTENER = 5;
+
+/** As the layout has them; until there is one, as they are likely to be. */
+const stripsOf = ({ rough, greatestStrip, letter }: PanelDemand, laid: readonly LaidStrip[]): readonly GlueStrip[] =>
+  laid.length > 0 ? laid : likelyStrips(rough.width, greatestStrip, letter);
 
 /** Aligners along the joints of the panel, clear of all that is driven and cut into it. */
 function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | null, size: AlignerSize): EdgeJoint[] {
