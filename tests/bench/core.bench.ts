@@ -21,7 +21,7 @@ function p95(run: () => void): number {
 
 // A fresh document every time, as a keystroke makes one.
 describe('deriveJob without the layout search (bound: p95 under 10 ms)', () => {
-  const largest = ['a long table on faced legs', 'wedged stretcher', 'an oval table', 'pocket screws', 'refectory'].map(
+  const largest = ['a long table on faced legs', 'wedged stretcher', 'an oval table', 'pocket screws', 'refectory', 'leaves on slides', 'glass between'].map(
     (part) => {
       const found = CONSTRUCTIONS.find((c) => c.name.includes(part));
       if (!found) throw new Error(part);

@@ -67,6 +67,16 @@ export const TopSchema = v.variant('kind', [
       pegs: v.picklist(['none', 'straight', 'draw-bored']),
       /** Longer than the top is wide on the day it is made, both sides together. */
       proud: length(0, 30),
+      /** Its outer edge from above; its width is over all. */
+      shape: v.optional(
+        v.variant('kind', [
+          v.object({ kind: v.literal('straight') }),
+          v.object({ kind: v.literal('curved'), sagitta: length(1, 200) }),
+          /** Both outer corners cut off at 45°. */
+          v.object({ kind: v.literal('chamfered'), corner: length(1, 200) }),
+        ]),
+        { kind: 'straight' },
+      ),
     }),
     cutOuts,
   }),

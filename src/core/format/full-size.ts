@@ -26,10 +26,11 @@ function templates(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   const seen = new Set<string>();
   const panel = piece.parts.find((part) => part.kind === 'top');
   const square = piece.top.outline.length === 4 && piece.top.outline.every(({ sagitta }) => !sagitta);
-  if (panel && !square) found.push(outlineTemplate(panel, piece.top.outline, style));
+  if (panel && !square && piece.kind.top === 'glued-panel')
+    found.push(outlineTemplate(panel, piece.top.outline, style));
   for (const part of piece.parts) {
-    const live = part.kind === 'slab' || part.material === 'glass';
-    if (live && part.profile) {
+    // Live edges, glass and the shaped ends of a breadboarded top.
+    if (piece.top.parts.includes(part.id) && part.profile && part.material !== 'resin') {
       found.push(partTemplate(piece, part, 'width', part.profile, style));
       continue;
     }

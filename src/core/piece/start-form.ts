@@ -26,6 +26,7 @@ export function startTop(kind: TopKind, from: Top): Top {
           depth: null,
           pegs: 'draw-bored',
           proud: 3,
+          shape: { kind: 'straight' },
         },
         cutOuts,
       };

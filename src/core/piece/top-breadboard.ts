@@ -2,11 +2,14 @@ import type { Bench, TopOf } from '../decision/job-document';
 import { breadboard, LEAST_BEHIND_TONGUE, pegDiameter, pegPlaces, tongueDepth } from '../joint/breadboard';
 import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
-import { rectangleOutline } from '../solid/outline';
+import { type Outline, rectangleOutline } from '../solid/outline';
 import { cutOutsIn } from './cut-outs';
 import { type Draft, forJoint } from './part';
 import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
+
+/** Short grain at the corner of a shaped end breaks off when less than this is left of its width, mm; common practice. */
+const LEAST_AT_CORNER = 25;
 
 const END_IDS = ['breadboard-left', 'breadboard-right'] as const;
 
@@ -51,6 +54,7 @@ export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, undersid
       grade: 'one-face',
       size: { length: size.width + form.end.proud, width: endWidth, thickness: size.thickness },
       frame: squareFrame([(side * (between + endWidth)) / 2, 0, z], { length: 'y', width: 'x', thickness: 'z' }),
+      ...shaped(form, size.width + form.end.proud, endWidth, side),
     };
   });
   const joints = ends.map((end, i) =>
@@ -74,7 +78,7 @@ export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, undersid
   return {
     drafts: [panel, ...ends],
     joints,
-    outline: rectangleOutline(size.length, size.width),
+    outline: outlineOf(form, size),
     size,
     leading: 'top',
     ...cutOutsIn('top', form.cutOuts, size, underside),
@@ -82,12 +86,75 @@ export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, undersid
       form.end.pegs === 'none'
         ? []
         : [{ name: 'Pegs for the ends', count: pegs, size: [pegDiameter(size.thickness), size.thickness + 10] }],
-    problems: impossible(form, size, depth),
+    problems: impossible(form, size, endWidth, depth),
   };
 }
 
-function impossible(form: TopOf<'breadboard'>, size: TopSize, depth: number): Problem[] {
+/** How far the outer corners of an end stand back from its widest place. */
+function setBack({ shape }: TopOf<'breadboard'>['end']): number {
+  switch (shape.kind) {
+    case 'straight':
+      return 0;
+    case 'curved':
+      return shape.sagitta;
+    case 'chamfered':
+      return shape.corner;
+  }
+}
+
+/** The face of an end in its own axes where its outer edge is not straight; outward is the way of `side`. */
+function shaped(form: TopOf<'breadboard'>, long: number, wide: number, side: 1 | -1): { profile?: Outline } {
+  const { shape } = form.end;
+  const [l, w] = [long / 2, wide / 2];
+  const back = Math.min(setBack(form.end), wide - 1, l - 1);
+  if (shape.kind === 'straight') return {};
+  const outward: Outline =
+    shape.kind === 'curved'
+      ? [{ at: [l, w - back], sagitta: back }, { at: [-l, w - back] }]
+      : [{ at: [l, w - back] }, { at: [l - back, w] }, { at: [back - l, w] }, { at: [-l, w - back] }];
+  const right: Outline = [{ at: [-l, -w] }, { at: [l, -w] }, ...outward];
+  if (side > 0) return { profile: right };
+  // Turned by half a circle about its middle.
+  return { profile: right.map(({ at: [x, y], ...rest }) => ({ at: [-x, -y] as const, ...rest })) };
+}
+
+/** The whole top seen from above. */
+function outlineOf(form: TopOf<'breadboard'>, size: TopSize): Outline {
+  const { shape } = form.end;
+  const [l, w] = [size.length / 2, size.width / 2];
+  const back = Math.min(setBack(form.end), l - 1, w - 1);
+  if (shape.kind === 'straight') return rectangleOutline(size.length, size.width);
+  if (shape.kind === 'curved') {
+    return [
+      { at: [back - l, -w] },
+      { at: [l - back, -w], sagitta: back },
+      { at: [l - back, w] },
+      { at: [back - l, w], sagitta: back },
+    ];
+  }
+  return [
+    { at: [back - l, -w] },
+    { at: [l - back, -w] },
+    { at: [l, back - w] },
+    { at: [l, w - back] },
+    { at: [l - back, w] },
+    { at: [back - l, w] },
+    { at: [-l, w - back] },
+    { at: [-l, back - w] },
+  ];
+}
+
+function impossible(form: TopOf<'breadboard'>, size: TopSize, endWidth: number, depth: number): Problem[] {
   const problems: Problem[] = [];
+  // At its corners a shaped end is narrower than in its middle.
+  const atCorner = endWidth - setBack(form.end);
+  if (form.end.shape.kind !== 'straight' && atCorner < LEAST_AT_CORNER) {
+    problems.push({
+      problem: 'At its corners the shaped end runs out to too little wood.',
+      where: `form.top.end.shape.${form.end.shape.kind === 'curved' ? 'sagitta' : 'corner'}`,
+      wayOut: `Shape it by at most ${Math.max(1, Math.floor(endWidth - LEAST_AT_CORNER))} mm, or make the end wider.`,
+    });
+  }
   if (depth > form.end.width - LEAST_BEHIND_TONGUE) {
     problems.push({
       problem: 'The tongue goes so deep that too little of the end is left behind it.',

@@ -137,6 +137,17 @@ export function topWork(
       all,
     );
   }
+  if (form.kind === 'breadboard' && form.end.shape.kind !== 'straight') {
+    last = add(
+      'breadboard-shape',
+      form.end.shape.kind === 'curved' ? 'Saw and fair the ends to their template' : 'Cut the corners of the ends off',
+      0.6,
+      0,
+      last,
+      'From the middle toward both corners, with the grain; short grain at a corner is backed up.',
+      all,
+    );
+  }
   if (form.kind === 'glued-panel' && form.outline.kind !== 'rectangle') {
     last = add(
       'top-outline',

@@ -449,6 +449,36 @@ function BreadboardFields() {
         hint="Empty: half the end’s width."
       />
       <Choice
+        label="Outer edge of the ends"
+        value={end.shape.kind}
+        options={[
+          { value: 'straight', label: 'Straight' },
+          { value: 'curved', label: 'Curved' },
+          { value: 'chamfered', label: 'Corners off' },
+        ]}
+        onCommit={(kind) =>
+          change('form.top.end.shape')(
+            kind === 'curved'
+              ? { kind, sagitta: Math.round(end.width / 4) }
+              : kind === 'chamfered'
+                ? { kind, corner: Math.round(end.width / 4) }
+                : { kind },
+          )
+        }
+      />
+      <LengthRows
+        rows={[
+          {
+            label: 'Bulges by',
+            path: 'form.top.end.shape.sagitta',
+            least: 1,
+            most: 200,
+            hint: 'The sagitta; the end’s width is measured over it.',
+          },
+          { label: 'Corners, off by', path: 'form.top.end.shape.corner', least: 1, most: 200 },
+        ]}
+      />
+      <Choice
         label="Pegs"
         value={end.pegs}
         options={[
