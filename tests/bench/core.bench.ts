@@ -21,13 +21,19 @@ function p95(run: () => void): number {
 
 // A fresh document every time, as a keystroke makes one.
 describe('deriveJob without the layout search (bound: p95 under 10 ms)', () => {
-  const largest = ['a long table on faced legs', 'wedged stretcher', 'an oval table', 'pocket screws', 'refectory', 'leaves on slides', 'glass between'].map(
-    (part) => {
-      const found = CONSTRUCTIONS.find((c) => c.name.includes(part));
-      if (!found) throw new Error(part);
-      return { name: found.name, given: inputs(found.document, { boards: thickBoards }) };
-    },
-  );
+  const largest = [
+    'a long table on faced legs',
+    'wedged stretcher',
+    'an oval table',
+    'pocket screws',
+    'refectory',
+    'leaves on slides',
+    'glass between',
+  ].map((part) => {
+    const found = CONSTRUCTIONS.find((c) => c.name.includes(part));
+    if (!found) throw new Error(part);
+    return { name: found.name, given: inputs(found.document, { boards: thickBoards }) };
+  });
   const demo = (['1-square-table', '2-long-table'] as const).map((name) => ({ name, given: inputs(demoJob(name)) }));
   for (const { name, given } of [...demo, ...largest]) {
     let n = 0;

@@ -1,4 +1,4 @@
-import { mm, movement, say } from '../measure/quantity';
+import { count, mm, movement, say } from '../measure/quantity';
 import { HOLDS, travelOf } from '../piece/hold';
 import { LEAST_BEHIND_SEAT, railThickness, travelInRail } from '../piece/hold-seats';
 import { findPart, type Piece } from '../piece/piece';
@@ -120,3 +120,50 @@ export function seatsInRails(context: CheckContext): Check[] {
 
 /** mm */
 const LEAST_WALL = 3;
+
+/** Whether a hand or a driver comes to every fastener. */
+export function fastenersInReach({ document, piece }: CheckContext): Check[] {
+  const [first] = piece.unreached;
+  if (piece.fasteners.length === 0) return [];
+  const name = (id: string) => findPart(piece, id)?.name.toLowerCase() ?? id;
+  const many = piece.unreached.length;
+  // On runners everything is set from below; elsewhere a cleat is screwed on before the base is glued.
+  const drawn = document.form.top.kind === 'extending';
+  const thickness = piece.top.size.thickness;
+  return [
+    {
+      id: 'fasteners.access',
+      step: 'joints',
+      level: first ? 'stop' : 'good',
+      sentence: first
+        ? say`${`${many}`} of the fasteners cannot be reached: in front of one on ${name(first.on)} stands ${name(first.by)}.`
+        : say`A hand or a driver comes to every fastener.`,
+      value: count(many),
+      limit: count(0),
+      where: piece.unreached.flatMap(({ fastener, by }) => [fastener, by]),
+      why: 'What cannot be reached when the base is glued is not fastened, or not fastened again after the first dry season.',
+      school: 'common practice',
+      wayOut: drawn
+        ? {
+            say: say`Bolt it on from below, into threaded inserts`,
+            changes: [
+              {
+                path: 'form.hold',
+                value: {
+                  kind: 'inserts',
+                  travel: 5,
+                  inward: null,
+                  screwLength: Math.max(5, 5 * Math.floor((thickness - 8) / 5)),
+                },
+              },
+            ],
+          }
+        : document.form.hold.kind === 'slotted-cleats'
+          ? { say: say`Set apart what stands in the way`, changes: [] }
+          : {
+              say: say`Hold it with slotted cleats, screwed to the rails from inside`,
+              changes: [{ path: 'form.hold.kind', value: 'slotted-cleats' }],
+            },
+    },
+  ];
+}

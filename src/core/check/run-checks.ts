@@ -5,7 +5,7 @@ import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
 import { cutOuts } from './cut-outs';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
-import { seatsInRails } from './hold-seats';
+import { fastenersInReach, seatsInRails } from './hold-seats';
 import { cornerTenons, cutAlike } from './joints';
 import { leanedOn } from './leaning';
 import { legsByTheShop } from './leg-making';
@@ -45,6 +45,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   haunchLeftOut,
   screwsThroughTheTop,
   seatsInRails,
+  fastenersInReach,
   everySlatHeld,
   cutAlike,
   mortisesByTheShop,

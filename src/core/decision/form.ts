@@ -167,6 +167,8 @@ export const BaseSchema = v.variant('kind', [
       arch: v.optional(length(0, 200), 0),
     }),
     crossRails: whole(0, 6),
+    /** Pairs of legs between the corners, under the long aprons. */
+    midLegs: v.optional(whole(0, 2), 0),
     /** Across the corners inside, screwed to both aprons and the leg. */
     cornerBlocks: v.optional(v.boolean(), false),
     /** Low between the legs: at both ends, and with one from end to end in the middle. */

@@ -143,6 +143,16 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`The waste falls free between two cuts: keep it away from the blade.`,
   },
+  'leg-lap': {
+    name: 'Leg lapped behind the apron',
+    rule: say`The apron runs through and stands on the shoulder of the lap; half the leg and more is left behind it.`,
+    mark: say`From the leg’s outside face and its upper end, all middle legs together.`,
+    order: [
+      say`Saw the shoulder, then down the lap, and pare it flat.`,
+      say`Glue the lap to the apron’s inside face once the long aprons are in their corners, and screw it from inside.`,
+    ],
+    caution: say`Six feet rock on a floor that is not flat: level the middle ones last.`,
+  },
   bridle: {
     name: 'Bridle',
     rule: say`A tongue of a third of the thickness in an open slot: long cheeks to glue where a mortise would break out at the end.`,

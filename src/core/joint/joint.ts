@@ -75,6 +75,7 @@ export type JointKind =
   | 'pegs'
   | 'tusk'
   | 'half-lap'
+  | 'leg-lap'
   | 'bridle'
   | 'meeting-arms'
   | 'breadboard'

@@ -16,6 +16,7 @@ import type { Vec } from '../solid/vector';
 import { cornerBlocks } from './corner-blocks';
 import { cornerFittings, cornerResists } from './corner-holds';
 import { legStretchers } from './leg-stretchers';
+import { midLegs } from './mid-legs';
 import { type Draft, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { LEG_IDS, settleLegApron } from './settle-locks';
@@ -72,9 +73,28 @@ export function legApronBase(
       ? splayedLegs({ ...places, section: leg.section, corner })
       : squareLegs({ ...places, leg, corner, choice, hollowFrom });
   const shortX = base.length / 2 - apronInset;
+  const middle = midLegs({
+    form: splayed ? { ...form, midLegs: 0 } : form,
+    base,
+    leg,
+    apron,
+    underside,
+    taper,
+    aprons: aprons.slice(0, LONG.length),
+  });
+
   // Slides run through them: what is left under their ways carries.
   const share = whole.top.kind === 'extending' ? 1 : 0.6;
-  const rails = crossRails(form.crossRails, base, apronInset, apron, underside, form.apron.arch, share);
+  const rails = crossRails({
+    count: form.crossRails,
+    base,
+    apronInset,
+    apron,
+    legLength: underside,
+    arch: form.apron.arch,
+    share,
+    mids: middle.drafts,
+  });
 
   const low = splayed ? NO_STRETCHERS : legStretchers(form, base, leg, legs);
   const [front, ends] = [aprons.slice(0, LONG.length), aprons.slice(LONG.length)];
@@ -111,13 +131,19 @@ export function legApronBase(
     ...rails.map((rail) => across(rail.id, rail.frame.at[0], inside)),
   ];
   return {
-    drafts: [...legs, ...aprons, ...rails, ...low.drafts, ...blocks.drafts],
-    joints: [...framed.joints, ...stubs(aprons, rails), ...low.joints, ...blocks.joints],
+    drafts: [...legs, ...middle.drafts, ...aprons, ...rails, ...low.drafts, ...blocks.drafts],
+    joints: [
+      ...framed.joints,
+      ...stubs(aprons, middle.drafts, rails),
+      ...middle.joints,
+      ...low.joints,
+      ...blocks.joints,
+    ],
     rests,
     underside,
     through: form.leg.through ? { ...form.leg.through, legs: LEG_IDS } : null,
     clearAcross: inside,
-    feet: framed.feet,
+    feet: [...framed.feet, ...middle.feet],
     knees: {
       height: underside - apron.height + form.apron.arch,
       parts: ['apron-front', 'apron-back'],
@@ -134,10 +160,11 @@ export function legApronBase(
         part: 'apron-front',
         words: 'The long aprons',
         how: 'span',
-        span: shoulder.long,
+        // Middle legs part it.
+        span: shoulder.long / (form.midLegs + 1),
         breadth: apron.thickness,
         depth: apron.height - form.apron.arch,
-        share: 0.5,
+        share: 0.5 / (form.midLegs + 1),
         path: 'form.base.apron.height',
       },
     ],
@@ -218,66 +245,76 @@ const NO_STRETCHERS = { drafts: [], joints: [], problems: [] };
 
 const RAIL_SET = 6;
 
-function crossRails(
-  count: number,
-  base: { length: number; width: number },
-  apronInset: number,
-  apron: { height: number; thickness: number },
-  legLength: number,
-  arch: number,
+function crossRails(given: {
+  count: number;
+  base: { length: number; width: number };
+  apronInset: number;
+  apron: { height: number; thickness: number };
+  legLength: number;
+  arch: number;
   /** Of the apron's height. */
-  share: number,
-): Draft[] {
+  share: number;
+  mids: readonly Draft[];
+}): Draft[] {
+  const { count, base, apronInset, apron, legLength, arch, share, mids } = given;
   const stub = stubTenonLength(apron.thickness);
-  const clear = base.width - 2 * apronInset - apron.thickness;
+  const between = base.width - 2 * apronInset - apron.thickness;
   // Where the aprons are hollowed there is less of them to stand in.
   const room = apron.height - (arch > 0 ? arch + RAIL_SET : 0);
   const height = Math.max(20, Math.round(Math.min(room, Math.max(40, apron.height * share))));
-  return Array.from({ length: count }, (_, i) => ({
-    id: `cross-rail-${i + 1}`,
-    name: `Cross rail ${i + 1}`,
-    kind: 'cross-rail' as const,
-    grade: 'hidden' as const,
-    size: { length: clear + 2 * stub, width: height, thickness: apron.thickness },
-    beyond: { start: stub, end: stub },
-    frame: squareFrame([-base.length / 2 + (base.length * (i + 1)) / (count + 1), 0, legLength - height / 2], {
-      length: 'y',
-      width: 'z',
-      thickness: 'x',
-    }),
-  }));
+  return Array.from({ length: count }, (_, i) => {
+    const x = -base.length / 2 + (base.length * (i + 1)) / (count + 1);
+    const [leg] = besideLegs(x, mids);
+    const clear = leg ? base.width - 2 * leg.size.thickness : between;
+    return {
+      id: `cross-rail-${i + 1}`,
+      name: `Cross rail ${i + 1}`,
+      kind: 'cross-rail' as const,
+      grade: 'hidden' as const,
+      size: { length: clear + 2 * stub, width: height, thickness: apron.thickness },
+      beyond: { start: stub, end: stub },
+      frame: squareFrame([leg?.frame.at[0] ?? x, 0, legLength - height / 2], {
+        length: 'y',
+        width: 'z',
+        thickness: 'x',
+      }),
+    };
+  });
 }
 
-function stubs(aprons: readonly Draft[], rails: readonly Draft[]): Joint[] {
-  return rails.flatMap((rail) =>
-    aprons
-      .filter((apron) => apron.frame.length[0] === 1)
-      .map((apron) => {
-        const side = Math.sign(apron.frame.at[1]);
-        const size = {
-          length: rail.beyond?.end ?? 0,
-          width: rail.size.width - 2 * RAIL_SET,
-          thickness: Math.round(rail.size.thickness / 3),
-        };
-        const at: Vec = [rail.frame.at[0], apron.frame.at[1] - (side * apron.size.thickness) / 2, rail.frame.at[2]];
-        return tenonJoint({
-          id: `${apron.id}/${rail.id}`,
-          kind: 'stub-tenon',
-          into: forJoint(apron),
-          from: forJoint(rail),
-          at,
-          along: [0, side, 0],
-          wide: [0, 0, 1],
-          size,
-          ties: stubTies({
-            apron,
-            rail,
-            at: { x: at[0], y: apron.frame.at[1], z: at[2] },
-            tenonWidth: size.width,
-          }),
-        });
-      }),
-  );
+/** Middle legs that a rail there would stand beside: it stands between them instead. */
+const besideLegs = (x: number, mids: readonly Draft[]): readonly Draft[] =>
+  mids.filter((leg) => Math.abs(leg.frame.at[0] - x) < leg.size.width + 20);
+
+function stubs(aprons: readonly Draft[], mids: readonly Draft[], rails: readonly Draft[]): Joint[] {
+  return rails.flatMap((rail) => {
+    const legs = mids.filter((leg) => Math.abs(leg.frame.at[0] - rail.frame.at[0]) < 1);
+    return (legs.length > 0 ? legs : aprons.filter((apron) => apron.frame.length[0] === 1)).map((into) => {
+      const side = Math.sign(into.frame.at[1]);
+      const size = {
+        length: rail.beyond?.end ?? 0,
+        width: rail.size.width - 2 * RAIL_SET,
+        thickness: Math.round(rail.size.thickness / 3),
+      };
+      const at: Vec = [rail.frame.at[0], into.frame.at[1] - (side * into.size.thickness) / 2, rail.frame.at[2]];
+      return tenonJoint({
+        id: `${into.id}/${rail.id}`,
+        kind: 'stub-tenon',
+        into: forJoint(into),
+        from: forJoint(rail),
+        at,
+        along: [0, side, 0],
+        wide: [0, 0, 1],
+        size,
+        ties: stubTies({
+          apron: into,
+          rail,
+          at: { x: at[0], y: into.frame.at[1], z: at[2] },
+          tenonWidth: size.width,
+        }),
+      });
+    });
+  });
 }
 
 function impossible(
@@ -306,6 +343,21 @@ function impossible(
     });
   }
   const { arch } = form.apron;
+  const behind = leg.section - form.apron.reveal - apron.thickness;
+  if (form.midLegs > 0 && behind < leg.section / 2) {
+    problems.push({
+      problem: 'Behind the apron too little of a middle leg is left.',
+      where: 'form.base.leg.section',
+      wayOut: `Make the legs at least ${Math.ceil(2 * (form.apron.reveal + apron.thickness))} mm, or the aprons thinner.`,
+    });
+  }
+  if (form.midLegs > 0 && arch > 0) {
+    problems.push({
+      problem: 'Aprons hollowed in their middle leave a middle leg nothing to stand behind.',
+      where: 'form.base.apron.arch',
+      wayOut: 'Leave the hollow away, or the middle legs.',
+    });
+  }
   const shorter = Math.min(base.length, base.width) - 2 * leg.section;
   // Beyond a half circle a hollow is none.
   const most = Math.floor(Math.min(apron.height - 25, (shorter - 2 * hollowFrom(shorter, apron.height)) / 2));
@@ -374,6 +426,7 @@ function againstLeaning(form: BaseOf<'leg-apron'>, { corner, pegs }: Joints): Pr
     ...(form.stretchers.kind === 'none'
       ? []
       : [wrong('Low stretchers between legs that lean are not reckoned.', 'form.base.stretchers')]),
+    ...(form.midLegs > 0 ? [wrong('Middle legs between legs that lean are not reckoned.', 'form.base.midLegs')] : []),
     ...(form.cornerBlocks
       ? [wrong('Corner blocks between legs that lean are not reckoned.', 'form.base.cornerBlocks')]
       : []),

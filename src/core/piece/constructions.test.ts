@@ -101,6 +101,7 @@ describe('together they cover', () => {
       'dowels',
       'half-lap',
       'leaf-pins',
+      'leg-lap',
       'let-in',
       'loose-tenon',
       'meeting-arms',

@@ -94,7 +94,7 @@ function compose(decisions: PieceDecisions): Piece {
     ? notchesIn(plan.leading, base.through, base.drafts, size, base.underside)
     : { holes: [], joints: [] };
   const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints, ...notched.joints, ...slides.joints];
-  const { fasteners, seats } = holdSeats({
+  const { fasteners, seats, unreached } = holdSeats({
     fasteners: placeFasteners(form.hold.kind, [...(slides.rests ?? base.rests), ...battens.rests], drafts, plates),
     rails: [...base.drafts, ...battens.drafts, ...slides.drafts],
     tops: drafts,
@@ -110,6 +110,7 @@ function compose(decisions: PieceDecisions): Piece {
     ),
     joints: all,
     seats,
+    unreached,
     top: { ...top, notches: notched.holes, parts: drafts.map((draft) => draft.id), polygon: polygonOf(top.outline) },
     corner: base.corner,
     fasteners,

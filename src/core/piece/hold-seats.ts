@@ -1,11 +1,12 @@
 import type { Hold, HoldKind } from '../decision/job-document';
 import { bored, type Cut, type Joint } from '../joint/joint';
 import { type Bounds, boundsOf, box, type Convex, clipAll, gapBetween, rod } from '../solid/convex';
-import { type Frame, inPart, inPiece, solidInPiece } from '../solid/frame';
+import { overlap } from '../solid/distance';
+import { directionInPart, type Frame, inPart, inPiece, solidInPart, solidInPiece } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import { dot, times, type Vec } from '../solid/vector';
 import { HOLDS, type Travelling, travelOf } from './hold';
-import type { Draft, Fastener } from './part';
+import { bodyOf, type Draft, type Fastener, type Unreached } from './part';
 
 /** What is cut into a rail for one fastener: sizes in mm, common practice. */
 
@@ -247,13 +248,30 @@ function railOf(draft: Draft, fastener: Fastener, hold: Travelling): Rail {
   };
 }
 
+/** From which side each is set. */
+const ACCESS: Readonly<Record<HoldKind, 'inside' | 'below' | 'none'>> = {
+  buttons: 'inside',
+  clips: 'inside',
+  'figure-eight': 'inside',
+  'slotted-cleats': 'inside',
+  'oversized-holes': 'below',
+  'slotted-washers': 'inside',
+  'sliding-blocks': 'none',
+  'rail-screws': 'below',
+  inserts: 'below',
+};
+/** mm free in front of a button or under a screw's head, common practice; less than that much in the way is passed by. */
+const HAND = { inside: 30, below: 80 };
+const IN_THE_WAY = 2;
+
 /** Steps along a rail by which a fastener looks for a free place, and how far it goes. mm */
 const STEP = 10;
 const FARTHEST = 120;
 
 /**
  * What every fastener wants cut out of the part it sits on. One that would run into a mortise or a hole of that part is
- * moved along it to the next free place; one that finds none stays where it is, and the check of cuts tells.
+ * moved along it to the next free place, and so is one that no hand or driver comes to; one that finds none stays where it
+ * is, and the checks tell.
  */
 export function holdSeats(given: {
   fasteners: readonly Fastener[];
@@ -262,8 +280,13 @@ export function holdSeats(given: {
   tops: readonly Draft[];
   hold: Hold;
   taken: ReadonlyMap<string, readonly Cut[]>;
-}): { fasteners: Fastener[]; seats: Joint[] } {
+}): { fasteners: Fastener[]; seats: Joint[]; unreached: Unreached[] } {
   const { hold, taken } = given;
+  const bodies = given.rails.map((draft) => {
+    const solids = bodyOf(draft).map((solid) => solidInPiece(draft.frame, solid));
+    return { id: draft.id, solids, bounds: boundsOf(solids) };
+  });
+  const unreached: Unreached[] = [];
   const rails = new Map(given.rails.map((draft) => [draft.id, draft]));
   const slats = new Map(given.tops.flatMap((draft) => (draft.kind === 'slat' ? [[draft.id, draft.size.width]] : [])));
   const boxes = new Map<string, Bounds[]>();
@@ -288,11 +311,23 @@ export function holdSeats(given: {
     const [l] = inPart(draft.frame, [fastener.x, fastener.y, draft.frame.at[2]]);
     const reach = (draft.size.length - (draft.beyond?.start ?? 0) - (draft.beyond?.end ?? 0)) / 2;
     const others = around(fastener.on);
+    /** What stands where a hand or a driver must come; nothing where it comes. */
+    const inTheWay = (cuts: readonly Own[]) => {
+      const room = handRoom(cuts, rail, fastener.own ? 'inside' : ACCESS[kind]);
+      if (!room) return undefined;
+      const around = boundsOf([room]);
+      return bodies.find(
+        ({ id, bounds, solids }) =>
+          id !== fastener.on &&
+          gapBetween(around, bounds) < -IN_THE_WAY &&
+          solids.some((solid) => overlap(room, solid) > IN_THE_WAY),
+      )?.id;
+    };
     const free = (cuts: readonly Own[]) =>
       cuts.every(({ solid }) => {
         const own = boundsOf([solid]);
         return others.every((other) => gapBetween(own, other) >= BESIDE_CUT);
-      });
+      }) && !inTheWay(cuts);
     let chosen = seat(rail, l);
     let moved = 0;
     if (!free(chosen)) {
@@ -307,6 +342,8 @@ export function holdSeats(given: {
       }
     }
     const by = moved * turn(draft, fastener.way);
+    const blocked = inTheWay(chosen);
+    if (blocked) unreached.push({ fastener: fastener.id, on: fastener.on, by: blocked });
     fasteners.push({ ...fastener, x: fastener.x + fastener.way[0] * by, y: fastener.y + fastener.way[1] * by });
     others.push(...chosen.map(({ solid }) => boundsOf([solid])));
     seats.push({
@@ -321,7 +358,21 @@ export function holdSeats(given: {
       ties: [],
     });
   }
-  return { fasteners, seats };
+  return { fasteners, seats, unreached };
+}
+
+/** Where somebody must come with a hand or a driver to set a fastener. */
+function handRoom(cuts: readonly Own[], rail: Rail, access: 'inside' | 'below' | 'none'): Convex | null {
+  if (access === 'none') return null;
+  const { from, to } = boundsOf(cuts.map(({ solid }) => solidInPart(rail.frame, solid)));
+  const way = directionInPart(
+    rail.frame,
+    access === 'inside' ? times(rail.inward, HAND.inside) : times(rail.up, -HAND.below),
+  );
+  // In front of what is cut, not in the rail itself.
+  const least = from.map((v, k) => ((way[k] ?? 0) > 1e-6 ? (to[k] as number) : v + Math.min(0, way[k] ?? 0)));
+  const most = to.map((v, k) => ((way[k] ?? 0) < -1e-6 ? (from[k] as number) : v + Math.max(0, way[k] ?? 0)));
+  return solidInPiece(rail.frame, box(least as unknown as Vec, most as unknown as Vec));
 }
 
 /** Toward the middle of the rail first, then away from it, farther and farther. */

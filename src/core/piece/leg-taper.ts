@@ -4,7 +4,7 @@ import { blockOf, type Part } from './part';
 
 /**
  * A leg whose faces run in to its foot, the two inside ones or all, in its own axes, its foot at the start; `inward` tells
- * where inside is along its width and its thickness. mm
+ * where inside is along its width and its thickness, 0 where neither side is. mm
  */
 export function taperedLeg(
   leg: { section: number; length: number },
@@ -21,6 +21,10 @@ export function taperedLeg(
     return planeThrough(point, axis === 1 ? [-slope, side, 0] : [-slope, 0, side]);
   };
   const [across, through] = inward;
-  const outer = taper.faces === 'all' ? [plane(1, -across), plane(2, -through)] : [];
-  return clipAll(block, [plane(1, across), plane(2, through), ...outer]);
+  const faces = ([1, 2] as const).flatMap((axis) => {
+    const side = axis === 1 ? across : through;
+    if (taper.faces === 'all') return [plane(axis, 1), plane(axis, -1)];
+    return side === 0 ? [] : [plane(axis, side)];
+  });
+  return clipAll(block, faces);
 }

@@ -102,6 +102,13 @@ export interface Fastener {
   own?: { kind: HoldKind; travel: number };
 }
 
+/** A fastener that nobody comes to, for what stands in front of it. */
+export interface Unreached {
+  fastener: string;
+  on: string;
+  by: string;
+}
+
 export interface Fitting {
   name: string;
   count: number;

@@ -3,7 +3,7 @@ import type { Cut, Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
 import type { Problem } from '../measure/problem';
 import type { Flat, Outline } from '../solid/outline';
-import type { Draft, Fastener, Fitting, Part } from './part';
+import type { Draft, Fastener, Fitting, Part, Unreached } from './part';
 
 export interface PieceDecisions {
   form: Form;
@@ -167,6 +167,8 @@ export interface Piece {
   joints: readonly Joint[];
   /** What the fasteners of the top want cut into the parts they sit on. */
   seats: readonly Joint[];
+  /** Fasteners that no hand or driver comes to. */
+  unreached: readonly Unreached[];
   top: Omit<TopPlan, 'drafts' | 'joints' | 'cuts' | 'plates' | 'fittings' | 'problems'> & {
     parts: readonly string[];
     /** The outline as straight lines, mm. */

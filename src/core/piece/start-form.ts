@@ -83,6 +83,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         },
         apron: { height: large ? 90 : 75, thickness: 22, reveal: 5, arch: 0 },
         crossRails: large ? 1 : 0,
+        midLegs: 0,
         cornerBlocks: false,
         stretchers: { kind: 'none' },
       };

@@ -96,6 +96,14 @@ export function LegApronFields() {
         onCommit={change('form.base.crossRails')}
       />
       <NumberField
+        label="Pairs of legs between"
+        value={base.midLegs}
+        least={0}
+        most={2}
+        onCommit={change('form.base.midLegs')}
+        hint="Under the long aprons of a long table or bench."
+      />
+      <NumberField
         label="Splayed along the table"
         unit="°"
         value={base.leg.splay.ends}
