@@ -75,6 +75,7 @@ export {
   legCorner,
   tenonThickness,
 } from './joint/leg-corner';
+export { MITRE_KEYS } from './joint/mitre';
 export { type Blank, blanksOf } from './layout/blanks';
 export { checkBoard, checkLayout } from './layout/check-layout';
 export * from './layout/compare-layouts';

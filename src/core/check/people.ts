@@ -65,7 +65,43 @@ export function kneeRoom({ document, piece }: CheckContext): Check[] {
   ];
 }
 
-export function seatCount({ document, piece }: CheckContext): Check[] {
+/** A low and narrow piece is sat on, not at; mm, common practice. */
+const SAT_ON_WIDTH = 500;
+const isSatOn = ({ overall }: CheckContext['piece']) => overall.height < SAT_AT && overall.width <= SAT_ON_WIDTH;
+
+/** How many sit on a stool or a bench. */
+function seatsOn({ document, piece }: CheckContext): Check {
+  const { seats } = document.brief;
+  const on = Math.max(1, Math.floor((piece.overall.length + 1e-6) / EDGE_ON_BENCH));
+  const longer = Math.ceil((seats * EDGE_ON_BENCH) / 10) * 10;
+  return {
+    id: 'people.seats',
+    step: 'brief',
+    level: judge(on, seats, { sense: 'at-least' }),
+    sentence: say`${count(on)} sit on it; ${count(seats)} are asked for.`,
+    value: count(on),
+    limit: count(seats),
+    where: piece.top.parts,
+    why: 'Who sits side by side needs a width of his own.',
+    school: '18 in a person on a bench',
+    figure: {
+      id: 'seats',
+      label: 'Seats',
+      quantity: count(on),
+      formula: 'whole(length ÷ width per person), one at the least',
+      inputs: [
+        { label: 'Length', quantity: mm(piece.overall.length) },
+        { label: 'Width per person', quantity: mm(EDGE_ON_BENCH) },
+      ],
+      source: 'common practice',
+    },
+    wayOut: { say: say`Make it ${mm(longer)} long`, changes: [{ path: 'form.top.length', value: longer }] },
+  };
+}
+
+export function seatCount(context: CheckContext): Check[] {
+  const { document, piece } = context;
+  if (isSatOn(piece)) return [seatsOn(context)];
   const { brief } = document;
   const easy = seatsOf({ document, piece });
   const tight = brief.seating === 'benches' ? easy : seatsOf({ document, piece }, EDGE_PER_CHAIR_TIGHT);

@@ -10,6 +10,7 @@ import { cornerTenons, cutAlike } from './joints';
 import { leanedOn } from './leaning';
 import { legsByTheShop } from './leg-making';
 import { mortisesByTheShop, topOnSawAndBench } from './machines';
+import { mitresByTheSaw } from './mitres';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
@@ -50,6 +51,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   cutAlike,
   mortisesByTheShop,
   topOnSawAndBench,
+  mitresByTheSaw,
   legsByTheShop,
   gapsOfSlats,
   glassInChannel,

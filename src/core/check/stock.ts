@@ -27,6 +27,7 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>
   top: { any: 'form.top.thickness' },
   slat: { any: 'form.top.thickness' },
   slab: { any: 'form.top.thickness' },
+  side: { any: 'form.top.thickness' },
   leaf: { any: 'form.top.thickness' },
   slide: { any: 'form.top.slides.thickness' },
   leg: { 'leg-apron': 'form.base.leg.section', any: 'form.base.leg.thickness' },
@@ -34,7 +35,11 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>
   foot: { any: 'form.base.foot.thickness' },
   post: { any: 'form.base.post.thickness' },
   bearer: { splayed: 'form.base.arm.thickness', any: 'form.base.bearer.thickness' },
-  stretcher: { 'leg-apron': 'form.base.stretchers.thickness', any: 'form.base.stretcher.thickness' },
+  stretcher: {
+    'leg-apron': 'form.base.stretchers.thickness',
+    box: 'form.base.rail.thickness',
+    any: 'form.base.stretcher.thickness',
+  },
   batten: { any: 'form.flat.thickness' },
   brace: { any: 'form.base.braces.thickness' },
 };
@@ -43,6 +48,7 @@ const PLURALS: Partial<Record<PartKind, string>> = {
   top: 'top',
   slat: 'slats',
   slab: 'slabs',
+  side: 'sides',
   leaf: 'leaves',
   slide: 'slides',
   leg: 'legs',

@@ -194,6 +194,8 @@ export function pegsInSlots({ document, piece, restraint }: CheckContext): Check
 export function baseUnderOutline({ document, piece }: CheckContext): Check[] {
   const { polygon } = piece.top;
   const { base } = document.form;
+  // Sides mitred to the top end with it.
+  if (base.kind === 'box') return [];
   const heads = headsUnderTop(piece);
   const off = heads.map((head) => ({
     ...head,

@@ -220,6 +220,11 @@ export const BaseSchema = v.variant('kind', [
       /** How far its middle rises above its ends; 0 for straight. */
       arch: v.optional(length(0, 400), 0),
     }),
+    /** Along the table at 45°, from each post down to the stretcher; null for none. */
+    buttresses: v.optional(
+      v.nullable(v.object({ width: length(25, 150), thickness: length(12, 100), reach: length(60, 500) })),
+      null,
+    ),
     /** From each post to its bearer at 45°, on both sides; null for none. */
     braces: v.optional(
       v.nullable(
@@ -252,6 +257,17 @@ export const BaseSchema = v.variant('kind', [
     /** From the middle to the outside of the leg under the top. */
     reach: length(100, 1500),
     arm: v.object({ height: length(30, 200), thickness: length(20, 120) }),
+  }),
+  /** Two sides mitred to the ends of the top: a bench or a stool folded out of one board. */
+  v.object({
+    kind: v.literal('box'),
+    height: length(150, 1400),
+    key: v.picklist(['spline', 'dowels']),
+    /** Between the sides, floor to its middle; null for none. */
+    rail: v.optional(
+      v.nullable(v.object({ height: length(30, 300), thickness: length(12, 80), at: length(30, 1200) })),
+      null,
+    ),
   }),
   /** Bought in. */
   v.object({

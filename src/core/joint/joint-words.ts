@@ -221,6 +221,29 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`Toughened or laminated glass only, edges polished, by a glazier and by local code; it cannot be cut after it is toughened.`,
   },
+  'mitre-spline': {
+    name: 'Mitre with a spline',
+    rule: say`A quarter of the board thick, a third of it deep in both, nearer to the inside of the corner; its grain across the joint.`,
+    mark: say`From the inside edge of both mitres, with one fence and the boards on their outer faces.`,
+    order: [
+      say`Cut all mitres with one setting, the boards held flat; try them with the sides standing.`,
+      say`Groove both mitres along the same fence, its depth stopped.`,
+      say`Plane the spline to slide in by hand, a hair narrower than both grooves are deep.`,
+      say`Size the end grain with thin glue, then glue, and close with blocks glued on or bands all round.`,
+    ],
+    caution: say`A blade tilted to 45° traps what falls between it and the fence: let the offcut fall free.`,
+  },
+  'mitre-dowels': {
+    name: 'Mitre with cross dowels',
+    rule: say`A third of the board thick, at most ${mm(70)} apart, through the outer face and more than twice the thickness into the other board.`,
+    mark: say`A line half the thickness below the top, and along it from the middle to both edges.`,
+    order: [
+      say`Glue the mitre alone first, its end grain sized, and leave it to set.`,
+      say`Bore through the outer face square, with a block clamped on to guide the bit.`,
+      say`Glue in the dowels and pare them flush, or leave them a little proud and round them.`,
+    ],
+    caution: say`A bit that wanders comes out of a thin board’s face: a guide, and a stop on the bit.`,
+  },
   'leaf-pins': {
     name: 'Pins between leaves',
     rule: say`A third of the thickness thick, at most ${mm(350)} apart; glued into one edge, loose in the other.`,

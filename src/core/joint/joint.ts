@@ -84,6 +84,8 @@ export type JointKind =
   | 'notch'
   | 'screwed'
   | 'set-in'
+  | 'mitre-spline'
+  | 'mitre-dowels'
   | 'leaf-pins'
   | 'slide-key'
   | 'slide-way'

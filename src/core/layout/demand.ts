@@ -73,7 +73,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
     const finished = part.cut ? part.design : part.size;
     const { id, letter, name } = part;
     const shows = SHOWS[part.grade];
-    if (part.kind === 'top' || part.kind === 'leaf') {
+    if (part.kind === 'top' || part.kind === 'leaf' || part.kind === 'side') {
       const whole = panels.findIndex((panel) => panel.id === part.oneWith);
       if (panels[whole]) {
         panels[whole] = longer(panels[whole], part.letter, finished.length + CROSSCUT);

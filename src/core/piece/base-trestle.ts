@@ -12,7 +12,7 @@ import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, TopSize } from './piece';
 import { drawnSize, settleSection } from './settle-locks';
-import { footPads, trestleBraces } from './trestle-braces';
+import { buttressBraces, footPads, trestleBraces } from './trestle-braces';
 import { cutsForHold, mortiseOnly, tuskFor } from './trestle-stretcher';
 import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
 
@@ -170,19 +170,24 @@ export function trestleBase(
         trestleBraces(form, form.braces, upright, beam, x, underside - bearer.height),
       )
     : [];
+  const along = buttressBraces(
+    form,
+    trestles.map(({ side, post: upright }) => ({ side, post: upright, inner: side * (middle - post.thickness / 2) })),
+    rail,
+  );
   const underFeet = pads > 0 ? trestles.flatMap(({ x, foot: under }) => footPads(form, under, x, across)) : [];
   return {
     drafts: [
       ...trestles.flatMap((trestle) => [trestle.foot, trestle.post, trestle.bearer]),
       rail,
       ...tusks.map((own) => own.draft),
-      ...braced.map(({ brace }) => brace),
+      ...[...braced, ...along].map(({ brace }) => brace),
       ...underFeet.map(({ pad }) => pad),
     ],
     joints: [
       ...joints,
       ...tusks.map((own) => own.joint),
-      ...braced.flatMap((own) => own.joints),
+      ...[...braced, ...along].flatMap((own) => own.joints),
       ...underFeet.map(({ joint }) => joint),
     ],
     ...onTwoBearers({
@@ -226,6 +231,7 @@ export function trestleBase(
       stretcher,
       tenon,
       into: into.foot,
+      buttresses: form.buttresses,
     }),
     fittings: fittingsOf(form),
     problems: impossible(form, underside, tenon, bearerLong),
@@ -246,20 +252,34 @@ function racking(given: {
   stretcher: { height: number; thickness: number };
   tenon: { width: number; thickness: number };
   into: ReturnType<typeof postTenons>;
+  buttresses: BaseOf<'trestle'>['buttresses'];
 }): Racking[] {
-  const { height, at, span, post, footTop, stretcher, tenon, into } = given;
+  const { height, at, span, post, footTop, stretcher, tenon, into, buttresses } = given;
   const above = height - footTop;
   const along = (post.width * post.thickness ** 3) / 12;
   const across = (post.thickness * post.width ** 3) / 12;
   return [
     {
       way: 'along',
-      joint: 'the stretcher’s tenons',
       parts: ['stretcher', 'post-left', 'post-right'],
-      lever: height / 2,
-      resists: { kind: 'bent', modulus: tenonModulus(tenon) },
       sway: swayHeldByBar({ height, at, span, upright: along, bar: stretcher }),
-      formula: 'push · height ÷ 2 ends of the stretcher',
+      ...(buttresses
+        ? {
+            joint: 'the buttress that is pressed',
+            // Its pull on the other end is not counted: the one that is pressed takes all, on its arm from the corner.
+            lever: height,
+            resists: {
+              kind: 'bent',
+              modulus: buttresses.reach * Math.SQRT1_2 * buttresses.width * buttresses.thickness,
+            } as const,
+            formula: 'push · height, all on the buttress that is pressed',
+          }
+        : {
+            joint: 'the stretcher’s tenons',
+            lever: height / 2,
+            resists: { kind: 'bent', modulus: tenonModulus(tenon) } as const,
+            formula: 'push · height ÷ 2 ends of the stretcher',
+          }),
     },
     {
       way: 'across',
@@ -334,6 +354,22 @@ function impossible(
       problem: 'The stretcher runs into the foot or the bearer.',
       where: 'form.base.stretcher.at',
       wayOut: `Put its middle between ${Math.ceil(clear.from + stretcher.height / 2 + 10)} and ${Math.floor(clear.to - stretcher.height / 2 - 10)} mm above the floor.`,
+    });
+  }
+  const { buttresses } = form;
+  if (buttresses && stretcher.arch > 0) {
+    problems.push({
+      problem: 'Buttresses stand on a straight stretcher, and this one is arched.',
+      where: 'form.base.buttresses',
+      wayOut: 'Leave the arch away, or the buttresses.',
+    });
+  }
+  const buttressEnd = buttresses ? high + buttresses.reach + buttresses.width * 0.71 : 0;
+  if (buttresses && buttressEnd > clear.to) {
+    problems.push({
+      problem: 'The buttresses reach up into the bearers’ height.',
+      where: 'form.base.buttresses.reach',
+      wayOut: `Let them reach at most ${Math.max(60, Math.floor(clear.to - high - buttresses.width * 0.71))} mm.`,
     });
   }
   const left = foot.height - foot.hollow;

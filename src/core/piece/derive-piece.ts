@@ -1,11 +1,12 @@
 import type { Form } from '../decision/job-document';
 import type { Cut, Grown, Joint } from '../joint/joint';
 import type { Problem } from '../measure/problem';
-import { type Convex, volumeOf } from '../solid/convex';
-import { type Frame, inPiece, solidInPiece, stretched } from '../solid/frame';
+import { type Convex, clipAll, volumeOf } from '../solid/convex';
+import { type Frame, inPiece, planeInPart, solidInPiece, stretched } from '../solid/frame';
 import { boundsOfFlat, type Outline, polygonOf } from '../solid/outline';
 import { profiled } from '../solid/profile';
 import { minus, type Vec } from '../solid/vector';
+import { boxBase } from './base-box';
 import { legApronBase } from './base-leg-apron';
 import { splayedBase } from './base-splayed';
 import { steelBase } from './base-steel';
@@ -69,6 +70,8 @@ function planBase(decisions: PieceDecisions, top: TopSize): BasePlan {
       return splayedBase(base, decisions, top);
     case 'steel':
       return steelBase(base, decisions, top);
+    case 'box':
+      return boxBase(base, decisions, top);
   }
 }
 
@@ -87,7 +90,8 @@ function compose(decisions: PieceDecisions): Piece {
   const size = sizeOfTop(form.top, decisions);
   const base = planBase(decisions, size);
   const plan = planTop(form.top, decisions, size, base.underside);
-  const { drafts, joints, cuts = [], plates, fittings, problems, ...top } = plan;
+  const { drafts: whole, joints, cuts = [], plates, fittings, problems, ...top } = plan;
+  const drafts = whole.map((draft) => cutAtEnds(draft, base.topEnds));
   const battens = planBattens(form, plan, base);
   const slides = planSlides(form, plan, base);
   const notched = base.through
@@ -137,6 +141,17 @@ function compose(decisions: PieceDecisions): Piece {
     racking: base.racking,
     leaned: base.leaned,
     problems: [...base.problems, ...problems, ...battens.problems, ...slides.problems, ...tooThick(form, size)],
+  };
+}
+
+/** A part of the top whose ends are cut as the base asks: at 45°, as it is. */
+function cutAtEnds(draft: Draft, planes: BasePlan['topEnds']): Draft {
+  if (!planes) return draft;
+  const own = planes.map((plane) => planeInPart(draft.frame, plane));
+  return {
+    ...draft,
+    body: bodyOf(draft).map((solid) => clipAll(solid, own)),
+    ends: { start: { mitre: 0, bevel: 45 }, end: { mitre: 0, bevel: 45 } },
   };
 }
 

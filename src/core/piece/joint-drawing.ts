@@ -49,6 +49,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   slat: 'slat',
   slab: 'slab',
   leaf: 'leaf',
+  side: 'side',
   slide: 'slide',
   fill: 'channel',
   breadboard: 'end',

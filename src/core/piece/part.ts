@@ -10,6 +10,7 @@ export type PartKind =
   | 'slat'
   | 'slab'
   | 'leaf'
+  | 'side'
   | 'slide'
   /** What fills a channel between slabs. */
   | 'fill'

@@ -2,6 +2,7 @@ import type { Bench, Form, HoldKind, Joints } from '../decision/job-document';
 import type { Cut, Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
 import type { Problem } from '../measure/problem';
+import type { Plane } from '../solid/convex';
 import type { Flat, Outline } from '../solid/outline';
 import type { Draft, Fastener, Fitting, Part, Unreached } from './part';
 
@@ -144,6 +145,8 @@ export interface BasePlan {
   rests: readonly Rest[];
   /** Floor to what the top lies on, mm. */
   underside: number;
+  /** Planes in which the ends of the top are cut, looking out of it, where the base asks for it. */
+  topEnds?: readonly Plane[];
   /** Parts that run up through the top, and the room their notches leave across the grain at both sides, mm. */
   through?: { room: number; legs: readonly string[] } | null;
   /** Half of what is free across under the top, between rails along it; null where there are none. mm */

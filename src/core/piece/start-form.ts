@@ -104,6 +104,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
           proud: 4,
           arch: 0,
         },
+        buttresses: null,
         braces: null,
       };
     case 'x-frame':
@@ -124,6 +125,13 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         lean: 8,
         reach: to5(within(Math.min(top.length, width) * 0.36, 150, 900)),
         arm: { height: 55, thickness: 36 },
+      };
+    case 'box':
+      return {
+        kind,
+        height: Math.min(height, 450),
+        key: 'spline',
+        rail: top.length > 700 ? { height: 70, thickness: 24, at: 200 } : null,
       };
     case 'steel':
       return {
@@ -147,6 +155,12 @@ export function startBaseChanges(kind: BaseKind, form: Form): Change[] {
   const framed = ['trestle', 'x-frame', 'steel'].includes(kind);
   const was = ['trestle', 'x-frame', 'steel'].includes(base.kind);
   const ends = framed ? Math.round(top.length / 60) * 10 : top.length > 1300 ? 60 : 30;
+  if (kind === 'box') {
+    return [
+      { path: 'form.base', value: startBase(kind, top, base.height) },
+      { path: 'form.top', value: { ...startTop('glued-panel', top), endOverhang: 0, sideOverhang: 0 } },
+    ];
+  }
   return [
     { path: 'form.base', value: startBase(kind, top, base.height) },
     ...holdChanges(kind, form),
@@ -194,5 +208,9 @@ export const BASES: Readonly<Record<BaseKind, { name: string; reason: string }>>
   },
   'x-frame': { name: 'Crossed legs', reason: 'Two X frames and a stretcher: stiff across, room for feet at the ends.' },
   steel: { name: 'Bought-in steel', reason: 'Legs or frames of steel tube, bolted under the top through slots.' },
+  box: {
+    name: 'Sides mitred to the top',
+    reason: 'A bench or a stool folded out of one board, its grain running round the corners.',
+  },
   splayed: { name: 'Splayed legs', reason: 'Three or more legs leaning out from arms that meet: three always stand.' },
 };

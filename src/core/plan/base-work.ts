@@ -101,6 +101,25 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
         },
       };
     }
+    case 'box':
+      return {
+        joints: `Cut the mitres at ${degrees(45)}, then ${base.key === 'spline' ? 'groove them for the splines' : 'mark them for the dowels'}${base.rail ? '; mortise the sides for the rail' : ''}`,
+        marking:
+          'Mark which side follows which end of the top before the panel is cut: its grain runs round. A tilted blade traps what falls beside it.',
+        shaping: null,
+        first: {
+          name: base.rail ? 'Glue the rail and both mitres' : 'Glue both mitres',
+          caution: 'Size the end grain first. Blocks at 45° or bands all round; measure both diagonals.',
+          parts: [...ids('top', 'side', 'stretcher')],
+        },
+        second: {
+          name:
+            base.key === 'spline'
+              ? 'Level the splines and the corners'
+              : 'Bore and glue the cross dowels, pare them flush',
+          caution: 'From the outer face in: what breaks out must not be seen.',
+        },
+      };
     case 'steel':
       throw new Error('a base of steel has no joints');
     case 'splayed':

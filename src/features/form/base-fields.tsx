@@ -3,7 +3,7 @@
 import { BASES, type BaseKind, startBaseChanges } from '@/core';
 import { Select } from '@/ui/fields';
 import { useJobState } from '../job/job-context';
-import { SplayedFields, SteelFields, XFrameFields } from './frame-fields';
+import { BoxFields, SplayedFields, SteelFields, XFrameFields } from './frame-fields';
 import { Group } from './group';
 import { LegApronFields } from './leg-apron-fields';
 import { LengthRows } from './length-rows';
@@ -45,5 +45,7 @@ function Fields({ kind }: { kind: BaseKind }) {
       return <SplayedFields />;
     case 'steel':
       return <SteelFields />;
+    case 'box':
+      return <BoxFields />;
   }
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { MITRE_KEYS } from '@/core';
 import { Choice, NumberField } from '@/ui/fields';
 import { useChange, useJobState } from '../job/job-context';
 import { LengthRows } from './length-rows';
@@ -53,6 +54,47 @@ export function SplayedFields() {
           { label: 'Leg, thick', path: 'form.base.leg.thickness', least: 20, most: 150 },
           { label: 'Arm, high', path: 'form.base.arm.height', least: 30, most: 200 },
           { label: 'Arm, thick', path: 'form.base.arm.thickness', least: 20, most: 120 },
+        ]}
+      />
+    </>
+  );
+}
+
+/** Two sides mitred to the top. */
+export function BoxFields() {
+  const base = useJobState((state) => state.document.form.base);
+  const change = useChange();
+  if (base.kind !== 'box') return null;
+  return (
+    <>
+      <Choice
+        label="Mitres kept by"
+        value={base.key}
+        options={Object.entries(MITRE_KEYS).map(([value, { name, reason }]) => ({
+          value: value as keyof typeof MITRE_KEYS,
+          label: name,
+          reason,
+        }))}
+        onCommit={change('form.base.key')}
+      />
+      <Choice
+        label="Rail between the sides"
+        value={base.rail ? 'one' : 'none'}
+        options={[
+          { value: 'none', label: 'None' },
+          { value: 'one', label: 'One', reason: 'Tenoned into both sides: it stiffens them.' },
+        ]}
+        onCommit={(kind) =>
+          change('form.base.rail')(
+            kind === 'none' ? null : { height: 70, thickness: 24, at: Math.round(base.height * 0.45) },
+          )
+        }
+      />
+      <LengthRows
+        rows={[
+          { label: 'Rail, high', path: 'form.base.rail.height', least: 30, most: 300 },
+          { label: 'Rail, thick', path: 'form.base.rail.thickness', least: 12, most: 80 },
+          { label: 'Rail, floor to its middle', path: 'form.base.rail.at', least: 30, most: 1200 },
         ]}
       />
     </>

@@ -123,6 +123,34 @@ export function TrestleFields() {
           },
         ]}
       />
+      <Choice
+        label="Buttresses along the table"
+        value={base.buttresses ? 'both' : 'none'}
+        options={[
+          { value: 'none', label: 'None' },
+          {
+            value: 'both',
+            label: 'At 45°',
+            reason: 'From each post down to the stretcher: the table stands against a push from its end.',
+          },
+        ]}
+        onCommit={(kind) =>
+          change('form.base.buttresses')(kind === 'none' ? null : { width: 45, thickness: 30, reach: 160 })
+        }
+      />
+      <LengthRows
+        rows={[
+          { label: 'Buttress, wide', path: 'form.base.buttresses.width', least: 25, most: 150 },
+          { label: 'Buttress, thick', path: 'form.base.buttresses.thickness', least: 12, most: 100 },
+          {
+            label: 'Buttress, from the corner',
+            path: 'form.base.buttresses.reach',
+            least: 60,
+            most: 500,
+            hint: 'Corner of post and stretcher to its middle, on both.',
+          },
+        ]}
+      />
       {base.stretcher.joint === 'wedged' ? (
         <LengthRows
           rows={[{ label: 'Tenon, proud of the post', path: 'form.base.stretcher.proud', least: 0, most: 100 }]}
