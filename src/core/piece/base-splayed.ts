@@ -9,7 +9,7 @@ import type { Flat } from '../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../solid/vector';
 import { blockOf, type Draft, footOf } from './part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
-import { settleSection } from './settle-locks';
+import { measured, settleSection } from './settle-locks';
 
 const UP: Vec = [0, 0, 1];
 /** From the middle, where the arms meet, to the one screw that holds the top there, mm. */
@@ -30,11 +30,15 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
     arm: settleSection(bench, each('arm'), drawn.arm, 'height'),
   };
   const { leg, arm } = form;
-  const underside = form.height - top.thickness;
   const lean = (form.lean * Math.PI) / 180;
   const [slope, level] = [Math.tan(lean), leg.width / Math.cos(lean)];
+  // Legs that are cut, at their lean, make the table as high as they are; arms that are cut set them as far out.
+  const cutLeg = measured(bench, each('leg'), 'length');
+  const underside = cutLeg === undefined ? form.height - top.thickness : (cutLeg - leg.width * slope) * Math.cos(lean);
   /** Of the leg's outer and inner faces from the middle at a height. */
-  const outer = (z: number) => form.reach + (underside - z) * slope;
+  const cutArm = measured(bench, each('arm'), 'length');
+  const reachOut = cutArm === undefined ? form.reach : cutArm - arm.height * slope;
+  const outer = (z: number) => reachOut + (underside - z) * slope;
   const inner = (z: number) => outer(z) - level;
   const tongue = Math.max(6, Math.round((leg.thickness * 2) / 3) / 2);
   const low = underside - arm.height;
@@ -156,7 +160,7 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
     knees: { height: low, parts: spokes.map(({ beam }) => beam.id), words: 'the arms' },
     span: {
       along: 2 * form.reach * Math.sin(half),
-      beyond: Math.max(0, top.length / 2 - form.reach),
+      beyond: Math.max(0, top.length / 2 - reachOut),
       across: null,
     },
     bending: [

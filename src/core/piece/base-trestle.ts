@@ -11,7 +11,7 @@ import { archedOutline, hollowedOutline } from '../solid/profile';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, TopSize } from './piece';
-import { drawnSize, settleSection } from './settle-locks';
+import { drawnSize, measured, settleSection } from './settle-locks';
 import { buttressBraces, footPads, trestleBraces } from './trestle-braces';
 import { cutsForHold, mortiseOnly, tuskFor } from './trestle-stretcher';
 import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
@@ -31,14 +31,30 @@ export function trestleBase(
   };
   const { foot, post, bearer, stretcher, pads } = form;
   const drawn = drawnSize(whole.top);
-  const underside = form.height - top.thickness;
-  const thickest = Math.max(foot.thickness, post.thickness, bearer.thickness);
-  const middle = middleOfFrame(drawn.length, whole.top.endOverhang, thickest);
-  const across = Math.max(post.width, drawn.width - 2 * whole.top.sideOverhang);
-  const bearerLong = Math.max(post.width, across - 2 * bearer.shorter);
   const footTop = pads + foot.height;
-  const postLong = Math.max(20, underside - bearer.height - footTop);
   const into = { foot: tenonsInto(form, foot.height - foot.hollow), bearer: tenonsInto(form, bearer.height) };
+  const out = {
+    wedged: post.thickness + stretcher.proud,
+    tusk: post.thickness + TUSK_BEYOND,
+    bolted: Math.min(BOLTED_STUB, post.thickness / 3),
+  }[stretcher.joint];
+  const cutTo = (ids: readonly string[]) => measured(bench, ids, 'length');
+  // Posts that are cut make the table as high as they are, a stretcher that is cut sets the trestles as far apart.
+  const cutPost = cutTo(onBothSides('post'));
+  const underside =
+    cutPost === undefined
+      ? form.height - top.thickness
+      : footTop + cutPost - into.foot.length - into.bearer.length + bearer.height;
+  const thickest = Math.max(foot.thickness, post.thickness, bearer.thickness);
+  const cutStretcher = cutTo(['stretcher']);
+  const middle =
+    cutStretcher === undefined
+      ? middleOfFrame(drawn.length, whole.top.endOverhang, thickest)
+      : Math.max(thickest, (cutStretcher - 2 * out + post.thickness) / 2);
+  const wide = Math.max(post.width, drawn.width - 2 * whole.top.sideOverhang);
+  const across = cutTo(onBothSides('foot')) ?? wide;
+  const bearerLong = cutTo(onBothSides('bearer')) ?? Math.max(post.width, wide - 2 * bearer.shorter);
+  const postLong = Math.max(20, underside - bearer.height - footTop);
 
   // A hollowed foot stands on its ends: a fifth of it at each; common practice.
   const standing = across / 5;
@@ -79,11 +95,6 @@ export function trestleBase(
   });
 
   const tenon = stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: post.width });
-  const out = {
-    wedged: post.thickness + stretcher.proud,
-    tusk: post.thickness + TUSK_BEYOND,
-    bolted: Math.min(BOLTED_STUB, post.thickness / 3),
-  }[stretcher.joint];
   const between = 2 * middle - post.thickness;
   const rail: Draft = {
     id: 'stretcher',

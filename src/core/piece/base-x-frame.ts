@@ -10,7 +10,7 @@ import { inPart, leaningFrame, planeInPart, solidInPart, solidInPiece, squareFra
 import type { Vec } from '../solid/vector';
 import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from './part';
 import type { BasePlan, PieceDecisions, TopSize } from './piece';
-import { drawnSize, settleSection } from './settle-locks';
+import { drawnSize, measured, settleSection } from './settle-locks';
 import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
 
 /**
@@ -62,8 +62,15 @@ export function xFrameBase(
   const underside = form.height - top.thickness;
   const head = underside - bearer.height;
   const thickest = Math.max(leg.thickness, bearer.thickness);
-  const middle = middleOfFrame(drawn.length, whole.top.endOverhang, thickest);
-  const bearerLong = Math.max(spread.head, drawn.width - 2 * whole.top.sideOverhang);
+  const into = Math.max(5, leg.thickness - 10);
+  // A stretcher that is cut sets the frames as far apart.
+  const cutStretcher = measured(bench, ['stretcher'], 'length');
+  const middle =
+    cutStretcher === undefined
+      ? middleOfFrame(drawn.length, whole.top.endOverhang, thickest)
+      : Math.max(thickest, (cutStretcher - 2 * into + leg.thickness) / 2);
+  const bearerLong =
+    measured(bench, onBothSides('bearer'), 'length') ?? Math.max(spread.head, drawn.width - 2 * whole.top.sideOverhang);
   const solved = solveX({ height: head, width: leg.width, floor: spread.floor, head: spread.head });
   // What cannot be stands upright in the drawing, and says so.
   const x = solved ?? {
@@ -79,7 +86,6 @@ export function xFrameBase(
     length: Math.max(5, Math.floor(Math.min((bearer.height * 2) / 3, bearer.height - 10))),
   };
   const rail = stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: leg.width });
-  const into = Math.max(5, leg.thickness - 10);
   const between = 2 * middle - leg.thickness;
 
   const bar: Draft = {
