@@ -78,7 +78,7 @@ export function TopFields() {
 /** Legs that lean from arms stand where their reach puts them; the others follow from the top's overhang. */
 function OverhangRows() {
   const base = useJobState((state) => state.document.form.base.kind);
-  if (base === 'splayed') return null;
+  if (base === 'splayed' || base === 'box') return null;
   return (
     <LengthRows
       rows={[

@@ -111,18 +111,20 @@ export function JointsStep() {
         />
       ) : null}
       {corner ? <CornerChoices /> : null}
-      <LengthField
-        label="Screws into the top"
-        mm={hold.screwLength}
-        least={5}
-        most={200}
-        onCommit={change('form.hold.screwLength')}
-      />
+      {piece.fasteners.length > 0 ? (
+        <LengthField
+          label="Screws into the top"
+          mm={hold.screwLength}
+          least={5}
+          most={200}
+          onCommit={change('form.hold.screwLength')}
+        />
+      ) : null}
       {corner ? <CornerFigures /> : null}
       {sizes.map((figure) => (
         <FigureLine key={figure.id} label={figure.label} figure={figure} />
       ))}
-      <FigureLine label="Wood over the screws" figure={figures.screw} />
+      {figures.screw ? <FigureLine label="Wood over the screws" figure={figures.screw} /> : null}
       {family ? <JointCard family={family} /> : null}
     </StepFrame>
   );

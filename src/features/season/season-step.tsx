@@ -177,37 +177,39 @@ export function SeasonStep() {
           { value: 'neither', label: 'Neither', reason: 'Bare wood follows the air fastest.' },
         ]}
       />
-      <Group title="How the top is held">
-        <Select
-          label="Fasteners"
-          value={document.form.hold.kind}
-          onCommit={change('form.hold.kind')}
-          options={Object.entries(HOLDS).map(([value, hold]) => ({
-            value: value as keyof typeof HOLDS,
-            label: hold.name,
-          }))}
-          hint={HOLDS[document.form.hold.kind].reason}
-          wide
-        />
-        <LengthField
-          label={HOLDS[document.form.hold.kind].slots ? 'Travel outward' : 'Travel, each way'}
-          mm={document.form.hold.travel}
-          least={0}
-          most={40}
-          onCommit={change('form.hold.travel')}
-          hint={HOLDS[document.form.hold.kind].how}
-        />
-        {HOLDS[document.form.hold.kind].slots ? (
+      {piece.fasteners.length > 0 ? (
+        <Group title="How the top is held">
+          <Select
+            label="Fasteners"
+            value={document.form.hold.kind}
+            onCommit={change('form.hold.kind')}
+            options={Object.entries(HOLDS).map(([value, hold]) => ({
+              value: value as keyof typeof HOLDS,
+              label: hold.name,
+            }))}
+            hint={HOLDS[document.form.hold.kind].reason}
+            wide
+          />
           <LengthField
-            label="Travel inward"
-            mm={document.form.hold.inward ?? document.form.hold.travel}
+            label={HOLDS[document.form.hold.kind].slots ? 'Travel outward' : 'Travel, each way'}
+            mm={document.form.hold.travel}
             least={0}
             most={40}
-            onCommit={change('form.hold.inward')}
-            hint="What is made in the dry season goes outward only; set it so, and the slot need not be twice as long."
+            onCommit={change('form.hold.travel')}
+            hint={HOLDS[document.form.hold.kind].how}
           />
-        ) : null}
-      </Group>
+          {HOLDS[document.form.hold.kind].slots ? (
+            <LengthField
+              label="Travel inward"
+              mm={document.form.hold.inward ?? document.form.hold.travel}
+              least={0}
+              most={40}
+              onCommit={change('form.hold.inward')}
+              hint="What is made in the dry season goes outward only; set it so, and the slot need not be twice as long."
+            />
+          ) : null}
+        </Group>
+      ) : null}
       {figures['gap-wettest'] ? (
         <FigureLine label="Gap between slats, wettest" figure={figures['gap-wettest']} />
       ) : null}
@@ -216,10 +218,12 @@ export function SeasonStep() {
       ) : null}
       {figures['peg-slot'] ? <FigureLine label="Slot for the outer pegs" figure={figures['peg-slot']} /> : null}
       <FigureLine label="Between driest and wettest" figure={figures['top-swing']} />
-      <FigureLine
-        label="Travel needed each way"
-        figure={checks.find((check) => check.id === 'season.top-travel')?.figure}
-      />
+      {piece.fasteners.length > 0 ? (
+        <FigureLine
+          label="Travel needed each way"
+          figure={checks.find((check) => check.id === 'season.top-travel')?.figure}
+        />
+      ) : null}
       <FigureLine label={`Driest, ${sayDayShort(season.driest.day)}`} figure={figures['moisture-driest']} />
       <FigureLine label={`Wettest, ${sayDayShort(season.wettest.day)}`} figure={figures['moisture-wettest']} />
       <MeasuredWidths />
