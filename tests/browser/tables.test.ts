@@ -1,3 +1,4 @@
+import DxfParser from 'dxf-parser';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
@@ -45,6 +46,12 @@ async function wayOut(page: Page, sentence: RegExp) {
   }
   expect((await stops(page)).filter((text) => sentence.test(text))).toEqual([]);
 }
+
+/** The places offered for the home, by what they are called. */
+const homes = async (page: Page) => {
+  const list = await page.waitForSelector('::-p-aria([name="Home air"][role="combobox"])');
+  return list!.evaluate((e) => [...(e as HTMLSelectElement).options].map(({ value, text }) => ({ value, name: text })));
+};
 
 describe('tables composed from an empty job', () => {
   it('a breadboarded trestle table: a thin top stops the work, its way out leads out, its story stick prints at full size', async () => {
@@ -192,6 +199,80 @@ describe('tables composed from an empty job', () => {
     await goTo(page, 'bench');
     await reads(page, 'main', /0\s*of 1 parts cut/);
     expect(await page.$$('tr[data-row^="steel"]')).toHaveLength(0);
+    expect(page.faults).toEqual([]);
+  });
+
+  it('leaves on slides: runners drawn too far and screws that no driver comes to stop it; both panels are laid out', async () => {
+    const { page, id } = await start('Leaves for a test');
+    await choose(page, 'Kind of top', 'extending');
+    await saved(page);
+    await fill(page, 'Leaves', '3');
+    await fill(page, 'Each leaf, along the table', '850');
+    await saved(page);
+    await reads(page, '[data-level="stop"]', /stay in its guide/);
+    await wayOut(page, /stay in its guide/);
+    await fill(page, 'Leaves', '1');
+    await fill(page, 'Each leaf, along the table', '400');
+    await saved(page);
+    expect((await stops(page)).filter((text) => /guide|runner/.test(text))).toEqual([]);
+    // Drawn out it is longer by its leaf.
+    const { data } = await call<{ document: { form: { top: { length: number } } } }>('GET', `/api/jobs/${id}`);
+    const written = (mm: number) => new RegExp(`${mm}`.replace(/(\d)(\d{3})$/, '$1\\s?$2'));
+    await reads(page, '[data-dimension="across"]', written(data.document.form.top.length + 400));
+    await goTo(page, 'joints');
+    await wayOut(page, /cannot be reached/);
+    await reads(page, 'main', /bolt|insert/i);
+    await goTo(page, 'layout');
+    await reads(page, 'main', /at most from the best possible/);
+    await saved(page);
+    const svg = await (await fetch(`${base}/api/jobs/${id}/files/layout.svg`)).text();
+    expect(svg).toMatch(/data-part="half-left"/);
+    expect(svg).toMatch(/data-part="leaf-1"/);
+    expect(page.faults).toEqual([]);
+  });
+
+  it('two slabs with glass: fitted tight it stops the work in a damp house, and the glazier’s template goes out in true size', async () => {
+    const { page, id } = await start('Glass for a test');
+    await choose(page, 'Kind of top', 'channel');
+    await choose(page, 'Kind of base', 'trestle');
+    await saved(page);
+    await fill(page, 'Room all round', '0.5');
+    await fill(page, 'Lies on each slab', '30');
+    await saved(page);
+    await goTo(page, 'season');
+    await choose(page, 'Home air', (await homes(page)).find(({ name }) => /river room/i.test(name))!.value);
+    await saved(page);
+    await wayOut(page, /press on the glass/);
+    await goTo(page, 'joints');
+    await (await radio(page, 'Full size')).click();
+    await reads(page, 'nav[aria-label="Drawings at full size"]', /Templates[\s\S]*glass/i);
+    const dxf = await (await fetch(`${base}/api/jobs/${id}/files/full-size.dxf?drawing=template-glass-width`)).text();
+    const entities = new DxfParser().parseSync(dxf)!.entities as {
+      layer: string;
+      vertices?: { x: number; y: number }[];
+    }[];
+    const outline = entities.find(({ layer, vertices }) => layer === 'OUTLINE' && vertices)!;
+    const xs = outline.vertices!.map(({ x }) => x);
+    const { data } = await call<{ document: { form: { top: { length: number } } } }>('GET', `/api/jobs/${id}`);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(data.document.form.top.length, 1);
+    expect(page.faults).toEqual([]);
+  });
+
+  it('a stool folded of one board: nothing is asked of screws, and a rounded edge is kept off its mitres', async () => {
+    const { page } = await start('Stool for a test');
+    await choose(page, 'Kind of base', 'box');
+    await fill(page, 'Length', '420');
+    await fill(page, 'Width', '320');
+    await saved(page);
+    await choose(page, 'Edges', 'rounded');
+    await saved(page);
+    await reads(page, '[data-level="stop"]', /would run into the mitres/);
+    await choose(page, 'Edges', 'square');
+    await saved(page);
+    expect((await stops(page)).filter((text) => /mitre/.test(text))).toEqual([]);
+    await goTo(page, 'joints');
+    await reads(page, 'main', /Mitre with a spline, 2 times/);
+    expect(await page.$eval('main', (e) => e.textContent)).not.toMatch(/Screws into the top/);
     expect(page.faults).toEqual([]);
   });
 
