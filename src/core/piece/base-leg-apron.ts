@@ -1,23 +1,11 @@
 import type { BaseOf, Joints } from '../decision/job-document';
-import type { Joint } from '../joint/joint';
-import {
-  CORNERS as CORNER_KINDS,
-  type CornerJoint,
-  type InsertedCorner,
-  isInserted,
-  LEAST_BACK_WALL,
-  legCorner,
-} from '../joint/leg-corner';
-import { stubTenonLength, stubTies } from '../joint/stub-tenon';
-import { tenonJoint } from '../joint/tenon';
-import type { Problem } from '../measure/problem';
-import { squareFrame } from '../solid/frame';
-import type { Vec } from '../solid/vector';
+import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, legCorner } from '../joint/leg-corner';
 import { cornerBlocks } from './corner-blocks';
-import { cornerFittings, cornerResists } from './corner-holds';
+import { cornerFittings, cornerResists, leanModulus, shearedOf } from './corner-holds';
+import { crossRails, stubs } from './cross-rails';
+import { hollowFrom, legApronProblems } from './leg-apron-problems';
 import { legStretchers } from './leg-stretchers';
 import { midLegs } from './mid-legs';
-import { type Draft, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { LEG_IDS, settleLegApron } from './settle-locks';
 import { splayedLegs } from './splayed-legs';
@@ -186,7 +174,7 @@ export function legApronBase(
     corner,
     fittings: [...cornerFittings(corner, choice, leg.section), ...blocks.fittings],
     problems: [
-      ...impossible(form, settled, corner, whole, splayed ? joints : null),
+      ...legApronProblems(form, settled, corner, whole, splayed ? joints : null),
       ...low.problems,
       ...blocks.problems,
     ],
@@ -236,216 +224,10 @@ const SHORT = [
   { id: 'apron-right', name: 'Apron, right', side: 1 },
 ] as const;
 
-/** An apron's hollow begins so far from its shoulder: six tenths of its height, so that the joint keeps all of it; common practice. */
-const BEFORE_HOLLOW = 0.6;
-
-const hollowFrom = (long: number, height: number) => Math.min(height * BEFORE_HOLLOW, long / 4);
-
 const NO_STRETCHERS = { drafts: [], joints: [], problems: [] };
-
-const RAIL_SET = 6;
-
-function crossRails(given: {
-  count: number;
-  base: { length: number; width: number };
-  apronInset: number;
-  apron: { height: number; thickness: number };
-  legLength: number;
-  arch: number;
-  /** Of the apron's height. */
-  share: number;
-  mids: readonly Draft[];
-}): Draft[] {
-  const { count, base, apronInset, apron, legLength, arch, share, mids } = given;
-  const stub = stubTenonLength(apron.thickness);
-  const between = base.width - 2 * apronInset - apron.thickness;
-  // Where the aprons are hollowed there is less of them to stand in.
-  const room = apron.height - (arch > 0 ? arch + RAIL_SET : 0);
-  const height = Math.max(20, Math.round(Math.min(room, Math.max(40, apron.height * share))));
-  return Array.from({ length: count }, (_, i) => {
-    const x = -base.length / 2 + (base.length * (i + 1)) / (count + 1);
-    const [leg] = besideLegs(x, mids);
-    const clear = leg ? base.width - 2 * leg.size.thickness : between;
-    return {
-      id: `cross-rail-${i + 1}`,
-      name: `Cross rail ${i + 1}`,
-      kind: 'cross-rail' as const,
-      grade: 'hidden' as const,
-      size: { length: clear + 2 * stub, width: height, thickness: apron.thickness },
-      beyond: { start: stub, end: stub },
-      frame: squareFrame([leg?.frame.at[0] ?? x, 0, legLength - height / 2], {
-        length: 'y',
-        width: 'z',
-        thickness: 'x',
-      }),
-    };
-  });
-}
-
-/** Middle legs that a rail there would stand beside: it stands between them instead. */
-const besideLegs = (x: number, mids: readonly Draft[]): readonly Draft[] =>
-  mids.filter((leg) => Math.abs(leg.frame.at[0] - x) < leg.size.width + 20);
-
-function stubs(aprons: readonly Draft[], mids: readonly Draft[], rails: readonly Draft[]): Joint[] {
-  return rails.flatMap((rail) => {
-    const legs = mids.filter((leg) => Math.abs(leg.frame.at[0] - rail.frame.at[0]) < 1);
-    return (legs.length > 0 ? legs : aprons.filter((apron) => apron.frame.length[0] === 1)).map((into) => {
-      const side = Math.sign(into.frame.at[1]);
-      const size = {
-        length: rail.beyond?.end ?? 0,
-        width: rail.size.width - 2 * RAIL_SET,
-        thickness: Math.round(rail.size.thickness / 3),
-      };
-      const at: Vec = [rail.frame.at[0], into.frame.at[1] - (side * into.size.thickness) / 2, rail.frame.at[2]];
-      return tenonJoint({
-        id: `${into.id}/${rail.id}`,
-        kind: 'stub-tenon',
-        into: forJoint(into),
-        from: forJoint(rail),
-        at,
-        along: [0, side, 0],
-        wide: [0, 0, 1],
-        size,
-        ties: stubTies({
-          apron: into,
-          rail,
-          at: { x: at[0], y: into.frame.at[1], z: at[2] },
-          tenonWidth: size.width,
-        }),
-      });
-    });
-  });
-}
-
-function impossible(
-  form: BaseOf<'leg-apron'>,
-  settled: ReturnType<typeof settleLegApron>,
-  corner: CornerJoint,
-  whole: PieceDecisions['form'],
-  /** How the aprons are wanted to stand in legs that lean. */
-  leaning: Joints | null,
-): Problem[] {
-  const problems: Problem[] = [];
-  if (form.cornerBlocks && corner.kind === 'corner-plate') {
-    problems.push({
-      problem: 'A corner block and a corner plate want the same corner.',
-      where: 'form.base.cornerBlocks',
-      wayOut: 'Leave the blocks away: the plate does their work.',
-    });
-  }
-  const { base, leg, apron } = settled;
-  if (base.length < 2 * leg.section + 50 || base.width < 2 * leg.section + 50) {
-    const across = base.width < 2 * leg.section + 50;
-    problems.push({
-      problem: 'The legs would stand in each other: too little is left between them.',
-      where: across ? 'form.top.sideOverhang' : 'form.top.endOverhang',
-      wayOut: 'Make the top larger, the overhang smaller or the legs thinner.',
-    });
-  }
-  const { arch } = form.apron;
-  const behind = leg.section - form.apron.reveal - apron.thickness;
-  if (form.midLegs > 0 && behind < leg.section / 2) {
-    problems.push({
-      problem: 'Behind the apron too little of a middle leg is left.',
-      where: 'form.base.leg.section',
-      wayOut: `Make the legs at least ${Math.ceil(2 * (form.apron.reveal + apron.thickness))} mm, or the aprons thinner.`,
-    });
-  }
-  if (form.midLegs > 0 && arch > 0) {
-    problems.push({
-      problem: 'Aprons hollowed in their middle leave a middle leg nothing to stand behind.',
-      where: 'form.base.apron.arch',
-      wayOut: 'Leave the hollow away, or the middle legs.',
-    });
-  }
-  const shorter = Math.min(base.length, base.width) - 2 * leg.section;
-  // Beyond a half circle a hollow is none.
-  const most = Math.floor(Math.min(apron.height - 25, (shorter - 2 * hollowFrom(shorter, apron.height)) / 2));
-  if (arch > 0 && arch > most) {
-    problems.push({
-      problem: 'The hollow in the aprons leaves too little of them.',
-      where: 'form.base.apron.arch',
-      wayOut: `Hollow them by at most ${Math.max(0, most)} mm, or make them higher.`,
-    });
-  }
-  const back = form.apron.reveal + apron.thickness;
-  if (back > leg.section - LEAST_BACK_WALL) {
-    problems.push({
-      problem: 'The apron is set so far back, or is so thick, that its tenon misses the leg.',
-      where: 'form.base.apron.reveal',
-      wayOut: 'Make the reveal or the apron smaller, or the leg thicker.',
-    });
-  }
-  if (leaning) problems.push(...againstLeaning(form, leaning));
-  if (form.leg.through && !('cutOuts' in whole.top)) {
-    problems.push({
-      problem: 'Slats, slabs with a channel and leaves are not notched round legs.',
-      where: 'form.base.leg.through',
-      wayOut: 'Let the legs end under the top, or take a panel.',
-    });
-  }
-  if (leg.length <= apron.height + 20) {
-    problems.push({
-      problem: 'The apron reaches the floor.',
-      where: 'form.base.apron.height',
-      wayOut: 'Make the apron lower or the table higher.',
-    });
-  }
-  if (form.leg.taper.kind === 'tapered' && form.leg.taper.foot > leg.section) {
-    problems.push({
-      problem: 'The foot of the leg is thicker than its top.',
-      where: 'form.base.leg.taper.foot',
-      wayOut: 'A taper ends thinner than it starts: make the foot smaller.',
-    });
-  }
-  return problems;
-}
 
 /** A locked length is told along a leg that leans, or between shoulders that are askew: the base does not follow it. */
 const withoutLengths = (bench: PieceDecisions['bench']): PieceDecisions['bench'] => ({
   ...bench,
   locks: Object.fromEntries(Object.entries(bench.locks).map(([id, lock]) => [id, { ...lock, length: null }])),
 });
-
-/** What is not reckoned for legs that lean. */
-function againstLeaning(form: BaseOf<'leg-apron'>, { corner, pegs }: Joints): Problem[] {
-  const upright = 'Let the legs stand upright, or leave it away.';
-  const wrong = (problem: string, where: string): Problem => ({ problem, where, wayOut: upright });
-  return [
-    ...(corner === 'mortise-tenon'
-      ? []
-      : [
-          {
-            problem: 'Legs that lean are reckoned with mortise and tenon only.',
-            where: 'joints.corner',
-            wayOut: 'Take mortise and tenon, or let the legs stand upright.',
-          },
-        ]),
-    ...(pegs === 'none' ? [] : [wrong('Pegs in legs that lean are not reckoned.', 'joints.pegs')]),
-    ...(form.leg.through ? [wrong('Legs that lean are not let through the top.', 'form.base.leg.through')] : []),
-    ...(form.stretchers.kind === 'none'
-      ? []
-      : [wrong('Low stretchers between legs that lean are not reckoned.', 'form.base.stretchers')]),
-    ...(form.midLegs > 0 ? [wrong('Middle legs between legs that lean are not reckoned.', 'form.base.midLegs')] : []),
-    ...(form.cornerBlocks
-      ? [wrong('Corner blocks between legs that lean are not reckoned.', 'form.base.cornerBlocks')]
-      : []),
-    ...(form.apron.arch > 0
-      ? [wrong('Hollowed aprons between legs that lean are not reckoned.', 'form.base.apron.arch')]
-      : []),
-    ...(form.leg.making.kind === 'solid' || form.leg.making.kind === 'staves'
-      ? []
-      : [wrong('The ends of legs that lean are cut through their facing.', 'form.base.leg.making')]),
-  ];
-}
-
-/** What bends a tenon when its leg is pushed outward; dowels of upright legs are not bent. mm³ */
-function leanModulus(corner: CornerJoint, apronHeight: number): number {
-  const resists = cornerResists(corner, apronHeight);
-  return resists.kind === 'bent' ? resists.modulus : Number.POSITIVE_INFINITY;
-}
-
-/** mm² of wood that carries an apron's end in its leg. */
-function shearedOf({ kind, tenon }: InsertedCorner): number {
-  return tenon.count * (kind === 'dowels' ? (Math.PI / 4) * tenon.thickness ** 2 : tenon.thickness * tenon.width);
-}

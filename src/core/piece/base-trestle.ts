@@ -4,7 +4,6 @@ import { BOLTED_STUB, postTenons, stretcherTenon, TUSK_BEYOND } from '../joint/p
 import type { StretcherEnd } from '../joint/stretcher-ends';
 import { tenonJoint } from '../joint/tenon';
 import { tenonModulus } from '../joint/tenon-strength';
-import type { Problem } from '../measure/problem';
 import { fixed, glued } from '../restraint/tie';
 import { squareFrame } from '../solid/frame';
 import { archedOutline, hollowedOutline } from '../solid/profile';
@@ -13,6 +12,7 @@ import { type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, TopSize } from './piece';
 import { drawnSize, measured, settleSection } from './settle-locks';
 import { buttressBraces, footPads, trestleBraces } from './trestle-braces';
+import { trestleProblems } from './trestle-problems';
 import { cutsForHold, mortiseOnly, tuskFor } from './trestle-stretcher';
 import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
 
@@ -245,7 +245,7 @@ export function trestleBase(
       buttresses: form.buttresses,
     }),
     fittings: fittingsOf(form),
-    problems: impossible(form, underside, tenon, bearerLong),
+    problems: trestleProblems(form, underside, tenon, bearerLong),
   };
 }
 
@@ -333,89 +333,4 @@ function fittingsOf(form: BaseOf<'trestle'>): Fitting[] {
     ...(stretcher.joint === 'wedged' ? [{ name: 'Wedges for the stretcher', count: 4, size: [tenon.thickness] }] : []),
     ...(stretcher.joint === 'bolted' ? [{ name: 'Bolts with cross dowels', count: 2, size: [120] }] : []),
   ];
-}
-
-function impossible(
-  form: BaseOf<'trestle'>,
-  underside: number,
-  tenon: { width: number; thickness: number },
-  bearerLong: number,
-): Problem[] {
-  const { foot, post, bearer, stretcher, pads } = form;
-  const problems: Problem[] = [];
-  const braceEnd = form.braces ? form.braces.reach + form.braces.width * 0.71 : 0;
-  if (braceEnd > 0 && post.width / 2 + braceEnd > bearerLong / 2) {
-    problems.push({
-      problem: 'The braces reach out beyond the ends of the bearer.',
-      where: 'form.base.braces.reach',
-      wayOut: `Let them reach at most ${Math.floor(bearerLong / 2 - post.width / 2 - (form.braces?.width ?? 0) * 0.71)} mm.`,
-    });
-  }
-  const clear = { from: pads + foot.height, to: underside - bearer.height };
-  if (clear.to - clear.from < 100) {
-    problems.push({
-      problem: 'Between foot and bearer no post is left.',
-      where: 'form.base.height',
-      wayOut: 'Make the table higher, or the foot or the bearer lower.',
-    });
-  }
-  const [low, high] = [stretcher.at - stretcher.height / 2, stretcher.at + stretcher.height / 2];
-  if (low < clear.from + 10 || high > clear.to - 10) {
-    problems.push({
-      problem: 'The stretcher runs into the foot or the bearer.',
-      where: 'form.base.stretcher.at',
-      wayOut: `Put its middle between ${Math.ceil(clear.from + stretcher.height / 2 + 10)} and ${Math.floor(clear.to - stretcher.height / 2 - 10)} mm above the floor.`,
-    });
-  }
-  const { buttresses } = form;
-  if (buttresses && stretcher.arch > 0) {
-    problems.push({
-      problem: 'Buttresses stand on a straight stretcher, and this one is arched.',
-      where: 'form.base.buttresses',
-      wayOut: 'Leave the arch away, or the buttresses.',
-    });
-  }
-  const buttressEnd = buttresses ? high + buttresses.reach + buttresses.width * 0.71 : 0;
-  if (buttresses && buttressEnd > clear.to) {
-    problems.push({
-      problem: 'The buttresses reach up into the bearers’ height.',
-      where: 'form.base.buttresses.reach',
-      wayOut: `Let them reach at most ${Math.max(60, Math.floor(clear.to - high - buttresses.width * 0.71))} mm.`,
-    });
-  }
-  const left = foot.height - foot.hollow;
-  if (foot.hollow > 0 && left < foot.height / 2) {
-    problems.push({
-      problem: 'The hollow under the feet leaves less than half of them under the posts.',
-      where: 'form.base.foot.hollow',
-      wayOut: `Hollow them by at most ${Math.floor(foot.height / 2)} mm.`,
-    });
-  }
-  if (stretcher.arch > 0 && high + stretcher.arch > clear.to - 10) {
-    problems.push({
-      problem: 'The arched stretcher rises into the bearers’ height.',
-      where: 'form.base.stretcher.arch',
-      wayOut: `Let it rise by at most ${Math.max(0, Math.floor(clear.to - 10 - high))} mm.`,
-    });
-  }
-  if (tenon.width < 15) {
-    problems.push({
-      problem: 'The stretcher is too low for a tenon with shoulders.',
-      where: 'form.base.stretcher.height',
-      wayOut: 'Make it at least 30 mm high.',
-    });
-  }
-  for (const [name, thickness, path] of [
-    ['foot', foot.thickness, 'form.base.foot.thickness'],
-    ['bearer', bearer.thickness, 'form.base.bearer.thickness'],
-  ] as const) {
-    if (thickness < post.thickness) {
-      problems.push({
-        problem: `The ${name} is thinner than the post that stands in it.`,
-        where: path,
-        wayOut: `Make the ${name} at least as thick as the post.`,
-      });
-    }
-  }
-  return problems;
 }

@@ -1,6 +1,6 @@
 import type { Joints } from '../decision/job-document';
 import { drawnReach } from '../joint/hold-strength';
-import { type CornerJoint, isInserted } from '../joint/leg-corner';
+import { type CornerJoint, type InsertedCorner, isInserted } from '../joint/leg-corner';
 import { legPeg, pegHeights } from '../joint/pegs';
 import { tenonModulus } from '../joint/tenon-strength';
 import type { Fitting } from './part';
@@ -74,4 +74,15 @@ export function cornerFittings(corner: CornerJoint, choice: Joints, section: num
     );
   }
   return own;
+}
+
+/** What bends a tenon when its leg is pushed outward; dowels of upright legs are not bent. mm³ */
+export function leanModulus(corner: CornerJoint, apronHeight: number): number {
+  const resists = cornerResists(corner, apronHeight);
+  return resists.kind === 'bent' ? resists.modulus : Number.POSITIVE_INFINITY;
+}
+
+/** mm² of wood that carries an apron's end in its leg. */
+export function shearedOf({ kind, tenon }: InsertedCorner): number {
+  return tenon.count * (kind === 'dowels' ? (Math.PI / 4) * tenon.thickness ** 2 : tenon.thickness * tenon.width);
 }
