@@ -157,6 +157,7 @@ export {
 export { drawnSize } from './piece/settle-locks';
 export { freeHeightFigure, layStrips, shapeOfTop } from './piece/shape-of-top';
 export { BASES, startBase, startBaseChanges, startTop, TOPS } from './piece/start-form';
+export { FRAMED_PANELS } from './piece/top-framed';
 export { partVolume, partWeight } from './piece/weight';
 export type { Operation } from './plan/operation';
 export { FINISH_NAMES, planOperations } from './plan/operations';

@@ -5,6 +5,7 @@ import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
 import { cutOuts } from './cut-outs';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
+import { framedPanel } from './framed';
 import { fastenersInReach, seatsInRails } from './hold-seats';
 import { cornerTenons, cutAlike } from './joints';
 import { leanedOn } from './leaning';
@@ -54,6 +55,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   mitresByTheSaw,
   legsByTheShop,
   gapsOfSlats,
+  framedPanel,
   glassInChannel,
   runnersHeld,
   slidesOnTheirWay,

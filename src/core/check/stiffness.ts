@@ -131,10 +131,11 @@ const thickerFor = (thickness: number, sag: number, limit: number) =>
   Math.ceil(thickness * Math.cbrt(sag / limit) + 0.5);
 
 /** Wood of the top across its width: slats have gaps between them, slabs a channel. mm */
-const woodAcross = ({ top, parts }: CheckContext['piece']) =>
-  top.leads === undefined
-    ? top.size.width
-    : parts
+const sideBySide = ({ parts }: CheckContext['piece']) => parts.some(({ kind }) => kind === 'slat' || kind === 'slab');
+const woodAcross = (piece: CheckContext['piece']) =>
+  !sideBySide(piece)
+    ? piece.top.size.width
+    : piece.parts
         .filter((part) => part.kind === 'slat' || part.kind === 'slab')
         .reduce((sum, part) => sum + part.size.width, 0);
 
@@ -142,7 +143,7 @@ function topBetween({ document, piece, species }: CheckContext, load: number): S
   const modulus = species.modulusOfElasticity;
   const { along } = piece.span;
   // Parts side by side help each other nothing across.
-  const across = piece.top.leads === undefined ? piece.span.across : null;
+  const across = sideBySide(piece) ? null : piece.span.across;
   const { length, thickness } = piece.top.size;
   const perStrip = (load / (length * woodAcross(piece))) * 1000;
   const strip = (ratio: number) => ({ breadth: 1000, depth: thickness, modulus: modulus * ratio });
@@ -193,7 +194,7 @@ function topBeyond({ document, piece, species }: CheckContext): Sag {
   const { edge } = document.form.loads;
   const { width, thickness } = piece.top.size;
   const reach = piece.span.beyond;
-  const { leads } = piece.top;
+  const leads = sideBySide(piece) ? piece.top.leads : undefined;
   const leading = leadingPart(piece);
   // A slat or a slab has nobody beside it to help.
   const breadth = leads === undefined ? Math.min(width, 600) : (leading?.size.width ?? width);

@@ -107,6 +107,18 @@ export const TopSchema = v.variant('kind', [
       v.object({ kind: v.literal('resin'), pour: length(3, 100) }),
     ]),
   }),
+  /** A frame mitred at its corners round a panel. */
+  v.object({
+    kind: v.literal('framed'),
+    ...topEntries,
+    border: length(30, 300),
+    panel: v.picklist(['floating', 'sheet', 'glued']),
+    panelThickness: length(6, 100),
+    /** Beyond the panel's field, into the grooves. */
+    tongue: length(5, 60),
+    /** Free at each side across the grain on the day it is made; not used where the panel is glued. */
+    room: length(0, 25),
+  }),
   /** Two halves drawn apart on slides, and leaves laid between them; its length is that of the closed table. */
   v.object({
     kind: v.literal('extending'),

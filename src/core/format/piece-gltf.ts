@@ -36,6 +36,7 @@ export async function writePieceGltf(
         part.kind === 'top' ||
           part.kind === 'slat' ||
           part.kind === 'slab' ||
+          part.kind === 'border' ||
           part.kind === 'leaf' ||
           part.kind === 'breadboard'
           ? top

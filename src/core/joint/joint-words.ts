@@ -244,6 +244,28 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`A bit that wanders comes out of a thin board’s face: a guide, and a stop on the bit.`,
   },
+  'frame-mitre': {
+    name: 'Mitred frame with a spline',
+    rule: say`A spline a quarter of the thickness thick, its grain across the mitre, hidden at both ends.`,
+    mark: say`All borders from their show faces; opposite ones cut to one length against a stop.`,
+    order: [
+      say`Cut the mitres with one setting and true them on a board for it; try the whole frame dry round the panel.`,
+      say`Slot both sides of every mitre from the show face.`,
+      say`Size the end grain, glue two corners, put the panel in, and glue the others with bands all round.`,
+    ],
+    caution: say`A mitre cut by hand at the saw wants the border clamped to its fence.`,
+  },
+  'panel-groove': {
+    name: 'Panel in a groove',
+    rule: say`A tongue a third of the panel thick; the groove as deep as the tongue is long, the panel free in it across its grain.`,
+    mark: say`Both grooves and tongues from the show face, so that the panel lies flush.`,
+    order: [
+      say`Groove the borders before their mitres are cut.`,
+      say`Tongue the panel, and finish it before it goes in: bare wood shows when it shrinks.`,
+      say`A dab of glue, or a pin, in the middle of each end; nothing at the sides.`,
+    ],
+    caution: say`Glue that runs into a groove at a mitre holds the panel at its corner, and it splits there.`,
+  },
   'leaf-pins': {
     name: 'Pins between leaves',
     rule: say`A third of the thickness thick, at most ${mm(350)} apart; glued into one edge, loose in the other.`,

@@ -84,6 +84,8 @@ export type JointKind =
   | 'notch'
   | 'screwed'
   | 'set-in'
+  | 'frame-mitre'
+  | 'panel-groove'
   | 'mitre-spline'
   | 'mitre-dowels'
   | 'leaf-pins'

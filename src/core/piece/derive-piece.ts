@@ -22,6 +22,7 @@ import { planSlides } from './slides';
 import { breadboardSize, breadboardTop } from './top-breadboard';
 import { channelSize, channelTop } from './top-channel';
 import { extendingSize, extendingTop } from './top-extending';
+import { framedSize, framedTop } from './top-framed';
 import { gluedPanelSize, gluedPanelTop } from './top-glued-panel';
 import { slattedSize, slattedTop } from './top-slatted';
 
@@ -37,6 +38,8 @@ function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
       return channelSize(top, bench);
     case 'extending':
       return extendingSize(top, bench);
+    case 'framed':
+      return framedSize(top, bench);
   }
 }
 
@@ -53,6 +56,8 @@ function planTop(top: Form['top'], { bench }: PieceDecisions, size: TopSize, und
       return channelTop(top, size, underside);
     case 'extending':
       return extendingTop(top, size, underside);
+    case 'framed':
+      return framedTop(top, size, underside);
   }
 }
 

@@ -306,7 +306,8 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
   const leading = tops.find((d) => d.part.id === piece.top.leading);
   if (all.length === 0 || !leading) return [];
   const of = (axis: 0 | 1 | 2, pick: (...n: number[]) => number) => pick(...all.map((p) => p[axis]));
-  const slatted = piece.top.gap !== undefined;
+  // Of parts side by side the whole is measured, as it is drawn.
+  const slatted = piece.top.leads !== undefined;
   // Across, the panel is measured; its ends may stand a little proud of it.
   const wide = slatted ? all : leading.solids.flatMap(corners);
   const from = { x: of(0, Math.min), y: Math.min(...wide.map((p) => p[1])) };

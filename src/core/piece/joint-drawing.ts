@@ -49,6 +49,8 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   slat: 'slat',
   slab: 'slab',
   leaf: 'leaf',
+  border: 'border',
+  sheet: 'panel',
   side: 'side',
   slide: 'slide',
   fill: 'channel',

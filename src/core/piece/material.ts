@@ -4,6 +4,7 @@ import type { Material, Part } from './part';
 export const MATERIALS: Readonly<Record<Material, { name: string; density: number; modulus: number }>> = {
   steel: { name: 'Steel', density: 7850, modulus: 200_000 },
   glass: { name: 'Glass', density: 2500, modulus: 70_000 },
+  sheet: { name: 'Veneered sheet', density: 680, modulus: 4_500 },
   resin: { name: 'Resin', density: 1120, modulus: 3_000 },
 };
 

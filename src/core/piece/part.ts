@@ -10,6 +10,8 @@ export type PartKind =
   | 'slat'
   | 'slab'
   | 'leaf'
+  | 'border'
+  | 'sheet'
   | 'side'
   | 'slide'
   /** What fills a channel between slabs. */
@@ -31,7 +33,7 @@ export type PartKind =
   | 'steel-leg';
 
 /** What is bought in and not made of the job's wood. */
-export type Material = 'steel' | 'glass' | 'resin';
+export type Material = 'steel' | 'glass' | 'resin' | 'sheet';
 
 export interface Size {
   /** Along the grain. */

@@ -30,6 +30,16 @@ export function startTop(kind: TopKind, from: Top): Top {
         },
         cutOuts,
       };
+    case 'framed':
+      return {
+        kind,
+        ...sizes,
+        border: within(to5(width / 9), 60, 110),
+        panel: 'floating',
+        panelThickness: Math.max(12, Math.round(thickness * 0.75)),
+        tongue: 16,
+        room: 6,
+      };
     case 'extending':
       return {
         kind,
@@ -188,6 +198,10 @@ export const TOPS: Readonly<Record<TopKind, { name: string; reason: string }>> =
   breadboard: {
     name: 'Panel with breadboard ends',
     reason: 'An end across the grain keeps a wide panel flat and lets it move.',
+  },
+  framed: {
+    name: 'Panel in a mitred frame',
+    reason: 'Long grain all round; the panel must be free in it, or of a core that does not move.',
   },
   extending: {
     name: 'Two halves with leaves',

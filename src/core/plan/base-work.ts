@@ -229,7 +229,15 @@ export function baseWork(
 }
 
 /** Joints that are cut with the top and its slides. */
-const OF_THE_TOP: readonly JointKind[] = ['breadboard', 'leaf-pins', 'slide-key', 'set-in', 'cast'];
+const OF_THE_TOP: readonly JointKind[] = [
+  'breadboard',
+  'leaf-pins',
+  'slide-key',
+  'set-in',
+  'cast',
+  'frame-mitre',
+  'panel-groove',
+];
 
 /** Nothing of a bought-in base is glued: it is cleaned, tried and its holes are marked through. */
 function steelWork(milled: readonly string[]): { operations: Operation[]; last: string[] } {

@@ -95,6 +95,9 @@ export function topWork(
     'Not before the glue’s water has left: joints sink. Two people turn a heavy top.',
     panel,
   );
+  if (form.kind === 'framed') {
+    last = framedWork(form, piece, last, milled, glue.levelAfter, add);
+  }
   if (form.kind === 'extending') {
     last = add(
       'leaves-cut',
@@ -195,6 +198,49 @@ export function topWork(
     );
   }
   return { operations, last };
+}
+
+/** A frame round a panel that is glued up, or bought as a sheet. */
+function framedWork(
+  form: TopOf<'framed'>,
+  piece: Piece,
+  panelDone: readonly string[],
+  milled: readonly string[],
+  hours: number,
+  add: Add,
+): string[] {
+  const borders = partsOfKind(piece, 'border').map((part) => part.id);
+  const cut = add(
+    'frame-borders',
+    'Groove the borders, cut their mitres and slot them for the splines',
+    2,
+    0,
+    milled,
+    'Grooves before mitres. Borders are clamped to the fence when they are mitred.',
+    borders,
+  );
+  const panel = add(
+    'frame-panel',
+    form.panel === 'sheet'
+      ? 'Cut the sheet to size and tongue it'
+      : 'Tongue the panel, and finish its edges and tongues',
+    form.panel === 'sheet' ? 0.8 : 1.2,
+    0,
+    panelDone,
+    'Finish before assembly: what the panel bares when it shrinks cannot be reached after it.',
+    ['panel'],
+  );
+  return add(
+    'frame-glue',
+    form.panel === 'floating'
+      ? 'Glue the frame round the panel, the panel held in the middle of its ends only'
+      : 'Glue the frame round the panel',
+    1.2,
+    hours,
+    [...cut, ...panel],
+    'Two corners first, then the panel, then the others. No glue in the grooves at the sides of a solid panel.',
+    piece.top.parts,
+  );
 }
 
 type Add = (

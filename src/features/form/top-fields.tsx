@@ -6,6 +6,7 @@ import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { useChange, useJobState } from '../job/job-context';
 import { BreadboardFields } from './breadboard-fields';
 import { ChannelFields } from './channel-fields';
+import { FramedFields } from './framed-fields';
 import { Group } from './group';
 import { LeafFields } from './leaf-fields';
 import { LengthRows } from './length-rows';
@@ -58,6 +59,7 @@ export function TopFields() {
       {top.kind === 'slatted' ? <SlatFields /> : null}
       {top.kind === 'channel' ? <ChannelFields /> : null}
       {top.kind === 'extending' ? <LeafFields /> : null}
+      {top.kind === 'framed' ? <FramedFields /> : null}
       {'edge' in top ? <EdgeFields edge={top.edge} thickness={top.thickness} /> : null}
       {'cutOuts' in top ? <FlatFields /> : null}
       {'cutOuts' in top ? <CutOutFields list={top.cutOuts} top={top} /> : null}
