@@ -10,6 +10,7 @@ import { fastenersInReach, seatsInRails } from './hold-seats';
 import { cornerTenons, cutAlike } from './joints';
 import { leanedOn } from './leaning';
 import { legsByTheShop } from './leg-making';
+import { liftedTop } from './lift';
 import { mortisesByTheShop, topOnSawAndBench } from './machines';
 import { mitresByTheSaw } from './mitres';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
@@ -56,6 +57,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   legsByTheShop,
   gapsOfSlats,
   framedPanel,
+  liftedTop,
   glassInChannel,
   runnersHeld,
   slidesOnTheirWay,

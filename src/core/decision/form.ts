@@ -52,6 +52,27 @@ export const TopSchema = v.variant('kind', [
     outline: v.optional(OutlineSchema, { kind: 'rectangle' }),
     edge: v.optional(EdgeSchema, { kind: 'square' }),
     cutOuts,
+    /** Lifted toward the sitter by a pair of bought-in mechanisms inside the end aprons; null for none. */
+    lift: v.optional(
+      v.nullable(
+        v.object({
+          /** What the pair of them lifts, kg, from and to. */
+          least: amount(0.5, 80),
+          most: amount(0.5, 120),
+          /** Screwed under the top to make it heavy enough, kg. */
+          ballast: amount(0, 40),
+          rise: length(30, 500),
+          forward: length(0, 700),
+          /** Each of them folded: under the top, front to back, and across the table's length. */
+          height: length(20, 250),
+          long: length(100, 800),
+          thick: length(8, 60),
+          /** kg each. */
+          weight: amount(0, 15),
+        }),
+      ),
+      null,
+    ),
   }),
   v.object({
     kind: v.literal('breadboard'),

@@ -16,6 +16,7 @@ import { planBattens } from './battens';
 import { notchesIn } from './cut-outs';
 import { HOLDS, placeFasteners } from './hold';
 import { holdSeats } from './hold-seats';
+import { planLift } from './lift';
 import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
 import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
 import { planSlides } from './slides';
@@ -98,14 +99,14 @@ function compose(decisions: PieceDecisions): Piece {
   const { drafts: whole, joints, cuts = [], plates, fittings, problems, ...top } = plan;
   const drafts = whole.map((draft) => cutAtEnds(draft, base.topEnds));
   const battens = planBattens(form, plan, base);
-  const slides = planSlides(form, plan, base);
+  const gear = form.top.kind === 'extending' ? planSlides(form, plan, base) : planLift(form, plan, base);
   const notched = base.through
     ? notchesIn(plan.leading, base.through, base.drafts, size, base.underside)
     : { holes: [], joints: [] };
-  const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints, ...notched.joints, ...slides.joints];
+  const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints, ...notched.joints, ...gear.joints];
   const { fasteners, seats, unreached } = holdSeats({
-    fasteners: placeFasteners(form.hold.kind, [...(slides.rests ?? base.rests), ...battens.rests], drafts, plates),
-    rails: [...base.drafts, ...battens.drafts, ...slides.drafts],
+    fasteners: placeFasteners(form.hold.kind, [...(gear.rests ?? base.rests), ...battens.rests], drafts, plates),
+    rails: [...base.drafts, ...battens.drafts, ...gear.drafts],
     tops: drafts,
     hold: form.hold,
     taken: workOf(all, cuts).removed,
@@ -114,7 +115,7 @@ function compose(decisions: PieceDecisions): Piece {
   const ground = boundsOfFlat(base.feet);
   return {
     kind: { top: form.top.kind, base: form.base.kind },
-    parts: [...drafts, ...base.drafts, ...battens.drafts, ...slides.drafts].map((draft, i) =>
+    parts: [...drafts, ...base.drafts, ...battens.drafts, ...gear.drafts].map((draft, i) =>
       finish(draft, letterOf(i), bench, work),
     ),
     joints: all,
@@ -127,7 +128,7 @@ function compose(decisions: PieceDecisions): Piece {
       ...fittingsOfHold(form.hold, fasteners.filter((fastener) => !fastener.own).length),
       ...fittings,
       ...base.fittings,
-      ...slides.fittings,
+      ...gear.fittings,
       ...battens.fittings(
         fasteners.filter((fastener) => fastener.own && battens.drafts.some(({ id }) => id === fastener.on)).length,
       ),
@@ -142,10 +143,10 @@ function compose(decisions: PieceDecisions): Piece {
     ground,
     knees: base.knees.parts.length > 0 ? base.knees : { ...base.knees, parts: drafts.map((draft) => draft.id) },
     span: base.span,
-    bending: [...base.bending, ...slides.bending],
+    bending: [...base.bending, ...gear.bending],
     racking: base.racking,
     leaned: base.leaned,
-    problems: [...base.problems, ...problems, ...battens.problems, ...slides.problems, ...tooThick(form, size)],
+    problems: [...base.problems, ...problems, ...battens.problems, ...gear.problems, ...tooThick(form, size)],
   };
 }
 

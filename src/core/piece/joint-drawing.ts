@@ -69,6 +69,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   wedge: 'tusk',
   channel: 'channel',
   'steel-leg': 'steel leg',
+  lift: 'mechanism',
 };
 
 function familyWords({ kind, hold }: Joint, into: Part, from: Part): string {

@@ -55,6 +55,7 @@ export function newJob(given: {
         outline: { kind: 'rectangle' },
         edge: { kind: 'square' },
         cutOuts: [],
+        lift: null,
       },
       base: {
         kind: 'leg-apron',

@@ -30,7 +30,8 @@ export type PartKind =
   | 'block'
   | 'wedge'
   | 'channel'
-  | 'steel-leg';
+  | 'steel-leg'
+  | 'lift';
 
 /** What is bought in and not made of the job's wood. */
 export type Material = 'steel' | 'glass' | 'resin' | 'sheet';

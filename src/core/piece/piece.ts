@@ -164,6 +164,19 @@ export interface BasePlan {
   problems: readonly Problem[];
 }
 
+/** What lies between a top and its base and moves with it: slides, a mechanism. */
+export interface TopGear {
+  drafts: readonly Draft[];
+  joints: readonly Joint[];
+  /** What the top is screwed to, in place of the base. */
+  rests: readonly Rest[] | null;
+  bending: readonly BendingPart[];
+  fittings: readonly Fitting[];
+  problems: readonly Problem[];
+}
+
+export const NO_GEAR: TopGear = { drafts: [], joints: [], rests: null, bending: [], fittings: [], problems: [] };
+
 export interface Piece {
   kind: { top: Form['top']['kind']; base: Form['base']['kind'] };
   parts: readonly Part[];

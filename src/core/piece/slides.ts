@@ -5,8 +5,8 @@ import { fixed, sliding } from '../restraint/tie';
 import { box, type Convex } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
-import type { Draft, Fitting } from './part';
-import type { BasePlan, BendingPart, Rest, TopPlan } from './piece';
+import type { Draft } from './part';
+import { type BasePlan, type BendingPart, NO_GEAR, type Rest, type TopGear, type TopPlan } from './piece';
 import { travelOfHalf } from './top-extending';
 
 /**
@@ -25,17 +25,7 @@ const FROM_END = 70;
 /** Its inner end stays so far from the other end apron when closed, mm. */
 const BEFORE_APRON = 12;
 
-export interface SlidePlan {
-  drafts: readonly Draft[];
-  joints: readonly Joint[];
-  /** What the top is screwed to, in place of the base. */
-  rests: readonly Rest[] | null;
-  bending: readonly BendingPart[];
-  fittings: readonly Fitting[];
-  problems: readonly Problem[];
-}
-
-const NOTHING: SlidePlan = { drafts: [], joints: [], rests: null, bending: [], fittings: [], problems: [] };
+const NOTHING = NO_GEAR;
 
 const SIDES = [
   { word: 'front', side: -1 },
@@ -46,7 +36,7 @@ const ENDS = [
   { word: 'right', end: 1 },
 ] as const;
 
-export function planSlides(form: Form, top: TopPlan, base: BasePlan): SlidePlan {
+export function planSlides(form: Form, top: TopPlan, base: BasePlan): TopGear {
   const { top: extending, base: under } = form;
   if (extending.kind !== 'extending') return NOTHING;
   if (under.kind !== 'leg-apron' || under.leg.splay.ends > 0 || under.leg.splay.sides > 0 || under.leg.through) {

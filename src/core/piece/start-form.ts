@@ -14,7 +14,7 @@ export function startTop(kind: TopKind, from: Top): Top {
   const cutOuts = 'cutOuts' in from ? from.cutOuts : [];
   switch (kind) {
     case 'glued-panel':
-      return { kind, ...sizes, outline: { kind: 'rectangle' }, edge: { kind: 'square' }, cutOuts };
+      return { kind, ...sizes, outline: { kind: 'rectangle' }, edge: { kind: 'square' }, cutOuts, lift: null };
     case 'breadboard':
       return {
         kind,

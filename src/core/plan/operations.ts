@@ -173,6 +173,20 @@ export function planOperations(given: WorkGiven & { boards: number }): Operation
     );
     before = ['slides-in'];
   }
+  const lifts = piece.parts.filter((part) => part.kind === 'lift').map((part) => part.id);
+  if (lifts.length > 0) {
+    add(
+      'lift',
+      'Screw the mechanisms to the end aprons, parallel and level with one another, and try them empty',
+      'Delivery',
+      1,
+      0,
+      before,
+      'A mechanism under its spring bites: it is held down while it is screwed on, fingers out of its arms.',
+      lifts,
+    );
+    before = ['lift'];
+  }
   const hold = HOLDS[document.form.hold.kind];
   if (hold.cuts.before === 'hanging') {
     add(

@@ -10,6 +10,7 @@ import { FramedFields } from './framed-fields';
 import { Group } from './group';
 import { LeafFields } from './leaf-fields';
 import { LengthRows } from './length-rows';
+import { LiftFields } from './lift-fields';
 
 const kinds = Object.entries(TOPS).map(([value, { name }]) => ({ value: value as TopKind, label: name }));
 
@@ -61,6 +62,7 @@ export function TopFields() {
       {top.kind === 'extending' ? <LeafFields /> : null}
       {top.kind === 'framed' ? <FramedFields /> : null}
       {'edge' in top ? <EdgeFields edge={top.edge} thickness={top.thickness} /> : null}
+      {top.kind === 'glued-panel' ? <LiftFields /> : null}
       {'cutOuts' in top ? <FlatFields /> : null}
       {'cutOuts' in top ? <CutOutFields list={top.cutOuts} top={top} /> : null}
     </Group>
