@@ -106,9 +106,7 @@ export function framedTop(form: Framed, size: TopSize, underside: number): TopPl
   // Its field between the borders, flush above; tongues on all four sides, none in the corners.
   const field = { long: clearLong, wide: clearWide - 2 * room };
   const reach = { end: tongue - END_PLAY, side: form.panel === 'floating' ? tongue : tongue - END_PLAY };
-  const own = (x0: number, x1: number, y0: number, y1: number, half: number): Convex =>
-    box([x0, y0, -half], [x1, y1, half]);
-  const [a, b, h] = [field.long / 2, field.wide / 2, tongueHigh / 2];
+  const [a, b] = [field.long / 2, field.wide / 2];
   const panel: Draft = {
     id: 'panel',
     name: 'Panel',
@@ -117,18 +115,14 @@ export function framedTop(form: Framed, size: TopSize, underside: number): TopPl
     ...(form.panel === 'sheet' ? { material: 'sheet' as const } : {}),
     size: { length: field.long + 2 * reach.end, width: field.wide + 2 * reach.side, thickness: thick },
     frame: squareFrame([0, 0, underside + size.thickness - thick / 2], { length: 'x', width: 'y', thickness: 'z' }),
-    body: [
-      own(-a, a, -b, b, thick / 2),
-      own(-a, a, -b - reach.side, -b, h),
-      own(-a, a, b, b + reach.side, h),
-      own(-a - reach.end, -a, -b, b, h),
-      own(a, a + reach.end, -b, b, h),
-    ],
+    beyond: { start: reach.end, end: reach.end },
+    body: [box([-a, -b, -thick / 2], [a, b, thick / 2])],
   };
   const level = panel.frame.at[2];
+  const inside = { clearLong, clearWide, field, level, high: tongueHigh };
   const grooves = [
-    ...LONG.map(({ id, side }) => groove(form, id, side, 'y', { clearLong, clearWide, level, high: tongueHigh })),
-    ...ENDS.map(({ id, side }) => groove(form, id, side, 'x', { clearLong, clearWide, level, high: tongueHigh })),
+    ...LONG.map(({ id, side }) => groove(form, id, side, 'y', { ...inside, tongue: reach.side })),
+    ...ENDS.map(({ id, side }) => groove(form, id, side, 'x', { ...inside, tongue: reach.end })),
   ];
   const mitres = LONG.flatMap((long) =>
     ENDS.map((end) =>
@@ -166,9 +160,17 @@ function groove(
   id: string,
   side: 1 | -1,
   toward: 'x' | 'y',
-  own: { clearLong: number; clearWide: number; level: number; high: number },
+  own: {
+    clearLong: number;
+    clearWide: number;
+    field: { long: number; wide: number };
+    level: number;
+    high: number;
+    /** How far the panel's tongue stands out beyond its field there. */
+    tongue: number;
+  },
 ): Joint {
-  const { clearLong, clearWide, level, high } = own;
+  const { clearLong, clearWide, field, level, high } = own;
   const [l, w] = [clearLong / 2, clearWide / 2];
   const { tongue } = form;
   const [z0, z1] = [level - high / 2, level + high / 2];
@@ -177,6 +179,12 @@ function groove(
     toward === 'y'
       ? box([-l, side * w + lo * tongue, z0], [l, side * w + hi * tongue, z1])
       : box([side * l + lo * tongue, -w, z0], [side * l + hi * tongue, w, z1]);
+  // Out of the field's own edge, none in the corners.
+  const [fl, fw] = [field.long / 2, field.wide / 2];
+  const tongueSolid: Convex =
+    toward === 'y'
+      ? box([-fl, side * fw + lo * own.tongue, z0], [fl, side * fw + hi * own.tongue, z1])
+      : box([side * fl + lo * own.tongue, -fw, z0], [side * fl + hi * own.tongue, fw, z1]);
   const inward: Vec = toward === 'y' ? [0, -side, 0] : [-side, 0, 0];
   const s = Math.SQRT1_2;
   const removed: Cut[] = [
@@ -208,7 +216,7 @@ function groove(
     into: id,
     from: 'panel',
     removed,
-    added: [],
+    added: [{ part: 'panel', solid: tongueSolid }],
     ties: tiesOf(form, between, side, toward, clearWide),
   };
 }
