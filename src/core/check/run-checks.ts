@@ -13,6 +13,7 @@ import { legsByTheShop } from './leg-making';
 import { liftedTop } from './lift';
 import { mortisesByTheShop, topOnSawAndBench } from './machines';
 import { mitresByTheSaw } from './mitres';
+import { otherMortises } from './other-mortises';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
@@ -52,6 +53,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   everySlatHeld,
   cutAlike,
   mortisesByTheShop,
+  otherMortises,
   topOnSawAndBench,
   mitresByTheSaw,
   legsByTheShop,

@@ -200,6 +200,7 @@ export const BaseSchema = v.variant('kind', [
       arch: v.optional(length(0, 200), 0),
     }),
     crossRails: whole(0, 6),
+    railJoint: v.optional(v.picklist(['stub', 'dovetail']), 'stub'),
     /** Pairs of legs between the corners, under the long aprons. */
     midLegs: v.optional(whole(0, 2), 0),
     /** Across the corners inside, screwed to both aprons and the leg. */

@@ -114,6 +114,14 @@ function marksAlong(piece: Piece, part: Part): StickMark[] {
       });
     }
   }
+  // What a fastener wants cut, from one end of it to the other: a slot set to one side shows it.
+  for (const { into, removed } of piece.seats) {
+    if (into !== part.id) continue;
+    for (const { solid, what } of removed) {
+      const [from, to] = along(corners(solid));
+      marks.push({ at: from, to, layer: 'MORTISE', label: what.split(' ')[0] ?? what, lane: 'upper' });
+    }
+  }
   for (const fastener of piece.fasteners) {
     if (fastener.on !== part.id) continue;
     const holds = findPart(piece, fastener.holds);

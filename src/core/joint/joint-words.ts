@@ -66,6 +66,17 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     order: [say`Mortise to the stop.`, say`Cut shoulders and cheeks; chamfer the tenon’s end.`],
     caution: say`Set the depth stop and try it in waste: a thin wall comes through.`,
   },
+  'dovetail-rail': {
+    name: 'Dovetailed rail',
+    rule: say`Two thirds of the other part long, sloping one in seven, half the rail high: it ties both sides together and drops in from above.`,
+    mark: say`Cut the dovetail first, lay it on the other part’s upper edge, and mark the socket from it with a knife.`,
+    order: [
+      say`Saw the lap and the slopes, pare the shoulders square.`,
+      say`Saw the socket’s sides inside the line, chop it out, and pare its bottom level.`,
+      say`Drop it in after the base is glued and square: it closes by hand, not by the mallet.`,
+    ],
+    caution: say`A dovetail too tight splits the apron along its grain.`,
+  },
   dowels: {
     name: 'Dowels',
     rule: say`Two fifths of the thinner part thick, three and a half times as deep as thick in both parts, no farther apart than four times their thickness.`,

@@ -68,6 +68,7 @@ export type JointKind =
   | 'twin-tenon'
   | 'loose-tenon'
   | 'stub-tenon'
+  | 'dovetail-rail'
   | 'dowels'
   | 'pocket-screws'
   | 'corner-plate'

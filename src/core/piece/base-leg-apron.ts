@@ -2,7 +2,7 @@ import type { BaseOf, Joints } from '../decision/job-document';
 import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, legCorner } from '../joint/leg-corner';
 import { cornerBlocks } from './corner-blocks';
 import { cornerFittings, cornerResists, leanModulus, shearedOf } from './corner-holds';
-import { crossRails, stubs } from './cross-rails';
+import { crossRails, railJoints } from './cross-rails';
 import { hollowFrom, legApronProblems } from './leg-apron-problems';
 import { legStretchers } from './leg-stretchers';
 import { midLegs } from './mid-legs';
@@ -82,6 +82,7 @@ export function legApronBase(
     arch: form.apron.arch,
     share,
     mids: middle.drafts,
+    joint: form.railJoint,
   });
 
   const low = splayed ? NO_STRETCHERS : legStretchers(form, base, leg, legs);
@@ -122,7 +123,7 @@ export function legApronBase(
     drafts: [...legs, ...middle.drafts, ...aprons, ...rails, ...low.drafts, ...blocks.drafts],
     joints: [
       ...framed.joints,
-      ...stubs(aprons, middle.drafts, rails),
+      ...railJoints(aprons, middle.drafts, rails, form.railJoint),
       ...middle.joints,
       ...low.joints,
       ...blocks.joints,

@@ -98,6 +98,7 @@ describe('together they cover', () => {
       'cast',
       'corner-block',
       'corner-plate',
+      'dovetail-rail',
       'dowels',
       'frame-mitre',
       'half-lap',

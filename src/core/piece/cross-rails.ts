@@ -1,9 +1,13 @@
+import type { BaseOf } from '../decision/job-document';
+import { dovetailLength, dovetailRail } from '../joint/dovetail-rail';
 import type { Joint } from '../joint/joint';
 import { stubTenonLength, stubTies } from '../joint/stub-tenon';
 import { tenonJoint } from '../joint/tenon';
 import { squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
 import { type Draft, forJoint } from './part';
+
+type RailJoint = BaseOf<'leg-apron'>['railJoint'];
 
 /** A rail's shoulder above and below its stub, mm; common practice. */
 const RAIL_SET = 6;
@@ -19,6 +23,7 @@ export function crossRails(given: {
   /** Of the apron's height. */
   share: number;
   mids: readonly Draft[];
+  joint: RailJoint;
 }): Draft[] {
   const { count, base, apronInset, apron, legLength, arch, share, mids } = given;
   const stub = stubTenonLength(apron.thickness);
@@ -30,13 +35,15 @@ export function crossRails(given: {
     const x = -base.length / 2 + (base.length * (i + 1)) / (count + 1);
     const [leg] = besideLegs(x, mids);
     const clear = leg ? base.width - 2 * leg.size.thickness : between;
+    // Between middle legs there are stubs: their end grain holds no dovetail.
+    const each = leg || given.joint === 'stub' ? stub : dovetailLength(apron.thickness);
     return {
       id: `cross-rail-${i + 1}`,
       name: `Cross rail ${i + 1}`,
       kind: 'cross-rail' as const,
       grade: 'hidden' as const,
-      size: { length: clear + 2 * stub, width: height, thickness: apron.thickness },
-      beyond: { start: stub, end: stub },
+      size: { length: clear + 2 * each, width: height, thickness: apron.thickness },
+      beyond: { start: each, end: each },
       frame: squareFrame([leg?.frame.at[0] ?? x, 0, legLength - height / 2], {
         length: 'y',
         width: 'z',
@@ -50,18 +57,35 @@ export function crossRails(given: {
 const besideLegs = (x: number, mids: readonly Draft[]): readonly Draft[] =>
   mids.filter((leg) => Math.abs(leg.frame.at[0] - x) < leg.size.width + 20);
 
-/** Their stubs, in whatever they stand between. */
-export function stubs(aprons: readonly Draft[], mids: readonly Draft[], rails: readonly Draft[]): Joint[] {
+/** Their stubs or dovetails, in whatever they stand between. */
+export function railJoints(
+  aprons: readonly Draft[],
+  mids: readonly Draft[],
+  rails: readonly Draft[],
+  kind: RailJoint,
+): Joint[] {
   return rails.flatMap((rail) => {
     const legs = mids.filter((leg) => Math.abs(leg.frame.at[0] - rail.frame.at[0]) < 1);
     return (legs.length > 0 ? legs : aprons.filter((apron) => apron.frame.length[0] === 1)).map((into) => {
       const side = Math.sign(into.frame.at[1]);
+      const inner = into.frame.at[1] - (side * into.size.thickness) / 2;
+      if (kind === 'dovetail' && legs.length === 0) {
+        return dovetailRail({
+          id: `${into.id}/${rail.id}`,
+          into: forJoint(into),
+          from: forJoint(rail),
+          at: [rail.frame.at[0], inner, rail.frame.at[2] + rail.size.width / 2],
+          along: [0, side, 0],
+          length: rail.beyond?.end ?? 0,
+          rail: { thickness: rail.size.thickness, height: rail.size.width },
+        });
+      }
       const size = {
         length: rail.beyond?.end ?? 0,
         width: rail.size.width - 2 * RAIL_SET,
         thickness: Math.round(rail.size.thickness / 3),
       };
-      const at: Vec = [rail.frame.at[0], into.frame.at[1] - (side * into.size.thickness) / 2, rail.frame.at[2]];
+      const at: Vec = [rail.frame.at[0], inner, rail.frame.at[2]];
       return tenonJoint({
         id: `${into.id}/${rail.id}`,
         kind: 'stub-tenon',

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, demoJob, derive, level } from '../../../tests/fixtures/demo';
 import { type HoldKind, withChanges } from '../decision/job-document';
+import { fullSizeDrawings } from '../format/full-size';
 import { boundsOf, gapBetween } from '../solid/convex';
 import { inPart } from '../solid/frame';
 import { HOLDS } from './hold';
@@ -122,6 +123,26 @@ describe('what a fastener wants cut into its rail', () => {
         expect(jointFigures(piece, id).length).toBeGreaterThan(2);
       }
     }
+  });
+
+  it('stands on the rail’s story stick from end to end, longer on the side that is left free', () => {
+    const document = change(CONSTRUCTIONS.find((c) => c.name.includes('a refectory table'))!.document, (d) => {
+      d.form.hold = { kind: 'inserts', travel: 9, inward: 1, screwLength: 20 };
+    });
+    const { piece } = derived(document);
+    const stick = fullSizeDrawings(piece, { system: 'metric' }).find(
+      (d) => d.group === 'stick' && /bearer/i.test(d.title),
+    )!;
+    expect(JSON.stringify(stick.marks)).toMatch(/slot/);
+    const bearer = findPart(piece, 'bearer-left')!;
+    const outer = piece.fasteners
+      .filter((f) => f.on === 'bearer-left' && !f.holdsMiddle)
+      .reduce((a, b) => (b.y > a.y ? b : a));
+    const [cut] = piece.seats.find(({ id }) => id === `hold/${outer.id}`)!.removed;
+    const { from, to } = boundsOf([cut!.solid]);
+    const [out, back] = [to[1] - outer.y, outer.y - from[1]];
+    expect(out - back).toBeCloseTo(8, 9);
+    expect(bearer.size.length).toBeGreaterThan(to[1]);
   });
 
   it('of a rail that lies flat is its width measured across', () => {

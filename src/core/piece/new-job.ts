@@ -69,6 +69,7 @@ export function newJob(given: {
         },
         apron: { height: long ? 105 : large ? 90 : 75, thickness: long ? 25 : 22, reveal: 5, arch: 0 },
         crossRails: large ? (long ? 2 : 1) : 0,
+        railJoint: 'stub',
         midLegs: 0,
         cornerBlocks: false,
         stretchers: { kind: 'none' },

@@ -93,6 +93,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         },
         apron: { height: large ? 90 : 75, thickness: 22, reveal: 5, arch: 0 },
         crossRails: large ? 1 : 0,
+        railJoint: 'stub',
         midLegs: 0,
         cornerBlocks: false,
         stretchers: { kind: 'none' },

@@ -95,6 +95,21 @@ export function LegApronFields() {
         most={6}
         onCommit={change('form.base.crossRails')}
       />
+      {base.crossRails > 0 ? (
+        <Choice
+          label="Cross rails in the aprons"
+          value={base.railJoint}
+          options={[
+            { value: 'stub', label: 'Stub tenons', reason: 'Hidden; they go in when the aprons are glued.' },
+            {
+              value: 'dovetail',
+              label: 'Dovetailed',
+              reason: 'Dropped in from above after the base is glued: they tie the aprons against bowing out.',
+            },
+          ]}
+          onCommit={change('form.base.railJoint')}
+        />
+      ) : null}
       <NumberField
         label="Pairs of legs between"
         value={base.midLegs}
