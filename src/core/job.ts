@@ -259,10 +259,16 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
 }
 
 /** Of everything driven into the top, mm from its middle to the right, as the panel is looked along. */
-export const keptOffJoints = (piece: Piece): number[] => [
-  ...piece.fasteners.map((fastener) => -fastener.y),
-  ...[...(piece.top.holes ?? []), ...(piece.top.notches ?? [])].flatMap(({ low, high }) => [-low, -high]),
-];
+export const keptOffJoints = (piece: Piece): number[] => {
+  const middle = findPart(piece, piece.top.leading)?.frame.at[1] ?? 0;
+  return [
+    ...piece.fasteners.filter(({ holds }) => holds === piece.top.leading).map((fastener) => middle - fastener.y),
+    ...[...(piece.top.holes ?? []), ...(piece.top.notches ?? [])].flatMap(({ low, high }) => [
+      middle - low,
+      middle - high,
+    ]),
+  ];
+};
 
 /** A screw's or a bolt's half thickness, with the hole it is bored for, mm. */
 const FASTENER = 5;
@@ -274,16 +280,17 @@ const stripsOf = ({ rough, greatestStrip, letter }: PanelDemand, laid: readonly 
 /** Aligners along the joints of the panel, clear of all that is driven and cut into it. */
 function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | null, size: AlignerSize): EdgeJoint[] {
   const panel = findPart(piece, piece.top.leading);
+  const middle = panel?.frame.at[1] ?? 0;
   // Looked along from its near end, the panel's right is the front of the piece.
   const lines = (
     trim ??
     trimPanel(
       strips.map(({ width }) => width),
-      piece.top.size.width,
+      panel?.size.width ?? piece.top.size.width,
       [],
       0,
     )
-  ).joints.map((line) => -line);
+  ).joints.map((line) => middle - line);
   const { holes = [], notches = [] } = piece.top;
   const cuts = piece.joints
     .flatMap((joint) => joint.removed)

@@ -6,6 +6,7 @@ import { cutOuts } from './cut-outs';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
 import { framedPanel } from './framed';
+import { boltedHalves } from './halves';
 import { fastenersInReach, seatsInRails } from './hold-seats';
 import { cornerTenons, cutAlike } from './joints';
 import { leanedOn } from './leaning';
@@ -59,6 +60,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   legsByTheShop,
   gapsOfSlats,
   framedPanel,
+  boltedHalves,
   liftedTop,
   glassInChannel,
   runnersHeld,

@@ -128,6 +128,8 @@ export const TopSchema = v.variant('kind', [
       v.object({ kind: v.literal('resin'), pour: length(3, 100) }),
     ]),
   }),
+  /** Two panels side by side, drawn together along the grain by bolts from below. */
+  v.object({ kind: v.literal('halves'), ...topEntries, bolts: whole(2, 12) }),
   /** A frame mitred at its corners round a panel. */
   v.object({
     kind: v.literal('framed'),

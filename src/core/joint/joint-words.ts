@@ -277,6 +277,17 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`Glue that runs into a groove at a mitre holds the panel at its corner, and it splits there.`,
   },
+  'draw-bolts': {
+    name: 'Bolts that draw together',
+    rule: say`At most ${mm(450)} apart, in pockets two thirds of the top deep; a dowel half-way between two of them brings the faces level.`,
+    mark: say`Both halves upside down and edge to edge on a flat bench; lines across the seam for bolts and dowels.`,
+    order: [
+      say`Joint both edges together, so that their errors cancel; bore for the dowels from the show faces.`,
+      say`Bore the pockets to a stop, rout the channels between them.`,
+      say`Dowels glued into one half only; draw the bolts by turns, snug, and again after the first dry season.`,
+    ],
+    caution: say`A bit with a long point comes through the show face before its pocket is deep enough.`,
+  },
   'leaf-pins': {
     name: 'Pins between leaves',
     rule: say`A third of the thickness thick, at most ${mm(350)} apart; glued into one edge, loose in the other.`,

@@ -90,6 +90,7 @@ export type JointKind =
   | 'mitre-spline'
   | 'mitre-dowels'
   | 'leaf-pins'
+  | 'draw-bolts'
   | 'slide-key'
   | 'slide-way'
   | 'cast'

@@ -100,6 +100,7 @@ describe('together they cover', () => {
       'corner-plate',
       'dovetail-rail',
       'dowels',
+      'draw-bolts',
       'frame-mitre',
       'half-lap',
       'leaf-pins',

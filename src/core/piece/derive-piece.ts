@@ -25,6 +25,7 @@ import { channelSize, channelTop } from './top-channel';
 import { extendingSize, extendingTop } from './top-extending';
 import { framedSize, framedTop } from './top-framed';
 import { gluedPanelSize, gluedPanelTop } from './top-glued-panel';
+import { halvesSize, halvesTop } from './top-halves';
 import { slattedSize, slattedTop } from './top-slatted';
 
 function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
@@ -41,6 +42,8 @@ function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
       return extendingSize(top, bench);
     case 'framed':
       return framedSize(top, bench);
+    case 'halves':
+      return halvesSize(top, bench);
   }
 }
 
@@ -59,6 +62,8 @@ function planTop(top: Form['top'], { bench }: PieceDecisions, size: TopSize, und
       return extendingTop(top, size, underside);
     case 'framed':
       return framedTop(top, size, underside);
+    case 'halves':
+      return halvesTop(top, size, underside);
   }
 }
 

@@ -211,8 +211,8 @@ export function placeFasteners(
         return lies ? even(long, spacing).flatMap((d, i) => set(at(d), `${i + 1}`, false)) : [];
       }
       // Every plate is held in its middle wherever something crosses under it, and slides at both sides of that.
-      return plates.flatMap(({ id, low, high, held }) => {
-        const middle = (low + high) / 2;
+      return plates.flatMap(({ id, low, high, held, at: own }) => {
+        const middle = own ?? (low + high) / 2;
         const [first, last] = [Math.max(low, Math.min(from[1], to[1])), Math.min(high, Math.max(from[1], to[1]))];
         const outer = [first + FROM_END, last - FROM_END].filter((y) => Math.abs(y - middle) >= BESIDE_MIDDLE);
         return [middle, ...outer].flatMap((y, i) => {

@@ -40,9 +40,9 @@ export interface TopPlan {
   leads?: string;
   /**
    * Parts that lie side by side and move each by itself, and from where to where across the table a fastener finds wood in
-   * them; held in the middle of that, or tied to one that is. mm
+   * them; held in the middle of that or `at` a place of its own, or tied to one that is held. mm
    */
-  plates?: readonly { id: string; low: number; high: number; held: boolean }[];
+  plates?: readonly { id: string; low: number; high: number; held: boolean; at?: number }[];
   /** Its length closed, where it can be drawn out; everything else is drawn out. mm */
   closed?: number;
   /** Between its slats, mm. */

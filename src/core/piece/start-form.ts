@@ -1,4 +1,5 @@
 import type { BaseKind, Change, Form, TopKind } from '../decision/job-document';
+import { boltsFor } from '../joint/draw-bolts';
 import { THROUGH_STEEL } from './base-steel';
 
 type Top = Form['top'];
@@ -30,6 +31,8 @@ export function startTop(kind: TopKind, from: Top): Top {
         },
         cutOuts,
       };
+    case 'halves':
+      return { kind, ...sizes, bolts: boltsFor(length) };
     case 'framed':
       return {
         kind,
@@ -199,6 +202,10 @@ export const TOPS: Readonly<Record<TopKind, { name: string; reason: string }>> =
   breadboard: {
     name: 'Panel with breadboard ends',
     reason: 'An end across the grain keeps a wide panel flat and lets it move.',
+  },
+  halves: {
+    name: 'Two halves bolted together',
+    reason: 'Each half is turned, carried and brought through the door by itself; bolts below draw them together.',
   },
   framed: {
     name: 'Panel in a mitred frame',

@@ -99,7 +99,13 @@ export function channelTop(form: Channel, size: TopSize, underside: number): Top
     leads: 'the front slab',
     // Each slab by itself is held once and moves about that; cast in one they are held once together.
     plates: [
-      { id: 'slab-front', low: -half, high: frontBand, held: true },
+      {
+        id: 'slab-front',
+        low: -half,
+        high: frontBand,
+        held: true,
+        ...(fill.kind === 'resin' ? { at: frontBand - BESIDE_EDGE } : {}),
+      },
       { id: 'slab-back', low: backBand, high: half, held: fill.kind === 'glass' },
     ],
     fittings: fittingsOf(form, filling),

@@ -232,6 +232,7 @@ export function baseWork(
 const OF_THE_TOP: readonly JointKind[] = [
   'breadboard',
   'leaf-pins',
+  'draw-bolts',
   'slide-key',
   'set-in',
   'cast',

@@ -95,6 +95,17 @@ export function topWork(
     'Not before the glue’s water has left: joints sink. Two people turn a heavy top.',
     panel,
   );
+  if (form.kind === 'halves') {
+    last = add(
+      'halves-bolts',
+      'Joint the seam, bore for dowels and bolts, draw the halves together and level them as one',
+      1 + 0.4 * form.bolts,
+      0,
+      last,
+      'A stop on the bit: the pockets go through two thirds of the top. Two people turn even a half.',
+      all,
+    );
+  }
   if (form.kind === 'framed') {
     last = framedWork(form, piece, last, milled, glue.levelAfter, add);
   }

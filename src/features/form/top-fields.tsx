@@ -61,6 +61,9 @@ export function TopFields() {
       {top.kind === 'channel' ? <ChannelFields /> : null}
       {top.kind === 'extending' ? <LeafFields /> : null}
       {top.kind === 'framed' ? <FramedFields /> : null}
+      {top.kind === 'halves' ? (
+        <NumberField label="Bolts" value={top.bolts} least={2} most={12} onCommit={change('form.top.bolts')} />
+      ) : null}
       {'edge' in top ? <EdgeFields edge={top.edge} thickness={top.thickness} /> : null}
       {top.kind === 'glued-panel' ? <LiftFields /> : null}
       {'cutOuts' in top ? <FlatFields /> : null}

@@ -1,0 +1,89 @@
+import type { Bench, TopOf } from '../decision/job-document';
+import { BOLT_LONG, drawBolts, LEAST_OVER_POCKET, pocketDepth } from '../joint/draw-bolts';
+import type { Problem } from '../measure/problem';
+import { squareFrame } from '../solid/frame';
+import { rectangleOutline } from '../solid/outline';
+import type { Draft } from './part';
+import type { TopPlan, TopSize } from './piece';
+import { measured } from './settle-locks';
+
+type Halves = TopOf<'halves'>;
+
+const HALVES = ['half-front', 'half-back'] as const;
+/** Beside the seam no screw is set: pockets and channels are there. mm */
+const BESIDE_SEAM = 100;
+/** From there the screw that holds it stands so far into its half. */
+const HELD_IN = 30;
+
+export function halvesSize(form: Halves, bench: Bench): TopSize {
+  const half = measured(bench, HALVES, 'width');
+  return {
+    length: measured(bench, HALVES, 'length') ?? form.length,
+    width: half === undefined ? form.width : 2 * half,
+    thickness: measured(bench, HALVES, 'thickness') ?? form.thickness,
+  };
+}
+
+/** Two panels side by side, drawn together by bolts from below: each goes through a door, and is turned, by itself. */
+export function halvesTop(form: Halves, size: TopSize, underside: number): TopPlan {
+  const half = size.width / 2;
+  const drafts = HALVES.map((id, i): Draft => {
+    const side = i === 0 ? -1 : 1;
+    return {
+      id,
+      name: side < 0 ? 'Half, front' : 'Half, back',
+      kind: 'top',
+      grade: 'one-face',
+      size: { length: size.length, width: half, thickness: size.thickness },
+      frame: squareFrame([0, (side * half) / 2, underside + size.thickness / 2], {
+        length: 'x',
+        width: 'y',
+        thickness: 'z',
+      }),
+    };
+  });
+  return {
+    drafts,
+    joints: [
+      drawBolts({
+        id: 'half-front/half-back',
+        front: 'half-front',
+        back: 'half-back',
+        underside,
+        length: size.length,
+        thickness: size.thickness,
+        count: form.bolts,
+      }),
+    ],
+    outline: rectangleOutline(size.length, size.width),
+    size,
+    leading: 'half-front',
+    leads: 'a half',
+    // Bolted together they move as one: it is held at one of them, near the seam as far as pockets let it.
+    plates: [
+      { id: 'half-front', low: -half, high: -BESIDE_SEAM, held: true, at: -BESIDE_SEAM - HELD_IN },
+      { id: 'half-back', low: BESIDE_SEAM, high: half, held: false },
+    ],
+    fittings: [{ name: 'Bolts that draw the halves together', count: form.bolts, size: [BOLT_LONG] }],
+    problems: impossible(size),
+  };
+}
+
+function impossible(size: TopSize): Problem[] {
+  const problems: Problem[] = [];
+  if (size.thickness - pocketDepth(size.thickness) < LEAST_OVER_POCKET) {
+    problems.push({
+      problem: 'Over the pockets of the bolts too little of the top is left.',
+      where: 'form.top.thickness',
+      wayOut: `Make the top at least ${Math.ceil(LEAST_OVER_POCKET / 0.35)} mm thick.`,
+    });
+  }
+  if (size.width < 2 * (BESIDE_SEAM + 120)) {
+    problems.push({
+      problem: 'Each half is too narrow to be held beside its bolts.',
+      where: 'form.top.width',
+      wayOut: `Make the top at least ${2 * (BESIDE_SEAM + 120)} mm wide, or of one panel.`,
+    });
+  }
+  return problems;
+}
