@@ -1,9 +1,9 @@
 import { kilogram, mm, newton, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
-import { partWeight } from '../piece/weight';
+import { GRAVITY, weightOf } from '../piece/weight';
 import { type Check, type CheckContext, judge } from './check';
+import { pieceWeight } from './stability';
 
-const GRAVITY = 9.81;
 /** Lifted, somebody works or eats at it: the height of a low desk, mm; common practice. */
 const WORKED_AT = { least: 600, most: 760 };
 /** Nearer than this to either end of what it lifts a mechanism creeps or slams, as a share of its window; common practice. */
@@ -15,11 +15,11 @@ export function liftedTop(context: CheckContext): Check[] {
   const { top } = document.form;
   if (top.kind !== 'glued-panel' || !top.lift || !findPart(piece, 'lift-left')) return [];
   const { lift } = top;
-  const weigh = (ids: readonly string[]) =>
-    piece.parts
-      .filter(({ id }) => ids.includes(id))
-      .reduce((sum, part) => sum + partWeight(part, species, season.glued.moisture), 0);
-  const own = weigh(piece.top.parts);
+  const own = weightOf(
+    piece.parts.filter(({ id }) => piece.top.parts.includes(id)),
+    species,
+    season.glued.moisture,
+  );
   const load = own + lift.ballast;
   const window = lift.most - lift.least;
   const off = Math.min(load - lift.least, lift.most - load);
@@ -30,7 +30,7 @@ export function liftedTop(context: CheckContext): Check[] {
   const apron = findPart(piece, 'apron-left');
   const room = (apron?.size.width ?? 0) - lift.height;
   const parts = ['lift-left', 'lift-right'];
-  const whole = weigh(piece.parts.map(({ id }) => id)) + lift.ballast;
+  const whole = pieceWeight(context) + lift.ballast;
   // The top and what hangs on it have gone forward; the load stands on its front edge.
   const edge = piece.top.size.width / 2 + lift.forward;
   const foot = -piece.ground.low;

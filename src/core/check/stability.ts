@@ -1,16 +1,15 @@
 import { kilogram, mm, newton, say } from '../measure/quantity';
-import { partWeight } from '../piece/weight';
+import { GRAVITY, partWeight, weightOf } from '../piece/weight';
 import { middleOf } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';
 
-const GRAVITY = 9.81;
 /** Load constant for one person under ideal conditions, kg (NIOSH revised lifting equation; from memory). */
 export const LIFT_CONSTANT = 23;
 
 /** Weight of the piece, kg. */
 export function pieceWeight({ piece, species, season }: Pick<CheckContext, 'piece' | 'species' | 'season'>): number {
-  return piece.parts.reduce((sum, part) => sum + partWeight(part, species, season.glued.moisture), 0);
+  return weightOf(piece.parts, species, season.glued.moisture);
 }
 
 /** Middle of mass of the whole piece seen from above, mm. */
@@ -140,9 +139,11 @@ function wayOutOf({ document }: CheckContext, path: string | null, name: string,
 /** Whether one person can turn and carry it. */
 export function lifting(context: CheckContext): Check[] {
   const weight = pieceWeight(context);
-  const topWeight = context.piece.parts
-    .filter((part) => context.piece.top.parts.includes(part.id))
-    .reduce((sum, part) => sum + partWeight(part, context.species, context.season.glued.moisture), 0);
+  const topWeight = weightOf(
+    context.piece.parts.filter((part) => context.piece.top.parts.includes(part.id)),
+    context.species,
+    context.season.glued.moisture,
+  );
   const limit = Math.min(context.shop.tools.lift, LIFT_CONSTANT);
   const level = topWeight > limit ? 'watch' : 'good';
   return [

@@ -1,6 +1,6 @@
 import { mm, movement, say } from '../measure/quantity';
 import { type BendingPart, findPart, leadingPart } from '../piece/piece';
-import { partWeight } from '../piece/weight';
+import { GRAVITY, weightOf } from '../piece/weight';
 import { bendingStress, cantileverSag, cantileverUniformSag, uniformSag } from './beam';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -12,7 +12,6 @@ export const CREEP = 2;
 export const ACROSS_GRAIN_RATIO = 0.05;
 /** Working stress is the modulus of rupture over this, for clear wood with a person's load. */
 export const STRESS_FACTOR = 4;
-const GRAVITY = 9.81;
 
 const CAUTION = 'A design figure for clear, straight-grained wood; not a certification.';
 
@@ -21,7 +20,7 @@ export function sagging(context: CheckContext): Check[] {
   const { document, piece, species, season } = context;
   const moisture = season.glued.moisture;
   const tops = piece.parts.filter((part) => piece.top.parts.includes(part.id));
-  const topWeight = tops.reduce((sum, part) => sum + partWeight(part, species, moisture), 0) * GRAVITY;
+  const topWeight = weightOf(tops, species, moisture) * GRAVITY;
   const load = topWeight + document.form.loads.spread;
   const source = `Roark, beam formulas with shear (G = E/16); ${species.commonName} from the species table; creep × ${CREEP}, Wood Handbook ch. 5`;
   const made = (check: Sag): Check => {

@@ -11,3 +11,10 @@ export function partWeight(part: Part, species: Species, moisturePercent: number
   if (part.material) return partVolume(part) * MATERIALS[part.material].density;
   return partVolume(part) * density(species, moisturePercent);
 }
+
+/** m/s² */
+export const GRAVITY = 9.81;
+
+/** kg of some parts together, at a moisture. */
+export const weightOf = (parts: readonly Part[], species: Species, moisturePercent: number): number =>
+  parts.reduce((sum, part) => sum + partWeight(part, species, moisturePercent), 0);
