@@ -2,7 +2,7 @@ import { mm, movement, say } from '../measure/quantity';
 import { MATERIALS } from '../piece/material';
 import { findPart } from '../piece/piece';
 import { sizeAt } from '../piece/season';
-import { channelLines, resinFor } from '../piece/top-channel';
+import { channelLines, resinFor, slabHeldAt } from '../piece/top-channel';
 import { acrossAt, betweenLines } from '../solid/line-across';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -20,7 +20,7 @@ export function glassInChannel({ document, piece, season }: CheckContext): Check
   const lines = channelLines(top, piece.top.size);
   // From where a slab is held, in the middle of what a screw finds, to its live edge.
   const beside = fill.bearing + fill.room;
-  const inside = (widths: readonly number[], width: number) => width - (Math.min(...widths) - beside - 20) / 2;
+  const inside = (widths: readonly number[], width: number) => width - slabHeldAt(widths, top);
   const half = top.width / 2;
   const reaches = [...lines.front, ...lines.back].map(
     ([x]) =>

@@ -29,6 +29,14 @@ export function channelSize(form: Channel, bench: Bench): TopSize {
   };
 }
 
+/** From a slab's outer edge to where screws still find it whole, at its narrowest: clear of the live edge or its recess. mm */
+const screwsTo = (widths: readonly number[], { fill }: Pick<Channel, 'fill'>): number =>
+  Math.min(...widths) - BESIDE_EDGE - (fill.kind === 'glass' ? fill.bearing + fill.room : 0);
+
+/** From a slab's outer edge to where it is held and does not move: under glass, the middle of what screws find. mm */
+export const slabHeldAt = (widths: readonly number[], form: Pick<Channel, 'fill'>): number =>
+  form.fill.kind === 'glass' ? screwsTo(widths, form) / 2 : screwsTo(widths, form) - BESIDE_EDGE;
+
 /** The two live edges as lines over the piece, and what follows from them. mm */
 export function channelLines(form: Channel, size: Pick<TopSize, 'length'>) {
   const half = form.width / 2;
@@ -87,9 +95,8 @@ export function channelTop(form: Channel, size: TopSize, underside: number): Top
   };
   const front = slab('slab-front', 'Slab, front', straight(-half), lines.front);
   const back = slab('slab-back', 'Slab, back', lines.back, straight(half));
-  const beside = BESIDE_EDGE + (fill.kind === 'glass' ? fill.bearing + fill.room : 0);
-  const frontBand = -half + Math.min(...form.slabs.front) - beside;
-  const backBand = half - Math.min(...form.slabs.back) + beside;
+  const frontBand = -half + screwsTo(form.slabs.front, form);
+  const backBand = half - screwsTo(form.slabs.back, form);
   return {
     drafts: [front, back, filling],
     joints: SLABS.map((id) => joined(id, form, lines, filling, upper, deep)),
@@ -104,9 +111,15 @@ export function channelTop(form: Channel, size: TopSize, underside: number): Top
         low: -half,
         high: frontBand,
         held: true,
-        ...(fill.kind === 'resin' ? { at: frontBand - BESIDE_EDGE } : {}),
+        at: slabHeldAt(form.slabs.front, form) - half,
       },
-      { id: 'slab-back', low: backBand, high: half, held: fill.kind === 'glass' },
+      {
+        id: 'slab-back',
+        low: backBand,
+        high: half,
+        held: fill.kind === 'glass',
+        at: half - slabHeldAt(form.slabs.back, form),
+      },
     ],
     fittings: fittingsOf(form, filling),
     problems: impossible(form, size, lines),
