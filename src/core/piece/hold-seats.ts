@@ -208,11 +208,14 @@ export function travelInRail(kind: HoldKind, thick: number, crosses: number): nu
 
 /** Horizontal thickness of a rail under the top, mm. */
 export const railThickness = ({ frame, size }: Pick<Draft, 'frame' | 'size'>): number =>
-  Math.abs(frame.width[2]) > Math.abs(frame.thickness[2]) ? size.thickness : size.width;
+  standsOnEdge(frame) ? size.thickness : size.width;
+
+/** Its width upright, as an apron; else it lies flat. */
+const standsOnEdge = ({ width, thickness }: Frame): boolean => Math.abs(width[2]) > Math.abs(thickness[2]);
 
 function railOf(draft: Draft, fastener: Fastener, hold: Travelling): Rail {
   const { frame, size } = draft;
-  const standing = Math.abs(frame.width[2]) > Math.abs(frame.thickness[2]);
+  const standing = standsOnEdge(frame);
   const [high, thick] = standing ? [size.width, size.thickness] : [size.thickness, size.width];
   const [upright, beside] = standing ? [frame.width, frame.thickness] : [frame.thickness, frame.width];
   const up = upright[2] < 0 ? times(upright, -1) : upright;
