@@ -8,6 +8,14 @@ import { LengthRows } from './length-rows';
 /** Sizes of a middling pair, to begin with. */
 const PAIR = { least: 8, most: 16, ballast: 0, rise: 230, forward: 360, height: 75, long: 340, thick: 28, weight: 2.6 };
 
+/** What is weighed of it: how it is asked, and between what. kg */
+const WEIGHTS = [
+  ['Lifts from', 'least', 0.5, 80],
+  ['Lifts to', 'most', 0.5, 120],
+  ['Ballast', 'ballast', 0, 40],
+  ['Each weighs', 'weight', 0, 15],
+] as const;
+
 /** A top that is lifted toward the sitter. */
 export function LiftFields() {
   const top = useJobState((state) => state.document.form.top);
@@ -33,33 +41,18 @@ export function LiftFields() {
       />
       {lift ? (
         <>
-          <NumberField
-            label="Lifts from"
-            unit="kg"
-            value={lift.least}
-            least={0.5}
-            most={80}
-            step={0.5}
-            onCommit={change('form.top.lift.least')}
-          />
-          <NumberField
-            label="Lifts to"
-            unit="kg"
-            value={lift.most}
-            least={0.5}
-            most={120}
-            step={0.5}
-            onCommit={change('form.top.lift.most')}
-          />
-          <NumberField
-            label="Ballast"
-            unit="kg"
-            value={lift.ballast}
-            least={0}
-            most={40}
-            step={0.5}
-            onCommit={change('form.top.lift.ballast')}
-          />
+          {WEIGHTS.map(([label, key, least, most]) => (
+            <NumberField
+              key={key}
+              label={label}
+              unit="kg"
+              value={lift[key]}
+              least={least}
+              most={most}
+              step={0.1}
+              onCommit={change(`form.top.lift.${key}`)}
+            />
+          ))}
           <LengthRows
             rows={[
               { label: 'Rises by', path: 'form.top.lift.rise', least: 30, most: 500 },
@@ -68,15 +61,6 @@ export function LiftFields() {
               { label: 'Folded, front to back', path: 'form.top.lift.long', least: 100, most: 800 },
               { label: 'Folded, thick', path: 'form.top.lift.thick', least: 8, most: 60 },
             ]}
-          />
-          <NumberField
-            label="Each weighs"
-            unit="kg"
-            value={lift.weight}
-            least={0}
-            most={15}
-            step={0.1}
-            onCommit={change('form.top.lift.weight')}
           />
           {figures['lift-load'] ? <FigureLine label="On the mechanism" figure={figures['lift-load']} /> : null}
           {figures['lift-tipping'] ? (
