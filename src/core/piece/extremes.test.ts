@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest';
+import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
+import { FormSchema } from '../decision/form';
+import { read } from '../decision/issues';
+import type { JobDocument } from '../decision/job-document';
+import { fullSizeDrawings } from '../format/full-size';
+
+import { drawView } from './drawing';
+
+/** Every number among the decisions of the form, by its path. */
+function* numbers(thing: unknown, path: string[] = []): Generator<string[]> {
+  if (typeof thing === 'number') yield path;
+  else if (thing && typeof thing === 'object')
+    for (const [key, value] of Object.entries(thing)) yield* numbers(value, [...path, key]);
+}
+const withNumber = (document: JobDocument, path: readonly string[], value: number): JobDocument => {
+  const draft = structuredClone(document);
+  let at = draft.form as unknown as Record<string, unknown>;
+  for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;
+  at[path.at(-1) as string] = value;
+  return draft;
+};
+const notANumber = (thing: unknown): boolean =>
+  typeof thing === 'number'
+    ? Number.isNaN(thing)
+    : Array.isArray(thing)
+      ? thing.some(notANumber)
+      : thing !== null && typeof thing === 'object' && Object.values(thing).some(notANumber);
+
+describe('decisions as far off as they are let', () => {
+  it.each(CONSTRUCTIONS.map(({ name, document }) => [name, document] as const))(
+    '%s: derived, drawn and told, never broken',
+    (_, document) => {
+      for (const path of numbers(document.form)) {
+        for (const value of [0, 40, 6000]) {
+          const odd = withNumber(document, path, value);
+          // What the form itself refuses never comes to be derived.
+          if ('problems' in read(FormSchema, odd.form, 'form')) continue;
+          const words = `${path.join('.')} = ${value}`;
+          const job = derived(odd);
+          expect(notANumber(job.checks.map((c) => [c.value, c.limit])), words).toBe(false);
+          expect(notANumber(job.piece.parts.map((part) => [part.size, part.volume])), words).toBe(false);
+          for (const view of ['plan', 'front', 'end'] as const) drawView(job.piece, view);
+          fullSizeDrawings(job.piece, { system: 'metric' });
+        }
+      }
+    },
+    60_000,
+  );
+});
