@@ -5,7 +5,9 @@ import type { Dimension, View } from '@/core';
 import { useUnits } from './units';
 import { useSize } from './use-size';
 
-const MARGIN = { left: 62, right: 62, top: 40, bottom: 44 };
+/** Figures stand beside the drawing; in inches, with their fractions, they are wider. */
+const BESIDE = { metric: 62, imperial: 92 } as const;
+const ABOVE = { top: 40, bottom: 44 };
 const STEP = 22;
 /** Drawn in the order they stand, so that what is nearer covers what is behind. */
 const PAINTED: readonly string[] = ['seen', 'edge', 'cut'];
@@ -33,16 +35,18 @@ export function MeasuredDrawing({
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const { bounds } = view;
+  const beside = units.system === 'metric' ? BESIDE.metric : BESIDE.imperial;
+  const margin = { left: beside, right: beside, ...ABOVE };
   const scale = Math.max(
     0.01,
     Math.min(
-      (size.width - MARGIN.left - MARGIN.right) / bounds.width,
-      (size.height - MARGIN.top - MARGIN.bottom) / bounds.height,
+      (size.width - margin.left - margin.right) / bounds.width,
+      (size.height - margin.top - margin.bottom) / bounds.height,
     ),
   );
   const offset = {
-    x: MARGIN.left + (size.width - MARGIN.left - MARGIN.right - bounds.width * scale) / 2,
-    y: MARGIN.top + (size.height - MARGIN.top - MARGIN.bottom - bounds.height * scale) / 2,
+    x: margin.left + (size.width - margin.left - margin.right - bounds.width * scale) / 2,
+    y: margin.top + (size.height - margin.top - margin.bottom - bounds.height * scale) / 2,
   };
   const at = ([u, v]: readonly [number, number]): [number, number] => [
     offset.x + (u - bounds.left) * scale,
@@ -57,48 +61,54 @@ export function MeasuredDrawing({
       )
       .join(' ');
   const isLit = (id: string) => lit.includes(id);
+  const painted = view.shapes.filter((s) => PAINTED.includes(s.style));
+  // A part drawn of several shapes is one stop for the keyboard: its first.
+  const stops = new Set(
+    painted.filter(
+      (s, i) => s.style === 'seen' && painted.findIndex((o) => o.part === s.part && o.style === 'seen') === i,
+    ),
+  );
 
   return (
     <div ref={ref} className="h-full min-h-64 w-full">
       <svg width={size.width} height={size.height} className="block" data-view={name}>
-        {view.shapes
-          .filter((s) => PAINTED.includes(s.style))
-          .map((shape, i) =>
-            shape.style !== 'seen' ? (
-              <polygon
-                // biome-ignore lint/suspicious/noArrayIndexKey: shapes are drawn anew as a whole
-                key={i}
-                points={points(shape.points)}
-                strokeWidth={shape.style === 'cut' ? 1.1 : 0.8}
-                className={shape.style === 'cut' ? 'fill-ground stroke-ink' : 'fill-none stroke-ink'}
-                pointerEvents="none"
-              />
-            ) : (
-              // biome-ignore lint/a11y/useSemanticElements: there is no button element inside a drawing
-              <polygon
-                // biome-ignore lint/suspicious/noArrayIndexKey: shapes are drawn anew as a whole
-                key={i}
-                data-part={shape.part}
-                points={points(shape.points)}
-                tabIndex={0}
-                role="button"
-                aria-label={partNames[shape.part] ?? shape.part}
-                strokeWidth={isLit(shape.part) ? 2 : 1.3}
-                className={clsx(
-                  'stroke-ink outline-offset-0',
-                  isLit(shape.part)
-                    ? 'fill-layout-tint stroke-layout'
-                    : wood?.includes(shape.part)
-                      ? 'fill-wood'
-                      : 'fill-paper',
-                )}
-                onPointerEnter={() => onLight([shape.part])}
-                onPointerLeave={() => onLight([])}
-                onFocus={() => onLight([shape.part])}
-                onBlur={() => onLight([])}
-              />
-            ),
-          )}
+        {painted.map((shape, i) =>
+          shape.style !== 'seen' ? (
+            <polygon
+              // biome-ignore lint/suspicious/noArrayIndexKey: shapes are drawn anew as a whole
+              key={i}
+              points={points(shape.points)}
+              strokeWidth={shape.style === 'cut' ? 1.1 : 0.8}
+              className={shape.style === 'cut' ? 'fill-ground stroke-ink' : 'fill-none stroke-ink'}
+              pointerEvents="none"
+            />
+          ) : (
+            // biome-ignore lint/a11y/useSemanticElements: there is no button element inside a drawing
+            <polygon
+              // biome-ignore lint/suspicious/noArrayIndexKey: shapes are drawn anew as a whole
+              key={i}
+              data-part={shape.part}
+              points={points(shape.points)}
+              tabIndex={stops.has(shape) ? 0 : -1}
+              role="button"
+              aria-label={partNames[shape.part] ?? shape.part}
+              aria-hidden={stops.has(shape) ? undefined : true}
+              strokeWidth={isLit(shape.part) ? 2 : 1.3}
+              className={clsx(
+                'stroke-ink outline-offset-0',
+                isLit(shape.part)
+                  ? 'fill-layout-tint stroke-layout'
+                  : wood?.includes(shape.part)
+                    ? 'fill-wood'
+                    : 'fill-paper',
+              )}
+              onPointerEnter={() => onLight([shape.part])}
+              onPointerLeave={() => onLight([])}
+              onFocus={() => onLight([shape.part])}
+              onBlur={() => onLight([])}
+            />
+          ),
+        )}
         {view.shapes
           .filter((s) => !PAINTED.includes(s.style))
           .map((shape, i) => (

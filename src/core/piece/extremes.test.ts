@@ -32,7 +32,7 @@ describe('decisions as far off as they are let', () => {
     '%s: derived, drawn and told, never broken',
     (_, document) => {
       for (const path of numbers(document.form)) {
-        for (const value of [0, 40, 6000]) {
+        for (const value of [0, 6000]) {
           const odd = withNumber(document, path, value);
           // What the form itself refuses never comes to be derived.
           if ('problems' in read(FormSchema, odd.form, 'form')) continue;
