@@ -63,11 +63,8 @@ export function MeasuredDrawing({
   const isLit = (id: string) => lit.includes(id);
   const painted = view.shapes.filter((s) => PAINTED.includes(s.style));
   // A part drawn of several shapes is one stop for the keyboard: its first.
-  const stops = new Set(
-    painted.filter(
-      (s, i) => s.style === 'seen' && painted.findIndex((o) => o.part === s.part && o.style === 'seen') === i,
-    ),
-  );
+  const seen = painted.filter(({ style }) => style === 'seen');
+  const stops = new Set(new Map(seen.reverse().map((shape) => [shape.part, shape])).values());
 
   return (
     <div ref={ref} className="h-full min-h-64 w-full">
