@@ -12,7 +12,16 @@ const LEAST_BETWEEN = 4;
 const LEAST_WALL = 5;
 
 /** Joints whose parts lie in each other on purpose, whole. */
-const LET_IN: readonly JointKind[] = ['half-lap', 'let-in', 'notch', 'set-in', 'slide-way', 'leg-lap', 'panel-groove'];
+const LET_IN: readonly JointKind[] = [
+  'half-lap',
+  'let-in',
+  'loose-wedge',
+  'notch',
+  'set-in',
+  'slide-way',
+  'leg-lap',
+  'panel-groove',
+];
 
 /** Parts that stand in one another, joints aside; those that are let into each other are judged by their joint. */
 export function partsInParts({ piece }: CheckContext): Check[] {

@@ -11,7 +11,7 @@ function inStaves(kind: PartKind, base: BaseKind, words: string, least: number):
   const change =
     kind === 'leg' && base === 'leg-apron'
       ? { path: 'form.base.leg.making', value: { kind: 'staves', count }, most: 8 }
-      : base === 'trestle' && (kind === 'post' || kind === 'foot')
+      : (base === 'trestle' || base === 'post-brace') && (kind === 'post' || kind === 'foot')
         ? { path: `form.base.${kind}.staves`, value: count, most: 6 }
         : null;
   if (!change) return null;
@@ -34,13 +34,15 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>
   leg: { 'leg-apron': 'form.base.leg.section', any: 'form.base.leg.thickness' },
   apron: { any: 'form.base.apron.thickness' },
   foot: { any: 'form.base.foot.thickness' },
-  post: { any: 'form.base.post.thickness' },
+  post: { 'post-brace': 'form.base.post.section', any: 'form.base.post.thickness' },
   bearer: { splayed: 'form.base.arm.thickness', any: 'form.base.bearer.thickness' },
   stretcher: {
     'leg-apron': 'form.base.stretchers.thickness',
     box: 'form.base.rail.thickness',
+    'post-brace': 'form.base.stringer.thickness',
     any: 'form.base.stretcher.thickness',
   },
+  'top-rail': { any: 'form.base.rails.thickness' },
   batten: { any: 'form.flat.thickness' },
   brace: { any: 'form.base.braces.thickness' },
 };
@@ -58,6 +60,7 @@ const PLURALS: Partial<Record<PartKind, string>> = {
   foot: 'feet',
   post: 'posts',
   bearer: 'bearers',
+  'top-rail': 'top rails',
   stretcher: 'stretcher',
   brace: 'braces',
   batten: 'battens',

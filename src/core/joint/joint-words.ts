@@ -1,5 +1,6 @@
 import { mm, type Phrase, say } from '../measure/quantity';
 import type { JointKind } from './joint';
+import { LOWER_SHOULDER } from './loose-wedge';
 
 /** A joint on its card: what it is, how it is sized, how it is marked and cut. All of it common practice. */
 export interface JointWords {
@@ -123,10 +124,10 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
   },
   pegs: {
     name: 'Pegs',
-    rule: say`An eighth of the leg thick, a third of the tenon from its shoulder; two in a tenon over ${mm(55)} high.`,
-    mark: say`From the leg’s inside face and upper end, on its outside face; drawn ones nearer to the shoulder in the tenon by ${mm(1)}.`,
+    rule: say`An eighth of the mortised part thick, a third of the tenon from its shoulder; two in a tenon over ${mm(55)} high.`,
+    mark: say`From the face the shoulder lies on, on the mortised part’s outside; drawn ones nearer to the shoulder in the tenon by ${mm(1)}.`,
     order: [
-      say`Bore through the leg’s outer wall and across the mortise, to a stop beyond it.`,
+      say`Bore through the outer wall and across the mortise, to a stop beyond it.`,
       say`Put the tenon in dry, mark it through the hole, take it out, shift the mark toward the shoulder and bore it.`,
       say`Rive the pegs straight-grained, point them over a third of their length, and drive them after the glue.`,
     ],
@@ -142,6 +143,17 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
       say`Drive it, mark it equal above and below, round its ends.`,
     ],
     caution: say`Snug, not hard: the end of the tenon shears out along its grain. Tap it home again in the dry season.`,
+  },
+  'loose-wedge': {
+    name: 'Dovetailed tenon with a loose wedge',
+    rule: say`The tenon’s lower edge slopes by 1 in 12 and its upper edge is the rail’s own; the mortise is higher by that drop, and a wedge at the same slope fills it. No glue.`,
+    mark: say`From the upper edge of the rail, with one bevel for the tenon, the mortise’s bottom and the wedge.`,
+    order: [
+      say`Chop the mortise through from both faces: its bottom slopes down to the outside, its upper end rises to the outside.`,
+      say`Cut the tenon’s slope from its shoulder down, leaving ${mm(LOWER_SHOULDER)} of shoulder under the neck.`,
+      say`Put the tenon in, let it drop, and plane the wedge until it stands alike on both sides.`,
+    ],
+    caution: say`The wedge bears on the end of the mortise along the post’s grain: snug, and tapped home again in the dry season.`,
   },
   'half-lap': {
     name: 'Half-lap',

@@ -75,6 +75,7 @@ export type JointKind =
   | 'corner-block'
   | 'pegs'
   | 'tusk'
+  | 'loose-wedge'
   | 'half-lap'
   | 'leg-lap'
   | 'bridle'

@@ -28,6 +28,8 @@ export interface PegGiven {
   at: Vec;
   along: Vec;
   tenon: { length: number; width: number; thickness: number };
+  /** The way the tenon's width lies; upright where it is not said. */
+  wide?: Vec;
   /** From the tenon's middle to the face the pegs come in by, and the way they go. */
   wall: number;
   inward: Vec;
@@ -40,12 +42,12 @@ export interface PegGiven {
  * tenon itself, there nearer to the shoulder where they are to draw.
  */
 export function pegs(given: PegGiven): Joint {
-  const { id, holds, into, from, at, along, tenon, wall, inward, diameter, drawBored } = given;
+  const { id, holds, into, from, at, along, tenon, wall, inward, diameter, drawBored, wide = [0, 0, 1] } = given;
   const back = pegSetBack(tenon.length, diameter);
   const cheek = tenon.thickness / 2;
   const removed = pegHeights(tenon.width).flatMap((height) => {
     const line = (deep: number, across: number) =>
-      plus(plus(plus(at, times(along, deep)), times(inward, across)), [0, 0, height]);
+      plus(plus(plus(at, times(along, deep)), times(inward, across)), times(wide, height));
     const hole = (deep: number, a: number, b: number) => bored(line(deep, a), line(deep, b), diameter);
     const outward: Vec = [-inward[0] + 0, -inward[1] + 0, -inward[2] + 0];
     return [

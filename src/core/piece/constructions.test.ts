@@ -107,6 +107,7 @@ describe('together they cover', () => {
       'leg-lap',
       'let-in',
       'loose-tenon',
+      'loose-wedge',
       'meeting-arms',
       'mitre-dowels',
       'mitre-spline',

@@ -8,6 +8,7 @@ import { profiled } from '../solid/profile';
 import { minus, type Vec } from '../solid/vector';
 import { boxBase } from './base-box';
 import { legApronBase } from './base-leg-apron';
+import { postBraceBase } from './base-post-brace';
 import { splayedBase } from './base-splayed';
 import { steelBase } from './base-steel';
 import { trestleBase } from './base-trestle';
@@ -75,6 +76,8 @@ function planBase(decisions: PieceDecisions, top: TopSize): BasePlan {
       return legApronBase(base, decisions, top);
     case 'trestle':
       return trestleBase(base, decisions, top);
+    case 'post-brace':
+      return postBraceBase(base, decisions, top);
     case 'x-frame':
       return xFrameBase(base, decisions, top);
     case 'splayed':

@@ -58,6 +58,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   leg: 'leg',
   apron: 'apron',
   'cross-rail': 'cross rail',
+  'top-rail': 'top rail',
   foot: 'foot',
   post: 'post',
   brace: 'brace',
@@ -66,14 +67,17 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   pad: 'pad',
   batten: 'batten',
   block: 'corner block',
-  wedge: 'tusk',
+  wedge: 'wedge',
   channel: 'channel',
   'steel-leg': 'steel leg',
   lift: 'mechanism',
 };
 
+/** Parts that have a word of their own among those of their kind. */
+const OWN_WORDS: Readonly<Record<string, string>> = { arm: 'arm', tusk: 'tusk' };
+
 function familyWords({ kind, hold }: Joint, into: Part, from: Part): string {
-  const word = (part: Part) => (part.id.startsWith('arm') ? 'arm' : KIND_WORDS[part.kind]);
+  const word = (part: Part) => OWN_WORDS[part.id.split('-', 1)[0] ?? ''] ?? KIND_WORDS[part.kind];
   const [a, b] = [kind === 'hold' ? (hold ? HOLDS[hold].one : 'screw') : word(from), word(into)];
   const first = a.charAt(0).toUpperCase() + a.slice(1);
   return a === b ? `${first} on ${b}` : `${first} in ${b}`;

@@ -6,11 +6,12 @@ type Making = BaseOf<'leg-apron'>['leg']['making'];
 const SOLID: Making = { kind: 'solid' };
 const ofStaves = (count: number): Making => (count > 1 ? { kind: 'staves', count } : SOLID);
 
-/** How parts of a kind are made: legs by their school, posts and feet of a trestle of staves, all others of one blank. */
+/** How parts of a kind are made: legs by their school, posts and feet of staves, all others of one blank. */
 export function makingOf({ base }: JobDocument['form'], kind: PartKind): Making {
   if (base.kind === 'leg-apron' && kind === 'leg') return base.leg.making;
-  if (base.kind === 'trestle' && kind === 'post') return ofStaves(base.post.staves);
-  return base.kind === 'trestle' && kind === 'foot' ? ofStaves(base.foot.staves) : SOLID;
+  if (base.kind !== 'trestle' && base.kind !== 'post-brace') return SOLID;
+  if (kind === 'post') return ofStaves(base.post.staves);
+  return kind === 'foot' ? ofStaves(base.foot.staves) : SOLID;
 }
 
 /** A blank that a leg is made of. mm */

@@ -47,6 +47,15 @@ describe('what is cut is followed in its length', () => {
     }
   });
 
+  it('top rails set posts and braces as far apart, but for a stringer that is cut too', () => {
+    const posts = named('square posts');
+    const rails = cut(posts, ['top-rail-front', 'top-rail-back'], 10);
+    expect(middleOf(rails.piece, 'post-right')[0] - middleOf(rails.drawn, 'post-right')[0]).toBeCloseTo(5, 9);
+    expect(level(rails.job, 'form.parts-meet')).toBe('good');
+    const both = cut(posts, ['top-rail-front', 'top-rail-back', 'stringer'], -16);
+    expect(middleOf(both.piece, 'post-right')[0] - middleOf(both.drawn, 'post-right')[0]).toBeCloseTo(-8, 9);
+  });
+
   it('feet and bearers, each by itself', () => {
     const feet = cut(trestle(), ['foot-left', 'foot-right'], -20);
     expect(feet.piece.base.width - feet.drawn.base.width).toBeCloseTo(-20, 9);
@@ -72,7 +81,7 @@ describe('what is cut is followed in its length', () => {
   });
 
   it('every part that is cut has the size that was entered, as long as it was drawn beside it', () => {
-    for (const words of ['a refectory table', 'an oval table', 'a desk on crossed legs']) {
+    for (const words of ['a refectory table', 'an oval table', 'a desk on crossed legs', 'square posts', 'diagonal']) {
       const { piece } = derived(named(words));
       const kinds = new Map(
         piece.parts.filter((p) => ['post', 'stretcher', 'foot', 'bearer'].includes(p.kind)).map((p) => [p.kind, p]),

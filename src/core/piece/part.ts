@@ -20,6 +20,7 @@ export type PartKind =
   | 'leg'
   | 'apron'
   | 'cross-rail'
+  | 'top-rail'
   | 'foot'
   | 'post'
   | 'brace'

@@ -121,6 +121,25 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         buttresses: null,
         braces: null,
       };
+    case 'post-brace': {
+      const section = large ? 110 : 90;
+      const wide = width - 2 * top.sideOverhang;
+      return {
+        kind,
+        height,
+        foot: { height: 90, thickness: section + 30, staves: 3 },
+        post: { section, staves: 3 },
+        bearer: { height: 80, thickness: section - 15, shorter: 20 },
+        rails: { width: 90, thickness: 40, apart: to5(within(wide * 0.62, section + 140, wide - 150)) },
+        braces: { width: 60, thickness: 42, way: 'across', reach: to5(within(wide * 0.18, 80, 180)) },
+        stringer: {
+          height: large ? 140 : 110,
+          thickness: large ? 55 : 45,
+          at: to5(height * 0.42),
+          hold: 'wedge',
+        },
+      };
+    }
     case 'x-frame':
       return {
         kind,
@@ -160,14 +179,17 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
   }
 }
 
+/** Bases that carry the top on two frames across it. */
+const ON_FRAMES: readonly BaseKind[] = ['trestle', 'post-brace', 'x-frame', 'steel'];
+
 /**
  * What changes when another base is put under a top: feet that stand on lines of their own come farther in from the
  * ends, so that the top has less to span.
  */
 export function startBaseChanges(kind: BaseKind, form: Form): Change[] {
   const { top, base } = form;
-  const framed = ['trestle', 'x-frame', 'steel'].includes(kind);
-  const was = ['trestle', 'x-frame', 'steel'].includes(base.kind);
+  const framed = ON_FRAMES.includes(kind);
+  const was = ON_FRAMES.includes(base.kind);
   const ends = framed ? Math.round(top.length / 60) * 10 : top.length > 1300 ? 60 : 30;
   if (kind === 'box') {
     return [
@@ -227,6 +249,10 @@ export const BASES: Readonly<Record<BaseKind, { name: string; reason: string }>>
   trestle: {
     name: 'Trestle',
     reason: 'A post on a foot at each end and a stretcher between: free for legs, comes apart.',
+  },
+  'post-brace': {
+    name: 'Posts and braces',
+    reason: 'Square posts, braces at 45° and dovetailed rails: heavy, and held without glue.',
   },
   'x-frame': { name: 'Crossed legs', reason: 'Two X frames and a stretcher: stiff across, room for feet at the ends.' },
   steel: { name: 'Bought-in steel', reason: 'Legs or frames of steel tube, bolted under the top through slots.' },

@@ -1,17 +1,10 @@
 import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
-import { slantedTenon } from '../joint/tenon';
 import { fixed } from '../restraint/tie';
-import { clipAll, corners, planeThrough, reach } from '../solid/convex';
-import { inPart, leaningFrame, planeInPart, squareFrame } from '../solid/frame';
-import { plus, times, unit, type Vec } from '../solid/vector';
-import { blockOf, type Draft, forJoint } from './part';
-
-/** How deep a brace's tenon goes in, square to the face, mm; common practice. */
-const BRACE_DEPTH = 25;
-
-/** A brace as it is decided: its section, and from the corner of the two parts it braces to its middle on both. mm */
-type Bracing = NonNullable<BaseOf<'trestle'>['braces']>;
+import { squareFrame } from '../solid/frame';
+import { unit, type Vec } from '../solid/vector';
+import { BRACE_DEPTH, type Brace, braceBetween } from './brace';
+import type { Draft } from './part';
 
 /** Two braces at 45° from a post to its bearer, one to either side. */
 export function trestleBraces(
@@ -21,7 +14,7 @@ export function trestleBraces(
   bearer: Draft,
   x: number,
   under: number,
-): { brace: Draft; joints: Joint[] }[] {
+): Brace[] {
   if (!braces) return [];
   const half = form.post.width / 2;
   const where = post.id.replace('post-', '');
@@ -53,7 +46,7 @@ export function buttressBraces(
   form: BaseOf<'trestle'>,
   posts: readonly { side: 1 | -1; post: Draft; inner: number }[],
   stretcher: Draft,
-): { brace: Draft; joints: Joint[] }[] {
+): Brace[] {
   const { buttresses } = form;
   if (!buttresses) return [];
   const upper = form.stretcher.at + form.stretcher.height / 2;
@@ -78,76 +71,6 @@ export function buttressBraces(
       },
     });
   });
-}
-
-interface BraceEnd {
-  into: Draft;
-  /** Where the brace's middle meets it, and the way its face looks there. */
-  at: Vec;
-  outward: Vec;
-  /** How deep the tenon goes in, square to the face, mm. */
-  depth: number;
-}
-
-/** A brace from one part to another: tenons along it, ended square to what they go into; shoulders in both faces. */
-function braceBetween(given: {
-  id: string;
-  name: string;
-  bracing: Bracing;
-  along: Vec;
-  start: BraceEnd;
-  end: BraceEnd;
-}): { brace: Draft; joints: Joint[] } {
-  const { id, name, bracing, along, start, end } = given;
-  const { width, thickness, reach: far } = bracing;
-  const frame = leaningFrame(times(plus(start.at, end.at), 0.5), along, [0, 0, 1]);
-  const body = clipAll(
-    blockOf(4 * far, width, thickness),
-    [start, end].map(({ at, outward }) => planeInPart(frame, planeThrough(at, times(outward, -1)))),
-  );
-  const span = reach(body, [1, 0, 0]);
-  const drawn: Draft = {
-    id,
-    name,
-    kind: 'brace',
-    grade: 'all-faces',
-    size: { length: span.to - span.from, width, thickness },
-    frame,
-    body: [body],
-    ends: { start: { mitre: 45, bevel: 0 }, end: { mitre: 45, bevel: 0 } },
-  };
-  const size = { width: width - 12, thickness: Math.max(6, Math.round((thickness * 2) / 3) / 2) };
-  const joint = ({ into, at, outward, depth }: BraceEnd, way: Vec) =>
-    slantedTenon({
-      id: `${into.id}/${id}`,
-      kind: 'mortise-tenon',
-      into: forJoint(into),
-      from: forJoint(drawn),
-      at,
-      along: way,
-      wide: frame.width,
-      face: outward,
-      size,
-      depth,
-      ties: [
-        fixed({
-          id: `${into.id}/${id}`,
-          name: `${name} in ${into.name.toLowerCase()}`,
-          a: into.id,
-          b: id,
-          at: { x: at[0], y: at[1], z: at[2] },
-        }),
-      ],
-    });
-  const joints = [joint(start, times(along, -1)), joint(end, along)];
-  const tips = joints.flatMap((own) =>
-    own.added.flatMap(({ solid }) => corners(solid).map((p) => inPart(frame, p)[0])),
-  );
-  const beyond = { start: span.from - Math.min(...tips), end: Math.max(...tips) - span.to };
-  return {
-    brace: { ...drawn, beyond, size: { ...drawn.size, length: drawn.size.length + beyond.start + beyond.end } },
-    joints,
-  };
 }
 
 /** Along the foot, mm. */

@@ -15,6 +15,8 @@ interface BaseWords {
   shaping: { id: string; name: string; hours: number; caution: string; parts: readonly string[] } | null;
   first: { name: string; caution: string; parts: readonly string[] };
   second: { name: string; caution: string };
+  /** Pegged and wedged without glue. */
+  dry?: true;
 }
 
 const degrees = (angle: number) => `${angle.toFixed(1)}°`;
@@ -83,6 +85,33 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
         },
       };
     }
+    case 'post-brace':
+      return {
+        joints:
+          'Mortise posts, feet and bearers, tenon posts, stringer and braces; cut the dovetails of the top rails last; letter every joint',
+        marking:
+          base.braces.way === 'diagonal'
+            ? 'Braces meet the posts askew both ways: mark both shoulders of each from its template, and chop its mortise along a block cut to the same angles.'
+            : 'Mark the braces’ shoulders with one bevel at 45°, and chop their mortises along a block at that angle.',
+        shaping: null,
+        first: {
+          name: 'Peg the two frames together: foot, post, bearer and their braces',
+          caution:
+            'No glue. Braces go in while post and bearer still stand apart; pegs are driven with the joint backed up.',
+          parts: ids('foot', 'post', 'bearer', ...(base.braces.way === 'across' ? (['brace'] as const) : [])),
+        },
+        second: {
+          name:
+            base.stringer.hold === 'wedge'
+              ? 'Put the stringer through, drive its wedges, and drop the top rails into their dovetails'
+              : 'Put the stringer in and peg it, and drop the top rails into their dovetails',
+          caution:
+            base.braces.way === 'diagonal'
+              ? 'The diagonal braces stand in the posts before the rails come down over them. Heavy parts: two people.'
+              : 'Heavy parts: two people. Wedges snug, not hard.',
+        },
+        dry: true,
+      };
     case 'x-frame': {
       const mitre = partsOfKind(piece, 'leg')[0]?.ends?.start.mitre ?? 0;
       return {
@@ -152,7 +181,7 @@ export function baseWork(
     .filter((part) => !piece.top.parts.includes(part.id) && part.kind !== 'batten' && part.kind !== 'slide')
     .map((part) => part.id);
   const rails = piece.parts
-    .filter((part) => ['apron', 'cross-rail', 'bearer'].includes(part.kind))
+    .filter((part) => ['apron', 'cross-rail', 'top-rail', 'bearer'].includes(part.kind))
     .map((part) => part.id);
   const legs = partsOfKind(piece, 'leg').map((part) => part.id);
   const operations: Operation[] = [];
@@ -211,16 +240,16 @@ export function baseWork(
     id: 'glue-ends',
     name: words.first.name,
     work: 0.7,
-    wait: glue.clampFor / 60,
+    wait: words.dry ? 0 : glue.clampFor / 60,
     after: ['sand-base'],
-    caution: `${words.first.caution} ${glue.caution}`,
+    caution: words.dry ? words.first.caution : `${words.first.caution} ${glue.caution}`,
     parts: words.first.parts,
   });
   add({
     id: 'glue-base',
     name: words.second.name,
     work: 0.8,
-    wait: glue.levelAfter,
+    wait: words.dry ? 0 : glue.levelAfter,
     after: ['glue-ends'],
     caution: words.second.caution,
     parts: base,

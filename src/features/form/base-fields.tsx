@@ -7,6 +7,7 @@ import { BoxFields, SplayedFields, SteelFields, XFrameFields } from './frame-fie
 import { Group } from './group';
 import { LegApronFields } from './leg-apron-fields';
 import { LengthRows } from './length-rows';
+import { PostBraceFields } from './post-brace-fields';
 import { TrestleFields } from './trestle-fields';
 
 const kinds = Object.entries(BASES).map(([value, { name }]) => ({ value: value as BaseKind, label: name }));
@@ -39,6 +40,8 @@ function Fields({ kind }: { kind: BaseKind }) {
       return <LegApronFields />;
     case 'trestle':
       return <TrestleFields />;
+    case 'post-brace':
+      return <PostBraceFields />;
     case 'x-frame':
       return <XFrameFields />;
     case 'splayed':
