@@ -6,8 +6,12 @@ const resolve = { alias: { '@': fileURLToPath(new URL('./src', import.meta.url))
 export default defineConfig({
   test: {
     projects: [
-      { resolve, test: { name: 'unit', include: ['src/**/*.test.ts'], testTimeout: 60_000 } },
-      { resolve, test: { name: 'published', include: ['tests/published/**/*.test.ts'], testTimeout: 60_000 } },
+      // The core has no state of its own: files share the modules that a worker has loaded.
+      { resolve, test: { name: 'unit', include: ['src/**/*.test.ts'], testTimeout: 60_000, isolate: false } },
+      {
+        resolve,
+        test: { name: 'published', include: ['tests/published/**/*.test.ts'], testTimeout: 60_000, isolate: false },
+      },
       {
         resolve,
         test: {

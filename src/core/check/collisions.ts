@@ -1,8 +1,18 @@
 import type { Cut, Joint, JointKind } from '../joint/joint';
 import { mm, say } from '../measure/quantity';
-import type { Part } from '../piece/part';
+import { isRow, type Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import { type Bounds, beyond, boundsOf, corners, gapBetween, planesOf } from '../solid/convex';
+import {
+  type Bounds,
+  beyond,
+  boundsOf,
+  type Convex,
+  clipAll,
+  corners,
+  gapBetween,
+  type Plane,
+  planesOf,
+} from '../solid/convex';
 import { distance, overlap } from '../solid/distance';
 import { dot } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
@@ -165,24 +175,39 @@ export interface Wall {
   left: number;
 }
 
+/** Planes of every solid of a row: those at which it meets its neighbours, and those that are seen. */
+function facesOf(row: readonly Convex[]): { inner: Plane[]; outer: Plane[] }[] {
+  const all = row.map(planesOf);
+  return all.map((planes, i) => {
+    const meets = (plane: Plane) =>
+      [all[i - 1], all[i + 1]].some((beside) =>
+        beside?.some(
+          (other) => dot(other.normal, plane.normal) < -0.999 && Math.abs(other.offset + plane.offset) < 1e-3,
+        ),
+      );
+    const inner = planes.filter(meets);
+    return { inner, outer: planes.filter((plane) => !inner.includes(plane)) };
+  });
+}
+
 /** The least wood between a cut of some joints and a face of its part that it does not open to; null where none is. */
 export function thinnestWall(piece: Piece, joints: readonly Joint[]): Wall | null {
   let worst: Wall | null = null;
   for (const [id, cuts] of byPart(joints)) {
     const part = findPart(piece, id);
-    // A body of several solids has faces inside it.
-    const [body] = part?.placed ?? [];
-    if (part?.placed.length !== 1 || !body) continue;
-    const faces = planesOf(body);
-    for (const cut of cuts) {
-      // What is cut out of a tenon is judged with the tenon.
-      if (cut.late) continue;
-      const points = corners(cut.solid);
-      for (const face of faces) {
-        if (cut.open.some((way) => dot(way, face.normal) > 0.9)) continue;
-        let left = Number.POSITIVE_INFINITY;
-        for (const p of points) left = Math.min(left, -beyond(face, p));
-        if (!worst || left < worst.left) worst = { part: id, cut, left };
+    if (!part || (part.placed.length > 1 && !isRow(part))) continue;
+    for (const { inner, outer } of facesOf(part.placed)) {
+      for (const cut of cuts) {
+        // What is cut out of a tenon is judged with the tenon.
+        if (cut.late) continue;
+        const points = corners(inner.length > 0 ? clipAll(cut.solid, inner) : cut.solid);
+        if (points.length === 0) continue;
+        for (const face of outer) {
+          if (cut.open.some((way) => dot(way, face.normal) > 0.9)) continue;
+          let left = Number.POSITIVE_INFINITY;
+          for (const p of points) left = Math.min(left, -beyond(face, p));
+          if (!worst || left < worst.left) worst = { part: id, cut, left };
+        }
       }
     }
   }

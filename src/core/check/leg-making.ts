@@ -56,7 +56,7 @@ export function legsByTheShop({ document, piece, shop }: CheckContext): Check[] 
     },
   ];
   if (taper.kind === 'tapered') {
-    const deep = section - taper.foot;
+    const deep = section - taper.foot + Math.max(0, taper.hollow);
     checks.push({
       id: 'legs.taper-through-veneer',
       step: 'form',

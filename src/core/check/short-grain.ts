@@ -1,5 +1,6 @@
 import type { Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
+import { taperOutline } from '../piece/leg-taper';
 import { findPart, type Piece } from '../piece/piece';
 import { boundsOf, gapBetween, reach } from '../solid/convex';
 import { distance } from '../solid/distance';
@@ -83,8 +84,11 @@ function slanted(piece: Piece, joint: Joint): Slanted[] {
 /** Parts that curve: of where one is narrowest, the fibres that run through it from end to end. */
 export function curvedParts({ piece }: CheckContext): Check[] {
   const curved = piece.parts.flatMap((part) => {
-    if (!part.profile) return [];
-    const { narrowest, band } = fibresThrough(part.profile);
+    const { taper, size } = part;
+    const outline =
+      part.profile ?? (taper?.hollow ? taperOutline({ section: size.width, length: size.length }, taper) : null);
+    if (!outline) return [];
+    const { narrowest, band } = fibresThrough(outline);
     return [{ part, narrowest, band, through: (100 * band) / Math.max(1e-9, narrowest) }];
   });
   const worst = curved.reduce<(typeof curved)[number] | null>((a, b) => (!a || b.through < a.through ? b : a), null);

@@ -168,6 +168,8 @@ export const TaperSchema = v.variant('kind', [
     foot: length(10, 250),
     /** The two that look inward, or all four. */
     faces: v.optional(v.picklist(['inside', 'all']), 'inside'),
+    /** Curved: how far its middle lies behind the straight line; below 0 it is bellied. */
+    hollow: v.optional(length(-60, 60), 0),
   }),
 ]);
 

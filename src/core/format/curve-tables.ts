@@ -1,3 +1,4 @@
+import { taperOutline } from '../piece/leg-taper';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { boundsOfFlat, type Outline, radiusOf } from '../solid/outline';
@@ -25,7 +26,7 @@ export function curveTables(piece: Piece): CurveTable[] {
 /** Every arc of a curved part once, by the part's name; a hollow is told as the bulge it leaves. */
 function partTables(parts: readonly Part[]): CurveTable[] {
   const tables = parts.flatMap((part) => {
-    const { profile = [] } = part;
+    const { profile = taperedFace(part) } = part;
     return arcsOf(profile).map(({ chord, sagitta }) =>
       tableOf(`${plainName(part)} ${part.letter}, ${sagitta < 0 ? 'hollow' : 'crown'}`, chord, Math.abs(sagitta)),
     );
@@ -34,6 +35,10 @@ function partTables(parts: readonly Part[]): CurveTable[] {
     `${name.replace(/ [A-Z]+,/, '')} ${chord.toFixed(2)} ${sagitta}`;
   return tables.filter((table, i) => tables.findIndex((own) => key(own) === key(table)) === i);
 }
+
+/** A leg whose taper is curved has its arc on the face. */
+const taperedFace = ({ taper, size }: Part): Outline =>
+  taper?.hollow ? taperOutline({ section: size.width, length: size.length }, taper) : [];
 
 function arcsOf(outline: Outline): { chord: number; sagitta: number; along: boolean }[] {
   return outline.flatMap(({ at, sagitta = 0 }, i) => {

@@ -1,5 +1,6 @@
 import { formatLength, type LengthStyle } from '../measure/length';
 import { drawJoint, jointFamilies } from '../piece/joint-drawing';
+import { taperOutline } from '../piece/leg-taper';
 import { isMade } from '../piece/material';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
@@ -38,6 +39,16 @@ function templates(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
     if (part.profile) {
       const key = `${part.kind} ${part.profile.map(({ at, sagitta = 0 }) => `${at.map((n) => n.toFixed(1)).join()} ${sagitta.toFixed(1)}`).join(' ')}`;
       if (!seen.has(key)) found.push(partTemplate(piece, part, 'width', part.profile, style));
+      seen.add(key);
+      continue;
+    }
+    if (part.taper?.hollow && !part.ends) {
+      const { hollow, foot, from } = part.taper;
+      const key = `${part.kind} curved ${[part.size.length, part.size.width, foot, from, hollow].map((n) => n.toFixed(1)).join(' ')}`;
+      const leg = { section: part.size.width, length: part.size.length };
+      // A leg between others is tapered on its inner face alone.
+      const face = isRectangle(profile(part, 'width')) ? 'thickness' : 'width';
+      if (!seen.has(key)) found.push(partTemplate(piece, part, face, taperOutline(leg, part.taper), style));
       seen.add(key);
       continue;
     }

@@ -53,7 +53,12 @@ export function legApronBase(
   const { taper: tapered } = form.leg;
   const taper =
     tapered.kind === 'tapered'
-      ? { foot: tapered.foot, from: underside - apron.height - BEFORE_TAPER, faces: tapered.faces }
+      ? {
+          foot: tapered.foot,
+          from: underside - apron.height - BEFORE_TAPER,
+          faces: tapered.faces,
+          ...(tapered.hollow === 0 || splayed ? {} : { hollow: tapered.hollow }),
+        }
       : null;
   const places = { form, base, underside, apron, taper, legs: CORNERS, long: LONG, short: SHORT };
   const { legs, aprons, ...framed } =

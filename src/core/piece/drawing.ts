@@ -2,8 +2,9 @@ import { areaVector, type Convex, corners, middleOf, shifted } from '../solid/co
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
-import type { Part, Size } from './part';
+import { isRow, type Part, type Size } from './part';
 import type { Piece } from './piece';
+import { silhouette } from './silhouette';
 
 export type ViewName = 'plan' | 'front' | 'end' | 'apart';
 export type Point = Flat;
@@ -100,7 +101,9 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
       tenons,
       outlines: part.profile
         ? [...curved(part, drawnAs.by, away, look), ...tenons.map((solid) => hullOf(corners(solid).map(paper)))]
-        : points.map((list) => hullOf(list.map(paper))),
+        : isRow(part)
+          ? [silhouette(solids, part.frame, paper), ...tenons.map((solid) => hullOf(corners(solid).map(paper)))]
+          : points.map((list) => hullOf(list.map(paper))),
       near:
         name === 'apart'
           ? dot(look.toward, middleOf(solids))
@@ -123,7 +126,11 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
     ...seen.flatMap((d) => [
       ...outlines([d], 'seen'),
       ...[...(d.part.profile ? [] : d.solids), ...(name === 'apart' ? d.tenons : [])].flatMap((solid) =>
-        edges(solid, look).map((points) => ({ part: d.part.id, style: 'edge' as const, points })),
+        edges(solid, look, isRow(d.part) ? d.part.frame.length : null).map((points) => ({
+          part: d.part.id,
+          style: 'edge' as const,
+          points,
+        })),
       ),
     ]),
     ...outlines(dashed, 'hidden'),
@@ -229,8 +236,11 @@ function concealed(d: DrawnPart, nearer: readonly DrawnPart[]): boolean {
 
 const half = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
 
-/** Edges within an outline: between two faces that both look at the viewer and are not in one plane. */
-function edges(solid: Convex, look: Look): Point[][] {
+/**
+ * Edges within an outline: between two faces that both look at the viewer and are not in one plane. Of a row of solids only
+ * those along it.
+ */
+function edges(solid: Convex, look: Look, row: Vec | null): Point[][] {
   const paper = onPaper(look);
   const key = (p: Vec) => p.map((n) => Math.round(n * 1e3)).join();
   // Every edge by its two ends, with the face that has it.
@@ -238,7 +248,7 @@ function edges(solid: Convex, look: Look): Point[][] {
   const found: Point[][] = [];
   for (const face of solid.faces) {
     const normal = unit(areaVector(face));
-    if (dot(normal, look.toward) < 1e-3) continue;
+    if (dot(normal, look.toward) < 1e-3 || (row && Math.abs(dot(normal, row)) > 0.999)) continue;
     face.forEach((p, i) => {
       const q = face[(i + 1) % face.length] ?? p;
       const id = [key(p), key(q)].sort().join(' ');

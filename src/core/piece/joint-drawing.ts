@@ -9,8 +9,9 @@ import { boundsOfFlat, hullOf } from '../solid/outline';
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from '../solid/vector';
 import type { Dimension, Point, Shape, View } from './drawing';
 import { HOLDS } from './hold';
-import type { Part } from './part';
+import { isRow, type Part } from './part';
 import { findPart, type Piece } from './piece';
+import { silhouette } from './silhouette';
 
 /** Joints alike: of one kind, between parts of the same kinds, cut to the same size. */
 export interface JointFamily {
@@ -158,9 +159,15 @@ export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): V
     points: hullOf(corners(solid).map(paper)),
   });
 
+  // A row of solids that follows a curve is one shape.
+  const bodyOf = (part: Part, solids: readonly Convex[], planes: readonly Plane[]): Shape[] => {
+    const own = cropped(solids, planes);
+    if (!isRow(part) || own.length < 2) return own.map(shape(part.id, 'seen'));
+    return [{ part: part.id, style: 'seen', points: silhouette(own, part.frame, paper) }];
+  };
   const shapes: Shape[] = [
-    ...cropped(whole, [...windowed, ...opened]).map(shape(into.id, 'seen')),
-    ...(view === 'section' ? cropped(others, [...windowed, ...opened]).map(shape(joint.from, 'seen')) : []),
+    ...bodyOf(into, whole, [...windowed, ...opened]),
+    ...(view === 'section' && from ? bodyOf(from, others, [...windowed, ...opened]) : []),
     ...into.removed.flatMap((other) =>
       cropped([other.solid], [...windowed, ...opened]).map(shape(into.id, other === cut ? 'cut' : 'tenon')),
     ),

@@ -1,8 +1,12 @@
 import type { BaseOf, Joints } from '../decision/job-document';
 import { type CornerJoint, LEAST_BACK_WALL } from '../joint/leg-corner';
 import type { Problem } from '../measure/problem';
+import { mostBelly } from './leg-taper';
 import type { PieceDecisions } from './piece';
 import type { settleLegApron } from './settle-locks';
+
+/** What a curved leg keeps in its middle at the least, mm; common practice. */
+const LEAST_WAIST = 14;
 
 /** An apron's hollow begins so far from its shoulder: six tenths of its height, so that the joint keeps all of it; common practice. */
 const BEFORE_HOLLOW = 0.6;
@@ -83,6 +87,33 @@ export function legApronProblems(
       where: 'form.base.apron.height',
       wayOut: 'Make the apron lower or the table higher.',
     });
+  }
+  const { taper: tapered } = form.leg;
+  if (leaning && tapered.kind === 'tapered' && tapered.hollow !== 0) {
+    problems.push({
+      problem: 'Legs that lean are tapered straight here.',
+      where: 'form.base.leg.taper.hollow',
+      wayOut: 'Leave the curve away, or set the legs upright.',
+    });
+  } else if (tapered.kind === 'tapered' && tapered.hollow < 0) {
+    const most = Math.floor(mostBelly(leg.section, { ...tapered, from: 0 }) * 10) / 10;
+    if (-tapered.hollow > most) {
+      problems.push({
+        problem: 'The belly stands out of the leg’s blank.',
+        where: 'form.base.leg.taper.hollow',
+        wayOut: `Let it swell by at most ${most} mm, or make the foot smaller.`,
+      });
+    }
+  } else if (tapered.kind === 'tapered' && tapered.hollow > 0) {
+    const sides = tapered.faces === 'all' ? 2 : 1;
+    const middle = (leg.section + tapered.foot) / 2 - sides * tapered.hollow;
+    if (middle < Math.max(LEAST_WAIST, leg.section / 4)) {
+      problems.push({
+        problem: 'The hollow leaves next to nothing in the middle of the legs.',
+        where: 'form.base.leg.taper.hollow',
+        wayOut: `Hollow them by at most ${Math.max(0, Math.floor(((leg.section + tapered.foot) / 2 - Math.max(LEAST_WAIST, leg.section / 4)) / sides))} mm.`,
+      });
+    }
   }
   if (form.leg.taper.kind === 'tapered' && form.leg.taper.foot > leg.section) {
     problems.push({

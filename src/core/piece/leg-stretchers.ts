@@ -5,6 +5,7 @@ import type { Problem } from '../measure/problem';
 import { clipAll, corners, planeThrough, reach } from '../solid/convex';
 import { inPart, planeInPart, squareFrame } from '../solid/frame';
 import { times, type Vec } from '../solid/vector';
+import { taperAt } from './leg-taper';
 import { blockOf, type Draft, forJoint } from './part';
 
 /** Shoulder of a stretcher's tenon above and below, mm; common practice. */
@@ -26,9 +27,13 @@ export function legStretchers(
   const { height, thickness, at } = own;
   const taper = legs[0]?.taper;
   const sides = taper?.faces === 'all' ? 2 : 1;
-  const slope = taper && at < taper.from ? (leg.section - taper.foot) / sides / taper.from : 0;
-  // How far the inside face has come out there, and what is left of the leg.
-  const drop = taper && at < taper.from ? slope * (taper.from - at) : 0;
+  // How far the inside face is in there, and what is left of the leg.
+  const { inset, slope } = taper ? taperAt(leg.section, taper, at) : { inset: 0, slope: 0 };
+  // Over its height a hollow face comes a hair nearer than the plane of the shoulder: that stands off as far.
+  const nearer = [-height / 2, height / 2].map((up) =>
+    taper ? inset - slope * up - taperAt(leg.section, taper, at + up).inset : 0,
+  );
+  const drop = inset - Math.max(0, ...nearer);
   const sectionAt = leg.section - sides * drop;
   const depth = Math.max(5, Math.floor(Math.min((sectionAt * 2) / 3, sectionAt - 10)));
   const tenon = { width: height - 2 * STRETCHER_SET, thickness: Math.max(5, Math.round((thickness * 2) / 3) / 2) };
@@ -40,7 +45,7 @@ export function legStretchers(
   for (const side of [-1, 1]) {
     const frame = squareFrame([side * x, 0, at], { length: 'y', width: 'z', thickness: 'x' });
     const faces = [-1, 1].map((s) => ({ s, normal: [0, -s, -slope] as Vec, point: [side * x, s * inner, at] as Vec }));
-    const long = 2 * inner + 2 * slope * height + 10;
+    const long = 2 * inner + 2 * Math.abs(slope) * height + 10;
     const body = clipAll(
       blockOf(long, height, thickness),
       faces.map(({ normal, point }) => planeInPart(frame, planeThrough(point, times(normal, -1)))),
@@ -54,8 +59,13 @@ export function legStretchers(
       size: { length: to - from, width: height, thickness },
       frame,
       body: [body],
-      ...(slope > 0
-        ? { ends: { start: { mitre: degreesOf(slope), bevel: 0 }, end: { mitre: degreesOf(slope), bevel: 0 } } }
+      ...(slope !== 0
+        ? {
+            ends: {
+              start: { mitre: degreesOf(Math.abs(slope)), bevel: 0 },
+              end: { mitre: degreesOf(Math.abs(slope)), bevel: 0 },
+            },
+          }
         : {}),
     };
     const made = faces.flatMap(({ s, normal, point }) => {

@@ -41,7 +41,7 @@ export function midLegs(given: {
         grade: 'all-faces',
         size: { length: underside, width: leg.section, thickness: leg.section },
         frame: squareFrame([x, y, underside / 2], { length: 'z', width: 'x', thickness: 'y' }),
-        ...(taper ? { taper, body: [taperedLeg(size, taper, [0, -side])] } : {}),
+        ...(taper ? { taper, body: taperedLeg(size, taper, [0, -side]) } : {}),
       });
       const inner = side * (base.width / 2 - form.apron.reveal - apron.thickness);
       const outer = side * (base.width / 2);

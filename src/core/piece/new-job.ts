@@ -62,7 +62,7 @@ export function newJob(given: {
         height: long ? 750 : 745,
         leg: {
           section: large ? 65 : 55,
-          taper: { kind: 'tapered', foot: large ? 42 : 34, faces: 'inside' },
+          taper: { kind: 'tapered', foot: large ? 42 : 34, faces: 'inside', hollow: 0 },
           making: { kind: 'solid' },
           splay: { ends: 0, sides: 0 },
           through: null,

@@ -71,8 +71,11 @@ export interface Part {
   added: readonly Grown[];
   /** Outline of its face between its shoulders, in its axes of length and width, where it is curved. mm */
   profile?: Outline;
-  /** Tapered legs: the foot's side, the height below which the taper runs, and on which faces. */
-  taper?: { foot: number; from: number; faces: 'inside' | 'all' };
+  /**
+   * Tapered legs: the foot's side, the height below which the taper runs, on which faces, and how far its middle lies
+   * behind its chord, below nought before it. The body of a curved one is a row of solids from the foot up.
+   */
+  taper?: { foot: number; from: number; faces: 'inside' | 'all'; hollow?: number };
   /** How its ends are cut where they are not square: degrees, as a saw is set. */
   ends?: EndCuts;
   /** Bought in and not of the job's wood; and what it weighs by its seller, kg. */
@@ -166,6 +169,9 @@ export function footOf(leg: Draft): Flat[] {
     .filter((p) => p[2] < 1e-4)
     .map((p): Flat => [p[0], p[1]]);
 }
+
+/** Its body is a row of solids along it that follows a curve. */
+export const isRow = ({ taper }: Pick<Part, 'taper'>): boolean => Boolean(taper?.hollow);
 
 /** What a joint needs to know of a draft. */
 export const forJoint = (draft: Draft) => ({

@@ -82,9 +82,8 @@ function leaningLeg(given: SplayGiven, { id, name, sx, sy }: SplayGiven['legs'][
   const { from, to } = reach(cut(atHead, blockOf(4 * underside, section, section)), [1, 0, 0]);
   const frame: Frame = { ...drawn, at: inPiece(atHead, [(from + to) / 2, 0, 0]) };
   const length = to - from;
-  const body = cut(
-    frame,
-    taper ? taperedLeg({ section, length }, taper, [-1, -turn]) : blockOf(length, section, section),
+  const body = (taper ? taperedLeg({ section, length }, taper, [-1, -turn]) : [blockOf(length, section, section)]).map(
+    (solid) => cut(frame, solid),
   );
   const end = endCut(frame, UP);
   return {
@@ -95,7 +94,7 @@ function leaningLeg(given: SplayGiven, { id, name, sx, sy }: SplayGiven['legs'][
       grade: 'all-faces',
       size: { length, width: section, thickness: section },
       frame,
-      body: [body],
+      body,
       ends: { start: end, end },
       ...(taper ? { taper } : {}),
     },

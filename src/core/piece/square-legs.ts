@@ -33,7 +33,7 @@ export function squareLegs(given: SquareGiven): { legs: Draft[]; aprons: Draft[]
         [(sx * (base.length - leg.section)) / 2, (sy * (base.width - leg.section)) / 2, leg.length / 2],
         { length: 'z', width: 'x', thickness: 'y' },
       ),
-      ...(taper ? { taper, body: [taperedLeg(leg, taper, [-sx, -sy])] } : {}),
+      ...(taper ? { taper, body: taperedLeg(leg, taper, [-sx, -sy]) } : {}),
     }),
   );
   const inset = form.apron.reveal + apron.thickness / 2;

@@ -44,12 +44,12 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
           base.leg.taper.kind === 'tapered'
             ? {
                 id: 'taper',
-                name:
-                  base.leg.taper.faces === 'all'
-                    ? 'Taper the legs on all four faces'
-                    : 'Taper the legs on their two inside faces',
-                hours: 1.2,
-                caution: 'On a sled with hold-downs; the mortises are cut first, while the leg is square.',
+                name: `${base.leg.taper.hollow === 0 ? 'Taper the legs' : 'Saw the legs’ curves'} on ${base.leg.taper.faces === 'all' ? 'all four faces' : 'their two inside faces'}`,
+                hours: base.leg.taper.hollow === 0 ? 1.2 : 2.4,
+                caution:
+                  base.leg.taper.hollow === 0
+                    ? 'On a sled with hold-downs; the mortises are cut first, while the leg is square.'
+                    : 'At the bandsaw along the template, one face, the offcut taped back on for the next; the mortises are cut first. Smooth with the grain, from the ends of the hollow to its middle.',
                 parts: ids('leg'),
               }
             : null,

@@ -63,6 +63,7 @@ export function LegApronFields() {
                   kind: 'tapered',
                   foot: taper.kind === 'tapered' ? taper.foot : Math.max(10, Math.round(base.leg.section * 0.65)),
                   faces: shape,
+                  hollow: taper.kind === 'tapered' ? taper.hollow : 0,
                 },
           )
         }
@@ -70,6 +71,13 @@ export function LegApronFields() {
       <LengthRows
         rows={[
           { label: 'Foot', path: 'form.base.leg.taper.foot', least: 10, most: 250 },
+          {
+            label: 'Taper, hollowed by',
+            path: 'form.base.leg.taper.hollow',
+            least: -60,
+            most: 60,
+            hint: 'Curved: in its middle behind the straight line; below 0 it is bellied, 0 for straight.',
+          },
           { label: 'Apron, high', path: 'form.base.apron.height', least: 20, most: 400 },
           { label: 'Apron, thick', path: 'form.base.apron.thickness', least: 8, most: 80 },
           {
