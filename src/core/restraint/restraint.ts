@@ -138,25 +138,25 @@ function enterDay(
 ): void {
   const slides = new Set(along.flatMap(({ tie, i }) => (tie.slides ? [i] : [])));
   if (slides.size === 0) return;
-  const tight = allPairs(
-    count,
-    edges.filter((edge) => !slides.has(edge.tie)),
-  );
+  const tight = edges.filter((edge) => !slides.has(edge.tie));
+  const known = new Map<number, Float64Array>();
+  /** Shortest ways from a part over the tight joints alone. */
+  const tightFrom = (source: number) => {
+    const told = known.get(source) ?? shortestFrom(source, count, tight);
+    known.set(source, told);
+    return told;
+  };
   along.forEach(({ tie, i, a, b, room }, k) => {
     if (!tie.slides) return;
-    let [high, low] = [tight[a]?.[b] ?? Number.POSITIVE_INFINITY, -(tight[b]?.[a] ?? Number.POSITIVE_INFINITY)];
+    let [high, low] = [tightFrom(a)[b] as number, -(tightFrom(b)[a] as number)];
     if (Number.isFinite(high) && Number.isFinite(low)) {
       // Held by tight joints: where they would have it, give aside.
       const middle = (high + low) / 2;
       [high, low] = [middle, middle];
     } else {
       // Held only by other ties that slide: as far as they leave it no choice.
-      const rest = allPairs(
-        count,
-        edges.filter((edge) => edge.tie !== i),
-      );
-      high = rest[a]?.[b] ?? Number.POSITIVE_INFINITY;
-      low = -(rest[b]?.[a] ?? Number.POSITIVE_INFINITY);
+      high = shortestFrom(a, count, edges, i)[b] as number;
+      low = -(shortestFrom(b, count, edges, i)[a] as number);
     }
     const shift = offset[k] ?? 0;
     const need = { plus: Math.max(0, low + shift), minus: Math.max(0, -(high + shift)) };
@@ -174,25 +174,24 @@ function enterDay(
   });
 }
 
-/** Shortest ways between all nodes (Floyd–Warshall); what a negative cycle spoils is left as it comes, it is a trap already. */
-function allPairs(count: number, edges: readonly Edge[]): number[][] {
-  const far = Array.from({ length: count }, (_, i) =>
-    Array.from({ length: count }, (__, j) => (i === j ? 0 : Number.POSITIVE_INFINITY)),
-  );
-  for (const { from, to, weight } of edges) {
-    const row = far[from];
-    if (row && weight < (row[to] ?? Number.POSITIVE_INFINITY)) row[to] = weight;
-  }
-  for (let k = 0; k < count; k += 1) {
-    const through = far[k] ?? [];
-    for (const row of far) {
-      const first = row[k] ?? Number.POSITIVE_INFINITY;
-      if (!Number.isFinite(first)) continue;
-      for (let j = 0; j < count; j += 1) {
-        const sum = first + (through[j] ?? Number.POSITIVE_INFINITY);
-        if (sum < (row[j] ?? Number.POSITIVE_INFINITY)) row[j] = sum;
+/**
+ * Shortest ways from one node to all (Bellman–Ford), over all edges but those of one tie; what a negative cycle spoils is
+ * left as it comes, it is a trap already.
+ */
+function shortestFrom(source: number, count: number, edges: readonly Edge[], without = -1): Float64Array {
+  const far = new Float64Array(count).fill(Number.POSITIVE_INFINITY);
+  far[source] = 0;
+  for (let round = 0; round < count; round += 1) {
+    let shorter = false;
+    for (const { from, to, weight, tie } of edges) {
+      if (tie === without) continue;
+      const sum = (far[from] as number) + weight;
+      if (sum < (far[to] as number) - SLACK) {
+        far[to] = sum;
+        shorter = true;
       }
     }
+    if (!shorter) break;
   }
   return far;
 }
