@@ -21,6 +21,7 @@ const ASKED: readonly JointKind[] = [
   'panel-groove',
   'mitre-spline',
   'frame-mitre',
+  'leg-mitre',
 ];
 const SLOTTED = /mortise|bridle|groove|slot/;
 

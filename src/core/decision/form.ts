@@ -322,6 +322,8 @@ export const BaseSchema = v.variant('kind', [
     /** From the middle to the outside of the leg under the top. */
     reach: length(100, 1500),
     arm: v.object({ height: length(30, 200), thickness: length(20, 120) }),
+    /** Of an arm and its leg. */
+    joint: v.optional(v.picklist(['bridle', 'mitre']), 'bridle'),
   }),
   /** Two sides mitred to the ends of the top: a bench or a stool folded out of one board. */
   v.object({

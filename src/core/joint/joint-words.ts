@@ -256,6 +256,18 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`A blade tilted to 45° traps what falls between it and the fence: let the offcut fall free.`,
   },
+  'leg-mitre': {
+    name: 'Mitred leg with a spline',
+    rule: say`A spline a quarter of the thickness thick, hidden, at most a fifth of the mitre’s length deep in both parts; its grain across the mitre, which joins end grain.`,
+    mark: say`From a full-size drawing of leg and arm: the mitre runs from their inner corner to their outer one, and is not half of the angle where the two are not as wide.`,
+    order: [
+      say`Cut both mitres from the drawing, the parts clamped to a fence, and true them with a plane on a shooting board.`,
+      say`Slot both mitres along the same fence, from their faces, stopped at both ends.`,
+      say`Size the end grain with thin glue. Glue blocks on for the clamps, so that they press square to the mitre.`,
+      say`Glue spline and mitre, all legs against one form, so that they lean alike.`,
+    ],
+    caution: say`A mitre without its spline holds end grain by glue alone: it opens with the first push.`,
+  },
   'mitre-dowels': {
     name: 'Mitre with cross dowels',
     rule: say`A third of the board thick, at most ${mm(70)} apart, through the outer face and more than twice the thickness into the other board.`,

@@ -89,6 +89,7 @@ export type JointKind =
   | 'frame-mitre'
   | 'panel-groove'
   | 'mitre-spline'
+  | 'leg-mitre'
   | 'mitre-dowels'
   | 'leaf-pins'
   | 'draw-bolts'

@@ -1,5 +1,6 @@
 import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
+import { type LegMitre, legMitre, legMitrePlane, legSpline } from '../joint/leg-mitre';
 import { tenonModulus } from '../joint/tenon-strength';
 import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
@@ -7,7 +8,8 @@ import { box, clipAll, corners, planeThrough, reach } from '../solid/convex';
 import { type Frame, inPart, leaningFrame, planeInPart, solidInPiece } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../solid/vector';
-import { blockOf, type Draft, footOf } from './part';
+import { endCut } from './end-cuts';
+import { blockOf, type Draft, footOf, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
 import { measured, settleSection } from './settle-locks';
 
@@ -21,7 +23,7 @@ const CLEAR_OF_MIDDLE = 40;
 export const legDirections = (legs: number): number[] =>
   Array.from({ length: legs }, (_, i) => (legs === 4 ? Math.PI / 4 : 0) + (2 * Math.PI * i) / legs);
 
-/** Legs that lean outward, even round the middle, bridled to arms that meet there. */
+/** Legs that lean outward, even round the middle, bridled or mitred to arms that meet there. */
 export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions, top: TopSize): BasePlan {
   const each = (part: string) => Array.from({ length: drawn.legs }, (_, i) => `${part}-${i + 1}`);
   const form: BaseOf<'splayed'> = {
@@ -34,15 +36,28 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
   const [slope, level] = [Math.tan(lean), leg.width / Math.cos(lean)];
   // Legs that are cut, at their lean, make the table as high as they are; arms that are cut set them as far out.
   const cutLeg = measured(bench, each('leg'), 'length');
-  const underside = cutLeg === undefined ? form.height - top.thickness : (cutLeg - leg.width * slope) * Math.cos(lean);
+  const mitred = form.joint === 'mitre';
+  // Under a mitre a leg ends in its outer corner.
+  const underside =
+    cutLeg === undefined ? form.height - top.thickness : (cutLeg - (mitred ? 0 : leg.width * slope)) * Math.cos(lean);
   /** Of the leg's outer and inner faces from the middle at a height. */
   const cutArm = measured(bench, each('arm'), 'length');
-  const reachOut = cutArm === undefined ? form.reach : cutArm - arm.height * slope;
+  const reachOut = cutArm === undefined ? form.reach : cutArm - (mitred ? 0 : arm.height * slope);
   const outer = (z: number) => reachOut + (underside - z) * slope;
   const inner = (z: number) => outer(z) - level;
+  const thinner = Math.min(leg.thickness, arm.thickness);
   const tongue = Math.max(6, Math.round((leg.thickness * 2) / 3) / 2);
   const low = underside - arm.height;
   const half = Math.PI / form.legs;
+  const joined = mitred
+    ? splineOf(thinner, {
+        inner: [inner(low), 0, low],
+        outer: [outer(underside), 0, underside],
+        aside: [0, 1, 0],
+        upper: UP,
+        outward: [Math.cos(lean), 0, Math.sin(lean)],
+      })
+    : { joint: 'the arms’ tongues', size: { thickness: tongue, width: arm.height } };
 
   const spokes = legDirections(form.legs).map((angle, i) => {
     const out = turnedAboutZ([1, 0, 0], angle);
@@ -50,10 +65,22 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
     const leans: Vec = plus(times(out, -Math.sin(lean)), times(UP, Math.cos(lean)));
     const middle = plus(times(out, (outer(underside / 2) + inner(underside / 2)) / 2), times(UP, underside / 2));
     const legFrame = leaningFrame(middle, leans, out);
-    const body = clipAll(blockOf(4 * underside, leg.width, leg.thickness), [
-      planeInPart(legFrame, planeThrough([0, 0, 0], [0, 0, -1])),
-      planeInPart(legFrame, planeThrough([0, 0, underside], UP)),
-    ]);
+    const point = (r: number, z: number) => plus(times(out, r), times(UP, z));
+    const corner: LegMitre = {
+      inner: point(inner(low), low),
+      outer: point(outer(underside), underside),
+      aside,
+      upper: UP,
+      outward: legFrame.width,
+    };
+    const mitre = legMitrePlane(corner);
+    const fromMitre = { normal: times(mitre.normal, -1), offset: -mitre.offset };
+    const body = clipAll(
+      blockOf(4 * underside, leg.width, leg.thickness),
+      [planeThrough([0, 0, 0], [0, 0, -1]), planeThrough([0, 0, underside], UP), ...(mitred ? [fromMitre] : [])].map(
+        (plane) => planeInPart(legFrame, plane),
+      ),
+    );
     const along = reach(body, [1, 0, 0]);
     const bevel = { mitre: form.lean, bevel: 0 };
     const upright: Draft = {
@@ -64,11 +91,11 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
       size: { length: along.to - along.from, width: leg.width, thickness: leg.thickness },
       frame: legFrame,
       body: [body],
-      ends: { start: bevel, end: bevel },
+      ends: { start: bevel, end: mitred ? endCut(legFrame, mitre.normal) : bevel },
     };
 
     // The arm ends on the leg's inner face, which leans; its tongue goes on to the outer one.
-    const long = inner(low);
+    const long = mitred ? outer(underside) : inner(low);
     const armFrame: Frame = {
       at: plus(times(out, long / 2), times(UP, underside - arm.height / 2)),
       length: out,
@@ -81,14 +108,14 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
     const points = [1, -1].map((side) => planeThrough([0, 0, 0], turnedAboutZ([0, side, 0], angle + side * half)));
     const armBody = clipAll(
       blockOf(2 * long, arm.height, arm.thickness),
-      [innerFace, ...points].map((plane) => planeInPart(armFrame, plane)),
+      [mitred ? mitre : innerFace, ...points].map((plane) => planeInPart(armFrame, plane)),
     );
     const tongueSolid = clipAll(
       solidInPiece(armFrame, box([-long, -arm.height / 2, -tongue / 2], [3 * long, arm.height / 2, tongue / 2])),
       [outerFace, { normal: times(innerFace.normal, -1), offset: -innerFace.offset }],
     );
-    const tip = Math.max(...corners(tongueSolid).map((p) => inPart(armFrame, p)[0]));
     const span = reach(armBody, [1, 0, 0]);
+    const tip = mitred ? span.to : Math.max(...corners(tongueSolid).map((p) => inPart(armFrame, p)[0]));
     const beam: Draft = {
       id: `arm-${i + 1}`,
       name: `Arm ${i + 1}`,
@@ -98,9 +125,16 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
       beyond: { start: 0, end: tip - span.to },
       frame: armFrame,
       body: [armBody],
-      ends: { start: { mitre: 0, bevel: 90 - 180 / form.legs }, end: { mitre: form.lean, bevel: 0 } },
+      ends: {
+        start: { mitre: 0, bevel: 90 - 180 / form.legs },
+        end: mitred ? endCut(armFrame, mitre.normal) : { mitre: form.lean, bevel: 0 },
+      },
     };
     const id = `${upright.id}/${beam.id}`;
+    if (mitred) {
+      const spline = { id, leg: forJoint(upright), arm: forJoint(beam), mitre: corner, thickness: thinner };
+      return { out, upright, beam, joint: legMitre(spline) };
+    }
     const joint: Joint = {
       id,
       kind: 'bridle',
@@ -179,23 +213,23 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
     leaned: [
       {
         id: 'leg',
-        joint: 'the arms’ tongues',
+        joint: joined.joint,
         parts: spokes.flatMap(({ upright, beam }) => [upright.id, beam.id]),
         // The foot pushes up so far outside of where the arm holds the leg.
         lever: (low + arm.height / 2) * slope,
-        modulus: tenonModulus({ thickness: tongue, width: arm.height }),
-        area: tongue * arm.height,
+        modulus: tenonModulus(joined.size),
+        area: joined.size.thickness * joined.size.width,
         formula: 'load · how far the foot stands outside the joint, all on one leg',
       },
     ],
     racking: [
       {
         way: 'along',
-        joint: 'the arms’ tongues',
+        joint: joined.joint,
         parts: spokes.flatMap(({ upright, beam }) => [upright.id, beam.id]),
         // Legs take of a push by the square of the cosine to it, all together half their number.
         lever: low / (form.legs / 2),
-        resists: { kind: 'bent', modulus: tenonModulus({ thickness: tongue, width: arm.height }) },
+        resists: { kind: 'bent', modulus: tenonModulus(joined.size) },
         sway: low ** 3 / (3 * (form.legs / 2) * ((leg.thickness * leg.width ** 3) / 12)),
         formula: 'push ÷ half the number of legs · height to the arm',
       },
@@ -204,6 +238,12 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
     fittings: [{ name: 'Plate under the middle, screwed to every arm', count: 1, size: [2 * CLEAR_OF_MIDDLE + 40] }],
     problems: impossible(form, underside, inner(underside)),
   };
+}
+
+/** What holds in a mitre is its spline. */
+function splineOf(thickness: number, mitre: LegMitre) {
+  const spline = legSpline(thickness, mitre);
+  return { joint: 'the splines of the legs', size: { thickness: spline.thickness, width: spline.wide } };
 }
 
 const pointOf = ([x, y]: Vec, z: number) => ({ x, y, z });
@@ -225,7 +265,7 @@ function impossible(form: BaseOf<'splayed'>, underside: number, inner: number): 
       wayOut: 'Make the arms lower or the table higher.',
     });
   }
-  if (form.arm.thickness < form.leg.thickness / 3 + 6) {
+  if (form.joint === 'bridle' && form.arm.thickness < form.leg.thickness / 3 + 6) {
     problems.push({
       problem: 'The arm is too thin for a tongue with shoulders in the leg’s bridle.',
       where: 'form.base.arm.thickness',

@@ -105,6 +105,7 @@ describe('together they cover', () => {
       'half-lap',
       'leaf-pins',
       'leg-lap',
+      'leg-mitre',
       'let-in',
       'loose-tenon',
       'loose-wedge',

@@ -158,6 +158,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         lean: 8,
         reach: to5(within(Math.min(top.length, width) * 0.36, 150, 900)),
         arm: { height: 55, thickness: 36 },
+        joint: 'bridle',
       };
     case 'box':
       return {

@@ -153,7 +153,7 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
       throw new Error('a base of steel has no joints');
     case 'splayed':
       return {
-        joints: `Cut the legs’ ends parallel at ${degrees(base.lean)}, the bridles, the arms’ tongues, and two cuts of ${degrees(180 / base.legs)} to its own length on the inner end of every arm`,
+        joints: `Cut the legs’ ends parallel at ${degrees(base.lean)}, ${base.joint === 'mitre' ? 'their mitres and the arms’, with slots for the splines' : 'the bridles, the arms’ tongues'}, and two cuts of ${degrees(180 / base.legs)} to its own length on the inner end of every arm`,
         marking: 'Cut all inner ends with one setting and try the ring dry before any tongue is cut.',
         shaping: null,
         first: {
@@ -162,8 +162,11 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
           parts: ids('bearer'),
         },
         second: {
-          name: 'Glue each leg on its arm',
-          caution: 'Cut a block at the lean, so that the clamp presses square.',
+          name: base.joint === 'mitre' ? 'Glue each leg to its arm over the spline' : 'Glue each leg on its arm',
+          caution:
+            base.joint === 'mitre'
+              ? 'Size the end grain first; blocks glued on both parts, so that the clamp presses square to the mitre.'
+              : 'Cut a block at the lean, so that the clamp presses square.',
         },
       };
   }

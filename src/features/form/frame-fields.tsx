@@ -56,6 +56,23 @@ export function SplayedFields() {
           { label: 'Arm, thick', path: 'form.base.arm.thickness', least: 20, most: 120 },
         ]}
       />
+      <Choice
+        label="Leg and arm"
+        value={base.joint}
+        options={[
+          {
+            value: 'bridle',
+            label: 'Bridle',
+            reason: 'The arm’s tongue in an open slot of the leg: strong, and seen from outside.',
+          },
+          {
+            value: 'mitre',
+            label: 'Mitre, splined',
+            reason: 'Leg and arm are one line with a bend in it; a hidden spline holds what end grain cannot.',
+          },
+        ]}
+        onCommit={change('form.base.joint')}
+      />
     </>
   );
 }
