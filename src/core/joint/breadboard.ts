@@ -1,6 +1,7 @@
 import { type Room, sliding, type Tie } from '../restraint/tie';
 import { box } from '../solid/convex';
-import { asPoint, type Cut, type Joint, type JointPart } from './joint';
+import type { Vec } from '../solid/vector';
+import { asPoint, bored, type Cut, type Joint, type JointPart } from './joint';
 
 /** How a breadboard's tongue is made, in a maker's words. Common practice. */
 export const TONGUES: Readonly<Record<TongueKind, { name: string; reason: string }>> = {
@@ -66,14 +67,15 @@ export function tenonPlaces(width: number, tenons: number, tenonWidth: number): 
 export const tenonWidthFor = (width: number, tenons: number): number =>
   Math.min(90, Math.max(40, Math.round((width - 2 * CUT_BACK) / (2 * tenons - 1))));
 
-/** Where pegs stand across the panel, mm: one in the middle, and one in each tenon, or every 250 mm or so. */
+/**
+ * Where pegs stand across the panel, mm: one in each tenon, or one in the middle and every 250 mm or so. Between an even
+ * number of tenons the middle has only its short tongue, and is held by glue.
+ */
 export function pegPlaces(given: Pick<BreadboardGiven, 'width' | 'tongue' | 'tenons'>): number[] {
   const { width, tongue, tenons } = given;
-  const places =
-    tongue === 'long'
-      ? evenPegs(width / 2 - CUT_BACK - 30, Math.max(1, Math.ceil((width / 2 - CUT_BACK - 30) / 250)))
-      : tenonPlaces(width, tenons, tenonWidthFor(width, tenons));
-  return places.some((y) => Math.abs(y) < 1) ? places : [...places, 0].sort((a, b) => a - b);
+  return tongue === 'long'
+    ? evenPegs(width / 2 - CUT_BACK - 30, Math.max(1, Math.ceil((width / 2 - CUT_BACK - 30) / 250)))
+    : tenonPlaces(width, tenons, tenonWidthFor(width, tenons));
 }
 
 const evenPegs = (reach: number, eachSide: number) =>
@@ -136,6 +138,53 @@ export function breadboard(given: BreadboardGiven): Joint {
     removed,
     added,
     ties: breadboardTies(given),
+  };
+}
+
+/**
+ * The pegs of an end: holes through it above and below the tongue, and in the tongue itself slots along the panel's width,
+ * as long as the panel is likely to come and go there, the middle one round. Drawn ones stand nearer to the shoulder in the
+ * tongue. Null where there are none.
+ */
+export function breadboardPegs(given: BreadboardGiven, holds: Joint): Joint | null {
+  const { panel, end, shoulder, side, z, thickness, depth, pegs } = given;
+  if (pegs === 'none') return null;
+  const diameter = pegDiameter(thickness);
+  const [half, cheek] = [thickness / 2, tongueThickness(thickness) / 2];
+  const x = shoulder + (side * depth) / 2;
+  const inTongue = x - (pegs === 'draw-bored' ? side * DRAW_BORE : 0);
+  const up: Vec = [0, 0, 1];
+  const down: Vec = [0, 0, -1];
+  const removed = pegPlaces(given).flatMap((y): Cut[] => {
+    const at = (across: number, height: number): Vec => [across, y, z + height];
+    const room = Math.abs(y) <= GLUED_MIDDLE / 2 ? 0 : Math.min(slotRoom(given), 2 * LIKELY_CHANGE * Math.abs(y));
+    const [r, out] = [diameter / 2, diameter / 2 + room];
+    return [
+      { part: end.id, what: 'peg hole', ...bored(at(x, half), at(x, cheek), diameter), open: [up, down] },
+      { part: end.id, what: 'peg hole', ...bored(at(x, -half), at(x, -cheek), diameter), open: [down, up] },
+      {
+        part: panel.id,
+        ...(room > 0
+          ? {
+              what: 'slot for a peg',
+              solid: box([inTongue - r, y - out, z - cheek], [inTongue + r, y + out, z + cheek]),
+            }
+          : { what: 'peg hole', ...bored(at(inTongue, -cheek), at(inTongue, cheek), diameter) }),
+        open: [up, down],
+        late: true,
+      },
+    ];
+  });
+  return {
+    id: `${given.id}/pegs`,
+    kind: 'breadboard-pegs',
+    name: `pegs of ${end.name.toLowerCase()}`,
+    into: end.id,
+    from: panel.id,
+    removed,
+    added: [],
+    ties: [],
+    meets: [holds.id],
   };
 }
 

@@ -55,7 +55,7 @@ export function frameMitre(given: FrameMitreGiven): Joint {
       { part: long, what: 'slot for a spline', solid: strip(0, deep), open: [times(intoLong, -1)] },
       { part: end, what: 'slot for a spline', solid: strip(-deep, 0), open: [intoLong] },
     ],
-    added: [{ part: long, solid: strip(-deep, deep) }],
+    added: [{ part: long, solid: strip(-deep, deep), inside: true }],
     ties: [fixed({ id, name, a: long, b: end, at: { x: middle[0], y: middle[1], z } })],
   };
 }

@@ -1,4 +1,5 @@
 import { mm, type Phrase, say } from '../measure/quantity';
+import { DRAW_BORE } from './breadboard';
 import type { JointKind } from './joint';
 import { LOWER_SHOULDER } from './loose-wedge';
 
@@ -132,6 +133,18 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
       say`Rive the pegs straight-grained, point them over a third of their length, and drive them after the glue.`,
     ],
     caution: say`A peg that does not go through by half its thickness of offset splits the tenon: the offset is small.`,
+  },
+  'breadboard-pegs': {
+    name: 'Pegs of an end',
+    rule: say`As thick as the tongue, one in every tenon. Round holes in the end; in the tongue slots across the panel, the farther out the longer, the middle one round.`,
+    mark: say`From the middle of the end outward, on both faces. Slots are marked on the tongue through the holes, with the end clamped home.`,
+    order: [
+      say`Bore the end from both faces, a waste piece in its mortise so that the edges do not break in.`,
+      say`Put it on dry, mark every hole on the tongue, take it off; drawn ones go ${mm(DRAW_BORE)} toward the shoulder.`,
+      say`Bore the middle one round; bore the others side by side and pare them to slots.`,
+      say`Glue the middle alone, put the end on, drive the pegs with a little glue on their last third.`,
+    ],
+    caution: say`Glue that runs into a slot holds the panel as a round hole would: it splits in its first winter.`,
   },
   tusk: {
     name: 'Tusk',

@@ -37,6 +37,8 @@ export const bored = (from: Vec, to: Vec, diameter: number): Pick<Cut, 'solid' |
 export interface Grown {
   part: string;
   solid: Convex;
+  /** It is let into its own part too, and is nowhere seen: a spline. */
+  inside?: true;
 }
 
 /** Two parts joined at one place. */
@@ -81,6 +83,7 @@ export type JointKind =
   | 'bridle'
   | 'meeting-arms'
   | 'breadboard'
+  | 'breadboard-pegs'
   | 'bolted'
   | 'let-in'
   | 'notch'

@@ -70,7 +70,7 @@ export function legMitre(given: {
       { part: leg.id, what: 'slot for a spline', solid: strip(0, deep), open: [times(into, -1)] },
       { part: arm.id, what: 'slot for a spline', solid: strip(-deep, 0), open: [into] },
     ],
-    added: [{ part: leg.id, solid: strip(-deep, deep) }],
+    added: [{ part: leg.id, solid: strip(-deep, deep), inside: true }],
     ties: [fixed({ id, name, a: leg.id, b: arm.id, at: asPoint(middle) })],
   };
 }

@@ -69,7 +69,9 @@ export function tenonJoint(given: TenonGiven): Joint {
       { part: into.id, what, solid: inner, open: through ? [entry, through.face] : [entry] },
       ...(back > 0 ? [{ part: from.id, what, solid: piece(-back, 0), open: [frame.length] }] : []),
     ],
-    added: [{ part: from.id, solid: back > 0 ? piece(-back, size.length) : inner }],
+    added: [
+      back > 0 ? { part: from.id, solid: piece(-back, size.length), inside: true } : { part: from.id, solid: inner },
+    ],
     ties:
       given.ties ??
       glued({ id, name, a: into.id, b: from.id, at: asPoint(middle) }, { [nearestAxis(frame.width)]: size.width }),

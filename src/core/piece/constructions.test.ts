@@ -94,6 +94,7 @@ describe('together they cover', () => {
     expect([...kinds].sort()).toEqual([
       'bolted',
       'breadboard',
+      'breadboard-pegs',
       'bridle',
       'cast',
       'corner-block',

@@ -92,7 +92,9 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
     const away = name === 'apart' ? takenApart(piece, part, options.apart ?? 0) : null;
     const set = (list: readonly Convex[]) => (away ? list.map((solid) => shifted(solid, away)) : list);
     const [solids, tenons, real] = [set(drawnAs.solids), set(drawnAs.tenons), drawnAs.real];
-    const painted = [...solids, ...tenons];
+    // What is let into its own part too is seen only when the piece is taken apart.
+    const shown = tenons.filter((_, i) => name === 'apart' || !part.added[i]?.inside);
+    const painted = [...solids, ...shown];
     const points = painted.map(corners);
     return {
       part,
@@ -100,9 +102,9 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
       solids,
       tenons,
       outlines: part.profile
-        ? [...curved(part, drawnAs.by, away, look), ...tenons.map((solid) => hullOf(corners(solid).map(paper)))]
+        ? [...curved(part, drawnAs.by, away, look), ...shown.map((solid) => hullOf(corners(solid).map(paper)))]
         : isRow(part)
-          ? [silhouette(solids, part.frame, paper), ...tenons.map((solid) => hullOf(corners(solid).map(paper)))]
+          ? [silhouette(solids, part.frame, paper), ...shown.map((solid) => hullOf(corners(solid).map(paper)))]
           : points.map((list) => hullOf(list.map(paper))),
       near:
         name === 'apart'

@@ -222,6 +222,7 @@ function dowels(place: Place, corner: InsertedCorner): Joint {
     added: heights.map((height) => ({
       part: apron.id,
       solid: rod(at(-tenon.intoApron, 0, height), at(tenon.length, 0, height), tenon.thickness),
+      inside: true as const,
     })),
     ties: glued({ ...between, at: { x, y, z } }, { z: first - last + tenon.width }),
     ruled: 'leg-corner',

@@ -1,5 +1,13 @@
 import type { Bench, TopOf } from '../decision/job-document';
-import { breadboard, LEAST_BEHIND_TONGUE, pegDiameter, pegPlaces, tongueDepth } from '../joint/breadboard';
+import {
+  type BreadboardGiven,
+  breadboard,
+  breadboardPegs,
+  LEAST_BEHIND_TONGUE,
+  pegDiameter,
+  pegPlaces,
+  tongueDepth,
+} from '../joint/breadboard';
 import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
 import { type Outline, rectangleOutline } from '../solid/outline';
@@ -57,8 +65,8 @@ export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, undersid
       ...shaped(form, size.width + form.end.proud, endWidth, side),
     };
   });
-  const joints = ends.map((end, i) =>
-    breadboard({
+  const joints = ends.flatMap((end, i) => {
+    const given: BreadboardGiven = {
       id: end.id,
       panel: forJoint(panel),
       end: forJoint(end),
@@ -72,8 +80,11 @@ export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, undersid
       tenons: form.end.tenons,
       depth,
       pegs: form.end.pegs,
-    }),
-  );
+    };
+    const joint = breadboard(given);
+    const held = breadboardPegs(given, joint);
+    return held ? [joint, held] : [joint];
+  });
   const pegs = 2 * pegPlaces({ width: size.width, tongue: form.end.tongue, tenons: form.end.tenons }).length;
   return {
     drafts: [panel, ...ends],

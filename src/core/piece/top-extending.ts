@@ -90,7 +90,7 @@ function pins(from: string, to: string, x: number, size: TopSize, z: number): Jo
       { part: to, what: 'hole for a pin', ...bored(at(0, y), at(PIN_IN + 2, y), thick), open: [[-1, 0, 0] as const] },
       { part: from, what: 'hole for a pin', ...bored(at(0, y), at(-PIN_IN, y), thick), open: [[1, 0, 0] as const] },
     ]),
-    added: places.map((y) => ({ part: from, solid: rod(at(-PIN_IN, y), at(PIN_IN, y), thick) })),
+    added: places.map((y) => ({ part: from, solid: rod(at(-PIN_IN, y), at(PIN_IN, y), thick), inside: true as const })),
     ties: [
       sliding(
         { id: `${to}/${from}`, name: `pins of ${to.replace('-', ' ')}`, a: from, b: to, at: { x, y: 0, z } },

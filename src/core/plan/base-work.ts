@@ -263,6 +263,7 @@ export function baseWork(
 /** Joints that are cut with the top and its slides. */
 const OF_THE_TOP: readonly JointKind[] = [
   'breadboard',
+  'breadboard-pegs',
   'leaf-pins',
   'draw-bolts',
   'slide-key',
