@@ -1,4 +1,12 @@
 import { shearAlongGrain } from '../joint/hold-strength';
+import {
+  BOLT_STEEL,
+  embedment,
+  lateralYield,
+  SCREW_STEEL,
+  STEEL_EMBEDMENT,
+  yieldFactor,
+} from '../joint/lateral-strength';
 import { mm, say } from '../measure/quantity';
 import type { Leaned } from '../piece/piece';
 import { type Check, type CheckContext, judge } from './check';
@@ -13,6 +21,7 @@ export function leanedOn(context: CheckContext): Check[] {
   return context.piece.leaned.flatMap((own) => [
     ...(own.lever > 0 ? [bent(context, own)] : []),
     ...(own.area === null ? [] : [sheared(context, own, own.area)]),
+    ...(own.pins ? [pinned(context, own, own.pins)] : []),
   ]);
 }
 
@@ -76,5 +85,61 @@ function sheared({ document, species }: CheckContext, { id, joint, parts }: Lean
       limits: 'Shear along the grain is taken, the weaker way: on the safe side.',
     },
     wayOut: { say: say`Make the tenons thicker or higher`, changes: [] },
+  };
+}
+
+/** Of a thread, root over outside; common practice. */
+const ROOT = 0.8;
+
+/** Screws or bolts square to their length, the wood on both sides of them pressing back. */
+function pinned(
+  { document, species }: CheckContext,
+  { id, joint, parts }: Leaned,
+  { what, count, diameter, main, side }: NonNullable<Leaned['pins']>,
+): Check {
+  const { edge } = document.form.loads;
+  // The thread is cut into it: what bends and bears is its root.
+  const root = ROOT * diameter;
+  const wood = embedment(species.specificGravity, root);
+  const bolts = what === 'bolts';
+  const yields = lateralYield(
+    root,
+    { deep: Math.max(1, main), embedment: wood },
+    { deep: side, embedment: bolts ? STEEL_EMBEDMENT : wood },
+    bolts ? BOLT_STEEL : SCREW_STEEL,
+  );
+  const each = edge / count;
+  const allowed = yields / yieldFactor(root);
+  return {
+    id: `strength.shear-${id}`,
+    step: 'joints',
+    level: judge(each, allowed, { sense: 'at-most', watchFrom: allowed * 0.8 }),
+    sentence: say`Leaned on with ${newton(edge)} right beside it, each of ${joint} takes ${newton(each)} across of ${newton(allowed)}.`,
+    value: newton(each),
+    limit: newton(allowed),
+    where: parts,
+    why: 'Somebody sits down on the edge right over one corner: the wood beside the metal is crushed, or the metal bends. A design figure, not a certification.',
+    figure: {
+      id: `shear-${id}`,
+      label: `Across each of ${joint}, leaned on`,
+      quantity: newton(each),
+      formula: 'load ÷ those of one end; allowed: the least of six yield limits ÷ factor',
+      inputs: [
+        { label: 'Edge load', quantity: newton(edge) },
+        { label: 'Of one end', quantity: { amount: count, unit: 'count' } },
+        { label: 'Thick, at the root of its thread', quantity: mm(root) },
+        { label: 'In the leg', quantity: mm(main) },
+        { label: bolts ? 'Plate, thick' : 'In the apron', quantity: mm(side) },
+        { label: 'Wood presses back with', quantity: megapascal(wood) },
+        { label: 'Yields at', quantity: newton(yields) },
+        { label: 'Factor', quantity: { amount: yieldFactor(root), unit: 'ratio' } },
+      ],
+      source: 'Yield limits of dowel-type fasteners, National Design Specification for Wood Construction, from memory',
+      limits: 'Glue, blocks and the friction of what is drawn together are left out.',
+    },
+    wayOut: {
+      say: say`Take more or thicker ones, or tenons instead`,
+      changes: [{ path: 'joints.corner', value: 'mortise-tenon' }],
+    },
   };
 }

@@ -1,7 +1,7 @@
 import type { BaseOf, Joints } from '../decision/job-document';
 import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, legCorner } from '../joint/leg-corner';
 import { cornerBlocks } from './corner-blocks';
-import { cornerFittings, cornerResists, leanModulus, shearedOf } from './corner-holds';
+import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from './corner-holds';
 import { crossRails, railJoints } from './cross-rails';
 import { hollowFrom, legApronProblems } from './leg-apron-problems';
 import { legStretchers } from './leg-stretchers';
@@ -91,6 +91,7 @@ export function legApronBase(
   });
 
   const low = splayed ? NO_STRETCHERS : legStretchers(form, base, leg, legs);
+  const pins = pinsOf(corner);
   const [front, ends] = [aprons.slice(0, LONG.length), aprons.slice(LONG.length)];
   const blocks =
     form.cornerBlocks && !splayed
@@ -167,7 +168,7 @@ export function legApronBase(
           {
             id: 'corner',
             joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
-            parts: ['apron-front', 'apron-back', 'apron-left', 'apron-right'],
+            parts: APRON_IDS,
             // Of legs that lean the foot pushes up outside the joint.
             lever: (underside - apron.height / 2) * Math.tan((Math.max(splay.ends, splay.sides) * Math.PI) / 180),
             modulus: leanModulus(corner, apron.height),
@@ -175,7 +176,18 @@ export function legApronBase(
             formula: 'load · how far the foot stands outside the joint, all on one leg',
           },
         ]
-      : [],
+      : [
+          {
+            id: 'corner',
+            joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
+            parts: APRON_IDS,
+            lever: 0,
+            modulus: Number.POSITIVE_INFINITY,
+            area: null,
+            ...(pins ? { pins } : {}),
+            formula: 'load, all on one end of one apron',
+          },
+        ],
     racking: racking({ ...leg, length: underside }, apron, shoulder, corner),
     corner,
     fittings: [...cornerFittings(corner, choice, leg.section), ...blocks.fittings],
@@ -229,6 +241,8 @@ const SHORT = [
   { id: 'apron-left', name: 'Apron, left', side: -1 },
   { id: 'apron-right', name: 'Apron, right', side: 1 },
 ] as const;
+
+const APRON_IDS = ['apron-front', 'apron-back', 'apron-left', 'apron-right'];
 
 const NO_STRETCHERS = { drafts: [], joints: [], problems: [] };
 

@@ -4,7 +4,7 @@ import { type CornerJoint, type InsertedCorner, isInserted } from '../joint/leg-
 import { legPeg, pegHeights } from '../joint/pegs';
 import { tenonModulus } from '../joint/tenon-strength';
 import type { Fitting } from './part';
-import type { Resistance } from './piece';
+import type { Leaned, Resistance } from './piece';
 
 /** What takes a moment that turns an apron in its leg. */
 export function cornerResists(corner: CornerJoint, apronHeight: number): Resistance {
@@ -81,6 +81,25 @@ export function leanModulus(corner: CornerJoint, apronHeight: number): number {
   const resists = cornerResists(corner, apronHeight);
   return resists.kind === 'bent' ? resists.modulus : Number.POSITIVE_INFINITY;
 }
+
+/** Screws or bolts that carry an apron's end where no wood does. */
+export function pinsOf(corner: CornerJoint): Leaned['pins'] | null {
+  switch (corner.kind) {
+    case 'pocket-screws': {
+      const { places, diameter, bite, seat } = corner.screw;
+      return { what: 'screws', count: places.length, diameter, main: bite, side: seat };
+    }
+    case 'corner-plate': {
+      const { places, diameter, bite } = corner.bolt;
+      return { what: 'bolts', count: places.length, diameter, main: bite, side: PLATE_STEEL };
+    }
+    default:
+      return null;
+  }
+}
+
+/** A corner plate's own thickness, mm. */
+const PLATE_STEEL = 2;
 
 /** mm² of wood that carries an apron's end in its leg. */
 export function shearedOf({ kind, tenon }: InsertedCorner): number {

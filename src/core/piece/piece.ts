@@ -134,6 +134,8 @@ export interface Leaned {
   modulus: number;
   /** What of it is sheared, mm²; null where that is not wood. */
   area: number | null;
+  /** Screws or bolts that carry it instead: how many, and how far each goes in the part it screws into and in the other. mm */
+  pins?: { what: 'screws' | 'bolts'; count: number; diameter: number; main: number; side: number };
   /** How the lever was found. */
   formula: string;
 }
