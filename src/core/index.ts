@@ -65,6 +65,7 @@ export { type DerivedJob, deriveJob, type JobInputs, keptOffJoints, LAYOUT_EFFOR
 export { TONGUES } from './joint/breadboard';
 export { POCKET_ANGLE } from './joint/corner-screws';
 export { ALIGNERS, type AlignerSize } from './joint/edge-joint';
+export { SEAMS } from './joint/end-seam';
 export { dowelWithdrawal, lagWithdrawal, screwWithdrawal, shearAlongGrain } from './joint/hold-strength';
 export type { Joint, JointKind } from './joint/joint';
 export {

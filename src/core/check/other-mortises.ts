@@ -22,6 +22,7 @@ const ASKED: readonly JointKind[] = [
   'mitre-spline',
   'frame-mitre',
   'leg-mitre',
+  'end-seam',
 ];
 const SLOTTED = /mortise|bridle|groove|slot/;
 

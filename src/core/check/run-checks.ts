@@ -16,6 +16,7 @@ import { mortisesByTheShop, topOnSawAndBench } from './machines';
 import { mitresByTheSaw } from './mitres';
 import { otherMortises } from './other-mortises';
 import { kneeRoom, roomAround, seatCount, throughTheDoor } from './people';
+import { piecedSeams } from './pieced';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
 import { battensInSlots, boardsAsDryAsTheAir, roomInNotches, topOnItsFasteners } from './season';
@@ -70,6 +71,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   resinInChannel,
   breadboardEnds,
   pegsInSlots,
+  piecedSeams,
   baseUnderOutline,
   fastenersInOutline,
   cutOuts,

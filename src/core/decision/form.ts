@@ -130,6 +130,15 @@ export const TopSchema = v.variant('kind', [
   }),
   /** Two panels side by side, drawn together along the grain by bolts from below. */
   v.object({ kind: v.literal('halves'), ...topEntries, bolts: whole(2, 12) }),
+  /** Fields one after another along the table, even, with a stripe across the grain in every seam or none. */
+  v.object({
+    kind: v.literal('pieced'),
+    ...topEntries,
+    seams: whole(1, 6),
+    /** Of each stripe, along the table; 0 for none: end grain against end grain. */
+    stripe: length(0, 300),
+    seam: v.picklist(['tenons', 'glued']),
+  }),
   /** A frame mitred at its corners round a panel. */
   v.object({
     kind: v.literal('framed'),

@@ -325,6 +325,18 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`A bit with a long point comes through the show face before its pocket is deep enough.`,
   },
+  'end-seam': {
+    name: 'Seam of end grain',
+    rule: say`Loose tenons a third of the top thick, at most ${mm(150)} apart, one in the middle; beside a stripe across the grain all but that one stand in slots, the farther out the longer.`,
+    mark: say`All edges from the show face with one fence; both parts clamped together and marked across the seam.`,
+    order: [
+      say`True both ends against a straight edge with a router or a plane: the seam is seen from one side of the top to the other.`,
+      say`Slot the fields for tenons that fit, the stripe longer on both sides but in the middle.`,
+      say`Glue every tenon into its field; into the stripe only the middle one, and the middle of the seam.`,
+      say`Draw the seam up with long clamps, the faces level under cauls.`,
+    ],
+    caution: say`Glue along the whole seam beside a stripe holds for some months and then splits the field.`,
+  },
   'leaf-pins': {
     name: 'Pins between leaves',
     rule: say`A third of the thickness thick, at most ${mm(350)} apart; glued into one edge, loose in the other.`,

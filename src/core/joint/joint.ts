@@ -96,6 +96,7 @@ export type JointKind =
   | 'mitre-dowels'
   | 'leaf-pins'
   | 'draw-bolts'
+  | 'end-seam'
   | 'slide-key'
   | 'slide-way'
   | 'cast'

@@ -102,6 +102,7 @@ describe('together they cover', () => {
       'dovetail-rail',
       'dowels',
       'draw-bolts',
+      'end-seam',
       'frame-mitre',
       'half-lap',
       'leaf-pins',

@@ -27,6 +27,7 @@ import { extendingSize, extendingTop } from './top-extending';
 import { framedSize, framedTop } from './top-framed';
 import { gluedPanelSize, gluedPanelTop } from './top-glued-panel';
 import { halvesSize, halvesTop } from './top-halves';
+import { piecedSize, piecedTop } from './top-pieced';
 import { slattedSize, slattedTop } from './top-slatted';
 
 function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
@@ -45,6 +46,8 @@ function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
       return framedSize(top, bench);
     case 'halves':
       return halvesSize(top, bench);
+    case 'pieced':
+      return piecedSize(top, bench);
   }
 }
 
@@ -65,6 +68,8 @@ function planTop(top: Form['top'], { bench }: PieceDecisions, size: TopSize, und
       return framedTop(top, size, underside);
     case 'halves':
       return halvesTop(top, size, underside);
+    case 'pieced':
+      return piecedTop(top, size, underside);
   }
 }
 

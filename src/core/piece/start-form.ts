@@ -33,6 +33,8 @@ export function startTop(kind: TopKind, from: Top): Top {
       };
     case 'halves':
       return { kind, ...sizes, bolts: boltsFor(length) };
+    case 'pieced':
+      return { kind, ...sizes, seams: 1, stripe: 80, seam: 'tenons' };
     case 'framed':
       return {
         kind,
@@ -229,6 +231,10 @@ export const TOPS: Readonly<Record<TopKind, { name: string; reason: string }>> =
   halves: {
     name: 'Two halves bolted together',
     reason: 'Each half is turned, carried and brought through the door by itself; bolts below draw them together.',
+  },
+  pieced: {
+    name: 'Fields with stripes',
+    reason: 'Short boards make a long top: fields end to end, a stripe across the grain between them or none.',
   },
   framed: {
     name: 'Panel in a mitred frame',

@@ -265,6 +265,7 @@ const OF_THE_TOP: readonly JointKind[] = [
   'breadboard',
   'breadboard-pegs',
   'leaf-pins',
+  'end-seam',
   'draw-bolts',
   'slide-key',
   'set-in',

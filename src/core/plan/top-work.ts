@@ -106,6 +106,21 @@ export function topWork(
       all,
     );
   }
+  if (form.kind === 'pieced') {
+    last = add(
+      'seams',
+      form.stripe > 0
+        ? 'True the ends of the fields, slot fields and stripes, and draw the seams up, glued in their middles'
+        : 'True the ends of the fields, slot them, and draw the seams up',
+      0.8 * form.seams * (form.stripe > 0 ? 2 : 1),
+      glue.levelAfter,
+      last,
+      form.stripe > 0
+        ? 'No glue outside the middle of a seam: the fields must come and go along the stripes.'
+        : 'Size the end grain first. Cauls over the seam, so that the faces stay level.',
+      all,
+    );
+  }
   if (form.kind === 'framed') {
     last = framedWork(form, piece, last, milled, glue.levelAfter, add);
   }

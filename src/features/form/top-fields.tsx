@@ -11,6 +11,7 @@ import { Group } from './group';
 import { LeafFields } from './leaf-fields';
 import { LengthRows } from './length-rows';
 import { LiftFields } from './lift-fields';
+import { PiecedFields } from './pieced-fields';
 
 const kinds = Object.entries(TOPS).map(([value, { name }]) => ({ value: value as TopKind, label: name }));
 
@@ -64,6 +65,7 @@ export function TopFields() {
       {top.kind === 'halves' ? (
         <NumberField label="Bolts" value={top.bolts} least={2} most={12} onCommit={change('form.top.bolts')} />
       ) : null}
+      {top.kind === 'pieced' ? <PiecedFields /> : null}
       {'edge' in top ? <EdgeFields edge={top.edge} thickness={top.thickness} /> : null}
       {top.kind === 'glued-panel' ? <LiftFields /> : null}
       {'cutOuts' in top ? <FlatFields /> : null}
