@@ -25,6 +25,7 @@ const LEAST_WALL = 5;
 const LET_IN: readonly JointKind[] = [
   'half-lap',
   'let-in',
+  'connector',
   'loose-wedge',
   'notch',
   'set-in',

@@ -23,9 +23,11 @@ export function seatsAt(top: { length: number; width: number }, seating: Brief['
 
 /** How many sit at a piece: along the edge of a round top, else along its sides and at its ends. */
 export function seatsOf({ document, piece }: Pick<CheckContext, 'document' | 'piece'>, edge?: number): number {
-  const { top } = document.form;
+  const { top, joined } = document.form;
   if (top.kind !== 'glued-panel' || !['round', 'oval', 'polygon'].includes(top.outline.kind)) {
-    return seatsAt(piece.overall, document.brief.seating, edge);
+    // Where another table stands at its end nobody sits.
+    const all = seatsAt(piece.overall, document.brief.seating, edge);
+    return joined && piece.overall.width >= (edge ?? EDGE_PER_CHAIR) - 1e-9 ? all - 1 : all;
   }
   return Math.floor((roundOf(piece.top.polygon) + 1e-6) / (edge ?? EDGE_PER_CHAIR));
 }

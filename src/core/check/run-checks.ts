@@ -8,6 +8,7 @@ import { stepAtTheLegs } from './flush';
 import { framedPanel } from './framed';
 import { boltedHalves } from './halves';
 import { fastenersInReach, seatsInRails } from './hold-seats';
+import { joinedEnd } from './joined-end';
 import { cornerTenons, cutAlike } from './joints';
 import { leanedOn } from './leaning';
 import { legsByTheShop } from './leg-making';
@@ -72,6 +73,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   breadboardEnds,
   pegsInSlots,
   piecedSeams,
+  joinedEnd,
   baseUnderOutline,
   fastenersInOutline,
   cutOuts,

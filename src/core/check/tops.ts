@@ -248,6 +248,8 @@ function headsUnderTop(piece: CheckContext['piece']) {
     .filter(
       (part) =>
         !piece.top.parts.includes(part.id) &&
+        // What holds two tables together stands out under the other.
+        part.kind !== 'connector' &&
         (part.placed.some(reaches) || part.added.some((own) => reaches(own.solid))),
     )
     .map((part) => ({

@@ -409,12 +409,23 @@ export const FlatSchema = v.variant('kind', [
   }),
 ]);
 
+/** Another table like it, end to end with this one. */
+export const JoinedSchema = v.object({
+  connectors: whole(2, 6),
+  /** Of their slots, to either side across the table. */
+  slot: length(0, 20),
+  /** How much drier one top may be than the other, %. */
+  apart: amount(0, 8),
+});
+
 export const FormSchema = v.object({
   species: v.pipe(v.string(), v.nonEmpty('a species is needed'), v.maxLength(80)),
   top: TopSchema,
   base: BaseSchema,
   hold: HoldSchema,
   flat: v.optional(FlatSchema, { kind: 'none' }),
+  /** Null where it stands alone. */
+  joined: v.optional(v.nullable(JoinedSchema), null),
   loads: LoadsSchema,
 });
 

@@ -325,6 +325,17 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`A bit with a long point comes through the show face before its pocket is deep enough.`,
   },
+  connector: {
+    name: 'Connector between two tables',
+    rule: say`A flat steel plate let in flush under both ends, at most half a metre from the next; its holes round in one table, slots across it in the other.`,
+    mark: say`Both tables upside down, end to end on a flat floor, their middle lines in line: plates laid over the seam and marked round.`,
+    order: [
+      say`Rout the recesses a hair deeper than the plate is thick.`,
+      say`Screw every plate to one table; file its other two holes to slots, with a washer over them.`,
+      say`Set the tables up, the middle lines together, and drive the screws of the slots snug, not hard.`,
+    ],
+    caution: say`Slack the screws of the slots a quarter turn after they are snug: drawn tight they are round holes.`,
+  },
   'end-seam': {
     name: 'Seam of end grain',
     rule: say`Loose tenons a third of the top thick, at most ${mm(150)} apart, one in the middle; beside a stripe across the grain all but that one stand in slots, the farther out the longer.`,

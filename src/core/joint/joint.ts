@@ -97,6 +97,7 @@ export type JointKind =
   | 'leaf-pins'
   | 'draw-bolts'
   | 'end-seam'
+  | 'connector'
   | 'slide-key'
   | 'slide-way'
   | 'cast'

@@ -97,6 +97,7 @@ describe('together they cover', () => {
       'breadboard-pegs',
       'bridle',
       'cast',
+      'connector',
       'corner-block',
       'corner-plate',
       'dovetail-rail',

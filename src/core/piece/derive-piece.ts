@@ -17,6 +17,7 @@ import { planBattens } from './battens';
 import { notchesIn } from './cut-outs';
 import { HOLDS, placeFasteners } from './hold';
 import { holdSeats } from './hold-seats';
+import { planJoinedEnd } from './joined-end';
 import { planLift } from './lift';
 import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
 import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
@@ -113,10 +114,18 @@ function compose(decisions: PieceDecisions): Piece {
   const drafts = whole.map((draft) => cutAtEnds(draft, base.topEnds));
   const battens = planBattens(form, plan, base);
   const gear = form.top.kind === 'extending' ? planSlides(form, plan, base) : planLift(form, plan, base);
+  const joined = planJoinedEnd(form, plan, base);
   const notched = base.through
     ? notchesIn(plan.leading, base.through, base.drafts, size, base.underside)
     : { holes: [], joints: [] };
-  const all: readonly Joint[] = [...joints, ...base.joints, ...battens.joints, ...notched.joints, ...gear.joints];
+  const all: readonly Joint[] = [
+    ...joints,
+    ...base.joints,
+    ...battens.joints,
+    ...notched.joints,
+    ...gear.joints,
+    ...joined.joints,
+  ];
   const { fasteners, seats, unreached } = holdSeats({
     fasteners: placeFasteners(form.hold.kind, [...(gear.rests ?? base.rests), ...battens.rests], drafts, plates),
     rails: [...base.drafts, ...battens.drafts, ...gear.drafts],
@@ -128,7 +137,7 @@ function compose(decisions: PieceDecisions): Piece {
   const ground = boundsOfFlat(base.feet);
   return {
     kind: { top: form.top.kind, base: form.base.kind },
-    parts: [...drafts, ...base.drafts, ...battens.drafts, ...gear.drafts].map((draft, i) =>
+    parts: [...drafts, ...base.drafts, ...battens.drafts, ...gear.drafts, ...joined.drafts].map((draft, i) =>
       finish(draft, letterOf(i), bench, work),
     ),
     joints: all,
@@ -142,6 +151,7 @@ function compose(decisions: PieceDecisions): Piece {
       ...fittings,
       ...base.fittings,
       ...gear.fittings,
+      ...joined.fittings,
       ...battens.fittings(
         fasteners.filter((fastener) => fastener.own && battens.drafts.some(({ id }) => id === fastener.on)).length,
       ),
@@ -159,7 +169,14 @@ function compose(decisions: PieceDecisions): Piece {
     bending: [...base.bending, ...gear.bending],
     racking: base.racking,
     leaned: base.leaned,
-    problems: [...base.problems, ...problems, ...battens.problems, ...gear.problems, ...tooThick(form, size)],
+    problems: [
+      ...base.problems,
+      ...problems,
+      ...battens.problems,
+      ...gear.problems,
+      ...joined.problems,
+      ...tooThick(form, size),
+    ],
   };
 }
 

@@ -72,6 +72,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   channel: 'channel',
   'steel-leg': 'steel leg',
   lift: 'mechanism',
+  connector: 'connector',
 };
 
 /** Parts that have a word of their own among those of their kind. */

@@ -79,6 +79,7 @@ export function newJob(given: {
         ? { kind: 'slotted-cleats', travel: 12, inward: null, screwLength: 35 }
         : { kind: 'buttons', travel: 6, inward: null, screwLength: 25 },
       flat: { kind: 'none' },
+      joined: null,
       loads: { edge: 400, spread: 600, push: 200 },
     },
     season: {

@@ -32,7 +32,8 @@ export type PartKind =
   | 'wedge'
   | 'channel'
   | 'steel-leg'
-  | 'lift';
+  | 'lift'
+  | 'connector';
 
 /** What is bought in and not made of the job's wood. */
 export type Material = 'steel' | 'glass' | 'resin' | 'sheet';

@@ -266,6 +266,7 @@ const OF_THE_TOP: readonly JointKind[] = [
   'breadboard-pegs',
   'leaf-pins',
   'end-seam',
+  'connector',
   'draw-bolts',
   'slide-key',
   'set-in',

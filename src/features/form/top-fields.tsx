@@ -8,6 +8,7 @@ import { BreadboardFields } from './breadboard-fields';
 import { ChannelFields } from './channel-fields';
 import { FramedFields } from './framed-fields';
 import { Group } from './group';
+import { JoinedFields } from './joined-fields';
 import { LeafFields } from './leaf-fields';
 import { LengthRows } from './length-rows';
 import { LiftFields } from './lift-fields';
@@ -68,6 +69,7 @@ export function TopFields() {
       {top.kind === 'pieced' ? <PiecedFields /> : null}
       {'edge' in top ? <EdgeFields edge={top.edge} thickness={top.thickness} /> : null}
       {top.kind === 'glued-panel' ? <LiftFields /> : null}
+      <JoinedFields />
       {'cutOuts' in top ? <FlatFields /> : null}
       {'cutOuts' in top ? <CutOutFields list={top.cutOuts} top={top} /> : null}
     </Group>
