@@ -83,7 +83,7 @@ export function drawBolts(given: {
         open: [[0, -side, 0]],
       });
     }
-    added.push({ part: front, solid: rod([x, -DOWEL_IN, z], [x, DOWEL_IN, z], thick) });
+    added.push({ part: front, solid: rod([x, -DOWEL_IN, z], [x, DOWEL_IN, z], thick), inside: true });
   }
   const name = 'Bolts between the halves';
   return {

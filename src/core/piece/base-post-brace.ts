@@ -150,7 +150,12 @@ export function postBraceBase(
   const rise = out * Math.SQRT2;
   const braced = frames.flatMap((frame) =>
     FRONT_BACK.map(({ side: way, word }, i): Brace => {
-      const own = { id: `brace-${frame.word}-${word}`, name: `Brace, ${frame.word} ${word}`, bracing: braces };
+      const own = {
+        id: `brace-${frame.word}-${word}`,
+        name: `Brace, ${frame.word} ${word}`,
+        bracing: braces,
+        dry: true,
+      };
       const [upper, reach] = [underside - bearer.height, braces.reach];
       const rail = topRails[i] as Draft;
       return braces.way === 'across'

@@ -1,6 +1,6 @@
 import type { Joint } from '../joint/joint';
 import { slantedTenon } from '../joint/tenon';
-import { fixed } from '../restraint/tie';
+import { fixed, type Tie } from '../restraint/tie';
 import { clipAll, corners, planeThrough, reach } from '../solid/convex';
 import { inPart, leaningFrame, planeInPart } from '../solid/frame';
 import { minus, norm, plus, times, type Vec } from '../solid/vector';
@@ -9,6 +9,14 @@ import { blockOf, type Draft, forJoint } from './part';
 
 /** How deep a brace's tenon goes in, square to the face, mm; common practice. */
 export const BRACE_DEPTH = 25;
+
+/** How far the shoulder of a brace that is not glued may open, mm; common practice. */
+const SHOULDER_OPENS = 1;
+
+const held = (tie: Parameters<typeof fixed>[0], dry: boolean): Tie => {
+  const room = { minus: SHOULDER_OPENS, plus: SHOULDER_OPENS };
+  return dry ? { ...tie, room: { x: room, y: room, z: room } } : fixed(tie);
+};
 
 export interface Brace {
   brace: Draft;
@@ -32,8 +40,10 @@ export function braceBetween(given: {
   along: Vec;
   start: BraceEnd;
   end: BraceEnd;
+  /** It stands in its mortises without glue. */
+  dry?: boolean;
 }): Brace {
-  const { id, name, bracing, along, start, end } = given;
+  const { id, name, bracing, along, start, end, dry = false } = given;
   const { width, thickness } = bracing;
   const far = norm(minus(end.at, start.at));
   const frame = leaningFrame(times(plus(start.at, end.at), 0.5), along, [0, 0, 1]);
@@ -66,13 +76,16 @@ export function braceBetween(given: {
       size,
       depth,
       ties: [
-        fixed({
-          id: `${into.id}/${id}`,
-          name: `${name} in ${into.name.toLowerCase()}`,
-          a: into.id,
-          b: id,
-          at: { x: at[0], y: at[1], z: at[2] },
-        }),
+        held(
+          {
+            id: `${into.id}/${id}`,
+            name: `${name} in ${into.name.toLowerCase()}`,
+            a: into.id,
+            b: id,
+            at: { x: at[0], y: at[1], z: at[2] },
+          },
+          dry,
+        ),
       ],
     });
   const joints = [joint(start, times(along, -1)), joint(end, along)];

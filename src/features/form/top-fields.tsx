@@ -68,10 +68,10 @@ export function TopFields() {
       ) : null}
       {top.kind === 'pieced' ? <PiecedFields /> : null}
       {'edge' in top ? <EdgeFields edge={top.edge} thickness={top.thickness} /> : null}
-      {top.kind === 'glued-panel' ? <LiftFields /> : null}
-      <JoinedFields />
       {'cutOuts' in top ? <FlatFields /> : null}
       {'cutOuts' in top ? <CutOutFields list={top.cutOuts} top={top} /> : null}
+      {top.kind === 'glued-panel' ? <LiftFields /> : null}
+      <JoinedFields />
     </Group>
   );
 }
