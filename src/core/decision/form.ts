@@ -18,6 +18,8 @@ export const EdgeSchema = v.variant('kind', [
   v.object({ kind: v.literal('square') }),
   v.object({ kind: v.literal('rounded'), radius: length(1, 60) }),
   v.object({ kind: v.literal('chamfered'), width: length(1, 60) }),
+  /** A quarter of an ellipse on the upper edge: so far in, and so far down. */
+  v.object({ kind: v.literal('thumbnail'), width: length(3, 80), depth: length(2, 80) }),
   /** From below: so far in from the edge, leaving so much of the thickness at it. */
   v.object({ kind: v.literal('under-bevelled'), width: length(5, 300), left: length(4, 100) }),
 ]);

@@ -7,7 +7,7 @@ import { hollowFrom, legApronProblems } from './leg-apron-problems';
 import { legStretchers } from './leg-stretchers';
 import { midLegs } from './mid-legs';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
-import { LEG_IDS, settleLegApron } from './settle-locks';
+import { LEG_IDS, LONG_APRON_IDS, measured, SHORT_APRON_IDS, settleLegApron } from './settle-locks';
 import { splayedLegs } from './splayed-legs';
 import { squareLegs } from './square-legs';
 
@@ -15,7 +15,31 @@ import { squareLegs } from './square-legs';
 const BEFORE_TAPER = 15;
 
 /** Four legs, four aprons and perhaps cross rails between the long aprons. */
-export function legApronBase(
+export function legApronBase(form: BaseOf<'leg-apron'>, decisions: PieceDecisions, top: TopSize): BasePlan {
+  const { splay } = form.leg;
+  if (splay.ends === 0 && splay.sides === 0) return legsAndAprons(form, decisions, top);
+  // Of legs that lean no length is asked for by itself: what is cut moves the whole by how far it is off.
+  const drawn = legsAndAprons(form, decisions, top);
+  const off = (ids: readonly string[]) => {
+    const cut = measured(decisions.bench, ids, 'length');
+    const own = drawn.drafts.find(({ id }) => ids.includes(id));
+    return cut === undefined || !own ? 0 : cut - own.size.length;
+  };
+  const [legs, long, short] = [off(LEG_IDS), off(LONG_APRON_IDS), off(SHORT_APRON_IDS)];
+  if (legs === 0 && long === 0 && short === 0) return drawn;
+  const tangent = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
+  const higher = legs / Math.hypot(tangent(splay.ends), tangent(splay.sides), 1);
+  const whole = decisions.form;
+  const { endOverhang, sideOverhang } = whole.top;
+  const farther = { ...whole.top, endOverhang: endOverhang - long / 2, sideOverhang: sideOverhang - short / 2 };
+  return legsAndAprons(
+    { ...form, height: form.height + higher },
+    { ...decisions, form: { ...whole, top: farther } },
+    top,
+  );
+}
+
+function legsAndAprons(
   form: BaseOf<'leg-apron'>,
   { form: whole, joints, bench }: PieceDecisions,
   top: TopSize,
@@ -246,7 +270,7 @@ const APRON_IDS = ['apron-front', 'apron-back', 'apron-left', 'apron-right'];
 
 const NO_STRETCHERS = { drafts: [], joints: [], problems: [] };
 
-/** A locked length is told along a leg that leans, or between shoulders that are askew: the base does not follow it. */
+/** A locked length is told along a leg that leans, or between shoulders that are askew: it is not one of the base's own figures. */
 const withoutLengths = (bench: PieceDecisions['bench']): PieceDecisions['bench'] => ({
   ...bench,
   locks: Object.fromEntries(Object.entries(bench.locks).map(([id, lock]) => [id, { ...lock, length: null }])),

@@ -45,32 +45,8 @@ export function solveX(given: { height: number; width: number; floor: number; he
   };
 }
 
-/** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
-export function xFrameBase(
-  drawnForm: BaseOf<'x-frame'>,
-  { form: whole, bench }: PieceDecisions,
-  top: TopSize,
-): BasePlan {
-  const form: BaseOf<'x-frame'> = {
-    ...drawnForm,
-    leg: settleSection(bench, [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')], drawnForm.leg, 'width'),
-    bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
-    stretcher: settleSection(bench, ['stretcher'], drawnForm.stretcher, 'height'),
-  };
-  const { leg, spread, bearer, stretcher } = form;
-  const drawn = drawnSize(whole.top);
-  const underside = form.height - top.thickness;
-  const head = underside - bearer.height;
-  const thickest = Math.max(leg.thickness, bearer.thickness);
-  const into = Math.max(5, leg.thickness - 10);
-  // A stretcher that is cut sets the frames as far apart.
-  const cutStretcher = measured(bench, ['stretcher'], 'length');
-  const middle =
-    cutStretcher === undefined
-      ? middleOfFrame(drawn.length, whole.top.endOverhang, thickest)
-      : Math.max(thickest, (cutStretcher - 2 * into + leg.thickness) / 2);
-  const bearerLong =
-    measured(bench, onBothSides('bearer'), 'length') ?? Math.max(spread.head, drawn.width - 2 * whole.top.sideOverhang);
+/** How the legs of a frame so high under its bearer cross, and their tenons into it. */
+function crossing({ leg, spread, bearer }: BaseOf<'x-frame'>, head: number) {
   const solved = solveX({ height: head, width: leg.width, floor: spread.floor, head: spread.head });
   // What cannot be stands upright in the drawing, and says so.
   const x = solved ?? {
@@ -85,6 +61,55 @@ export function xFrameBase(
     thickness: Math.max(6, Math.round((leg.thickness * 2) / 3) / 2),
     length: Math.max(5, Math.floor(Math.min((bearer.height * 2) / 3, bearer.height - 10))),
   };
+  return { solved, x, tenon };
+}
+
+/** How high under the bearer legs of a length come, their feet and heads where they are drawn: by halving. mm */
+function headOfLegs(form: BaseOf<'x-frame'>, drawn: number, length: number): number {
+  const long = (head: number) => {
+    const { x, tenon } = crossing(form, head);
+    return leaning(form, 0, 1, 'left', head, x, tenon).size.length;
+  };
+  let [low, high] = [drawn * 0.6, drawn * 1.4];
+  if (long(low) > length || long(high) < length) return drawn;
+  for (let i = 0; i < 40; i += 1) {
+    const middle = (low + high) / 2;
+    if (long(middle) < length) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
+export function xFrameBase(
+  drawnForm: BaseOf<'x-frame'>,
+  { form: whole, bench }: PieceDecisions,
+  top: TopSize,
+): BasePlan {
+  const form: BaseOf<'x-frame'> = {
+    ...drawnForm,
+    leg: settleSection(bench, [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')], drawnForm.leg, 'width'),
+    bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
+    stretcher: settleSection(bench, ['stretcher'], drawnForm.stretcher, 'height'),
+  };
+  const { leg, spread, bearer, stretcher } = form;
+  const drawn = drawnSize(whole.top);
+  // Legs that are cut, crossed over the same spread, make the table as high as they are.
+  const cutLeg = measured(bench, [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')], 'length');
+  const drawnHead = form.height - top.thickness - bearer.height;
+  const head = cutLeg === undefined ? drawnHead : headOfLegs(form, drawnHead, cutLeg);
+  const underside = head + bearer.height;
+  const thickest = Math.max(leg.thickness, bearer.thickness);
+  const into = Math.max(5, leg.thickness - 10);
+  // A stretcher that is cut sets the frames as far apart.
+  const cutStretcher = measured(bench, ['stretcher'], 'length');
+  const middle =
+    cutStretcher === undefined
+      ? middleOfFrame(drawn.length, whole.top.endOverhang, thickest)
+      : Math.max(thickest, (cutStretcher - 2 * into + leg.thickness) / 2);
+  const bearerLong =
+    measured(bench, onBothSides('bearer'), 'length') ?? Math.max(spread.head, drawn.width - 2 * whole.top.sideOverhang);
+  const { solved, x, tenon } = crossing(form, head);
   const rail = stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: leg.width });
   const between = 2 * middle - leg.thickness;
 

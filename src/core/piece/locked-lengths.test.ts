@@ -56,6 +56,37 @@ describe('what is cut is followed in its length', () => {
     expect(middleOf(both.piece, 'post-right')[0] - middleOf(both.drawn, 'post-right')[0]).toBeCloseTo(-8, 9);
   });
 
+  it('crossed legs: as high as they come over the spread they are drawn to, their angle with them', () => {
+    const desk = named('a desk on crossed legs');
+    const ids = ['left-a', 'left-b', 'right-a', 'right-b'].map((id) => `leg-${id}`);
+    const { drawn, piece, job } = cut(desk, ids, -15);
+    expect(piece.overall.height).toBeLessThan(drawn.overall.height);
+    expect(piece.base.width).toBeCloseTo(drawn.base.width, 6);
+    // Pythagoras on the leg's middle line, from foot to head; what is cut level at both ends changes next to nothing.
+    const run = (p: Piece) => {
+      const leg = findPart(p, 'leg-left-a')!;
+      const { from, to } = boundsOf(leg.placed);
+      return Math.hypot(to[1] - from[1], to[2] - from[2]);
+    };
+    expect(run(piece) - run(drawn)).toBeCloseTo(-15, 0);
+    expect(level(job, 'form.parts-meet')).toBe('good');
+    expect(findPart(piece, 'leg-left-a')!.ends!.start.mitre).not.toBe(findPart(drawn, 'leg-left-a')!.ends!.start.mitre);
+  });
+
+  it('legs that lean both ways: lower by what they are short along their lean; their aprons set them apart', () => {
+    const table = named('splayed both ways');
+    const legs = cut(table, ['leg-front-left', 'leg-front-right', 'leg-back-left', 'leg-back-right'], -10);
+    const up = findPart(legs.drawn, 'leg-front-left')!.frame.length[2];
+    expect(legs.piece.overall.height - legs.drawn.overall.height).toBeCloseTo(-10 * up, 9);
+    expect(level(legs.job, 'form.parts-meet')).toBe('good');
+    const aprons = cut(table, ['apron-front', 'apron-back'], 12);
+    const at = (piece: Piece) => middleOf(piece, 'leg-back-right');
+    expect(at(aprons.piece)[0] - at(aprons.drawn)[0]).toBeCloseTo(6, 9);
+    expect(at(aprons.piece)[1]).toBeCloseTo(at(aprons.drawn)[1], 9);
+    expect(aprons.piece.overall.height).toBeCloseTo(aprons.drawn.overall.height, 9);
+    expect(level(aprons.job, 'form.parts-meet')).toBe('good');
+  });
+
   it('feet and bearers, each by itself', () => {
     const feet = cut(trestle(), ['foot-left', 'foot-right'], -20);
     expect(feet.piece.base.width - feet.drawn.base.width).toBeCloseTo(-20, 9);
@@ -81,10 +112,19 @@ describe('what is cut is followed in its length', () => {
   });
 
   it('every part that is cut has the size that was entered, as long as it was drawn beside it', () => {
-    for (const words of ['a refectory table', 'an oval table', 'a desk on crossed legs', 'square posts', 'diagonal']) {
+    for (const words of [
+      'a refectory table',
+      'an oval table',
+      'a desk on crossed legs',
+      'square posts',
+      'diagonal',
+      'splayed both ways',
+    ]) {
       const { piece } = derived(named(words));
       const kinds = new Map(
-        piece.parts.filter((p) => ['post', 'stretcher', 'foot', 'bearer'].includes(p.kind)).map((p) => [p.kind, p]),
+        piece.parts
+          .filter((p) => ['post', 'stretcher', 'foot', 'bearer', 'leg'].includes(p.kind))
+          .map((p) => [p.kind, p]),
       );
       for (const part of kinds.values()) {
         const ids = piece.parts.filter((p) => p.kind === part.kind).map(({ id }) => id);

@@ -54,6 +54,9 @@ export function solidOfTop(outline: Outline, thickness: number, edge: Edge): Con
   return stacked(loops.map(({ loop, z }) => (loop ?? points).map(([x, y]): Vec => [x, y, z])));
 }
 
+/** Straight lines that a quarter of an ellipse is drawn with. */
+const ROUNDED = 8;
+
 /** From below upward, how far the outline is set in at which height. */
 function levelsOf(thickness: number, edge: Edge): { inset: number; z: number }[] {
   const half = thickness / 2;
@@ -67,6 +70,14 @@ function levelsOf(thickness: number, edge: Edge): { inset: number; z: number }[]
         { inset: 0, z: half - left },
         { inset: 0, z: half },
       ];
+    }
+    case 'thumbnail': {
+      const depth = Math.min(edge.depth, thickness - 0.5);
+      const curve = Array.from({ length: ROUNDED + 1 }, (_, i) => {
+        const angle = (i * Math.PI) / 2 / ROUNDED;
+        return { inset: edge.width * (1 - Math.cos(angle)), z: half - depth + depth * Math.sin(angle) };
+      });
+      return [{ inset: 0, z: -half }, ...curve];
     }
     default: {
       const size = edge.kind === 'chamfered' ? edge.width : edge.radius * ROUND_AS_CHAMFER;

@@ -356,5 +356,6 @@ function channelWork(form: TopOf<'channel'>, piece: Piece, milled: readonly stri
 const EDGE_WORK: Record<Exclude<Edge['kind'], 'square'>, string> = {
   rounded: 'Round the edges over',
   chamfered: 'Chamfer the edges',
+  thumbnail: 'Mould the upper edges, end grain first',
   'under-bevelled': 'Bevel the edges from below',
 };

@@ -153,6 +153,8 @@ function EdgeFields({ edge, thickness }: { edge: Edge; thickness: number }) {
         return { kind, radius: 4 };
       case 'chamfered':
         return { kind, width: 4 };
+      case 'thumbnail':
+        return { kind, width: Math.round(thickness * 0.6), depth: Math.round(thickness * 0.4) };
       case 'under-bevelled':
         return { kind, width: Math.round(thickness * 2.5), left: Math.max(4, Math.round(thickness * 0.45)) };
     }
@@ -166,6 +168,7 @@ function EdgeFields({ edge, thickness }: { edge: Edge; thickness: number }) {
           { value: 'square', label: 'Square, arris broken' },
           { value: 'rounded', label: 'Rounded' },
           { value: 'chamfered', label: 'Chamfered' },
+          { value: 'thumbnail', label: 'Moulded, a quarter ellipse' },
           { value: 'under-bevelled', label: 'Bevelled from below' },
         ]}
         onCommit={(kind) => change('form.top.edge')(start(kind))}
@@ -175,11 +178,17 @@ function EdgeFields({ edge, thickness }: { edge: Edge; thickness: number }) {
         rows={[
           { label: 'Radius', path: 'form.top.edge.radius', least: 1, most: 60 },
           {
-            label: edge.kind === 'under-bevelled' ? 'Bevel, in from the edge' : 'Chamfer',
+            label:
+              edge.kind === 'under-bevelled'
+                ? 'Bevel, in from the edge'
+                : edge.kind === 'thumbnail'
+                  ? 'Moulding, in from the edge'
+                  : 'Chamfer',
             path: 'form.top.edge.width',
             least: edge.kind === 'under-bevelled' ? 5 : 1,
             most: edge.kind === 'under-bevelled' ? 300 : 60,
           },
+          { label: 'Moulding, deep', path: 'form.top.edge.depth', least: 2, most: 80 },
           { label: 'Left at the edge', path: 'form.top.edge.left', least: 4, most: 100 },
         ]}
       />
