@@ -1,28 +1,20 @@
 import type { BaseOf } from '../decision/job-document';
 import { dovetailLength, dovetailRail } from '../joint/dovetail-rail';
 import type { Joint } from '../joint/joint';
-import { looseWedge, neckOf } from '../joint/loose-wedge';
 import { legPeg, pegHeights, pegs } from '../joint/pegs';
 import { postTenons } from '../joint/post-tenons';
 import { tenonJoint } from '../joint/tenon';
 import { tenonModulus } from '../joint/tenon-strength';
 import { fixed } from '../restraint/tie';
 import { squareFrame } from '../solid/frame';
-import { unit, type Vec } from '../solid/vector';
-import { BRACE_DEPTH, type Brace, braceBetween } from './brace';
+import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, BendingPart, PieceDecisions, Racking, Rest, TopSize } from './piece';
+import { bracesOf, FRONT_BACK, runOf } from './post-brace-braces';
 import { postBraceProblems } from './post-brace-problems';
-import { drawnSize, measured, settleSection } from './settle-locks';
-import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
-
-const FRONT_BACK = [
-  { side: -1, word: 'front' },
-  { side: 1, word: 'back' },
-] as const;
-
-/** A pegged stringer goes into three quarters of its post; common practice. */
-const DEEP = 0.75;
+import { deepOf, type PostFrame, stringerEnd, stringerTenon } from './post-brace-stringer';
+import { measured, settleSection } from './settle-locks';
+import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from './two-frames';
 
 /**
  * Two square posts, each on a foot under a bearer, a stringer deep through or into both, top rails dovetailed into the
@@ -35,34 +27,34 @@ export function postBraceBase(
 ): BasePlan {
   const form = settled(drawnForm, bench);
   const { foot, post, bearer, rails, braces, stringer } = form;
-  const drawn = drawnSize(whole.top);
   const tenon = {
     foot: postTenons({ width: post.section, thickness: post.section, count: 1, into: foot.height }),
     bearer: postTenons({ width: post.section, thickness: post.section, count: 1, into: bearer.height }),
   };
-  const cutTo = (ids: readonly string[]) => measured(bench, ids, 'length');
-  const cutPost = cutTo(onBothSides('post'));
-  const underside =
-    cutPost === undefined
-      ? form.height - top.thickness
-      : foot.height + cutPost - tenon.foot.length - tenon.bearer.length + bearer.height;
   const thickest = Math.max(foot.thickness, post.section, bearer.thickness);
-  const wedged = stringer.hold === 'wedge';
-  const deep = wedged ? post.section : Math.floor(post.section * DEEP);
+  const deep = deepOf(form);
   const dovetail = dovetailLength(bearer.thickness);
   // A stringer that is cut sets the frames as far apart; where it is not, a top rail does.
-  const [cutStringer, cutRail] = [cutTo(['stringer']), cutTo(['top-rail-front', 'top-rail-back'])];
-  const middle =
-    cutStringer !== undefined
-      ? Math.max(thickest, (cutStringer - 2 * deep + post.section) / 2)
-      : cutRail !== undefined
-        ? Math.max(thickest, (cutRail - 2 * dovetail + bearer.thickness) / 2)
-        : middleOfFrame(drawn.length, whole.top.endOverhang, thickest);
-  const wide = Math.max(post.section, drawn.width - 2 * whole.top.sideOverhang);
-  const across = cutTo(onBothSides('foot')) ?? wide;
-  const bearerLong = cutTo(onBothSides('bearer')) ?? Math.max(post.section, wide - 2 * bearer.shorter);
-  const postLong = Math.max(20, underside - bearer.height - foot.height);
-  const half = post.section / 2;
+  const [cutStringer, cutRail] = [
+    measured(bench, ['stringer'], 'length'),
+    measured(bench, ['top-rail-front', 'top-rail-back'], 'length'),
+  ];
+  const { underside, middle, across, bearerLong, postLong } = settleFrames({
+    bench,
+    whole,
+    top,
+    height: form.height,
+    footTop: foot.height,
+    bearer,
+    post: { width: post.section, tenons: tenon.foot.length + tenon.bearer.length },
+    thickest,
+    apart:
+      cutStringer !== undefined
+        ? cutStringer - 2 * deep + post.section
+        : cutRail !== undefined
+          ? cutRail - 2 * dovetail + bearer.thickness
+          : undefined,
+  });
 
   const frames = SIDES.map(({ side, word }) => {
     const x = side * middle;
@@ -127,7 +119,7 @@ export function postBraceBase(
   };
   const beamTenon = stringerTenon(form);
 
-  const ends = frames.map((frame) => stringerEnd(frame, beam, form, beamTenon, deep));
+  const ends = frames.map((frame) => stringerEnd(frame, beam, form, beamTenon));
   const posts = frames.flatMap((frame) => [
     ...pegged(frame, frame.foot, -1, foot.height, tenon.foot),
     ...pegged(frame, frame.bearer, 1, foot.height + postLong, tenon.bearer),
@@ -145,54 +137,8 @@ export function postBraceBase(
       }),
     ),
   );
-  // Diagonal ones run out to the rails as far along the table as across it, and rise at 45°.
-  const out = Math.max(1, off - half);
-  const rise = out * Math.SQRT2;
-  const braced = frames.flatMap((frame) =>
-    FRONT_BACK.map(({ side: way, word }, i): Brace => {
-      const own = {
-        id: `brace-${frame.word}-${word}`,
-        name: `Brace, ${frame.word} ${word}`,
-        bracing: braces,
-        dry: true,
-      };
-      const [upper, reach] = [underside - bearer.height, braces.reach];
-      const rail = topRails[i] as Draft;
-      return braces.way === 'across'
-        ? braceBetween({
-            ...own,
-            along: unit([0, way, 1]),
-            start: {
-              into: frame.post,
-              at: [frame.x, way * half, upper - reach],
-              outward: [0, way, 0],
-              depth: Math.min(BRACE_DEPTH, half / 2),
-            },
-            end: {
-              into: frame.bearer,
-              at: [frame.x, way * (half + reach), upper],
-              outward: [0, 0, -1],
-              depth: Math.min(BRACE_DEPTH, bearer.height / 3),
-            },
-          })
-        : braceBetween({
-            ...own,
-            along: unit([-frame.side, way, Math.SQRT2]),
-            start: {
-              into: frame.post,
-              at: [frame.x, way * half, underside - rails.thickness - rise],
-              outward: [0, way, 0],
-              depth: Math.min(BRACE_DEPTH, half / 2),
-            },
-            end: {
-              into: rail,
-              at: [frame.x - frame.side * out, way * off, underside - rails.thickness],
-              outward: [0, 0, -1],
-              depth: Math.min(BRACE_DEPTH, rails.thickness / 2),
-            },
-          });
-    }),
-  );
+  const { out, rise } = runOf(form);
+  const braced = frames.flatMap((frame) => bracesOf(frame, form, topRails, underside));
 
   const under = onTwoBearers({
     middle,
@@ -292,26 +238,9 @@ function settled(drawn: Form, bench: PieceDecisions['bench']): Form {
   };
 }
 
-/** A third of the post thick at most, with shoulders; under a wedge the upper edge is the stringer's own. mm */
-function stringerTenon({ post, stringer }: Form): { width: number; thickness: number } {
-  const thickness = Math.max(6, Math.min(stringer.thickness - 12, Math.floor(post.section / 3)));
-  if (stringer.hold === 'wedge') return { width: Math.max(10, neckOf(stringer.height, post.section)), thickness };
-  const shoulder = Math.max(6, Math.min(12, Math.round(stringer.height / 10)));
-  return { width: Math.max(10, stringer.height - 2 * shoulder), thickness };
-}
-
-interface Frame {
-  side: 1 | -1;
-  word: string;
-  x: number;
-  post: Draft;
-  foot: Draft;
-  bearer: Draft;
-}
-
 /** A post's tenon in its foot or its bearer, held by draw-bored pegs from the outside. */
 function pegged(
-  { side, x, post }: Frame,
+  { side, x, post }: PostFrame,
   into: Draft,
   upward: 1 | -1,
   z: number,
@@ -349,67 +278,6 @@ function pegged(
       drawBored: true,
     }),
   ];
-}
-
-/** The stringer in a post: through and wedged down, or deep and pegged from the front. */
-function stringerEnd(
-  { side, word, x, post }: Frame,
-  beam: Draft,
-  { post: { section }, stringer }: Form,
-  tenon: { width: number; thickness: number },
-  deep: number,
-): { joints: Joint[]; wedges: Draft[] } {
-  const id = `${post.id}/${beam.id}`;
-  const face = x - (side * section) / 2;
-  const along: Vec = [side, 0, 0];
-  if (stringer.hold === 'wedge') {
-    const { joint, wedge, body, held } = looseWedge({
-      id,
-      into: forJoint(post),
-      from: forJoint(beam),
-      wedge: { id: `wedge-${word}`, name: `Wedge, ${word}` },
-      at: [face, 0, stringer.at + stringer.height / 2],
-      along,
-      depth: section,
-      tenon: { height: tenon.width, thickness: tenon.thickness },
-    });
-    return { joints: [joint, held], wedges: [{ ...wedge, kind: 'wedge', grade: 'all-faces', body: [body] }] };
-  }
-  const at: Vec = [face, 0, stringer.at];
-  const size = { ...tenon, length: deep };
-  const joint = tenonJoint({
-    id,
-    kind: 'mortise-tenon',
-    into: forJoint(post),
-    from: forJoint(beam),
-    at,
-    along,
-    wide: [0, 0, 1],
-    size,
-    ties: [
-      fixed({
-        id,
-        name: `${beam.name} in ${post.name.toLowerCase()}`,
-        a: post.id,
-        b: beam.id,
-        at: { x, y: 0, z: stringer.at },
-      }),
-    ],
-  });
-  const held = pegs({
-    id: `${id}/pegs`,
-    holds: joint,
-    into: forJoint(post),
-    from: forJoint(beam),
-    at,
-    along,
-    tenon: size,
-    wall: section / 2,
-    inward: [0, 1, 0],
-    diameter: legPeg(section),
-    drawBored: true,
-  });
-  return { joints: [joint, held], wedges: [] };
 }
 
 /**

@@ -10,11 +10,11 @@ import { archedOutline, hollowedOutline } from '../solid/profile';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, TopSize } from './piece';
-import { drawnSize, measured, settleSection } from './settle-locks';
+import { measured, settleSection } from './settle-locks';
 import { buttressBraces, footPads, trestleBraces } from './trestle-braces';
 import { trestleProblems } from './trestle-problems';
 import { cutsForHold, mortiseOnly, tuskFor } from './trestle-stretcher';
-import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
+import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from './two-frames';
 
 /** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
 export function trestleBase(
@@ -30,7 +30,6 @@ export function trestleBase(
     stretcher: settledStretcher(drawnForm.stretcher, bench),
   };
   const { foot, post, bearer, stretcher, pads } = form;
-  const drawn = drawnSize(whole.top);
   const footTop = pads + foot.height;
   const into = { foot: tenonsInto(form, foot.height - foot.hollow), bearer: tenonsInto(form, bearer.height) };
   const out = {
@@ -38,23 +37,19 @@ export function trestleBase(
     tusk: post.thickness + TUSK_BEYOND,
     bolted: Math.min(BOLTED_STUB, post.thickness / 3),
   }[stretcher.joint];
-  const cutTo = (ids: readonly string[]) => measured(bench, ids, 'length');
-  // Posts that are cut make the table as high as they are, a stretcher that is cut sets the trestles as far apart.
-  const cutPost = cutTo(onBothSides('post'));
-  const underside =
-    cutPost === undefined
-      ? form.height - top.thickness
-      : footTop + cutPost - into.foot.length - into.bearer.length + bearer.height;
   const thickest = Math.max(foot.thickness, post.thickness, bearer.thickness);
-  const cutStretcher = cutTo(['stretcher']);
-  const middle =
-    cutStretcher === undefined
-      ? middleOfFrame(drawn.length, whole.top.endOverhang, thickest)
-      : Math.max(thickest, (cutStretcher - 2 * out + post.thickness) / 2);
-  const wide = Math.max(post.width, drawn.width - 2 * whole.top.sideOverhang);
-  const across = cutTo(onBothSides('foot')) ?? wide;
-  const bearerLong = cutTo(onBothSides('bearer')) ?? Math.max(post.width, wide - 2 * bearer.shorter);
-  const postLong = Math.max(20, underside - bearer.height - footTop);
+  const cutStretcher = measured(bench, ['stretcher'], 'length');
+  const { underside, middle, across, bearerLong, postLong } = settleFrames({
+    bench,
+    whole,
+    top,
+    height: form.height,
+    footTop,
+    bearer,
+    post: { width: post.width, tenons: into.foot.length + into.bearer.length },
+    thickest,
+    apart: cutStretcher === undefined ? undefined : cutStretcher - 2 * out + post.thickness,
+  });
 
   // A hollowed foot stands on its ends: a fifth of it at each; common practice.
   const standing = across / 5;

@@ -1,7 +1,9 @@
+import type { Bench, Form } from '../decision/job-document';
 import { squareFrame } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import type { Draft } from './part';
 import type { BasePlan, Rest, TopSize } from './piece';
+import { drawnSize, measured } from './settle-locks';
 
 /** What bases of two frames have in common, one under each end of the table, a bearer across on both. */
 export const SIDES = [
@@ -33,6 +35,43 @@ export const bearerOn = (given: {
     frame: squareFrame([x, 0, underside - bearer.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
   };
 };
+
+/**
+ * How high and how far apart two frames of posts stand, and how long what lies across them is: as drawn, or as it was cut.
+ * Posts that are cut make the table as high as they are, a bar between the frames sets them as far apart. mm
+ */
+export function settleFrames(given: {
+  bench: Bench;
+  whole: Form;
+  top: TopSize;
+  /** Floor to the upper face of the top, and to that of the feet. */
+  height: number;
+  footTop: number;
+  bearer: { height: number; shorter: number };
+  /** Across the table; and how long the tenons of both its ends are together. */
+  post: { width: number; tenons: number };
+  /** What of a frame is thickest along the table. */
+  thickest: number;
+  /** From one frame's middle to the other's as a bar was cut; undefined where none was. */
+  apart: number | undefined;
+}): { underside: number; middle: number; across: number; bearerLong: number; postLong: number } {
+  const { bench, whole, top, height, footTop, bearer, post, thickest, apart } = given;
+  const cutTo = (ids: readonly string[]) => measured(bench, ids, 'length');
+  const drawn = drawnSize(whole.top);
+  const cutPost = cutTo(onBothSides('post'));
+  const underside = cutPost === undefined ? height - top.thickness : footTop + cutPost - post.tenons + bearer.height;
+  const wide = Math.max(post.width, drawn.width - 2 * whole.top.sideOverhang);
+  return {
+    underside,
+    middle:
+      apart === undefined
+        ? middleOfFrame(drawn.length, whole.top.endOverhang, thickest)
+        : Math.max(thickest, apart / 2),
+    across: cutTo(onBothSides('foot')) ?? wide,
+    bearerLong: cutTo(onBothSides('bearer')) ?? Math.max(post.width, wide - 2 * bearer.shorter),
+    postLong: Math.max(20, underside - bearer.height - footTop),
+  };
+}
 
 type Under = 'rests' | 'underside' | 'clearAcross' | 'feet' | 'knees' | 'span' | 'corner';
 
