@@ -276,6 +276,55 @@ describe('tables composed from an empty job', () => {
     expect(page.faults).toEqual([]);
   });
 
+  it('fields end to end on posts and braces: over trestles their seam stops it, posts and braces carry it, and curved legs go out', async () => {
+    const { page, id } = await start('Fields for a test');
+    await choose(page, 'Kind of top', 'pieced');
+    await choose(page, 'Kind of base', 'trestle');
+    await fill(page, 'Stripe, wide', '0');
+    await fill(page, 'Length', '2400');
+    await fill(page, 'Thickness', '18');
+    await saved(page);
+    await reads(page, '[data-level="stop"]', /Under a seam there is no rail/);
+    // On posts and braces the top rails run along under it.
+    await choose(page, 'Kind of base', 'post-brace');
+    await saved(page);
+    expect((await stops(page)).filter((text) => /seam/.test(text))).toEqual([]);
+    await (await radio(page, 'Glue alone')).click();
+    await saved(page);
+    await wayOut(page, /only glued end grain to end grain/);
+    // Its braces to the rails: askew both ways, each with a template.
+    await (await radio(page, 'To the top rails')).click();
+    await saved(page);
+    await goTo(page, 'joints');
+    await (await radio(page, 'Full size')).click();
+    await reads(page, 'nav[aria-label="Drawings at full size"]', /Templates[\s\S]*Brace/);
+    await goTo(page, 'form');
+    await choose(page, 'Kind of base', 'leg-apron');
+    await saved(page);
+    expect((await stops(page)).filter((text) => /seam/.test(text))).toEqual([]);
+    await fill(page, 'Taper, hollowed by', '60');
+    await saved(page);
+    await reads(page, '[data-level="stop"]', /next to nothing in the middle of the legs/);
+    await fill(page, 'Taper, hollowed by', '7');
+    await saved(page);
+    expect((await stops(page)).filter((text) => /middle of the legs/.test(text))).toEqual([]);
+    const dxf = await (
+      await fetch(`${base}/api/jobs/${id}/files/full-size.dxf?drawing=template-leg-front-left-width`)
+    ).text();
+    const entities = new DxfParser().parseSync(dxf)!.entities as {
+      layer: string;
+      vertices?: { x: number; y: number; bulge?: number }[];
+    }[];
+    const { vertices } = entities.find((e) => e.layer === 'OUTLINE' && e.vertices)!;
+    // A bulge is the tangent of a quarter of its arc's angle: sagitta = bulge · chord ÷ 2.
+    const sagittas = vertices!.flatMap((v, k) => {
+      const to = vertices![(k + 1) % vertices!.length]!;
+      return v.bulge ? [Math.abs(v.bulge * Math.hypot(to.x - v.x, to.y - v.y)) / 2] : [];
+    });
+    expect(sagittas).toEqual([expect.closeTo(7, 2)]);
+    expect(page.faults).toEqual([]);
+  });
+
   it('taken apart is drawn flat where a browser shows no solids', async () => {
     const { page, id } = await start('Flat for a test');
     await page.evaluateOnNewDocument(() => {

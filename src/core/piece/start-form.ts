@@ -131,7 +131,7 @@ export function startBase(kind: BaseKind, top: Top, height: number): Base {
         height,
         foot: { height: 90, thickness: section + 30, staves: 3 },
         post: { section, staves: 3 },
-        bearer: { height: 80, thickness: section - 15, shorter: 20 },
+        bearer: { height: 80, thickness: to5(section * 0.6), shorter: 20 },
         rails: { width: 90, thickness: 40, apart: to5(within(wide * 0.62, section + 140, wide - 150)) },
         braces: { width: 60, thickness: 42, way: 'across', reach: to5(within(wide * 0.18, 80, 180)) },
         stringer: {
