@@ -83,7 +83,8 @@ const TOUCHING = 1e-3;
 const near = (a: Bounds, b: Bounds) =>
   ([0, 1, 2] as const).every((k) => a.from[k] < b.to[k] - TOUCHING && b.from[k] < a.to[k] - TOUCHING);
 
-interface OwnCut extends Cut {
+interface OwnCut {
+  cut: Cut;
   joint: Joint;
   bounds: Bounds;
 }
@@ -106,7 +107,7 @@ function byPart(joints: readonly Joint[]): Map<string, OwnCut[]> {
   for (const joint of joints) {
     for (const cut of joint.removed) {
       const known = own.get(cut.part);
-      const made = { ...cut, joint, bounds: boundsOf([cut.solid]) };
+      const made = { cut, joint, bounds: boundsOf([cut.solid]) };
       if (known) known.push(made);
       else own.set(cut.part, [made]);
     }
@@ -122,26 +123,40 @@ interface Between {
 }
 
 function nearestCuts(own: ReadonlyMap<string, OwnCut[]>): Between | null {
-  // Nearest boxes first: what lies farther apart than the nearest two found is not looked at closer.
-  const pairs: { part: string; a: OwnCut; b: OwnCut; gap: number }[] = [];
+  // The two whose boxes lie nearest first; what lies farther apart than the nearest found is not looked at closer.
+  let nearest = Number.POSITIVE_INFINITY;
+  let worst: Between | null = null;
+  const measure = (part: string, a: OwnCut, b: OwnCut) => {
+    const apart = distance(a.cut.solid, b.cut.solid);
+    if (!worst || apart < worst.apart) worst = { part, a, b, apart };
+  };
+  let first: (() => void) | null = null;
+  eachPair(own, (part, a, b) => {
+    const gap = gapBetween(a.bounds, b.bounds);
+    if (gap >= nearest) return;
+    nearest = gap;
+    first = () => measure(part, a, b);
+  });
+  (first as (() => void) | null)?.();
+  eachPair(own, (part, a, b) => {
+    if (gapBetween(a.bounds, b.bounds) <= (worst?.apart ?? Number.NEGATIVE_INFINITY)) measure(part, a, b);
+  });
+  return worst;
+}
+
+/** Every two cuts in one part that are not of one joint, nor meant to meet. */
+function eachPair(own: ReadonlyMap<string, OwnCut[]>, look: (part: string, a: OwnCut, b: OwnCut) => void): void {
   for (const [part, cuts] of own) {
-    for (const [i, a] of cuts.entries()) {
+    for (let i = 0; i < cuts.length; i += 1) {
+      const a = cuts[i] as OwnCut;
       for (let k = i + 1; k < cuts.length; k += 1) {
         const b = cuts[k] as OwnCut;
         if (a.joint === b.joint || (a.joint.ruled && a.joint.ruled === b.joint.ruled)) continue;
         if (a.joint.meets?.includes(b.joint.id) || b.joint.meets?.includes(a.joint.id)) continue;
-        pairs.push({ part, a, b, gap: gapBetween(a.bounds, b.bounds) });
+        look(part, a, b);
       }
     }
   }
-  pairs.sort((p, q) => p.gap - q.gap);
-  let worst: Between | null = null;
-  for (const { part, a, b, gap } of pairs) {
-    if (worst && gap > worst.apart) break;
-    const apart = distance(a.solid, b.solid);
-    if (!worst || apart < worst.apart) worst = { part, a, b, apart };
-  }
-  return worst;
 }
 
 function betweenCheck(piece: Piece, { part, a, b, apart }: Between): Check {
@@ -153,7 +168,7 @@ function betweenCheck(piece: Piece, { part, a, b, apart }: Between): Check {
     level,
     sentence:
       level === 'stop'
-        ? say`In ${name.toLowerCase()} the ${a.what} for ${a.joint.name.toLowerCase()} and the ${b.what} for ${b.joint.name.toLowerCase()} run ${mm(-apart)} into each other.`
+        ? say`In ${name.toLowerCase()} the ${a.cut.what} for ${a.joint.name.toLowerCase()} and the ${b.cut.what} for ${b.joint.name.toLowerCase()} run ${mm(-apart)} into each other.`
         : say`Between two cuts in one part at least ${mm(apart)} of wood are left, in ${name.toLowerCase()}.`,
     value: mm(apart),
     limit: mm(level === 'stop' ? 0 : LEAST_BETWEEN),
@@ -172,7 +187,8 @@ function betweenCheck(piece: Piece, { part, a, b, apart }: Between): Check {
 
 export interface Wall {
   part: string;
-  cut: OwnCut;
+  cut: Cut;
+  joint: Joint;
   left: number;
 }
 
@@ -194,20 +210,26 @@ function facesOf(row: readonly Convex[]): { inner: Plane[]; outer: Plane[] }[] {
 /** The least wood between a cut of some joints and a face of its part that it does not open to; null where none is. */
 export function thinnestWall(piece: Piece, joints: readonly Joint[]): Wall | null {
   let worst: Wall | null = null;
-  for (const [id, cuts] of byPart(joints)) {
-    const part = findPart(piece, id);
-    if (!part || (part.placed.length > 1 && !isRow(part))) continue;
-    for (const { inner, outer } of facesOf(part.placed)) {
-      for (const cut of cuts) {
-        // What is cut out of a tenon is judged with the tenon.
-        if (cut.late) continue;
+  const known = new Map<string, ReturnType<typeof facesOf>>();
+  for (const joint of joints) {
+    for (const cut of joint.removed) {
+      // What is cut out of a tenon is judged with the tenon.
+      if (cut.late) continue;
+      const part = findPart(piece, cut.part);
+      if (!part || (part.placed.length > 1 && !isRow(part))) continue;
+      let faces = known.get(cut.part);
+      if (!faces) {
+        faces = facesOf(part.placed);
+        known.set(cut.part, faces);
+      }
+      for (const { inner, outer } of faces) {
         const points = corners(inner.length > 0 ? clipAll(cut.solid, inner) : cut.solid);
         if (points.length === 0) continue;
         for (const face of outer) {
           if (cut.open.some((way) => dot(way, face.normal) > 0.9)) continue;
           let left = Number.POSITIVE_INFINITY;
           for (const p of points) left = Math.min(left, -beyond(face, p));
-          if (!worst || left < worst.left) worst = { part: id, cut, left };
+          if (!worst || left < worst.left) worst = { part: cut.part, cut, joint, left };
         }
       }
     }
@@ -215,7 +237,7 @@ export function thinnestWall(piece: Piece, joints: readonly Joint[]): Wall | nul
   return worst;
 }
 
-function wallCheck(piece: Piece, { part, cut, left }: Wall): Check {
+function wallCheck(piece: Piece, { part, cut, joint, left }: Wall): Check {
   const level = judge(left, 0, { sense: 'at-least', watchFrom: LEAST_WALL });
   const name = findPart(piece, part)?.name.toLowerCase() ?? part;
   return {
@@ -224,11 +246,11 @@ function wallCheck(piece: Piece, { part, cut, left }: Wall): Check {
     level,
     sentence:
       level === 'stop'
-        ? say`The ${cut.what} for ${cut.joint.name.toLowerCase()} comes ${mm(-left)} through the side of ${name}.`
+        ? say`The ${cut.what} for ${joint.name.toLowerCase()} comes ${mm(-left)} through the side of ${name}.`
         : say`The thinnest wall beside a cut is ${mm(left)}, in ${name}.`,
     value: mm(left),
     limit: mm(level === 'stop' ? 0 : LEAST_WALL),
-    where: [part, cut.joint.from],
+    where: [part, joint.from],
     why: 'A wall too thin breaks out when the tenon is driven, or shows as a bump after finishing.',
     school: 'Wood left beside a cut, common practice',
     wayOut: { say: say`Make the part thicker or the tenon smaller`, changes: [] },

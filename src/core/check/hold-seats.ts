@@ -86,7 +86,7 @@ export function seatsInRails(context: CheckContext): Check[] {
           : say`In ${name} the ${wall.cut.what} leaves ${mm(wall.left)} of wood.`,
       value: mm(wall.left),
       limit: mm(level === 'stop' ? LEAST_WALL : LEAST_BEHIND_SEAT),
-      where: [wall.part, wall.cut.joint.id.replace('hold/', '')],
+      where: [wall.part, wall.joint.id.replace('hold/', '')],
       why: 'The more a fastener lets the top go, the more it wants cut out of its rail.',
       school: 'Wood left behind a slot or beside a counterbore, common practice',
       wayOut:

@@ -244,26 +244,54 @@ export interface Bounds {
   to: Vec;
 }
 
+const EMPTY: Bounds = {
+  from: [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY],
+  to: [Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY],
+};
+
 /** The box round some solids, along the axes. */
 export function boundsOf(solids: readonly Convex[]): Bounds {
-  const from: [number, number, number] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
-  const to: [number, number, number] = [Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const { faces } of solids) {
-    for (const face of faces) {
-      for (const p of face) {
-        for (const k of [0, 1, 2] as const) {
-          if (p[k] < from[k]) from[k] = p[k];
-          if (p[k] > to[k]) to[k] = p[k];
-        }
-      }
-    }
-  }
-  return { from, to };
+  const [first] = solids;
+  if (!first) return EMPTY;
+  return solids.length === 1 ? boundsOfOne(first) : solids.map(boundsOfOne).reduce(together);
 }
+
+/** As with corners: a solid's box is found once. */
+const boxes = new WeakMap<Convex, Bounds>();
+
+function boundsOfOne(solid: Convex): Bounds {
+  const known = boxes.get(solid);
+  if (known) return known;
+  let [x0, y0, z0] = EMPTY.from;
+  let [x1, y1, z1] = EMPTY.to;
+  for (const [x, y, z] of corners(solid)) {
+    if (x < x0) x0 = x;
+    if (x > x1) x1 = x;
+    if (y < y0) y0 = y;
+    if (y > y1) y1 = y;
+    if (z < z0) z0 = z;
+    if (z > z1) z1 = z;
+  }
+  const bounds: Bounds = { from: [x0, y0, z0], to: [x1, y1, z1] };
+  boxes.set(solid, bounds);
+  return bounds;
+}
+
+const together = (a: Bounds, b: Bounds): Bounds => ({
+  from: [Math.min(a.from[0], b.from[0]), Math.min(a.from[1], b.from[1]), Math.min(a.from[2], b.from[2])],
+  to: [Math.max(a.to[0], b.to[0]), Math.max(a.to[1], b.to[1]), Math.max(a.to[2], b.to[2])],
+});
 
 /** Between two boxes, along the axis in which they lie farthest apart; below zero they overlap. mm */
 export const gapBetween = (a: Bounds, b: Bounds) =>
-  Math.max(...([0, 1, 2] as const).map((k) => Math.max(a.from[k] - b.to[k], b.from[k] - a.to[k])));
+  Math.max(
+    a.from[0] - b.to[0],
+    b.from[0] - a.to[0],
+    a.from[1] - b.to[1],
+    b.from[1] - a.to[1],
+    a.from[2] - b.to[2],
+    b.from[2] - a.to[2],
+  );
 
 /** How far a solid reaches along a direction: least and greatest of normal · p. */
 export function reach(solid: Convex, direction: Vec): { from: number; to: number } {
