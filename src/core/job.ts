@@ -1,7 +1,8 @@
+import * as v from 'valibot';
 import type { Check } from './check/check';
 import { inOrder, runChecks } from './check/run-checks';
 import type { Place } from './climate/place';
-import type { JobDocument } from './decision/job-document';
+import { type JobDocument, JobDocumentSchema, withChanges } from './decision/job-document';
 import type { Shop } from './decision/shop';
 import { collectFigures } from './figures';
 import { pieceLabel } from './format/layout-svg';
@@ -23,12 +24,13 @@ import { movedLayout, standingMoves } from './layout/move-piece';
 import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
-import { count, say } from './measure/quantity';
+import { count, type Phrase, say } from './measure/quantity';
 import { derivePiece } from './piece/derive-piece';
 import type { Piece } from './piece/piece';
 import { findPart } from './piece/piece';
 import { type PieceRestraint, restraintOfPiece } from './piece/restraint-of-piece';
 import { deriveSeason, type Season } from './piece/season';
+import type { Unbuildable } from './piece/unbuildable';
 import type { Operation } from './plan/operation';
 import { planOperations } from './plan/operations';
 import { type Schedule, schedule } from './plan/schedule';
@@ -75,7 +77,7 @@ export interface DerivedJob {
   schedule: Schedule;
   checks: readonly Check[];
   figures: Readonly<Record<string, Figure>>;
-  problems: readonly Problem[];
+  problems: readonly Unbuildable[];
 }
 
 export const LAYOUT_EFFORT = 1_600;
@@ -202,7 +204,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const context = { document, piece, season, restraint, species, shop, boards };
   const checks = inOrder([
     ...runChecks(context),
-    ...piece.problems.map(impossibility),
+    ...piece.problems.map((problem) => impossibility(problem, document)),
     ...(layoutState === 'current' && layout ? layoutChecks(layout, species) : []),
     ...(layoutState === 'current' && layout
       ? machineChecks({ layout, boards, shop, species, nameOf: (placement) => pieceLabel(piece, placement) })
@@ -321,16 +323,24 @@ function likelyStrips(width: number, greatest: number, letter: string): GlueStri
 
 const nothing = { value: count(0), limit: count(0) };
 
-function impossibility(problem: Problem): Check {
+function impossibility({ problem, where, wayOut, mends }: Unbuildable, document: JobDocument): Check {
+  const phrase = (words: string | Phrase) => (typeof words === 'string' ? say`${words}` : words);
+  const changes = mends === undefined ? [] : [{ path: where, value: mends }];
+  // A figure that no form takes, or that does not mend it by itself, is told and not offered.
+  const mended = withChanges(document, changes);
+  const taken =
+    changes.length > 0 &&
+    v.is(JobDocumentSchema, mended) &&
+    derivePiece(mended).problems.every((other) => other.where !== where);
   return {
-    id: `form.impossible.${problem.where}`,
+    id: `form.impossible.${where}`,
     step: 'form',
     level: 'stop',
-    sentence: say`${problem.problem}`,
+    sentence: phrase(problem),
     ...nothing,
     where: [],
     why: 'It cannot be built as it is drawn.',
-    wayOut: { say: say`${problem.wayOut}`, changes: [] },
+    wayOut: { say: phrase(wayOut), changes: taken ? changes : [] },
   };
 }
 

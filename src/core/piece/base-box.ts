@@ -1,13 +1,13 @@
 import type { BaseOf } from '../decision/job-document';
 import { crossDowels, mitre, mitrePlane, splineSize } from '../joint/mitre';
 import { tenonJoint } from '../joint/tenon';
-import type { Problem } from '../measure/problem';
 import { clip } from '../solid/convex';
 import { planeInPart, squareFrame } from '../solid/frame';
 import { times } from '../solid/vector';
 import { blockOf, type Draft, type Fitting, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Racking, TopSize } from './piece';
 import { SIDES } from './two-frames';
+import { atFigure, type Unbuildable } from './unbuildable';
 
 /** A rail's tenon in a side: so deep a share of its thickness, its shoulders above and below; mm, common practice. */
 const TENON_SHARE = 0.6;
@@ -151,8 +151,8 @@ function fittingsOf({ key }: BaseOf<'box'>, { width, thickness }: TopSize): Fitt
   return [{ name: 'Dowels', count: 2 * count, size: [diameter, Math.ceil(deep + thickness / 2)] }];
 }
 
-function impossible({ height, rail }: BaseOf<'box'>, whole: PieceDecisions['form'], top: TopSize): Problem[] {
-  const problems: Problem[] = [];
+function impossible({ height, rail }: BaseOf<'box'>, whole: PieceDecisions['form'], top: TopSize): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   const plain = whole.top.kind === 'glued-panel' && whole.top.outline.kind === 'rectangle';
   if (!plain) {
     problems.push({
@@ -172,7 +172,11 @@ function impossible({ height, rail }: BaseOf<'box'>, whole: PieceDecisions['form
     problems.push({
       problem: 'The rail runs into the top.',
       where: 'form.base.rail.at',
-      wayOut: `Put its middle at most ${Math.max(0, Math.floor(height - top.thickness - 20 - rail.height / 2))} mm above the floor.`,
+      ...atFigure(
+        'Put its middle at most',
+        Math.max(0, Math.floor(height - top.thickness - 20 - rail.height / 2)),
+        ' above the floor.',
+      ),
     });
   }
   return problems;

@@ -2,7 +2,6 @@ import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import { type LegMitre, legMitre, legMitrePlane, legSpline } from '../joint/leg-mitre';
 import { tenonModulus } from '../joint/tenon-strength';
-import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
 import { box, clipAll, corners, planeThrough, reach } from '../solid/convex';
 import { type Frame, inPart, leaningFrame, planeInPart, solidInPiece } from '../solid/frame';
@@ -12,6 +11,7 @@ import { endCut } from './end-cuts';
 import { blockOf, type Draft, footOf, forJoint } from './part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from './piece';
 import { measured, settleSection } from './settle-locks';
+import type { Unbuildable } from './unbuildable';
 
 const UP: Vec = [0, 0, 1];
 /** From the middle, where the arms meet, to the one screw that holds the top there, mm. */
@@ -248,8 +248,8 @@ function splineOf(thickness: number, mitre: LegMitre) {
 
 const pointOf = ([x, y]: Vec, z: number) => ({ x, y, z });
 
-function impossible(form: BaseOf<'splayed'>, underside: number, inner: number): Problem[] {
-  const problems: Problem[] = [];
+function impossible(form: BaseOf<'splayed'>, underside: number, inner: number): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   const narrow = form.arm.thickness / 2 / Math.tan(Math.PI / form.legs);
   if (inner < narrow + 30) {
     problems.push({

@@ -1,6 +1,5 @@
 import type { BaseOf, HoldKind } from '../decision/job-document';
 import { drawnReach } from '../joint/hold-strength';
-import type { Problem } from '../measure/problem';
 import { box, type Convex } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
 import type { Flat } from '../solid/outline';
@@ -9,6 +8,7 @@ import type { Draft } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { drawnSize } from './settle-locks';
 import { SIDES } from './two-frames';
+import { atFigure, type Unbuildable } from './unbuildable';
 
 /** Middle of a plate's holes to its edge, mm; common practice. */
 const HOLE_IN = 12;
@@ -170,9 +170,9 @@ function racking(form: BaseOf<'steel'>, count: number, height: number, insert: n
   }));
 }
 
-function impossible(form: BaseOf<'steel'>, hold: HoldKind, underside: number): Problem[] {
+function impossible(form: BaseOf<'steel'>, hold: HoldKind, underside: number): Unbuildable[] {
   const { tube, plate, shape } = form;
-  const problems: Problem[] = [];
+  const problems: Unbuildable[] = [];
   if (!THROUGH_STEEL.includes(hold)) {
     problems.push({
       problem: 'A plate of steel takes nothing that wants a rail of wood.',
@@ -185,7 +185,7 @@ function impossible(form: BaseOf<'steel'>, hold: HoldKind, underside: number): P
     problems.push({
       problem: 'The plate leaves no room beside the tube for its holes.',
       where: plate.length < least ? 'form.base.plate.length' : 'form.base.plate.width',
-      wayOut: `Take one of at least ${Math.ceil(least)} mm, or a thinner tube.`,
+      ...atFigure('Take one of at least', Math.ceil(least), ', or a thinner tube.'),
     });
   }
   if (2 * tube.wall >= tube.width) {

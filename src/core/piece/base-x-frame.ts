@@ -3,7 +3,6 @@ import type { Joint } from '../joint/joint';
 import { stretcherTenon } from '../joint/post-tenons';
 import { tenonJoint } from '../joint/tenon';
 import { tenonModulus } from '../joint/tenon-strength';
-import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
 import { type Convex, clipAll, planeThrough, reach } from '../solid/convex';
 import { inPart, leaningFrame, planeInPart, solidInPart, solidInPiece, squareFrame } from '../solid/frame';
@@ -12,6 +11,7 @@ import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from './part';
 import type { BasePlan, PieceDecisions, TopSize } from './piece';
 import { drawnSize, measured, settleSection } from './settle-locks';
 import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
+import type { Unbuildable } from './unbuildable';
 
 /**
  * How a leg of an X stands: stock of a width whose outer corners touch the floor at half of one spread on one side, and
@@ -326,8 +326,8 @@ const sideways = ({ frame }: Draft, side: number): Vec[] => [
   [-frame.width[0], -frame.width[1], -frame.width[2]],
 ];
 
-function impossible(solved: ReturnType<typeof solveX>, head: number, rail: { width: number }): Problem[] {
-  const problems: Problem[] = [];
+function impossible(solved: ReturnType<typeof solveX>, head: number, rail: { width: number }): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   if (!solved) {
     problems.push({
       problem: 'Legs of this width cannot cross between these feet and this bearer.',

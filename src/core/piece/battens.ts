@@ -1,11 +1,12 @@
 import type { Form } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
-import type { Problem } from '../measure/problem';
+import { mm, say } from '../measure/quantity';
 import { box } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
 import { chordAt, polygonOf } from '../solid/outline';
 import type { Draft, Fitting } from './part';
 import type { BasePlan, Rest, TopPlan } from './piece';
+import { atFigure, type Unbuildable } from './unbuildable';
 
 /** What keeps a wide top flat, where makers differ. Common practice. */
 export const FLATNESS: Readonly<Record<Form['flat']['kind'], { name: string; reason: string }>> = {
@@ -38,7 +39,7 @@ export interface BattenPlan {
   rests: readonly Rest[];
   /** What is bought for so many screws. */
   fittings: (screws: number) => readonly Fitting[];
-  problems: readonly Problem[];
+  problems: readonly Unbuildable[];
 }
 
 const NOTHING: BattenPlan = { drafts: [], joints: [], rests: [], fittings: () => [], problems: [] };
@@ -84,9 +85,13 @@ export function planBattens(
   const left = top.size.thickness - flat.depth;
   if (left < LEAST_OVER_GROOVE) {
     problems.push({
-      problem: `Over the channel’s groove only ${Math.max(0, left)} mm of the top would be left.`,
+      problem: say`Over the channel’s groove only ${mm(Math.max(0, left))} of the top would be left.`,
       where: 'form.flat.depth',
-      wayOut: `Take a channel at most ${Math.max(0, Math.floor(top.size.thickness - LEAST_OVER_GROOVE))} mm deep, or a thicker top.`,
+      ...atFigure(
+        'Take a channel at most',
+        Math.max(0, Math.floor(top.size.thickness - LEAST_OVER_GROOVE)),
+        ' deep, or a thicker top.',
+      ),
     });
   }
   const panel = top.leading;
@@ -110,7 +115,7 @@ function placesFor(
   flat: Exclude<Form['flat'], { kind: 'none' }>,
   top: TopPlan,
   base: Pick<BasePlan, 'rests' | 'underside' | 'clearAcross'>,
-): { places: Place[]; problems: Problem[] } {
+): { places: Place[]; problems: Unbuildable[] } {
   const word = flat.kind === 'battens' ? 'batten' : 'channel';
   const ends = form.top.kind === 'breadboard' ? form.top.end.width : 0;
   const long = top.size.length - 2 * ends;
@@ -119,7 +124,7 @@ function placesFor(
   );
   const polygon = polygonOf(top.outline);
   const places: Place[] = [];
-  const problems: Problem[] = [];
+  const problems: Unbuildable[] = [];
   for (let i = 0; i < flat.count; i += 1) {
     const even = -long / 2 + (long * (i + 1)) / (flat.count + 1);
     const x = clearOf(even, taken, flat.width / 2 + BESIDE_REST);

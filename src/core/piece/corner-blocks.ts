@@ -1,9 +1,9 @@
 import { bored, type Joint } from '../joint/joint';
-import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
 import { prism } from '../solid/convex';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, shoulderLengthOf } from './part';
+import type { Unbuildable } from './unbuildable';
 
 /** Thickness of a corner block, and how far it stays under the upper edge, mm; common practice. */
 const THICK = 30;
@@ -28,7 +28,7 @@ export function cornerBlocks(given: {
   drafts: Draft[];
   joints: Joint[];
   fittings: Fitting[];
-  problems: Problem[];
+  problems: Unbuildable[];
 } {
   const made = given.legs.flatMap((leg) => {
     const front = given.long.find((apron) => Math.sign(apron.frame.at[1]) === Math.sign(leg.frame.at[1]));
@@ -36,7 +36,7 @@ export function cornerBlocks(given: {
     return front && end ? [blockIn(leg, front, end, given.taken)] : [];
   });
   const bite = made[0]?.bite ?? 0;
-  const problems: Problem[] = [];
+  const problems: Unbuildable[] = [];
   if (made.some(({ room }) => room < 0)) {
     problems.push({
       problem: 'The corner blocks are longer than the short aprons have room for.',

@@ -1,6 +1,5 @@
 import type { Form } from '../decision/job-document';
 import type { Cut, Grown, Joint } from '../joint/joint';
-import type { Problem } from '../measure/problem';
 import { type Convex, clipAll, volumeOf } from '../solid/convex';
 import { type Frame, inPiece, planeInPart, solidInPiece, stretched } from '../solid/frame';
 import { boundsOfFlat, type Outline, polygonOf } from '../solid/outline';
@@ -30,6 +29,7 @@ import { gluedPanelSize, gluedPanelTop } from './top-glued-panel';
 import { halvesSize, halvesTop } from './top-halves';
 import { piecedSize, piecedTop } from './top-pieced';
 import { slattedSize, slattedTop } from './top-slatted';
+import type { Unbuildable } from './unbuildable';
 
 function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
   switch (top.kind) {
@@ -288,7 +288,7 @@ const hollowsOf = (part: string, frame: Frame, profile: Outline, thickness: numb
     open: [minus(inPiece(frame, outward), frame.at)],
   }));
 
-function tooThick(form: Form, top: TopSize): Problem[] {
+function tooThick(form: Form, top: TopSize): Unbuildable[] {
   if (top.thickness < form.base.height) return [];
   return [
     {

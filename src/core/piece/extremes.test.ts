@@ -2,9 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { FormSchema } from '../decision/form';
 import { read } from '../decision/issues';
-import type { JobDocument } from '../decision/job-document';
+import { type JobDocument, withChanges } from '../decision/job-document';
 import { fullSizeDrawings } from '../format/full-size';
 
+import { derivePiece } from './derive-piece';
 import { drawView } from './drawing';
 
 /** Every number among the decisions of the form, by its path. */
@@ -42,6 +43,31 @@ describe('decisions as far off as they are let', () => {
           expect(notANumber(job.piece.parts.map((part) => [part.size, part.volume])), words).toBe(false);
           for (const view of ['plan', 'front', 'end'] as const) drawView(job.piece, view);
           fullSizeDrawings(job.piece, { system: 'metric' });
+        }
+      }
+    },
+    60_000,
+  );
+
+  // A figure that a problem offers mends it: what is pressed leads out, whatever else may then be wrong.
+  it.each(CONSTRUCTIONS.map(({ name, document }) => [name, document] as const))(
+    '%s: a figure offered where it cannot be built mends that',
+    (_, document) => {
+      for (const path of numbers(document.form)) {
+        const value = path.reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], document.form) as number;
+        for (const far of [0.4 * value, 2.5 * value]) {
+          const odd = withNumber(document, path, Math.round(far * 10) / 10);
+          if ('problems' in read(FormSchema, odd.form, 'form')) continue;
+          if (derivePiece(odd).problems.every(({ mends }) => mends === undefined)) continue;
+          const words = `${path.join('.')} = ${far}`;
+          for (const { id, wayOut } of derived(odd).checks) {
+            if (!id.startsWith('form.impossible.') || !wayOut || wayOut.changes.length === 0) continue;
+            const mended = derived(withChanges(odd, wayOut.changes));
+            expect(
+              mended.checks.filter((c) => c.id === id && c.level === 'stop').map((c) => c.sentence),
+              `${words}: ${JSON.stringify(wayOut.changes)}`,
+            ).toEqual([]);
+          }
         }
       }
     },

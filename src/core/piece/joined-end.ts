@@ -1,11 +1,11 @@
 import type { Form } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
-import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
 import { box } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
 import type { Draft } from './part';
 import { type BasePlan, NO_GEAR, type TopGear, type TopPlan } from './piece';
+import type { Unbuildable } from './unbuildable';
 
 /** A connector: a flat steel plate let in flush across the seam, half of it under either table; mm, common practice. */
 export const CONNECTOR = { half: 60, wide: 40, thick: 4 };
@@ -22,7 +22,7 @@ export function connectorPlaces(width: number, count: number): number[] {
 export function planJoinedEnd(form: Form, top: TopPlan, base: BasePlan): TopGear {
   const { joined } = form;
   if (!joined) return NO_GEAR;
-  const problems: Problem[] = [];
+  const problems: Unbuildable[] = [];
   const square = top.outline.length === 4 && top.outline.every(({ sagitta }) => !sagitta);
   if (!square || form.top.kind === 'extending' || form.base.kind === 'box') {
     problems.push({

@@ -1,9 +1,9 @@
 import type { BaseOf, Joints } from '../decision/job-document';
 import { type CornerJoint, LEAST_BACK_WALL } from '../joint/leg-corner';
-import type { Problem } from '../measure/problem';
 import { mostBelly } from './leg-taper';
 import type { PieceDecisions } from './piece';
 import type { settleLegApron } from './settle-locks';
+import { atFigure, type Unbuildable } from './unbuildable';
 
 /** What a curved leg keeps in its middle at the least, mm; common practice. */
 const LEAST_WAIST = 14;
@@ -21,8 +21,8 @@ export function legApronProblems(
   whole: PieceDecisions['form'],
   /** How the aprons are wanted to stand in legs that lean. */
   leaning: Joints | null,
-): Problem[] {
-  const problems: Problem[] = [];
+): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   if (form.cornerBlocks && corner.kind === 'corner-plate') {
     problems.push({
       problem: 'A corner block and a corner plate want the same corner.',
@@ -45,7 +45,11 @@ export function legApronProblems(
     problems.push({
       problem: 'Behind the apron too little of a middle leg is left.',
       where: 'form.base.leg.section',
-      wayOut: `Make the legs at least ${Math.ceil(2 * (form.apron.reveal + apron.thickness))} mm, or the aprons thinner.`,
+      ...atFigure(
+        'Make the legs at least',
+        Math.ceil(2 * (form.apron.reveal + apron.thickness)),
+        ', or the aprons thinner.',
+      ),
     });
   }
   if (form.midLegs > 0 && arch > 0) {
@@ -62,7 +66,7 @@ export function legApronProblems(
     problems.push({
       problem: 'The hollow in the aprons leaves too little of them.',
       where: 'form.base.apron.arch',
-      wayOut: `Hollow them by at most ${Math.max(0, most)} mm, or make them higher.`,
+      ...atFigure('Hollow them by at most', Math.max(0, most), ', or make them higher.'),
     });
   }
   const back = form.apron.reveal + apron.thickness;
@@ -101,7 +105,8 @@ export function legApronProblems(
       problems.push({
         problem: 'The belly stands out of the leg’s blank.',
         where: 'form.base.leg.taper.hollow',
-        wayOut: `Let it swell by at most ${most} mm, or make the foot smaller.`,
+        ...atFigure('Let it swell by at most', most, ', or make the foot smaller.'),
+        mends: -most,
       });
     }
   } else if (tapered.kind === 'tapered' && tapered.hollow > 0) {
@@ -111,7 +116,10 @@ export function legApronProblems(
       problems.push({
         problem: 'The hollow leaves next to nothing in the middle of the legs.',
         where: 'form.base.leg.taper.hollow',
-        wayOut: `Hollow them by at most ${Math.max(0, Math.floor(((leg.section + tapered.foot) / 2 - Math.max(LEAST_WAIST, leg.section / 4)) / sides))} mm.`,
+        ...atFigure(
+          'Hollow them by at most',
+          Math.max(0, Math.floor(((leg.section + tapered.foot) / 2 - Math.max(LEAST_WAIST, leg.section / 4)) / sides)),
+        ),
       });
     }
   }
@@ -126,9 +134,9 @@ export function legApronProblems(
 }
 
 /** What is not reckoned for legs that lean. */
-function againstLeaning(form: BaseOf<'leg-apron'>, { corner, pegs }: Joints): Problem[] {
+function againstLeaning(form: BaseOf<'leg-apron'>, { corner, pegs }: Joints): Unbuildable[] {
   const upright = 'Let the legs stand upright, or leave it away.';
-  const wrong = (problem: string, where: string): Problem => ({ problem, where, wayOut: upright });
+  const wrong = (problem: string, where: string): Unbuildable => ({ problem, where, wayOut: upright });
   return [
     ...(corner === 'mortise-tenon'
       ? []

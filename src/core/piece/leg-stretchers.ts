@@ -1,12 +1,12 @@
 import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import { slantedTenon, tenonJoint } from '../joint/tenon';
-import type { Problem } from '../measure/problem';
 import { clipAll, corners, planeThrough, reach } from '../solid/convex';
 import { inPart, planeInPart, squareFrame } from '../solid/frame';
 import { times, type Vec } from '../solid/vector';
 import { taperAt } from './leg-taper';
 import { blockOf, type Draft, forJoint } from './part';
+import type { Unbuildable } from './unbuildable';
 
 /** Shoulder of a stretcher's tenon above and below, mm; common practice. */
 const STRETCHER_SET = 6;
@@ -21,7 +21,7 @@ export function legStretchers(
   base: { length: number; width: number },
   leg: { section: number; length: number },
   legs: readonly Draft[],
-): { drafts: Draft[]; joints: Joint[]; problems: Problem[] } {
+): { drafts: Draft[]; joints: Joint[]; problems: Unbuildable[] } {
   const own = form.stretchers;
   if (own.kind === 'none') return { drafts: [], joints: [], problems: [] };
   const { height, thickness, at } = own;
@@ -120,7 +120,7 @@ export function legStretchers(
       }),
     );
   }
-  const problems: Problem[] = [];
+  const problems: Unbuildable[] = [];
   if (at + height / 2 > leg.length - form.apron.height - 30 || at - height / 2 < 20) {
     problems.push({
       problem: 'The stretchers run into the aprons or the floor.',

@@ -1,11 +1,11 @@
 import type { Form } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
-import type { Problem } from '../measure/problem';
 import { fixed } from '../restraint/tie';
 import { squareFrame } from '../solid/frame';
 import { THROUGH_STEEL } from './base-steel';
 import type { Draft } from './part';
 import { type BasePlan, NO_GEAR, type Rest, type TopGear, type TopPlan } from './piece';
+import type { Unbuildable } from './unbuildable';
 
 /** A pair of bought-in mechanisms that lift a top toward the sitter, each inside an end apron. mm */
 export function planLift(form: Form, _top: TopPlan, base: BasePlan): TopGear {
@@ -80,8 +80,8 @@ export function planLift(form: Form, _top: TopPlan, base: BasePlan): TopGear {
   };
 }
 
-function impossible({ hold, flat }: Form, lift: { least: number; most: number }): Problem[] {
-  const problems: Problem[] = [];
+function impossible({ hold, flat }: Form, lift: { least: number; most: number }): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   if (!THROUGH_STEEL.includes(hold.kind)) {
     problems.push({
       problem: 'The plate of a mechanism takes nothing that wants a rail of wood.',

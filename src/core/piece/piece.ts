@@ -1,10 +1,10 @@
 import type { Bench, Form, HoldKind, Joints } from '../decision/job-document';
 import type { Cut, Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
-import type { Problem } from '../measure/problem';
 import type { Plane } from '../solid/convex';
 import type { Flat, Outline } from '../solid/outline';
 import type { Draft, Fastener, Fitting, Part, Unreached } from './part';
+import type { Unbuildable } from './unbuildable';
 
 export interface PieceDecisions {
   form: Form;
@@ -53,7 +53,7 @@ export interface TopPlan {
   /** What is cut out of it that no joint asks for. */
   cuts?: readonly Cut[];
   fittings: readonly Fitting[];
-  problems: readonly Problem[];
+  problems: readonly Unbuildable[];
 }
 
 /** A line under the top along which something of the base touches it and can hold it, from one point to another, mm. */
@@ -163,7 +163,7 @@ export interface BasePlan {
   leaned: readonly Leaned[];
   corner: CornerJoint | null;
   fittings: readonly Fitting[];
-  problems: readonly Problem[];
+  problems: readonly Unbuildable[];
 }
 
 /** What lies between a top and its base and moves with it: slides, a mechanism. */
@@ -174,7 +174,7 @@ export interface TopGear {
   rests: readonly Rest[] | null;
   bending: readonly BendingPart[];
   fittings: readonly Fitting[];
-  problems: readonly Problem[];
+  problems: readonly Unbuildable[];
 }
 
 export const NO_GEAR: TopGear = { drafts: [], joints: [], rests: null, bending: [], fittings: [], problems: [] };
@@ -209,7 +209,7 @@ export interface Piece {
   bending: readonly BendingPart[];
   racking: readonly Racking[];
   leaned: readonly Leaned[];
-  problems: readonly Problem[];
+  problems: readonly Unbuildable[];
 }
 
 export function findPart(piece: Piece, id: string): Part | undefined {

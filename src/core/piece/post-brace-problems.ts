@@ -1,6 +1,6 @@
 import type { BaseOf } from '../decision/job-document';
 import { dropOf } from '../joint/loose-wedge';
-import type { Problem } from '../measure/problem';
+import { atFigure, between, type Unbuildable, upTo } from './unbuildable';
 
 /** Shorter than this a diagonal brace is a block, mm; common practice. */
 const LEAST_OUT = 70;
@@ -9,12 +9,12 @@ const LEAST_OUT = 70;
 export function postBraceProblems(
   form: BaseOf<'post-brace'>,
   at: { underside: number; bearerLong: number; out: number; rise: number },
-): Problem[] {
+): Unbuildable[] {
   const { foot, post, bearer, rails, braces, stringer } = form;
   const { underside, bearerLong, out, rise } = at;
-  const problems: Problem[] = [];
-  const add = (problem: string, path: string, wayOut: string) =>
-    problems.push({ problem, where: `form.base.${path}`, wayOut });
+  const problems: Unbuildable[] = [];
+  const add = (problem: string, path: string, out: string | Pick<Unbuildable, 'wayOut' | 'mends'>) =>
+    problems.push({ problem, where: `form.base.${path}`, ...(typeof out === 'string' ? { wayOut: out } : out) });
   const clear = { from: foot.height, to: underside - bearer.height };
   if (clear.to - clear.from < 150) {
     add(
@@ -28,7 +28,13 @@ export function postBraceProblems(
     add(
       'The stringer runs into the foot or the bearer.',
       'stringer.at',
-      `Put its middle between ${Math.ceil(clear.from + stringer.height / 2 + 10)} and ${Math.floor(clear.to - stringer.height / 2 - above)} mm above the floor.`,
+      between(
+        'Put its middle between',
+        Math.ceil(clear.from + stringer.height / 2 + 10),
+        Math.floor(clear.to - stringer.height / 2 - above),
+        stringer.at,
+        ' above the floor.',
+      ),
     );
   }
   if (stringer.thickness > post.section - 20) {
@@ -55,21 +61,32 @@ export function postBraceProblems(
     add(
       'The top rails stand beyond the ends of the bearers.',
       'rails.apart',
-      `Set them at most ${Math.max(100, Math.floor(bearerLong - rails.width - 20))} mm apart.`,
+      upTo(
+        100,
+        'Set them at most',
+        Math.floor(bearerLong - rails.width - 20),
+        'Make the bearers longer, or the rails narrower.',
+        ' apart.',
+      ),
     );
   }
   if (braces.way === 'across' && post.section / 2 + braces.reach + braces.width * 0.71 > bearerLong / 2) {
     add(
       'The braces reach out beyond the ends of the bearer.',
       'braces.reach',
-      `Let them reach at most ${Math.max(60, Math.floor(bearerLong / 2 - post.section / 2 - braces.width * 0.71))} mm.`,
+      upTo(
+        60,
+        'Let them reach at most',
+        Math.floor(bearerLong / 2 - post.section / 2 - braces.width * 0.71),
+        'Make the bearers longer, or the braces narrower.',
+      ),
     );
   }
   if (braces.way === 'diagonal' && out < LEAST_OUT) {
     add(
       'The top rails stand so near to the posts that nothing is left of the diagonal braces.',
       'rails.apart',
-      `Set them at least ${Math.ceil(post.section + 2 * LEAST_OUT)} mm apart, or brace across only.`,
+      atFigure('Set them at least', Math.ceil(post.section + 2 * LEAST_OUT), ' apart, or brace across only.'),
     );
   }
   const foots = braces.way === 'across' ? clear.to - braces.reach : underside - rails.thickness - rise;

@@ -1,6 +1,5 @@
 import type { Form } from '../decision/job-document';
 import type { Cut, Grown, Joint } from '../joint/joint';
-import type { Problem } from '../measure/problem';
 import { fixed, sliding } from '../restraint/tie';
 import { box, type Convex } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
@@ -8,6 +7,7 @@ import type { Vec } from '../solid/vector';
 import type { Draft } from './part';
 import { type BasePlan, type BendingPart, NO_GEAR, type Rest, type TopGear, type TopPlan } from './piece';
 import { travelOfHalf } from './top-extending';
+import type { Unbuildable } from './unbuildable';
 
 /**
  * Slides of an extending table: at either side a guide that stays with the base, and a runner for each half on either side
@@ -136,7 +136,7 @@ const guideUnderTop = (
   path: 'form.top.slides.height',
 });
 
-const tooNarrow: Problem = {
+const tooNarrow: Unbuildable = {
   problem: 'Between the legs there is no room for slides at both sides.',
   where: 'form.top.width',
   wayOut: 'Make the table wider, its legs thinner or its slides thinner.',

@@ -8,13 +8,13 @@ import {
   pegPlaces,
   tongueDepth,
 } from '../joint/breadboard';
-import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
 import { type Outline, rectangleOutline } from '../solid/outline';
 import { cutOutsIn } from './cut-outs';
 import { type Draft, forJoint } from './part';
 import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
+import { atFigure, type Unbuildable } from './unbuildable';
 
 /** Short grain at the corner of a shaped end breaks off when less than this is left of its width, mm; common practice. */
 const LEAST_AT_CORNER = 25;
@@ -155,15 +155,19 @@ function outlineOf(form: TopOf<'breadboard'>, size: TopSize): Outline {
   ];
 }
 
-function impossible(form: TopOf<'breadboard'>, size: TopSize, endWidth: number, depth: number): Problem[] {
-  const problems: Problem[] = [];
+function impossible(form: TopOf<'breadboard'>, size: TopSize, endWidth: number, depth: number): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   // At its corners a shaped end is narrower than in its middle.
   const atCorner = endWidth - setBack(form.end);
   if (form.end.shape.kind !== 'straight' && atCorner < LEAST_AT_CORNER) {
     problems.push({
       problem: 'At its corners the shaped end runs out to too little wood.',
       where: `form.top.end.shape.${form.end.shape.kind === 'curved' ? 'sagitta' : 'corner'}`,
-      wayOut: `Shape it by at most ${Math.max(1, Math.floor(endWidth - LEAST_AT_CORNER))} mm, or make the end wider.`,
+      ...atFigure(
+        'Shape it by at most',
+        Math.max(1, Math.floor(endWidth - LEAST_AT_CORNER)),
+        ', or make the end wider.',
+      ),
     });
   }
   if (depth > form.end.width - LEAST_BEHIND_TONGUE) {

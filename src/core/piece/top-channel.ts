@@ -1,6 +1,5 @@
 import type { Bench, TopOf } from '../decision/job-document';
 import type { Cut, Joint } from '../joint/joint';
-import type { Problem } from '../measure/problem';
 import { fixed, sliding } from '../restraint/tie';
 import { shifted, volumeOf } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
@@ -9,6 +8,7 @@ import { type Flat, rectangleOutline } from '../solid/outline';
 import type { Draft, Fitting } from './part';
 import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
+import type { Unbuildable } from './unbuildable';
 
 type Channel = TopOf<'channel'>;
 
@@ -184,8 +184,8 @@ function fittingsOf({ fill }: Channel, filling: Draft): Fitting[] {
     : [];
 }
 
-function impossible(form: Channel, size: TopSize, lines: ReturnType<typeof channelLines>): Problem[] {
-  const problems: Problem[] = [];
+function impossible(form: Channel, size: TopSize, lines: ReturnType<typeof channelLines>): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   const { least } = betweenLines(lines.front, lines.back);
   if (least < 10) {
     problems.push({

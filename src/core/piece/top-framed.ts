@@ -1,7 +1,6 @@
 import type { Bench, TopOf } from '../decision/job-document';
 import { frameMitre } from '../joint/frame-mitre';
 import type { Cut, Joint } from '../joint/joint';
-import type { Problem } from '../measure/problem';
 import { fixed, glued, inGroove, type Tie } from '../restraint/tie';
 import { box, type Convex, prism } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
@@ -10,6 +9,7 @@ import type { Vec } from '../solid/vector';
 import type { Draft } from './part';
 import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
+import { atFigure, type Unbuildable } from './unbuildable';
 
 type Framed = TopOf<'framed'>;
 
@@ -254,8 +254,8 @@ function tiesOf(
   }
 }
 
-function impossible(form: Framed, size: TopSize, clearWide: number, tongueHigh: number): Problem[] {
-  const problems: Problem[] = [];
+function impossible(form: Framed, size: TopSize, clearWide: number, tongueHigh: number): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   if (clearWide < 100 || size.length - 2 * form.border < 100) {
     problems.push({
       problem: 'The borders leave no panel between them.',
@@ -267,28 +267,28 @@ function impossible(form: Framed, size: TopSize, clearWide: number, tongueHigh: 
     problems.push({
       problem: 'The panel is thicker than its frame.',
       where: 'form.top.panelThickness',
-      wayOut: `Take a panel of at most ${Math.floor(size.thickness)} mm: it lies flush above.`,
+      ...atFigure('Take a panel of at most', Math.floor(size.thickness), ': it lies flush above.'),
     });
   }
   if (form.panelThickness < size.thickness / 2 || form.panelThickness < 2 * tongueHigh) {
     problems.push({
       problem: 'The panel is so thin that it carries nothing.',
       where: 'form.top.panelThickness',
-      wayOut: `Take at least ${Math.ceil(Math.max(size.thickness / 2, 2 * tongueHigh))} mm.`,
+      ...atFigure('Take at least', Math.ceil(Math.max(size.thickness / 2, 2 * tongueHigh))),
     });
   }
   if (form.tongue > form.border / 2) {
     problems.push({
       problem: 'The groove goes through more than half of the border.',
       where: 'form.top.tongue',
-      wayOut: `Let the tongue in by at most ${Math.floor(form.border / 2)} mm.`,
+      ...atFigure('Let the tongue in by at most', Math.floor(form.border / 2)),
     });
   }
   if (form.panel === 'floating' && form.room > form.tongue - STAYS_IN) {
     problems.push({
       problem: 'With that much room at its sides the panel’s tongue does not reach into its groove.',
       where: 'form.top.room',
-      wayOut: `Leave at most ${Math.max(0, Math.floor(form.tongue - STAYS_IN))} mm, or make the tongue longer.`,
+      ...atFigure('Leave at most', Math.max(0, Math.floor(form.tongue - STAYS_IN)), ', or make the tongue longer.'),
     });
   }
   return problems;

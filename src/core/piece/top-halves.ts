@@ -1,11 +1,11 @@
 import type { Bench, TopOf } from '../decision/job-document';
 import { BOLT_LONG, drawBolts, LEAST_OVER_POCKET, pocketDepth } from '../joint/draw-bolts';
-import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
 import { rectangleOutline } from '../solid/outline';
 import type { Draft } from './part';
 import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
+import { atFigure, type Unbuildable } from './unbuildable';
 
 type Halves = TopOf<'halves'>;
 
@@ -69,20 +69,20 @@ export function halvesTop(form: Halves, size: TopSize, underside: number): TopPl
   };
 }
 
-function impossible(size: TopSize): Problem[] {
-  const problems: Problem[] = [];
+function impossible(size: TopSize): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   if (size.thickness - pocketDepth(size.thickness) < LEAST_OVER_POCKET) {
     problems.push({
       problem: 'Over the pockets of the bolts too little of the top is left.',
       where: 'form.top.thickness',
-      wayOut: `Make the top at least ${Math.ceil(LEAST_OVER_POCKET / 0.35)} mm thick.`,
+      ...atFigure('Make the top at least', Math.ceil(LEAST_OVER_POCKET / 0.35), ' thick.'),
     });
   }
   if (size.width < 2 * (BESIDE_SEAM + 120)) {
     problems.push({
       problem: 'Each half is too narrow to be held beside its bolts.',
       where: 'form.top.width',
-      wayOut: `Make the top at least ${2 * (BESIDE_SEAM + 120)} mm wide, or of one panel.`,
+      ...atFigure('Make the top at least', 2 * (BESIDE_SEAM + 120), ' wide, or of one panel.'),
     });
   }
   return problems;

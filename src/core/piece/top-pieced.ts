@@ -1,12 +1,12 @@
 import type { Bench, TopOf } from '../decision/job-document';
 import { endSeam, seamTenons } from '../joint/end-seam';
 import type { Joint } from '../joint/joint';
-import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
 import { rectangleOutline } from '../solid/outline';
 import { type Draft, forJoint } from './part';
 import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
+import type { Unbuildable } from './unbuildable';
 
 type Pieced = TopOf<'pieced'>;
 
@@ -88,8 +88,8 @@ export function piecedTop(form: Pieced, size: TopSize, underside: number): TopPl
   };
 }
 
-function impossible({ stripe }: Pieced, long: number): Problem[] {
-  const problems: Problem[] = [];
+function impossible({ stripe }: Pieced, long: number): Unbuildable[] {
+  const problems: Unbuildable[] = [];
   if (long < LEAST_FIELD) {
     problems.push({
       problem: 'The fields are shorter than a hand is long.',

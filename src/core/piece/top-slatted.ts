@@ -1,11 +1,11 @@
 import type { Bench, TopOf } from '../decision/job-document';
-import type { Problem } from '../measure/problem';
 import { squareFrame } from '../solid/frame';
 import { rectangleOutline } from '../solid/outline';
 import type { Draft } from './part';
 import type { TopPlan, TopSize } from './piece';
 import { measured } from './settle-locks';
 import { solidOfTop } from './top-outline';
+import type { Unbuildable } from './unbuildable';
 
 const slatIds = (count: number) => Array.from({ length: count }, (_, i) => `slat-${i + 1}`);
 
@@ -57,7 +57,7 @@ export function slattedTop(form: TopOf<'slatted'>, size: TopSize, underside: num
 /** A slat narrower than this holds no screw in its middle, mm; common practice. */
 const LEAST_SLAT = 30;
 
-const tooNarrow = (form: TopOf<'slatted'>): Problem => ({
+const tooNarrow = (form: TopOf<'slatted'>): Unbuildable => ({
   problem: `${form.slats} slats with their gaps leave each of them too narrow to be held.`,
   where: 'form.top.slats',
   wayOut: 'Take fewer slats or smaller gaps, or make the top wider.',

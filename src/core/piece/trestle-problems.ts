@@ -1,5 +1,5 @@
 import type { BaseOf } from '../decision/job-document';
-import type { Problem } from '../measure/problem';
+import { atFigure, between, type Unbuildable, upTo } from './unbuildable';
 
 /** What cannot be built of a trestle as it is drawn. mm */
 export function trestleProblems(
@@ -7,15 +7,20 @@ export function trestleProblems(
   underside: number,
   tenon: { width: number; thickness: number },
   bearerLong: number,
-): Problem[] {
+): Unbuildable[] {
   const { foot, post, bearer, stretcher, pads } = form;
-  const problems: Problem[] = [];
+  const problems: Unbuildable[] = [];
   const braceEnd = form.braces ? form.braces.reach + form.braces.width * 0.71 : 0;
   if (braceEnd > 0 && post.width / 2 + braceEnd > bearerLong / 2) {
     problems.push({
       problem: 'The braces reach out beyond the ends of the bearer.',
       where: 'form.base.braces.reach',
-      wayOut: `Let them reach at most ${Math.floor(bearerLong / 2 - post.width / 2 - (form.braces?.width ?? 0) * 0.71)} mm.`,
+      ...upTo(
+        60,
+        'Let them reach at most',
+        Math.floor(bearerLong / 2 - post.width / 2 - (form.braces?.width ?? 0) * 0.71),
+        'Make the bearers longer, or the braces narrower.',
+      ),
     });
   }
   const clear = { from: pads + foot.height, to: underside - bearer.height };
@@ -31,7 +36,13 @@ export function trestleProblems(
     problems.push({
       problem: 'The stretcher runs into the foot or the bearer.',
       where: 'form.base.stretcher.at',
-      wayOut: `Put its middle between ${Math.ceil(clear.from + stretcher.height / 2 + 10)} and ${Math.floor(clear.to - stretcher.height / 2 - 10)} mm above the floor.`,
+      ...between(
+        'Put its middle between',
+        Math.ceil(clear.from + stretcher.height / 2 + 10),
+        Math.floor(clear.to - stretcher.height / 2 - 10),
+        stretcher.at,
+        ' above the floor.',
+      ),
     });
   }
   const { buttresses } = form;
@@ -47,7 +58,12 @@ export function trestleProblems(
     problems.push({
       problem: 'The buttresses reach up into the bearers’ height.',
       where: 'form.base.buttresses.reach',
-      wayOut: `Let them reach at most ${Math.max(60, Math.floor(clear.to - high - buttresses.width * 0.71))} mm.`,
+      ...upTo(
+        60,
+        'Let them reach at most',
+        Math.floor(clear.to - high - buttresses.width * 0.71),
+        'Leave them away, or make the table higher.',
+      ),
     });
   }
   const left = foot.height - foot.hollow;
@@ -55,14 +71,14 @@ export function trestleProblems(
     problems.push({
       problem: 'The hollow under the feet leaves less than half of them under the posts.',
       where: 'form.base.foot.hollow',
-      wayOut: `Hollow them by at most ${Math.floor(foot.height / 2)} mm.`,
+      ...atFigure('Hollow them by at most', Math.floor(foot.height / 2)),
     });
   }
   if (stretcher.arch > 0 && high + stretcher.arch > clear.to - 10) {
     problems.push({
       problem: 'The arched stretcher rises into the bearers’ height.',
       where: 'form.base.stretcher.arch',
-      wayOut: `Let it rise by at most ${Math.max(0, Math.floor(clear.to - 10 - high))} mm.`,
+      ...atFigure('Let it rise by at most', Math.max(0, Math.floor(clear.to - 10 - high))),
     });
   }
   if (tenon.width < 15) {
