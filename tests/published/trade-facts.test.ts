@@ -15,7 +15,7 @@ import { insertedCorner } from '../fixtures/demo';
 const inch = (n: number) => n * 25.4;
 
 // common practice: no published source; what makers state.
-const plain = { meeting: 'auto', tenonThickness: null, haunch: 'none', pegs: 'none' } as const;
+const plain = { meeting: 'auto', tenonThickness: null, haunch: 'none', angled: 'in-line', pegs: 'none' } as const;
 const tenonCorner = (given: Parameters<typeof legCorner>[0]) => insertedCorner({ corner: legCorner(given) });
 
 describe('facts of the trade (common practice)', () => {

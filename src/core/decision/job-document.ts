@@ -51,6 +51,8 @@ export const JointsSchema = v.object({
   tenonThickness: v.optional(v.nullable(length(3, 60)), null),
   /** Above a tenon, up to the apron's upper edge. */
   haunch: v.optional(v.picklist(['none', 'square', 'sloped']), 'none'),
+  /** Of aprons in legs that lean: in line with the apron, or square to the leg's face. */
+  angled: v.optional(v.picklist(['in-line', 'square']), 'in-line'),
   /** Through leg and tenon. */
   pegs: v.optional(v.picklist(['none', 'straight', 'draw-bored']), 'none'),
 });

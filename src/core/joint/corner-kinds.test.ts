@@ -11,7 +11,7 @@ import { type CornerInput, isInserted, legCorner } from './leg-corner';
 import { legPeg, pegSetBack } from './pegs';
 
 const plain = { tenonSchool: 'third', meeting: 'auto', tenonLength: null, tenonThickness: null } as const;
-const bare = { ...plain, haunch: 'none', pegs: 'none' } as const;
+const bare = { ...plain, haunch: 'none', angled: 'in-line', pegs: 'none' } as const;
 const corner = (kind: CornerInput['choice']['corner'], given: Partial<Omit<CornerInput, 'choice'>> = {}) =>
   legCorner({
     section: 60,

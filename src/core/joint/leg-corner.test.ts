@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type CornerInput, isInserted, LEAST_BACK_WALL, legCorner } from './leg-corner';
 
-const plain = { tenonLength: null, tenonThickness: null, haunch: 'none', pegs: 'none' } as const;
+const plain = { tenonLength: null, tenonThickness: null, haunch: 'none', angled: 'in-line', pegs: 'none' } as const;
 /** What is let into the leg, for those that are. */
 const inserted = (input: CornerInput) => {
   const corner = legCorner(input);

@@ -87,7 +87,7 @@ function legsAndAprons(
   const places = { form, base, underside, apron, taper, legs: CORNERS, long: LONG, short: SHORT };
   const { legs, aprons, ...framed } =
     splayed && isInserted(corner)
-      ? splayedLegs({ ...places, section: leg.section, corner })
+      ? splayedLegs({ ...places, section: leg.section, corner, angled: joints.angled })
       : squareLegs({ ...places, leg, corner, choice, hollowFrom });
   const shortX = base.length / 2 - apronInset;
   const middle = midLegs({

@@ -102,6 +102,7 @@ export function newJob(given: {
       tenonLength: null,
       tenonThickness: null,
       haunch: 'square',
+      angled: 'in-line',
       pegs: 'none',
     },
     layout: {

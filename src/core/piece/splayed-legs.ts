@@ -1,4 +1,4 @@
-import type { BaseOf } from '../decision/job-document';
+import type { BaseOf, Joints } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import type { InsertedCorner } from '../joint/leg-corner';
 import { slantedTenon } from '../joint/tenon';
@@ -23,6 +23,8 @@ export interface SplayGiven {
   apron: { height: number; thickness: number };
   taper: Part['taper'] | null;
   corner: InsertedCorner;
+  /** Which way the tenons run. */
+  angled: Joints['angled'];
   legs: readonly { id: string; name: string; sx: 1 | -1; sy: 1 | -1 }[];
   /** The aprons along the table and across it, each on its side. */
   long: readonly { id: string; name: string; side: 1 | -1 }[];
@@ -112,7 +114,7 @@ function apronBetween(
   which: 'long' | 'short',
   off: number,
 ): { draft: Draft; joints: Joint[] } {
-  const { apron, underside, corner, base } = given;
+  const { apron, underside, corner, base, angled } = given;
   const long = which === 'long';
   const z = underside - apron.height / 2;
   const frame = long
@@ -146,14 +148,16 @@ function apronBetween(
       const start: Vec = long ? [0, side * off, height] : [side * off, 0, height];
       const along: Vec = long ? [way, 0, 0] : [0, way, 0];
       const at = plus(start, times(along, (plane.offset - dot(plane.normal, start)) / dot(plane.normal, along)));
+      const square = angled === 'square';
       return slantedTenon({
         id: `${leg.draft.id}/${id}${tenon.count > 1 ? `/${i + 1}` : ''}`,
         kind: corner.kind,
         into: forJoint(leg.draft),
         from: forJoint(drawn),
         at,
-        along,
-        wide: UP,
+        // Square to the leg a mortise is chopped like any other, along the leg's grain; the tenon then leans in its apron.
+        along: square ? plane.normal : along,
+        wide: square ? leg.draft.frame.length : UP,
         face: times(plane.normal, -1),
         size: tenon,
         depth: tenon.length,

@@ -35,6 +35,9 @@ export function CornerChoices() {
 
 function TenonChoices() {
   const joints = useJobState((state) => state.document.joints);
+  const leaning = useJobState(({ document: { form } }) =>
+    form.base.kind === 'leg-apron' ? form.base.leg.splay.ends + form.base.leg.splay.sides > 0 : false,
+  );
   const change = useChange();
   return (
     <>
@@ -93,6 +96,25 @@ function TenonChoices() {
               reason: 'As deep as the tenon is thick, up to the upper edge: keeps the apron from twisting.',
             },
             { value: 'sloped', label: 'Sloped', reason: 'Runs out at the upper edge: nothing shows on the leg’s end.' },
+          ]}
+        />
+      ) : null}
+      {leaning ? (
+        <Choice
+          label="In legs that lean"
+          value={joints.angled}
+          onCommit={change('joints.angled')}
+          options={[
+            {
+              value: 'in-line',
+              label: 'In line with the apron',
+              reason: 'The tenon keeps its fibres whole; its mortise is chopped askew, along a block at the splay.',
+            },
+            {
+              value: 'square',
+              label: 'Square to the leg',
+              reason: 'The mortise is made like any other; the tenon leans in its apron and loses some of its fibres.',
+            },
           ]}
         />
       ) : null}
