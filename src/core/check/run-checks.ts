@@ -26,6 +26,7 @@ import { drawnOutEnd, leavesStored, runnersHeld, slidesOnTheirWay } from './slid
 import { lifting, tipping } from './stability';
 import { sagging } from './stiffness';
 import { thicknessOnTheRack } from './stock';
+import { stretchersStoodOn } from './stretchers';
 import { baseUnderOutline, breadboardEnds, fastenersInOutline, gapsOfSlats, pegsInSlots } from './tops';
 
 /** Every family of checks; a new one is one file and one line here. */
@@ -72,6 +73,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   resinInChannel,
   breadboardEnds,
   pegsInSlots,
+  stretchersStoodOn,
   piecedSeams,
   joinedEnd,
   baseUnderOutline,

@@ -39,7 +39,9 @@ export function sagging(context: CheckContext): Check[] {
         label: check.label,
         quantity: movement(check.value),
         formula: check.formula,
-        inputs: check.inputs,
+        inputs: check.atOnce
+          ? check.inputs
+          : [...check.inputs, { label: 'At once', quantity: movement(check.value / CREEP) }],
         source,
         limits: CAUTION,
       },
@@ -65,6 +67,8 @@ interface Sag {
   formula: string;
   inputs: { label: string; quantity: ReturnType<typeof mm> }[];
   out: NonNullable<Check['wayOut']>;
+  /** Told without creep. */
+  atOnce?: true;
 }
 
 /** Parts of the same kind carry alike; all of them are lit. */
@@ -202,6 +206,7 @@ function topBeyond({ document, piece, species }: CheckContext): Sag {
   const thicker = thickerFor(thickness, value, limit);
   return {
     id: 'stiffness.top-end',
+    atOnce: true,
     where: piece.top.parts,
     value,
     limit,
