@@ -289,7 +289,9 @@ function CutOutFields({ list, top }: { list: readonly CutOut[]; top: { length: n
           </Button>
         </fieldset>
       ))}
-      <Button onClick={() => change('form.top.cutOuts')([...list, fresh])}>Add a cut-out</Button>
+      <div className="mb-3">
+        <Button onClick={() => change('form.top.cutOuts')([...list, fresh])}>Add a cut-out</Button>
+      </div>
     </div>
   );
 }
