@@ -21,6 +21,7 @@ import { piecedSeams } from './pieced';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
 import { battensInSlots, boardsAsDryAsTheAir, roomInNotches, topOnItsFasteners } from './season';
+import { shelves } from './shelves';
 import { curvedParts, cutsBesideHollows, slantedTenons } from './short-grain';
 import { drawnOutEnd, leavesStored, runnersHeld, slidesOnTheirWay } from './slides';
 import { lifting, tipping } from './stability';
@@ -74,6 +75,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   breadboardEnds,
   pegsInSlots,
   stretchersStoodOn,
+  shelves,
   piecedSeams,
   joinedEnd,
   baseUnderOutline,

@@ -43,6 +43,7 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>
     any: 'form.base.stretcher.thickness',
   },
   'top-rail': { any: 'form.base.rails.thickness' },
+  shelf: { any: 'form.base.stretchers.boardThickness' },
   batten: { any: 'form.flat.thickness' },
   brace: { any: 'form.base.braces.thickness' },
 };
@@ -61,6 +62,7 @@ const PLURALS: Partial<Record<PartKind, string>> = {
   post: 'posts',
   bearer: 'bearers',
   'top-rail': 'top rails',
+  shelf: 'shelf boards',
   stretcher: 'stretcher',
   brace: 'braces',
   batten: 'battens',

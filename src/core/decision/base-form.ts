@@ -61,6 +61,18 @@ export const BaseSchema = v.variant('kind', [
           /** Floor to their middle. */
           at: length(40, 900),
         }),
+        /** At both ends, and boards along the table on them. */
+        v.object({
+          kind: v.literal('shelf'),
+          height: length(20, 150),
+          thickness: length(12, 80),
+          at: length(40, 900),
+          boards: whole(1, 12),
+          boardThickness: length(8, 60),
+          gap: length(0, 40),
+          /** What is to lie on it, N: a design load. */
+          load: amount(0, 3000),
+        }),
       ]),
       { kind: 'none' },
     ),

@@ -64,6 +64,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   post: 'post',
   brace: 'brace',
   stretcher: 'stretcher',
+  shelf: 'shelf',
   bearer: 'bearer',
   pad: 'pad',
   batten: 'batten',

@@ -5,6 +5,7 @@ import { clipAll, corners, planeThrough, reach } from '../solid/convex';
 import { inPart, planeInPart, squareFrame } from '../solid/frame';
 import { times, type Vec } from '../solid/vector';
 import { taperAt } from './leg-taper';
+import { lowShelf, shelfBoardWidth } from './low-shelf';
 import { blockOf, type Draft, forJoint } from './part';
 import type { Unbuildable } from './unbuildable';
 
@@ -13,7 +14,7 @@ const STRETCHER_SET = 6;
 const degreesOf = (slope: number) => (Math.atan(slope) * 180) / Math.PI;
 
 /**
- * Low stretchers: one at each end between two legs, and one in the middle from end to end. Where a leg tapers its inside
+ * Low stretchers: one at each end between two legs, and one in the middle from end to end, or a shelf on both. Where a leg tapers its inside
  * face leans, so that the shoulders are cut to it.
  */
 export function legStretchers(
@@ -94,6 +95,14 @@ export function legStretchers(
     drafts.push({ ...drawn, beyond, size: { ...drawn.size, length: to - from + beyond.start + beyond.end } });
     joints.push(...made);
   }
+  if (own.kind === 'shelf') {
+    const shelf = lowShelf({ form: own, between: 2 * inner, x, ends: drafts });
+    return {
+      drafts: [...drafts, ...shelf.drafts],
+      joints: [...joints, ...shelf.joints],
+      problems: [...outOfReach(form, leg), ...shelfProblems(own, 2 * inner)],
+    };
+  }
   const between = 2 * (x - thickness / 2);
   const middle: Draft = {
     id: 'stretcher',
@@ -120,6 +129,26 @@ export function legStretchers(
       }),
     );
   }
+  return { drafts: [...drafts, middle], joints, problems: outOfReach(form, leg) };
+}
+
+/** A shelf whose boards are slats no wider than a hand, mm. */
+const LEAST_BOARD = 20;
+
+function shelfProblems(shelf: Parameters<typeof lowShelf>[0]['form'], between: number): Unbuildable[] {
+  if (shelfBoardWidth(shelf, between) >= LEAST_BOARD) return [];
+  return [
+    {
+      problem: 'The shelf has more boards and gaps than room for them.',
+      where: 'form.base.stretchers.boards',
+      wayOut: 'Take fewer boards, or smaller gaps.',
+    },
+  ];
+}
+
+function outOfReach(form: BaseOf<'leg-apron'>, leg: { length: number }): Unbuildable[] {
+  if (form.stretchers.kind === 'none') return [];
+  const { at, height } = form.stretchers;
   const problems: Unbuildable[] = [];
   if (at + height / 2 > leg.length - form.apron.height - 30 || at - height / 2 < 20) {
     problems.push({
@@ -128,5 +157,5 @@ export function legStretchers(
       wayOut: 'Put their middle between the floor and the aprons, with some room on both sides.',
     });
   }
-  return { drafts: [...drafts, middle], joints, problems };
+  return problems;
 }

@@ -25,6 +25,7 @@ export type PartKind =
   | 'post'
   | 'brace'
   | 'stretcher'
+  | 'shelf'
   | 'bearer'
   | 'pad'
   | 'batten'

@@ -257,6 +257,18 @@ export function baseWork(
     caution: words.second.caution,
     parts: base,
   });
+  const shelf = partsOfKind(piece, 'shelf').map((part) => part.id);
+  if (shelf.length > 0) {
+    add({
+      id: 'shelf',
+      name: 'Lay the boards of the shelf on with spacers between them, and screw each from below in its middle',
+      work: 0.2 * shelf.length,
+      after: ['glue-base'],
+      caution: 'Their edges are rounded and finished before: no brush comes between them after. A stop on the bit.',
+      parts: shelf,
+    });
+    return { operations, last: ['shelf'] };
+  }
   return { operations, last: ['glue-base'] };
 }
 

@@ -5,6 +5,9 @@ import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { useChange, useJobState } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
+/** A shelf to begin with. */
+const SHELF = { boards: 4, boardThickness: 22, gap: 8, load: 200 };
+
 /** Legs, aprons and what stands between them. */
 export function LegApronFields() {
   const base = useJobState((state) => state.document.form.base);
@@ -188,10 +191,23 @@ export function LegApronFields() {
         options={[
           { value: 'none', label: 'None' },
           { value: 'h', label: 'Between the ends', reason: 'One at each end, and one in the middle from end to end.' },
+          {
+            value: 'shelf',
+            label: 'With a shelf',
+            reason: 'One at each end, and boards on both: each held in its middle, so that it moves by itself.',
+          },
         ]}
         onCommit={(kind) =>
           change('form.base.stretchers')(
-            kind === 'none' ? { kind } : { kind, height: 45, thickness: 22, at: Math.round(base.height * 0.2) },
+            kind === 'none'
+              ? { kind }
+              : {
+                  kind,
+                  height: 45,
+                  thickness: 22,
+                  at: Math.round(base.height * 0.2),
+                  ...(kind === 'shelf' ? SHELF : {}),
+                },
           )
         }
       />
@@ -200,8 +216,30 @@ export function LegApronFields() {
           { label: 'Stretchers, high', path: 'form.base.stretchers.height', least: 20, most: 150 },
           { label: 'Stretchers, thick', path: 'form.base.stretchers.thickness', least: 12, most: 80 },
           { label: 'Stretchers, floor to their middle', path: 'form.base.stretchers.at', least: 40, most: 900 },
+          { label: 'Shelf, thick', path: 'form.base.stretchers.boardThickness', least: 8, most: 60 },
+          { label: 'Between its boards', path: 'form.base.stretchers.gap', least: 0, most: 40 },
         ]}
       />
+      {base.stretchers.kind === 'shelf' ? (
+        <>
+          <NumberField
+            label="Boards of the shelf"
+            value={base.stretchers.boards}
+            least={1}
+            most={12}
+            onCommit={change('form.base.stretchers.boards')}
+          />
+          <NumberField
+            label="On the shelf"
+            unit="N"
+            value={base.stretchers.load}
+            least={0}
+            most={3000}
+            onCommit={change('form.base.stretchers.load')}
+            hint="A design load, yours to choose: a row of books is some 200 N a metre."
+          />
+        </>
+      ) : null}
     </>
   );
 }
