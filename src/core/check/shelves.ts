@@ -4,7 +4,7 @@ import { sizeAt } from '../piece/season';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { bendingStress, uniformSag } from './beam';
 import { type Check, type CheckContext, judge } from './check';
-import { CREEP, SAG_PER_SPAN, STRESS_FACTOR } from './stiffness';
+import { CREEP, SAG_PER_SPAN, STRESS_FACTOR, WATCHED } from './stiffness';
 
 const CAUTION = 'A design figure for clear, straight-grained wood; not a certification.';
 /** A gap closed to this catches crumbs and clamps the boards, mm; common practice. */
@@ -28,14 +28,14 @@ export function shelves(context: CheckContext): Check[] {
   const limit = span * SAG_PER_SPAN;
   const stress = bendingStress(section, (perMm * span ** 2) / 8);
   const working = species.modulusOfRupture / STRESS_FACTOR;
-  const thicker = Math.ceil(board.size.thickness * Math.cbrt(sag / limit) + 1);
+  const thicker = Math.ceil(board.size.thickness * Math.cbrt(sag / (WATCHED * limit)) + 1);
   const newton = (amount: number) => ({ amount, unit: 'newton' as const });
   const megapascal = (amount: number) => ({ amount, unit: 'megapascal' as const });
   const checks: Check[] = [
     {
       id: 'stiffness.shelf-sag',
       step: 'form',
-      level: judge(sag, limit, { sense: 'at-most', watchFrom: limit * 0.7 }),
+      level: judge(sag, limit, { sense: 'at-most', watchFrom: limit * WATCHED }),
       sentence: say`Under ${newton(shelf.load)} the shelf sags, in time, ${movement(sag)}; the eye accepts ${movement(limit)}.`,
       value: movement(sag),
       limit: movement(limit),

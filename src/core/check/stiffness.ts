@@ -8,6 +8,8 @@ import { type Check, type CheckContext, judge } from './check';
 export const SAG_PER_SPAN = 0.02 / 12;
 /** Sag after years under load, times the sag at once; Wood Handbook ch. 5 gives 1.5–2. */
 export const CREEP = 2;
+/** From this share of what is accepted on a sag is watched; what is offered as a way out comes below it. */
+export const WATCHED = 0.7;
 /** Across the grain a board is some twentieth as stiff as along it (flat-sawn; Wood Handbook ch. 5, from memory). */
 export const ACROSS_GRAIN_RATIO = 0.05;
 /** Working stress is the modulus of rupture over this, for clear wood with a person's load. */
@@ -24,7 +26,7 @@ export function sagging(context: CheckContext): Check[] {
   const load = topWeight + document.form.loads.spread;
   const source = `Roark, beam formulas with shear (G = E/16); ${species.commonName} from the species table; creep × ${CREEP}, Wood Handbook ch. 5`;
   const made = (check: Sag): Check => {
-    const level = judge(check.value, check.limit, { sense: 'at-most', watchFrom: check.limit * 0.7 });
+    const level = judge(check.value, check.limit, { sense: 'at-most', watchFrom: check.limit * WATCHED });
     return {
       id: check.id,
       step: 'form',
@@ -95,7 +97,7 @@ function bendingOf(
   const limit = (held ? 2 : 1) * span * SAG_PER_SPAN;
   const stress = bendingStress(section, (perMm * span ** 2) / (held ? 2 : 8));
   const working = species.modulusOfRupture / STRESS_FACTOR;
-  const deeper = Math.ceil(depth * Math.cbrt(sag / limit) + 1);
+  const deeper = Math.ceil(depth * Math.cbrt(sag / (WATCHED * limit)) + 1) + (bending.hollowed ?? 0);
   const where = alike(piece, bending.part);
   const name = words.replace(/,.*$/, '').replace(/^The /, '');
   return [
@@ -131,7 +133,7 @@ function bendingOf(
 }
 
 const thickerFor = (thickness: number, sag: number, limit: number) =>
-  Math.ceil(thickness * Math.cbrt(sag / limit) + 0.5);
+  Math.ceil(thickness * Math.cbrt(sag / (WATCHED * limit)) + 0.5);
 
 /** Wood of the top across its width: slats have gaps between them, slabs a channel. mm */
 const sideBySide = ({ parts }: CheckContext['piece']) => parts.some(({ kind }) => kind === 'slat' || kind === 'slab');

@@ -185,6 +185,7 @@ function legsAndAprons(
         depth: apron.height - form.apron.arch,
         share: 0.5 / (form.midLegs + 1),
         path: 'form.base.apron.height',
+        hollowed: form.apron.arch,
       },
     ],
     leaned: isInserted(corner)

@@ -94,8 +94,9 @@ export interface BendingPart {
   depth: number;
   /** What share of the top and its load it carries, spread along it. */
   share: number;
-  /** Its depth in the decisions. */
+  /** Its depth in the decisions; and what of that is hollowed away where it bends. */
   path: string;
+  hollowed?: number;
 }
 
 /** What takes the moment in a joint: tenons that are bent, or a row of fasteners that are drawn. mm */
