@@ -157,7 +157,7 @@ export function breadboardPegs(given: BreadboardGiven, holds: Joint): Joint | nu
   const down: Vec = [0, 0, -1];
   const removed = pegPlaces(given).flatMap((y): Cut[] => {
     const at = (across: number, height: number): Vec => [across, y, z + height];
-    const room = Math.abs(y) <= GLUED_MIDDLE / 2 ? 0 : Math.min(slotRoom(given), 2 * LIKELY_CHANGE * Math.abs(y));
+    const room = Math.abs(y) <= GLUED_MIDDLE / 2 ? 0 : Math.min(slotRoom(given), likelyRoom(y));
     const [r, out] = [diameter / 2, diameter / 2 + room];
     return [
       { part: end.id, what: 'peg hole', ...bored(at(x, half), at(x, cheek), diameter), open: [up, down] },
@@ -190,6 +190,9 @@ export function breadboardPegs(given: BreadboardGiven, holds: Joint): Joint | nu
 
 /** What a panel may grow or shrink each way from its middle, as a share of its width; room in the mortises for it. */
 const LIKELY_CHANGE = 0.015;
+
+/** What a panel may come and go to each side, so far from its middle. mm */
+export const likelyRoom = (fromMiddle: number): number => 2 * LIKELY_CHANGE * Math.abs(fromMiddle);
 
 const spare = (y0: number, y1: number, room: number) => (Math.abs(y0 + y1) < 1 ? 0 : room);
 

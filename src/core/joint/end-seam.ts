@@ -1,7 +1,7 @@
 import { fixed, glued, sliding, type Tie } from '../restraint/tie';
 import { box, type Convex } from '../solid/convex';
 import type { Vec } from '../solid/vector';
-import { tongueThickness } from './breadboard';
+import { likelyRoom, tongueThickness } from './breadboard';
 import type { Cut, Grown, Joint, JointPart } from './joint';
 
 /** Tenons stand at most so far apart; each is so wide and so deep in each side; mm, common practice. */
@@ -9,8 +9,6 @@ const APART = 150;
 const WIDE = 50;
 const DEEP = 30;
 const FROM_EDGE = 45;
-/** A slot lets a tenon go to each side by this share of its distance from the middle. */
-const LIKELY_CHANGE = 0.03;
 
 /** How the end of a field is kept to what follows it, in a maker's words. Common practice. */
 export const SEAMS: Readonly<Record<SeamKind, { name: string; reason: string }>> = {
@@ -91,7 +89,7 @@ export function endSeam(given: {
   const added: Grown[] = [];
   const ties: Tie[] = [fixed(between)];
   for (const [i, y] of tenons.places.entries()) {
-    const room = stripe ? Math.abs(y) * LIKELY_CHANGE : 0;
+    const room = stripe ? likelyRoom(y) : 0;
     removed.push(
       { part: field.id, what: 'slot', solid: block(-tenons.deep, 0, y, tenons.wide), open: [toOther] },
       { part: other.id, what: 'slot', solid: block(0, tenons.deep + 1, y, tenons.wide + 2 * room), open: [toField] },

@@ -1,7 +1,7 @@
 import type { Hold, HoldKind } from '../decision/job-document';
 import { JOINT_GIVE, type Point, sliding, type Tie } from '../restraint/tie';
 import type { Flat } from '../solid/outline';
-import type { Draft, Fastener } from './part';
+import { covers, type Draft, type Fastener } from './part';
 import type { Rest, TopPlan } from './piece';
 
 export interface HoldRule {
@@ -237,13 +237,6 @@ export function placeFasteners(
     };
     return [...middle, ...beside(held, -1, 'front'), ...beside(long - held, 1, 'back')];
   });
-}
-
-function covers(draft: Draft, x: number, y: number): boolean {
-  const [mx, my] = draft.frame.at;
-  const along = Math.abs(draft.frame.length[0]) > 0.5;
-  const [dx, dy] = along ? [draft.size.length, draft.size.width] : [draft.size.width, draft.size.length];
-  return Math.abs(x - mx) <= dx / 2 && Math.abs(y - my) <= dy / 2;
 }
 
 /** A way to hold a top, and how far it is to let it go. mm */

@@ -3,7 +3,7 @@ import type { Joint } from '../joint/joint';
 import { fixed } from '../restraint/tie';
 import { box } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
-import type { Draft } from './part';
+import { covers, type Draft } from './part';
 import { type BasePlan, NO_GEAR, type TopGear, type TopPlan } from './piece';
 import type { Unbuildable } from './unbuildable';
 
@@ -97,10 +97,4 @@ export function planJoinedEnd(form: Form, top: TopPlan, base: BasePlan): TopGear
     ],
     problems,
   };
-}
-
-function covers({ frame, size }: Draft, x: number, y: number): boolean {
-  const along = Math.abs(frame.length[0]) > 0.5;
-  const [dx, dy] = along ? [size.length, size.width] : [size.width, size.length];
-  return Math.abs(x - frame.at[0]) <= dx / 2 && Math.abs(y - frame.at[1]) <= dy / 2;
 }

@@ -189,3 +189,11 @@ export const letterOf = (i: number): string =>
   i < LETTERS.length
     ? (LETTERS[i] ?? '')
     : `${LETTERS[Math.floor(i / LETTERS.length) - 1] ?? ''}${LETTERS[i % LETTERS.length] ?? ''}`;
+
+/** Whether a part of the top lies over a point of the plan. */
+export function covers(draft: Draft, x: number, y: number): boolean {
+  const [mx, my] = draft.frame.at;
+  const along = Math.abs(draft.frame.length[0]) > 0.5;
+  const [dx, dy] = along ? [draft.size.length, draft.size.width] : [draft.size.width, draft.size.length];
+  return Math.abs(x - mx) <= dx / 2 && Math.abs(y - my) <= dy / 2;
+}
