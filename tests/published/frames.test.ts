@@ -1,6 +1,7 @@
 import { Plane, Quaternion, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { type Part, solveX } from '@/core';
+import { facesOf } from '@/core/solid/convex';
 import { baseOf, CONSTRUCTIONS, derived } from '../fixtures/constructions';
 import { change } from '../fixtures/demo';
 
@@ -12,8 +13,8 @@ const v = (p: readonly [number, number, number]) => new Vector3(...p);
 
 /** Corners of a part between its shoulders in the axes of the piece. */
 const cornersOf = ({ frame, body }: Part) =>
-  body.flatMap(({ faces }) =>
-    faces.map((face) =>
+  body.flatMap((solid) =>
+    facesOf(solid).map((face) =>
       face.map(([l, w, t]) =>
         v(frame.at)
           .addScaledVector(v(frame.length), l)

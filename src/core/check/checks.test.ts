@@ -307,8 +307,8 @@ describe('tenons askew to the grain', () => {
     const leg = job.piece.parts.find((part) => part.kind === 'leg')!;
     const alpha = (leg.ends!.start.mitre * Math.PI) / 180;
     const joint = job.piece.joints.find((own) => own.from === leg.id && own.into.startsWith('bearer'))!;
-    const heights = joint.added[0]!.solid.faces.flat().map((p) => p[2]);
-    const across = joint.added[0]!.solid.faces.flat().map((p) => p[1]);
+    const heights = joint.added[0]!.solid.corners.map((p) => p[2]);
+    const across = joint.added[0]!.solid.corners.map((p) => p[1]);
     const [long, wide] = [heights, across].map((n) => Math.max(...n) - Math.min(...n)) as [number, number];
     expect(found(desk)!.value.amount).toBeCloseTo(100 * (1 - (long * Math.tan(alpha)) / wide), 6);
     expect(found(desk)!.level).toBe('good');

@@ -2,17 +2,7 @@ import type { Cut, Joint, JointKind } from '../joint/joint';
 import { mm, say } from '../measure/quantity';
 import { isRow, type Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import {
-  type Bounds,
-  beyond,
-  boundsOf,
-  type Convex,
-  clipAll,
-  corners,
-  gapBetween,
-  type Plane,
-  planesOf,
-} from '../solid/convex';
+import { type Bounds, beyond, boundsOf, type Convex, clipAll, gapBetween, type Plane, planesOf } from '../solid/convex';
 import { distance, overlap } from '../solid/distance';
 import { dot } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
@@ -193,7 +183,7 @@ export interface Wall {
 }
 
 /** Planes of every solid of a row: those at which it meets its neighbours, and those that are seen. */
-function facesOf(row: readonly Convex[]): { inner: Plane[]; outer: Plane[] }[] {
+function sidesOf(row: readonly Convex[]): { inner: Plane[]; outer: Plane[] }[] {
   const all = row.map(planesOf);
   return all.map((planes, i) => {
     const meets = (plane: Plane) =>
@@ -210,7 +200,7 @@ function facesOf(row: readonly Convex[]): { inner: Plane[]; outer: Plane[] }[] {
 /** The least wood between a cut of some joints and a face of its part that it does not open to; null where none is. */
 export function thinnestWall(piece: Piece, joints: readonly Joint[]): Wall | null {
   let worst: Wall | null = null;
-  const known = new Map<string, ReturnType<typeof facesOf>>();
+  const known = new Map<string, ReturnType<typeof sidesOf>>();
   for (const joint of joints) {
     for (const cut of joint.removed) {
       // What is cut out of a tenon is judged with the tenon.
@@ -219,11 +209,11 @@ export function thinnestWall(piece: Piece, joints: readonly Joint[]): Wall | nul
       if (!part || (part.placed.length > 1 && !isRow(part))) continue;
       let faces = known.get(cut.part);
       if (!faces) {
-        faces = facesOf(part.placed);
+        faces = sidesOf(part.placed);
         known.set(cut.part, faces);
       }
       for (const { inner, outer } of faces) {
-        const points = corners(inner.length > 0 ? clipAll(cut.solid, inner) : cut.solid);
+        const points = inner.length > 0 ? clipAll(cut.solid, inner).corners : cut.solid.corners;
         if (points.length === 0) continue;
         for (const face of outer) {
           if (cut.open.some((way) => dot(way, face.normal) > 0.9)) continue;

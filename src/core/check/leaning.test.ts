@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
 import type { JobDocument } from '../decision/job-document';
-import { corners, reach } from '../solid/convex';
+import { reach } from '../solid/convex';
 
 const document = (name: string) => CONSTRUCTIONS.find((c) => c.name.includes(name))!.document;
 const on = (name: string, edit: (draft: JobDocument) => void = () => {}) => derived(change(document(name), edit));
@@ -45,7 +45,7 @@ describe('somebody leaning on the edge', () => {
     });
     const { added } = job.piece.joints.find(({ id }) => id === 'leg-front-left/apron-front')!;
     // The tenon itself; its haunch carries nothing.
-    const all = corners(added[0]!.solid);
+    const all = added[0]!.solid.corners;
     const spread = (k: 1 | 2) => Math.max(...all.map((p) => p[k])) - Math.min(...all.map((p) => p[k]));
     expect(check(job, 'strength.shear-corner')!.value.amount).toBeCloseTo((1.5 * 500) / (spread(1) * spread(2)), 6);
   });

@@ -4,6 +4,7 @@ import { change } from '../../../tests/fixtures/demo';
 import type { JobDocument } from '../decision/job-document';
 import { HOLDS, holdTie, pilotHole } from '../piece/hold';
 import { findPart } from '../piece/piece';
+import { shifted } from '../solid/convex';
 import { dimensionalChange } from '../wood/movement';
 import type { CheckContext } from './check';
 import { cutsInParts } from './collisions';
@@ -125,7 +126,7 @@ describe('what runs into what', () => {
       id,
       removed: joint.removed.map((cut) => ({
         ...cut,
-        solid: { faces: cut.solid.faces.map((face) => face.map(([x, y, z]) => [x, y + by, z] as const)) },
+        solid: shifted(cut.solid, [0, by, 0]),
       })),
     });
     const judged = (by: number, id: string) =>

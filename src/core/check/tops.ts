@@ -243,7 +243,7 @@ export function baseUnderOutline({ document, piece }: CheckContext): Check[] {
 /** Corners of each part of the base at the height of the top's underside, seen from above. */
 function headsUnderTop(piece: CheckContext['piece']) {
   const underside = piece.overall.height - piece.top.size.thickness;
-  const reaches = (solid: Convex) => solid.faces.some((face) => face.some((p) => Math.abs(p[2] - underside) < 0.5));
+  const reaches = (solid: Convex) => solid.corners.some((p) => Math.abs(p[2] - underside) < 0.5);
   return piece.parts
     .filter(
       (part) =>
@@ -257,7 +257,7 @@ function headsUnderTop(piece: CheckContext['piece']) {
       name: part.name,
       corners: hullOf(
         [...part.placed, ...part.added.map(({ solid }) => solid)]
-          .flatMap(({ faces }) => faces.flat())
+          .flatMap((solid) => solid.corners)
           .filter(([, , z]) => Math.abs(z - underside) < 0.5)
           .map(([x, y]): Flat => [x, y]),
       ),

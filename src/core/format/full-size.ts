@@ -4,7 +4,6 @@ import { taperOutline } from '../piece/leg-taper';
 import { isMade } from '../piece/material';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import { corners } from '../solid/convex';
 import { inPart } from '../solid/frame';
 import { boundsOfFlat, type Flat, hullOf, type Outline, polygonOf } from '../solid/outline';
 
@@ -78,7 +77,7 @@ function templates(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
 /** A part between its shoulders, seen square onto its face or its edge. */
 function profile(part: Part, across: 'width' | 'thickness'): Flat[] {
   const axis = across === 'width' ? 1 : 2;
-  return hullOf(part.body.flatMap(corners).map((p): Flat => [p[0], p[axis]]));
+  return hullOf(part.body.flatMap((solid) => solid.corners).map((p): Flat => [p[0], p[axis]]));
 }
 
 function isRectangle(points: readonly Flat[]): boolean {
@@ -110,7 +109,7 @@ function partTemplate(
     .filter(({ what, late }) => what !== 'hollow' && !late)
     .map((cut): FullSizeMark => {
       const outline = hullOf(
-        corners(cut.solid).map((p): Flat => {
+        cut.solid.corners.map((p): Flat => {
           const own = inPart(part.frame, p);
           return [own[0], own[axis]];
         }),

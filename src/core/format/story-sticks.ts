@@ -2,7 +2,6 @@ import { formatLength, type LengthStyle } from '../measure/length';
 import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import { corners } from '../solid/convex';
 import { inPart } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import {
@@ -99,7 +98,7 @@ function marksAlong(piece: Piece, part: Part): StickMark[] {
   for (const joint of piece.joints) {
     for (const cut of joint.removed) {
       if (cut.part !== part.id) continue;
-      const [from, to] = along(corners(cut.solid));
+      const [from, to] = along(cut.solid.corners);
       const other = findPart(piece, joint.into === part.id ? joint.from : joint.into);
       const way = cut.open[0];
       const across = way
@@ -118,7 +117,7 @@ function marksAlong(piece: Piece, part: Part): StickMark[] {
   for (const { into, removed } of piece.seats) {
     if (into !== part.id) continue;
     for (const { solid, what } of removed) {
-      const [from, to] = along(corners(solid));
+      const [from, to] = along(solid.corners);
       marks.push({ at: from, to, layer: 'MORTISE', label: what.split(' ')[0] ?? what, lane: 'upper' });
     }
   }

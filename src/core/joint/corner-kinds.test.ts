@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { change, derive, insertedCorner, type JobOn, level, sixSeats } from '../../../tests/fixtures/demo';
 import { withChanges } from '../decision/job-document';
-import { corners, volume } from '../solid/convex';
+import { volume } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { dowelDiameter } from './corner-dowels';
 import { pocketScrewLength } from './corner-screws';
@@ -109,10 +109,10 @@ describe('pocket screws', () => {
     const joint = piece.joints.find((own) => own.id === 'leg-front-left/apron-front')!;
     const apron = piece.parts.find((part) => part.id === 'apron-front')!;
     const hole = joint.removed.find((cut) => cut.part === 'apron-front' && cut.what === 'screw hole')!;
-    const end = corners(hole.solid).filter(([x]) => Math.abs(x - -apron.shoulderLength / 2) < 1e-6);
+    const end = hole.solid.corners.filter(([x]) => Math.abs(x - -apron.shoulderLength / 2) < 1e-6);
     const middle = end.reduce((sum, p) => sum + p[1], 0) / end.length;
     expect(middle).toBeCloseTo(apron.frame.at[1], 6);
-    const all = corners(hole.solid);
+    const all = hole.solid.corners;
     const far = all.filter(([x]) => x > -apron.shoulderLength / 2 + 5);
     const rise = far.reduce((sum, p) => sum + p[1], 0) / far.length - middle;
     const run = far.reduce((sum, p) => sum + p[0], 0) / far.length + apron.shoulderLength / 2;
@@ -135,7 +135,7 @@ describe('haunch and pegs', () => {
     const { tenon } = insertedCorner(square.piece);
     const apron = square.piece.parts.find((part) => part.id === 'apron-front')!;
     expect(volume(solidOf(square))).toBeCloseTo(tenon.thickness * tenon.thickness * tenon.topSet, 6);
-    expect(Math.max(...corners(solidOf(square)).map((p) => p[2]))).toBeCloseTo(
+    expect(Math.max(...solidOf(square).corners.map((p) => p[2]))).toBeCloseTo(
       apron.frame.at[2] + apron.size.width / 2,
       9,
     );
@@ -147,7 +147,7 @@ describe('haunch and pegs', () => {
     const joint = piece.joints.find((own) => own.id === 'leg-front-left/apron-front/pegs')!;
     const x = (late: boolean) => {
       const [cut] = joint.removed.filter((own) => (own.late ?? false) === late);
-      const all = corners(cut!.solid);
+      const all = cut!.solid.corners;
       return all.reduce((sum, p) => sum + p[0], 0) / all.length;
     };
     expect(x(true) - x(false)).toBeCloseTo(1, 6);

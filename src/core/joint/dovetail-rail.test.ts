@@ -33,10 +33,7 @@ describe('a rail dovetailed into the aprons', () => {
       expect(boundsOf([socket!.solid]).to[2]).toBeCloseTo(boundsOf(apron.placed).to[2], 9);
       const out = Math.sign(apron.frame.at[1]);
       const at = (y: number) => {
-        const xs = socket!.solid.faces
-          .flat()
-          .filter((p) => Math.abs(p[1] - y) < 1e-6)
-          .map((p) => p[0]);
+        const xs = socket!.solid.corners.filter((p) => Math.abs(p[1] - y) < 1e-6).map((p) => p[0]);
         return Math.max(...xs) - Math.min(...xs);
       };
       const { from, to } = boundsOf([socket!.solid]);

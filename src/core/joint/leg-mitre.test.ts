@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
 import { findPart } from '../piece/piece';
-import { corners } from '../solid/convex';
 
 const table = () => CONSTRUCTIONS.find((c) => c.name.includes('mitred to their arms'))!.document;
 const with_ = (edit: (base: ReturnType<typeof baseOf<'splayed'>>) => void) =>
@@ -28,11 +27,11 @@ describe('a leg mitred to its arm', () => {
       const arm = findPart(piece, `arm-${i}`)!;
       const leg = findPart(piece, `leg-${i}`)!;
       const [out, up] = [new Vector3(...arm.frame.length), new Vector3(0, 0, 1)];
-      const points = arm.placed.flatMap((s) => [...corners(s)]).map((p) => new Vector3(...p));
+      const points = arm.placed.flatMap((s) => s.corners).map((p) => new Vector3(...p));
       const far = Math.max(...points.map((p) => p.dot(out)));
       const upper = points.filter((p) => p.dot(out) > far - 1e-6);
       // The outer corner is the leg's highest edge, and lies right under the top.
-      const top = Math.max(...leg.placed.flatMap((s) => [...corners(s)]).map((p) => p[2]));
+      const top = Math.max(...leg.placed.flatMap((s) => s.corners).map((p) => p[2]));
       for (const p of upper) expect(p.z).toBeCloseTo(top, 9);
       const low = Math.min(...points.map((p) => p.z));
       const inner = Math.max(...points.filter((p) => p.z < low + 1e-6).map((p) => p.dot(out)));
@@ -40,9 +39,8 @@ describe('a leg mitred to its arm', () => {
       const b = out.clone().multiplyScalar(far).addScaledVector(up, top);
       const plane = new Plane().setFromCoplanarPoints(a, b, a.clone().add(out.clone().cross(up)));
       const on = (part: typeof leg) =>
-        part.placed
-          .flatMap((s) => [...corners(s)])
-          .filter((p) => Math.abs(plane.distanceToPoint(new Vector3(...p))) < 1e-6).length;
+        part.placed.flatMap((s) => s.corners).filter((p) => Math.abs(plane.distanceToPoint(new Vector3(...p))) < 1e-6)
+          .length;
       expect(on(arm)).toBe(4);
       expect(on(leg)).toBe(4);
     }
@@ -61,7 +59,7 @@ describe('a leg mitred to its arm', () => {
       return Math.max(...d) - Math.min(...d);
     };
     const way = inArm.open[0]!;
-    expect(long(corners(inLeg.solid), way)).toBeCloseTo(long(corners(inArm.solid), way), 9);
+    expect(long(inLeg.solid.corners, way)).toBeCloseTo(long(inArm.solid.corners, way), 9);
   });
 
   it('is weaker than a bridle of the same parts, and both are asked of a push and of somebody leaning', () => {

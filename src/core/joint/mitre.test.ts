@@ -3,12 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level, shop } from '../../../tests/fixtures/demo';
 import { findPart, type Piece } from '../piece/piece';
-import { boundsOf, corners } from '../solid/convex';
+import { boundsOf } from '../solid/convex';
 import { crossDowels, splineSize } from './mitre';
 
 const stool = () => CONSTRUCTIONS.find((c) => c.name.includes('box stool'))!.document;
 const bench = () => CONSTRUCTIONS.find((c) => c.name.includes('cross-dowelled'))!.document;
-const cornersOf = (piece: Piece, id: string) => findPart(piece, id)!.placed.flatMap(corners);
+const cornersOf = (piece: Piece, id: string) => findPart(piece, id)!.placed.flatMap((solid) => solid.corners);
 
 describe('a box of mitred boards', () => {
   it('meets along one plane at 45° through the outer edge: both boards end in it, to either side (three.js)', () => {
@@ -46,7 +46,7 @@ describe('a box of mitred boards', () => {
     const { piece } = derived(stool());
     for (const joint of piece.joints.filter(({ kind }) => kind === 'mitre-spline')) {
       const inside = new Vector3(Math.sign(boundsOf([joint.removed[0]!.solid]).from[0]) * (210 - 24), 0, 416);
-      const middle = joint.added[0]!.solid.faces.flat();
+      const middle = joint.added[0]!.solid.corners;
       const at = new Vector3(
         middle.reduce((sum, p) => sum + p[0], 0) / middle.length,
         0,

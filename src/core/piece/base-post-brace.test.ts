@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
 import { dropOf } from '../joint/loose-wedge';
-import { type Convex, corners } from '../solid/convex';
+import type { Convex } from '../solid/convex';
 import { legBlanks, makingOf } from './leg-making';
 import { findPart } from './piece';
 
@@ -15,7 +15,7 @@ beforeAll(async () => {
   wasm.setup();
   hull = (points) => wasm.Manifold.hull(points);
 });
-const solid = (convex: Convex) => hull(corners(convex).map((p) => [...p]));
+const solid = (convex: Convex) => hull(convex.corners.map((p) => [...p]));
 
 const named = (words: string) => CONSTRUCTIONS.find((c) => c.name.includes(words))!.document;
 const wedged = () => named('on square posts');

@@ -3,7 +3,7 @@ import type { Joint } from '../joint/joint';
 import { type LegMitre, legMitre, legMitrePlane, legSpline } from '../joint/leg-mitre';
 import { tenonModulus } from '../joint/tenon-strength';
 import { fixed } from '../restraint/tie';
-import { box, clipAll, corners, planeThrough, reach } from '../solid/convex';
+import { box, clipAll, planeThrough, reach } from '../solid/convex';
 import { type Frame, inPart, leaningFrame, planeInPart, solidInPiece } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../solid/vector';
@@ -115,7 +115,7 @@ export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions,
       [outerFace, { normal: times(innerFace.normal, -1), offset: -innerFace.offset }],
     );
     const span = reach(armBody, [1, 0, 0]);
-    const tip = mitred ? span.to : Math.max(...corners(tongueSolid).map((p) => inPart(armFrame, p)[0]));
+    const tip = mitred ? span.to : Math.max(...tongueSolid.corners.map((p) => inPart(armFrame, p)[0]));
     const beam: Draft = {
       id: `arm-${i + 1}`,
       name: `Arm ${i + 1}`,

@@ -4,7 +4,7 @@ import { stretcherTenon } from '../joint/post-tenons';
 import { tenonJoint } from '../joint/tenon';
 import { tenonModulus } from '../joint/tenon-strength';
 import { fixed } from '../restraint/tie';
-import { type Convex, clipAll, planeThrough, reach } from '../solid/convex';
+import { type Convex, clipAll, NOTHING, planeThrough, reach } from '../solid/convex';
 import { inPart, leaningFrame, planeInPart, solidInPart, solidInPiece, squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
 import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from './part';
@@ -168,8 +168,7 @@ export function xFrameBase(
     });
     // Leg a keeps its half toward the stretcher, leg b the other: the mortise goes through both.
     const [mortise] = through.removed;
-    const halfOf = (toward: number) =>
-      clipAll(mortise?.solid ?? { faces: [] }, [planeThrough([at, 0, 0], [toward, 0, 0])]);
+    const halfOf = (toward: number) => clipAll(mortise?.solid ?? NOTHING, [planeThrough([at, 0, 0], [toward, 0, 0])]);
     return [
       ...heads,
       lap,
@@ -299,7 +298,7 @@ function halfLap(id: string, a: Draft, b: Draft, at: number, side: 1 | -1, cross
       return { normal: [0, s, 0] as Vec, offset: half };
     });
     const [body] = bodyOf(other);
-    const inOwn = solidInPart(own.frame, solidInPiece(other.frame, body ?? { faces: [] }));
+    const inOwn = solidInPart(own.frame, solidInPiece(other.frame, body ?? NOTHING));
     const crossed = solidInPiece(own.frame, clipAll(inOwn, widths));
     return clipAll(crossed, [planeThrough([at, 0, 0], [-toward, 0, 0])]);
   };

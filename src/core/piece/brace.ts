@@ -1,7 +1,7 @@
 import type { Joint } from '../joint/joint';
 import { slantedTenon } from '../joint/tenon';
 import { fixed, type Tie } from '../restraint/tie';
-import { clipAll, corners, planeThrough, reach } from '../solid/convex';
+import { clipAll, planeThrough, reach } from '../solid/convex';
 import { inPart, leaningFrame, planeInPart } from '../solid/frame';
 import { minus, norm, plus, times, type Vec } from '../solid/vector';
 import { endCut } from './end-cuts';
@@ -89,9 +89,7 @@ export function braceBetween(given: {
       ],
     });
   const joints = [joint(start, times(along, -1)), joint(end, along)];
-  const tips = joints.flatMap((own) =>
-    own.added.flatMap(({ solid }) => corners(solid).map((p) => inPart(frame, p)[0])),
-  );
+  const tips = joints.flatMap((own) => own.added.flatMap(({ solid }) => solid.corners.map((p) => inPart(frame, p)[0])));
   const beyond = { start: span.from - Math.min(...tips), end: Math.max(...tips) - span.to };
   return {
     brace: { ...drawn, beyond, size: { ...drawn.size, length: drawn.size.length + beyond.start + beyond.end } },

@@ -4,7 +4,7 @@ import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
 import { writePhrase } from '../measure/write-quantity';
 import { HOLDS } from '../piece/hold';
-import { type Convex, corners } from '../solid/convex';
+import type { Convex } from '../solid/convex';
 import { solidInPiece } from '../solid/frame';
 import { drawView } from './drawing';
 import type { Part } from './part';
@@ -23,7 +23,7 @@ beforeAll(async () => {
   union = (solids) => wasm.Manifold.union(solids);
 });
 
-const solid = (convex: Convex) => hull(corners(convex).map((p) => [...p]));
+const solid = (convex: Convex) => hull(convex.corners.map((p) => [...p]));
 /** A part as it is made, by a library for solids: its body, tenons added, mortises and notches taken out. */
 const made = (part: Part) => {
   const body = union(part.body.map((own) => solid(solidInPiece(part.frame, own))));
@@ -60,7 +60,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, { docume
 
   it('is as large as it says, its feet on the floor and its top at its height', () => {
     const { overall, parts, feet } = job.piece;
-    const all = parts.flatMap((part) => part.body.flatMap((own) => corners(solidInPiece(part.frame, own))));
+    const all = parts.flatMap((part) => part.body.flatMap((own) => solidInPiece(part.frame, own).corners));
     const high = Math.max(...all.map((p) => p[2]));
     expect(high).toBeCloseTo(overall.height, 6);
     expect(Math.min(...all.map((p) => p[2]))).toBeGreaterThan(-1e-6);
@@ -140,10 +140,10 @@ describe('the stretcher’s ends', () => {
     const piece = pieceOf('drawn by tusks');
     const post = part(piece, 'post-right');
     const face = post.frame.at[0] + post.size.thickness / 2;
-    const tusk = part(piece, 'tusk-right').placed.flatMap(corners);
+    const tusk = part(piece, 'tusk-right').placed.flatMap((solid) => solid.corners);
     expect(Math.min(...tusk.map((p) => p[0]))).toBeCloseTo(face, 9);
     const hole = part(piece, 'stretcher').removed.filter((cut) => cut.what === 'tusk’s mortise');
-    const inner = hole.flatMap((cut) => corners(cut.solid)).filter((p) => p[0] > 0);
+    const inner = hole.flatMap((cut) => cut.solid.corners).filter((p) => p[0] > 0);
     expect(Math.min(...inner.map((p) => p[0]))).toBeCloseTo(face - 2, 9);
     // 1 in 8 over its length.
     const [top, foot] = [Math.max(...tusk.map((p) => p[2])), Math.min(...tusk.map((p) => p[2]))];

@@ -1,6 +1,6 @@
 import { bored, type Joint } from '../joint/joint';
 import { fixed } from '../restraint/tie';
-import { prism } from '../solid/convex';
+import { mapped, prism } from '../solid/convex';
 import type { Vec } from '../solid/vector';
 import { type Draft, type Fitting, shoulderLengthOf } from './part';
 import type { Unbuildable } from './unbuildable';
@@ -92,9 +92,7 @@ function blockIn(leg: Draft, front: Draft, end: Draft, taken: readonly number[])
     THICK / 2,
   );
   // The block widens from its back, against the leg, to its front.
-  const body = {
-    faces: block.faces.map((face) => face.map(([l, w, t]): Vec => [t > 0 ? Math.sign(l) * longHalf : l, w, t])),
-  };
+  const body = mapped(block, ([l, w, t]): Vec => [t > 0 ? Math.sign(l) * longHalf : l, w, t]);
   const draft: Draft = {
     id: `block-${word}`,
     name: `Corner block, ${word.replace('-', ' ')}`,

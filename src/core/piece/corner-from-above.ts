@@ -1,4 +1,3 @@
-import { corners } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
 import type { Piece } from './piece';
 
@@ -21,7 +20,7 @@ export function cornerFromAbove({ base, joints, corner }: Piece): CutFromAbove[]
       [...joint.removed, ...joint.added].map(({ solid }, i) => ({
         key: `${joint.id} ${i}`,
         part: joint.from,
-        loop: hullOf(corners(solid).map(([x, y]): Flat => [x + base.length / 2, y + base.width / 2])),
+        loop: hullOf(solid.corners.map(([x, y]): Flat => [x + base.length / 2, y + base.width / 2])),
         lower: staggered && joint.from === 'apron-left',
       })),
     );

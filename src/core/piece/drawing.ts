@@ -1,4 +1,4 @@
-import { areaVector, type Convex, corners, middleOf, shifted } from '../solid/convex';
+import { areaVector, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
@@ -95,21 +95,21 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
     // What is let into its own part too is seen only when the piece is taken apart.
     const shown = tenons.filter((_, i) => name === 'apart' || !part.added[i]?.inside);
     const painted = [...solids, ...shown];
-    const points = painted.map(corners);
+    const points = painted.map((solid) => solid.corners);
     return {
       part,
       real,
       solids,
       tenons,
       outlines: part.profile
-        ? [...curved(part, drawnAs.by, away, look), ...shown.map((solid) => hullOf(corners(solid).map(paper)))]
+        ? [...curved(part, drawnAs.by, away, look), ...shown.map((solid) => hullOf(solid.corners.map(paper)))]
         : isRow(part)
-          ? [silhouette(solids, part.frame, paper), ...shown.map((solid) => hullOf(corners(solid).map(paper)))]
+          ? [silhouette(solids, part.frame, paper), ...shown.map((solid) => hullOf(solid.corners.map(paper)))]
           : points.map((list) => hullOf(list.map(paper))),
       near:
         name === 'apart'
           ? dot(look.toward, middleOf(solids))
-          : Math.max(...solids.flatMap(corners).map((p) => dot(look.toward, p))),
+          : Math.max(...solids.flatMap((solid) => solid.corners).map((p) => dot(look.toward, p))),
     };
   });
   const ordered = [...drawn].sort((a, b) => a.near - b.near);
@@ -139,7 +139,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
     ...(name === 'apart' ? [] : [...seen, ...dashed]).flatMap((d) =>
       d.tenons
         .filter((solid) => areaOnPaper(solid, look))
-        .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(corners(solid).map(paper)) })),
+        .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(solid.corners.map(paper)) })),
     ),
     ...(name === 'plan' ? holesFromAbove(piece) : []),
     ...(name === 'plan' && options.strips ? jointLines(piece, drawn, options.strips) : []),
@@ -171,7 +171,7 @@ function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOpt
   const grown = part.body.map((solid) => solidInPiece(part.frame, stretched(solid, by)));
   const top = piece.top.parts.includes(part.id);
   const level = (solids: readonly Convex[]) => {
-    const heights = solids.flatMap(corners).map((p) => p[2]);
+    const heights = solids.flatMap((solid) => solid.corners).map((p) => p[2]);
     return top ? Math.min(...heights) : Math.max(...heights);
   };
   const shift: Vec = [0, 0, level(plain) - level(grown)];
@@ -184,7 +184,7 @@ function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOpt
     real,
     by,
     solids: grown.map(moved),
-    tenons: tenons.map((solid) => ({ faces: solid.faces.map((face) => face.map(scaled)) })),
+    tenons: tenons.map((solid) => mapped(solid, scaled)),
   };
 }
 
@@ -248,7 +248,7 @@ function edges(solid: Convex, look: Look, row: Vec | null): Point[][] {
   // Every edge by its two ends, with the face that has it.
   const known = new Map<string, Vec>();
   const found: Point[][] = [];
-  for (const face of solid.faces) {
+  for (const face of facesOf(solid)) {
     const normal = unit(areaVector(face));
     if (dot(normal, look.toward) < 1e-3 || (row && Math.abs(dot(normal, row)) > 0.999)) continue;
     face.forEach((p, i) => {
@@ -265,7 +265,7 @@ function edges(solid: Convex, look: Look, row: Vec | null): Point[][] {
 
 /** A tenon looked at end on is covered by its own part. */
 const areaOnPaper = (solid: Convex, { u, v }: Look) => {
-  const list = corners(solid);
+  const list = solid.corners;
   const spread = (axis: Vec) => {
     const d = list.map((p) => dot(axis, p));
     return Math.max(...d) - Math.min(...d);
@@ -288,7 +288,7 @@ const holesFromAbove = ({ top }: Piece): Shape[] =>
 function jointLines(piece: Piece, drawn: readonly DrawnPart[], strips: readonly number[]): Shape[] {
   const panel = drawn.find((d) => d.part.kind === 'top');
   if (!panel) return [];
-  const ys = panel.solids.flatMap(corners);
+  const ys = panel.solids.flatMap((solid) => solid.corners);
   const [low, high] = [Math.min(...ys.map((p) => p[1])), Math.max(...ys.map((p) => p[1]))];
   const ends = [Math.min(...ys.map((p) => p[0])), Math.max(...ys.map((p) => p[0]))] as const;
   const total = strips.reduce((sum, width) => sum + width, 0);
@@ -314,14 +314,14 @@ function jointLines(piece: Piece, drawn: readonly DrawnPart[], strips: readonly 
 
 function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[]): Dimension[] {
   const tops = drawn.filter((d) => piece.top.parts.includes(d.part.id));
-  const all = tops.flatMap((d) => d.solids.flatMap(corners));
+  const all = tops.flatMap((d) => d.solids.flatMap((solid) => solid.corners));
   const leading = tops.find((d) => d.part.id === piece.top.leading);
   if (all.length === 0 || !leading) return [];
   const of = (axis: 0 | 1 | 2, pick: (...n: number[]) => number) => pick(...all.map((p) => p[axis]));
   // Of parts side by side the whole is measured, as it is drawn.
   const slatted = piece.top.leads !== undefined;
   // Across, the panel is measured; its ends may stand a little proud of it.
-  const wide = slatted ? all : leading.solids.flatMap(corners);
+  const wide = slatted ? all : leading.solids.flatMap((solid) => solid.corners);
   const from = { x: of(0, Math.min), y: Math.min(...wide.map((p) => p[1])) };
   const to = { x: of(0, Math.max), y: Math.max(...wide.map((p) => p[1])) };
   const h = of(2, Math.max);

@@ -20,7 +20,7 @@ const seatsOn = ({ seats }: Piece, part: string) => seats.filter((seat) => seat.
 const sizeOf = (piece: Piece, part: string, what: RegExp) => {
   const rail = findPart(piece, part)!;
   const [cut] = seatsOn(piece, part).flatMap(({ removed }) => removed.filter((own) => what.test(own.what)));
-  const own = cut!.solid.faces.flat().map((p) => inPart(rail.frame, p));
+  const own = cut!.solid.corners.map((p) => inPart(rail.frame, p));
   const span = (k: 0 | 1 | 2) => Math.max(...own.map((p) => p[k])) - Math.min(...own.map((p) => p[k]));
   return { along: span(0), high: span(1), deep: span(2) };
 };

@@ -3,7 +3,7 @@ import type { Cut, Joint } from '../joint/joint';
 import { JOINTS, type JointWords } from '../joint/joint-words';
 import type { Figure } from '../measure/figure';
 import { mm, movement } from '../measure/quantity';
-import { type Convex, clipAll, corners, isEmpty, type Plane, reach, volume } from '../solid/convex';
+import { type Convex, clipAll, isEmpty, type Plane, reach, volume } from '../solid/convex';
 import { inPart, solidInPart } from '../solid/frame';
 import { boundsOfFlat, hullOf } from '../solid/outline';
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from '../solid/vector';
@@ -95,7 +95,7 @@ function depthOf({ solid, open }: Cut): number {
 /** The cut that shows what the joint is: in the part that takes the other, the deepest, the nearest to its middle. */
 function leadingCut(joint: Joint): Cut | undefined {
   const own = joint.removed.filter((cut) => cut.part === joint.into);
-  const off = (cut: Cut) => Math.abs(corners(cut.solid).reduce((sum, p) => sum + p[1], 0));
+  const off = (cut: Cut) => Math.abs(cut.solid.corners.reduce((sum, p) => sum + p[1], 0));
   // A recess along a whole edge is of many pieces: the largest shows it.
   if (joint.kind === 'set-in') return [...own].sort((a, b) => volume(b.solid) - volume(a.solid))[0];
   const better = (a: Cut, b: Cut) =>
@@ -150,7 +150,7 @@ export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): V
   const whole = into.placed;
   const others = from?.placed ?? [];
   const grown = joint.added.map((g) => g.solid);
-  const middle = times(corners(cut.solid).reduce(plus), 1 / corners(cut.solid).length);
+  const middle = times(cut.solid.corners.reduce(plus), 1 / cut.solid.corners.length);
   const windowed = [...windowAround(cut.solid, u, v, view === 'section' ? 1.6 : 1)];
   const opened: Plane[] = view === 'section' ? [{ normal: toward, offset: dot(toward, middle) }] : [];
   const cropped = (solids: readonly Convex[], planes: readonly Plane[]) =>
@@ -158,7 +158,7 @@ export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): V
   const shape = (part: string, style: Shape['style']) => (solid: Convex) => ({
     part,
     style,
-    points: hullOf(corners(solid).map(paper)),
+    points: hullOf(solid.corners.map(paper)),
   });
 
   // A row of solids that follows a curve is one shape.
@@ -221,8 +221,8 @@ function dimensions(
   paper: (p: Vec) => Point,
   shown: ReturnType<typeof boundsOfFlat>,
 ): Dimension[] {
-  const own = boundsOfFlat(corners(cut.solid).map(paper));
-  const part = boundsOfFlat(whole.flatMap(corners).map(paper));
+  const own = boundsOfFlat(cut.solid.corners.map(paper));
+  const part = boundsOfFlat(whole.flatMap((solid) => solid.corners).map(paper));
   const list: Dimension[] = [
     {
       id: 'along',
@@ -262,8 +262,8 @@ export function jointFigures(piece: Piece, id: string): Figure[] {
   const cut = joint && leadingCut(joint);
   const entry = cut?.open[0];
   if (!joint || !into || !cut || !entry) return [];
-  const own = corners(cut.solid).map((p) => inPart(into.frame, p));
-  const body = into.body.flatMap(corners);
+  const own = cut.solid.corners.map((p) => inPart(into.frame, p));
+  const body = into.body.flatMap((solid) => solid.corners);
   const along = { from: Math.min(...own.map((p) => p[0])), to: Math.max(...own.map((p) => p[0])) };
   const ends = { from: Math.min(...body.map((p) => p[0])), to: Math.max(...body.map((p) => p[0])) };
   const { right, up } = paperFor(into, entry);

@@ -7,7 +7,7 @@ import type { CornerJoint, InsertedCorner } from '../joint/leg-corner';
 import { legPeg, pegs } from '../joint/pegs';
 import { mitre, tenonJoint } from '../joint/tenon';
 import { fixed, glued } from '../restraint/tie';
-import { box, type Convex, clipAll, planeThrough, prism, rod } from '../solid/convex';
+import { box, type Convex, clipAll, mapped, planeThrough, prism, rod } from '../solid/convex';
 import type { Flat } from '../solid/outline';
 import type { Vec } from '../solid/vector';
 import { type Draft, forJoint } from './part';
@@ -175,12 +175,7 @@ const unitOf = (at: Place['at'], rise: number, run: number): Vec => {
 function sidewise(place: Place, from: number, to: number, loop: readonly Flat[]): Convex {
   const corners = loop.map(([into, z]): Flat => [into, z]);
   const solid = prism(corners, from, to);
-  return {
-    faces: solid.faces.map((face) => {
-      const placed = face.map(([into, z, outward]) => place.at(into, outward, z));
-      return mirrored(place) ? placed.reverse() : placed;
-    }),
-  };
+  return mapped(solid, ([into, z, outward]) => place.at(into, outward, z), mirrored(place));
 }
 
 /** Whether (into, height, outward) is turned inside out by the way this corner lies. */

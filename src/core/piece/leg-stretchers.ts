@@ -1,7 +1,7 @@
 import type { BaseOf } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import { slantedTenon, tenonJoint } from '../joint/tenon';
-import { clipAll, corners, planeThrough, reach } from '../solid/convex';
+import { clipAll, planeThrough, reach } from '../solid/convex';
 import { inPart, planeInPart, squareFrame } from '../solid/frame';
 import { times, type Vec } from '../solid/vector';
 import { taperAt } from './leg-taper';
@@ -89,7 +89,7 @@ export function legStretchers(
         : [];
     });
     const tips = made.flatMap((joint) =>
-      joint.added.flatMap(({ solid }) => corners(solid).map((p) => inPart(frame, p)[0])),
+      joint.added.flatMap(({ solid }) => solid.corners.map((p) => inPart(frame, p)[0])),
     );
     const beyond = { start: from - Math.min(...tips), end: Math.max(...tips) - to };
     drafts.push({ ...drawn, beyond, size: { ...drawn.size, length: to - from + beyond.start + beyond.end } });

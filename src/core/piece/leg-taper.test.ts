@@ -4,7 +4,7 @@ import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/construc
 import { change, level } from '../../../tests/fixtures/demo';
 import { curveTables } from '../format/curve-tables';
 import { fullSizeDrawings } from '../format/full-size';
-import { corners, volumeOf } from '../solid/convex';
+import { volumeOf } from '../solid/convex';
 import { insideBy, polygonOf } from '../solid/outline';
 import { drawView } from './drawing';
 import { taperAt, taperedLeg, taperOutline } from './leg-taper';
@@ -68,7 +68,7 @@ describe('a curved taper', () => {
     for (const own of [taper(9), taper(12, 'all'), taper(-4, 'all')]) {
       const outline = polygonOf(taperOutline(leg, own));
       const solids = taperedLeg(leg, own, [1, 1]);
-      for (const [l, w] of solids.flatMap((solid) => [...corners(solid)])) {
+      for (const [l, w] of solids.flatMap((solid) => solid.corners)) {
         expect(insideBy(outline, [l, w]), `${l} ${w}`).toBeLessThan(0.25);
         expect(insideBy(outline, [l, w]), `${l} ${w}`).toBeGreaterThan(-0.25);
       }

@@ -27,7 +27,7 @@ describe('legs between the corners', () => {
       const apron = findPart(piece, `apron-${leg.id.includes('front') ? 'front' : 'back'}`)!;
       expect(boundsOf([lap!.solid]).from[2]).toBeCloseTo(boundsOf(apron.placed).from[2], 9);
       // What is taken out is the apron and its reveal, over the whole width of the leg.
-      expect(lap!.solid.faces.length).toBe(6);
+      expect(lap!.solid.loops.length).toBe(6);
       const { from, to } = boundsOf([lap!.solid]);
       expect((to[0] - from[0]) * (to[1] - from[1]) * (to[2] - from[2])).toBeCloseTo(60 * 27 * 80, 3);
     }

@@ -1,5 +1,5 @@
 import type { Manifold, ManifoldToplevel } from 'manifold-3d';
-import { type Convex, corners } from '../solid/convex';
+import type { Convex } from '../solid/convex';
 import type { Part } from './part';
 
 /** A part as it is made, as triangles. */
@@ -33,7 +33,7 @@ export function partMeshes(parts: readonly Part[], library: Pick<ManifoldTopleve
 }
 
 function madeSolid(part: Part, { Manifold }: Pick<ManifoldToplevel, 'Manifold'>): Manifold {
-  const hull = (solid: Convex) => Manifold.hull(corners(solid).map((p) => [...p]));
+  const hull = (solid: Convex) => Manifold.hull(solid.corners.map((p) => [...p]));
   const used: Manifold[] = [];
   const keep = (solid: Manifold) => {
     used.push(solid);

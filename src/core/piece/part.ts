@@ -1,6 +1,6 @@
 import type { HoldKind } from '../decision/job-document';
 import type { Cut, Grown } from '../joint/joint';
-import { box, type Convex, corners } from '../solid/convex';
+import { box, type Convex } from '../solid/convex';
 import { type Frame, solidInPiece } from '../solid/frame';
 import type { Flat, Outline } from '../solid/outline';
 import { profiled } from '../solid/profile';
@@ -167,7 +167,7 @@ export const bodyOf = (draft: Draft): readonly Convex[] =>
 /** Corners of what a leg covers on the floor. */
 export function footOf(leg: Draft): Flat[] {
   return bodyOf(leg)
-    .flatMap((solid) => corners(solidInPiece(leg.frame, solid)))
+    .flatMap((solid) => solidInPiece(leg.frame, solid).corners)
     .filter((p) => p[2] < 1e-4)
     .map((p): Flat => [p[0], p[1]]);
 }

@@ -1,4 +1,4 @@
-import { type Convex, corners } from '../solid/convex';
+import type { Convex } from '../solid/convex';
 import { type Frame, inPart } from '../solid/frame';
 import { type Flat, hullOf } from '../solid/outline';
 import type { Vec } from '../solid/vector';
@@ -11,8 +11,8 @@ const LEVEL = 1e-3;
  * farthest to either side. Seen along its length, the hull of all.
  */
 export function silhouette(solids: readonly Convex[], frame: Frame, paper: (p: Vec) => Flat): Flat[] {
-  if (solids.length < 2) return hullOf(solids.flatMap(corners).map(paper));
-  const points = solids.flatMap(corners).map((p) => ({ along: inPart(frame, p)[0], on: paper(p) }));
+  if (solids.length < 2) return hullOf(solids.flatMap((solid) => solid.corners).map(paper));
+  const points = solids.flatMap((solid) => solid.corners).map((p) => ({ along: inPart(frame, p)[0], on: paper(p) }));
   const [start, end] = [paper(frame.at), paper(plusLength(frame))];
   const [ux, uy] = [end[0] - start[0], end[1] - start[1]];
   if (Math.hypot(ux, uy) < 0.2) return hullOf(points.map(({ on }) => on));

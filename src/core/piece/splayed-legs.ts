@@ -2,7 +2,7 @@ import type { BaseOf, Joints } from '../decision/job-document';
 import type { Joint } from '../joint/joint';
 import type { InsertedCorner } from '../joint/leg-corner';
 import { slantedTenon } from '../joint/tenon';
-import { clipAll, corners, type Plane, planeThrough, reach } from '../solid/convex';
+import { clipAll, type Plane, planeThrough, reach } from '../solid/convex';
 import { type Frame, inPart, inPiece, leaningFrame, planeInPart, squareFrame } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import { dot, plus, times, type Vec } from '../solid/vector';
@@ -166,7 +166,7 @@ function apronBetween(
     }),
   );
   const tips = corner.kind === 'mortise-tenon' ? joints.flatMap((joint) => joint.added) : [];
-  const xs = tips.flatMap(({ solid }) => corners(solid).map((p) => inPart(frame, p)[0]));
+  const xs = tips.flatMap(({ solid }) => solid.corners.map((p) => inPart(frame, p)[0]));
   const beyond = { start: Math.max(0, from - Math.min(from, ...xs)), end: Math.max(0, Math.max(to, ...xs) - to) };
   return {
     draft: { ...drawn, beyond, size: { ...drawn.size, length: to - from + beyond.start + beyond.end } },

@@ -5,7 +5,7 @@ import type { JobDocument } from '../decision/job-document';
 import { fullSizeDrawings } from '../format/full-size';
 import { pegDiameter } from '../joint/breadboard';
 import type { Cut } from '../joint/joint';
-import { boundsOf, corners } from '../solid/convex';
+import { boundsOf } from '../solid/convex';
 import { boundsOfFlat, polygonOf, radiusOf } from '../solid/outline';
 import { findPart } from './piece';
 
@@ -35,7 +35,7 @@ describe('the ends of a breadboarded top', () => {
     const { left, right } = boundsOfFlat(polygonOf(piece.top.outline));
     expect(right - left).toBeCloseTo(piece.overall.length, 6);
     for (const id of ['breadboard-left', 'breadboard-right']) {
-      const out = findPart(piece, id)!.placed.flatMap(corners);
+      const out = findPart(piece, id)!.placed.flatMap((solid) => solid.corners);
       const far = out.reduce((a, b) => (Math.abs(b[0]) > Math.abs(a[0]) + 1e-6 ? b : a));
       expect(Math.abs(far[1])).toBeLessThan(20);
     }
@@ -73,7 +73,7 @@ describe('the pegs of an end', () => {
     return { piece, joint: piece.joints.find((j) => j.kind === 'breadboard-pegs' && j.into === 'breadboard-right') };
   };
   const spanOf = (cut: Cut, axis: 0 | 1 | 2) => {
-    const all = corners(cut.solid).map((p) => p[axis]);
+    const all = cut.solid.corners.map((p) => p[axis]);
     return { from: Math.min(...all), to: Math.max(...all), middle: (Math.min(...all) + Math.max(...all)) / 2 };
   };
 

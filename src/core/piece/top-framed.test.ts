@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
 import { withChanges } from '../decision/job-document';
-import { corners } from '../solid/convex';
 import { findPart } from './piece';
 import { partWeight } from './weight';
 
@@ -30,7 +29,7 @@ describe('a panel in a mitred frame', () => {
       const plane = new Plane().setFromNormalAndCoplanarPoint(new Vector3(sx, -sy, 0).normalize(), outer);
       const off = (id: string) =>
         findPart(piece, id)!
-          .placed.flatMap(corners)
+          .placed.flatMap((solid) => solid.corners)
           .map(([x, y]) => plane.distanceToPoint(new Vector3(x, y, 0)));
       // The one along the table lies on one side of the mitre, the one across it on the other; both end in it.
       expect(Math.max(...off(long))).toBeCloseTo(0, 9);
@@ -39,7 +38,7 @@ describe('a panel in a mitred frame', () => {
     const area = piece.parts
       .filter(({ kind }) => kind === 'border')
       .reduce((sum, { body, size }) => {
-        const flat = body[0]!.faces.flat();
+        const flat = body[0]!.corners;
         const at = (out: boolean) => {
           const ws = flat.map((p) => p[1]);
           const w = out ? Math.max(...ws) : Math.min(...ws);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
 import type { Edge } from '../decision/job-document';
-import { boundsOf, corners, planesOf, volume } from '../solid/convex';
+import { boundsOf, planesOf, volume } from '../solid/convex';
 import { ovalOutline, rectangleOutline, regularOutline } from '../solid/outline';
 import { solidOfTop, thicknessInside } from './top-outline';
 
@@ -60,7 +60,7 @@ describe.each([
       [1400, 800, 28].map((n) => expect.closeTo(n, 6)),
     );
     for (const plane of planesOf(solid)) {
-      for (const p of corners(solid)) {
+      for (const p of solid.corners) {
         expect(plane.normal[0] * p[0] + plane.normal[1] * p[1] + plane.normal[2] * p[2] - plane.offset).toBeLessThan(
           1e-6,
         );
@@ -72,12 +72,7 @@ describe.each([
 describe('a moulded edge', () => {
   it('is worked from above: the underside keeps its outline, the upper face loses the moulding’s width', () => {
     const solid = solidOfTop(rectangleOutline(1400, 800), 28, { kind: 'thumbnail', width: 18, depth: 12 });
-    const at = (z: number) =>
-      Math.max(
-        ...corners(solid)
-          .filter((p) => Math.abs(p[2] - z) < 1e-6)
-          .map((p) => p[0]),
-      );
+    const at = (z: number) => Math.max(...solid.corners.filter((p) => Math.abs(p[2] - z) < 1e-6).map((p) => p[0]));
     expect(at(-14)).toBe(700);
     expect(at(14)).toBeCloseTo(700 - 18, 9);
     expect(at(14 - 12)).toBe(700);

@@ -2,7 +2,6 @@ import { Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
-import { corners } from '../solid/convex';
 import { findPart } from './piece';
 
 const table = () => CONSTRUCTIONS.find((c) => c.name.includes('with glass between'))!.document;
@@ -23,7 +22,7 @@ describe('buttresses along the table', () => {
       const way = new Vector3(...brace.frame.length);
       expect((way.angleTo(new Vector3(side, 0, 0)) * 180) / Math.PI).toBeCloseTo(45, 9);
       const inner = post.frame.at[0] - (side * post.size.thickness) / 2;
-      const all = brace.placed.flatMap(corners);
+      const all = brace.placed.flatMap((solid) => solid.corners);
       // Between its shoulders it ends in the post's inner face and on the stretcher's upper edge.
       const far = side > 0 ? Math.max(...all.map((p) => p[0])) : Math.min(...all.map((p) => p[0]));
       expect(far).toBeCloseTo(inner, 9);

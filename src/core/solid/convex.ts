@@ -1,9 +1,15 @@
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from './vector';
 
-/** A solid without hollows: its plane faces, each a loop of corners that runs anticlockwise seen from outside. mm */
+/** A solid without hollows: its corners, mm, and its plane faces as loops of places among them. Solids never change. */
 export interface Convex {
-  faces: readonly (readonly Vec[])[];
+  corners: readonly Vec[];
+  /** Each runs anticlockwise seen from outside. */
+  loops: readonly Loop[];
 }
+
+type Loop = readonly number[];
+
+export const NOTHING: Convex = { corners: [], loops: [] };
 
 /** All points with normal · p ≤ offset lie on the side that stays. The normal is a unit vector. */
 export interface Plane {
@@ -38,16 +44,10 @@ export function box(from: Vec, to: Vec): Convex {
 }
 
 /** A convex outline in the first two axes, anticlockwise, from one height of the third axis to another. */
-export function prism(outline: readonly (readonly [number, number])[], from: number, to: number): Convex {
-  const lower = outline.map(([x, y]): Vec => [x, y, from]);
-  const upper = outline.map(([x, y]): Vec => [x, y, to]);
-  const n = outline.length;
-  const sides = outline.map((_, i): Vec[] => {
-    const j = (i + 1) % n;
-    return [lower[i], lower[j], upper[j], upper[i]] as Vec[];
-  });
-  return { faces: [[...lower].reverse(), upper, ...sides] };
-}
+export const prism = (outline: readonly (readonly [number, number])[], from: number, to: number): Convex => ({
+  corners: [...outline.map(([x, y]): Vec => [x, y, from]), ...outline.map(([x, y]): Vec => [x, y, to])],
+  loops: stackedLoops(outline.length, 2),
+});
 
 /** Sides that a bored hole or a dowel is drawn with. */
 const ROUND = 8;
@@ -78,144 +78,168 @@ export function rod(from: Vec, to: Vec, diameter: number, ends: { from?: Plane; 
   return stacked([ring(from, ends.from), ring(to, ends.to)]);
 }
 
-/** A solid of loops over one another, each of as many corners, corner i over corner i; the lowest and the highest close it. */
-export function stacked(loops: readonly (readonly Vec[])[]): Convex {
-  const [lowest, highest] = [loops[0] ?? [], loops.at(-1) ?? []];
-  const sides = loops.slice(1).flatMap((upper, k) => {
-    const lower = loops[k] ?? [];
-    return lower.map((p, i): Vec[] => {
-      const next = (i + 1) % lower.length;
-      return [p, lower[next], upper[next], upper[i]] as Vec[];
-    });
-  });
-  return withCorners({ faces: [[...lowest].reverse(), [...highest], ...sides] }, loops.flat());
+/** A solid of rings over one another, each of as many corners, corner i over corner i; the lowest and the highest close it. */
+export const stacked = (rings: readonly (readonly Vec[])[]): Convex => ({
+  corners: rings.flat(),
+  loops: stackedLoops(rings[0]?.length ?? 0, rings.length),
+});
+
+const known = new Map<number, readonly Loop[]>();
+
+/** The faces of some rings over one another are always the same places, found once: below, above, then ring by ring. */
+function stackedLoops(n: number, rings: number): readonly Loop[] {
+  const key = rings * 1000 + n;
+  const before = known.get(key);
+  if (before) return before;
+  const last = (rings - 1) * n;
+  const round = Array.from({ length: n }, (_, i) => i);
+  const loops: Loop[] = [[...round].reverse(), round.map((i) => last + i)];
+  for (let first = 0; first < last; first += n) {
+    for (const i of round) {
+      const next = (i + 1) % n;
+      loops.push([first + i, first + next, first + n + next, first + n + i]);
+    }
+  }
+  if (n < 1000) known.set(key, loops);
+  return loops;
+}
+
+/** A solid each of whose corners is put elsewhere by a map that keeps planes plane. */
+export const mapped = ({ corners, loops }: Convex, to: (corner: Vec) => Vec, mirrored = false): Convex => ({
+  corners: corners.map(to),
+  loops: mirrored ? turnedLoops(loops) : loops,
+});
+
+const turned = new WeakMap<readonly Loop[], readonly Loop[]>();
+
+/** The loops of a solid seen in a mirror. */
+function turnedLoops(loops: readonly Loop[]): readonly Loop[] {
+  const before = turned.get(loops);
+  if (before) return before;
+  const list = loops.map((loop) => [...loop].reverse());
+  turned.set(loops, list);
+  return list;
 }
 
 /** A solid moved by so much along each axis. */
-export const shifted = ({ faces }: Convex, by: Vec): Convex => ({
-  faces: faces.map((face) => face.map((p) => plus(p, by))),
-});
+export const shifted = (solid: Convex, by: Vec): Convex => mapped(solid, (p) => plus(p, by));
 
-export const isEmpty = (solid: Convex): boolean => solid.faces.length < 4;
+/** Corners of each face, anticlockwise seen from outside. */
+export const facesOf = ({ corners, loops }: Convex): Vec[][] => loops.map((loop) => loop.map((i) => corners[i] as Vec));
+
+export const isEmpty = (solid: Convex): boolean => solid.loops.length < 4;
 
 /** What of a solid lies on the staying side of a plane. */
 export function clip(solid: Convex, plane: Plane): Convex {
-  const kept: Vec[][] = [];
-  const rim: Vec[] = [];
-  let cut = false;
-  for (const face of solid.faces) {
-    const far = face.map((p) => beyond(plane, p));
-    if (far.every((d) => d <= SAME)) {
-      kept.push([...face]);
-      face.forEach((p, i) => {
-        if (Math.abs(far[i] as number) <= SAME) rim.push(p);
-      });
-      continue;
+  const far = solid.corners.map((p) => beyond(plane, p));
+  if (far.every((d) => d <= SAME)) return solid;
+  const n = far.length;
+  // Where corners that stay, and those in which edges cross the plane, stand among the new ones.
+  const place = new Map<number, number>();
+  const corners: Vec[] = [];
+  const rim: number[] = [];
+  const onRim = (key: number, p: Vec) => {
+    const there = rim.find((i) => same(corners[i] as Vec, p));
+    place.set(key, there ?? corners.length);
+    if (there === undefined) rim.push(corners.push(p) - 1);
+  };
+  solid.corners.forEach((p, i) => {
+    const d = far[i] as number;
+    if (Math.abs(d) <= SAME) onRim(i, p);
+    else if (d < 0) place.set(i, corners.push(p) - 1);
+  });
+  const crossing = (i: number, j: number) => {
+    const key = n + Math.min(i, j) * n + Math.max(i, j);
+    if (!place.has(key)) {
+      const [p, q, dp, dq] = [solid.corners[i] as Vec, solid.corners[j] as Vec, far[i] as number, far[j] as number];
+      onRim(key, plus(p, times(minus(q, p), dp / (dp - dq))));
     }
-    cut = true;
-    const loop: Vec[] = [];
-    for (let i = 0; i < face.length; i += 1) {
-      const j = (i + 1) % face.length;
-      const [p, q, dp, dq] = [face[i] as Vec, face[j] as Vec, far[i] as number, far[j] as number];
-      if (dp <= SAME) loop.push(p);
-      if (Math.abs(dp) <= SAME) rim.push(p);
-      if ((dp > SAME && dq < -SAME) || (dp < -SAME && dq > SAME)) {
-        const at = plus(p, times(minus(q, p), dp / (dp - dq)));
-        loop.push(at);
-        rim.push(at);
-      }
-    }
-    if (loop.length >= 3) kept.push(loop);
+    return place.get(key) as number;
+  };
+  const loops: Loop[] = [];
+  for (const loop of solid.loops) {
+    const kept: number[] = [];
+    const put = (i: number) => {
+      if (i !== kept.at(-1) && i !== kept[0]) kept.push(i);
+    };
+    loop.forEach((i, k) => {
+      const j = loop[(k + 1) % loop.length] as number;
+      const [di, dj] = [far[i] as number, far[j] as number];
+      if (di <= SAME) put(place.get(i) as number);
+      if ((di > SAME && dj < -SAME) || (di < -SAME && dj > SAME)) put(crossing(i, j));
+    });
+    if (kept.length >= 3) loops.push(kept);
   }
-  if (!cut) return solid;
-  const lid = ring(rim, plane.normal);
-  if (lid.length >= 3) kept.push(lid);
-  return { faces: kept.filter((face) => areaOf(face) > 1e-9) };
+  if (rim.length >= 3) loops.push(ring(rim, corners, plane.normal));
+  return withoutIdle({ corners, loops: loops.filter((loop) => norm(faceVector(corners, loop)) > 2e-9) });
+}
+
+/** A solid with those corners only that a face has. */
+function withoutIdle({ corners, loops }: Convex): Convex {
+  const used = new Set(loops.flat());
+  if (used.size === corners.length) return { corners, loops };
+  const list = [...used];
+  const at = new Map(list.map((i, k) => [i, k]));
+  return {
+    corners: list.map((i) => corners[i] as Vec),
+    loops: loops.map((loop) => loop.map((i) => at.get(i) as number)),
+  };
 }
 
 export const clipAll = (solid: Convex, planes: readonly Plane[]): Convex => planes.reduce(clip, solid);
 
-/** Points of one plane in a ring about their middle, anticlockwise seen against the normal. */
-function ring(points: readonly Vec[], normal: Vec): Vec[] {
-  const own: Vec[] = [];
-  for (const p of points) if (!own.some((q) => norm(minus(p, q)) < 10 * SAME)) own.push(p);
-  if (own.length < 3) return own;
-  const middle = times(own.reduce(plus), 1 / own.length);
-  const u = unit(minus(own[0] as Vec, middle));
+/** Corners of one plane in a ring about their middle, anticlockwise seen against the normal. */
+function ring(places: readonly number[], corners: readonly Vec[], normal: Vec): number[] {
+  const points = places.map((i) => corners[i] as Vec);
+  const middle = times(points.reduce(plus), 1 / points.length);
+  const u = unit(minus(points[0] as Vec, middle));
   const v = cross(normal, u);
-  const angle = (p: Vec) => Math.atan2(dot(minus(p, middle), v), dot(minus(p, middle), u));
-  return own.sort((a, b) => angle(a) - angle(b));
+  const angles = points.map((p) => Math.atan2(dot(minus(p, middle), v), dot(minus(p, middle), u)));
+  return points
+    .map((_, k) => k)
+    .sort((a, b) => (angles[a] as number) - (angles[b] as number))
+    .map((k) => places[k] as number);
 }
 
 /** Twice the area of a face as a vector along its outward normal. */
-export function areaVector(face: readonly Vec[]): Vec {
-  const [ox, oy, oz] = face[0] as Vec;
+export const areaVector = (face: readonly Vec[]): Vec => faceVector(face, null);
+
+/** The same of a loop among some corners; of all of them where no loop is given. */
+function faceVector(corners: readonly Vec[], loop: Loop | null): Vec {
+  const n = loop ? loop.length : corners.length;
+  const [ox, oy, oz] = corners[loop ? (loop[0] as number) : 0] as Vec;
   let [x, y, z] = [0, 0, 0];
   let [ax, ay, az] = [0, 0, 0];
-  for (let i = 1; i < face.length; i += 1) {
-    const [px, py, pz] = face[i] as Vec;
-    const [bx, by, bz] = [px - ox, py - oy, pz - oz];
+  for (let i = 1; i < n; i += 1) {
+    const p = corners[loop ? (loop[i] as number) : i] as Vec;
+    const bx = p[0] - ox;
+    const by = p[1] - oy;
+    const bz = p[2] - oz;
     x += ay * bz - az * by;
     y += az * bx - ax * bz;
     z += ax * by - ay * bx;
-    [ax, ay, az] = [bx, by, bz];
+    ax = bx;
+    ay = by;
+    az = bz;
   }
   return [x, y, z];
 }
 
-const areaOf = (face: readonly Vec[]) => norm(areaVector(face)) / 2;
-
-/** Solids never change: corners that were found once are kept with their solid. */
-const found = new WeakMap<Convex, readonly Vec[]>();
-
-/** A solid whose corners are known as it is made. */
-function withCorners(solid: Convex, points: readonly Vec[]): Convex {
-  found.set(solid, points);
-  return solid;
-}
-
-/** Corners of a solid, each once. */
-export function corners(solid: Convex): readonly Vec[] {
-  const known = found.get(solid);
-  if (known) return known;
-  const list = cornersOf(solid);
-  found.set(solid, list);
-  return list;
-}
-
-function cornersOf(solid: Convex): Vec[] {
-  const own = new Map<number, Vec[]>();
-  const list: Vec[] = [];
-  for (const face of solid.faces) {
-    for (const p of face) {
-      // Looked for only among those in the same slice; a corner on the rim of a slice is looked for in both.
-      const slice = Math.floor(p[0] / SLICE);
-      const beside = Math.floor((p[0] + (p[0] / SLICE - slice < 0.5 ? -10 * SAME : 10 * SAME)) / SLICE);
-      if (own.get(slice)?.some((q) => same(p, q)) || (beside !== slice && own.get(beside)?.some((q) => same(p, q))))
-        continue;
-      const bucket = own.get(slice);
-      if (bucket) bucket.push(p);
-      else own.set(slice, [p]);
-      list.push(p);
-    }
-  }
-  return list;
-}
-
-/** mm */
-const SLICE = 20;
-
 const same = (p: Vec, q: Vec) =>
   Math.abs(p[0] - q[0]) < 10 * SAME && Math.abs(p[1] - q[1]) < 10 * SAME && Math.abs(p[2] - q[2]) < 10 * SAME;
 
+/** Twice the area of each face as a vector along its outward normal. */
+export const areaVectors = ({ corners, loops }: Convex): Vec[] => loops.map((loop) => faceVector(corners, loop));
+
 /** Planes that bound a solid, one a face, normals outward. */
-export const planesOf = (solid: Convex): Plane[] =>
-  solid.faces.map((face) => planeThrough(face[0] as Vec, areaVector(face)));
+export const planesOf = ({ corners, loops }: Convex): Plane[] =>
+  loops.map((loop) => planeThrough(corners[loop[0] as number] as Vec, faceVector(corners, loop)));
 
 /** mm³, by the divergence theorem. */
 export function volume(solid: Convex): number {
   let sum = 0;
-  for (const face of solid.faces) sum += dot(face[0] as Vec, areaVector(face));
+  const { corners, loops } = solid;
+  for (const loop of loops) sum += dot(corners[loop[0] as number] as Vec, faceVector(corners, loop));
   return sum / 6;
 }
 
@@ -224,11 +248,11 @@ export const volumeOf = (solids: readonly Convex[]): number => solids.reduce((su
 /** Middle of mass of several solids of one density. */
 export function middleOf(solids: readonly Convex[]): Vec {
   let [total, sum]: [number, Vec] = [0, [0, 0, 0]];
-  for (const solid of solids) {
-    for (const face of solid.faces) {
-      const first = face[0] as Vec;
-      for (let i = 1; i + 1 < face.length; i += 1) {
-        const [b, c] = [face[i] as Vec, face[i + 1] as Vec];
+  for (const { corners, loops } of solids) {
+    for (const loop of loops) {
+      const first = corners[loop[0] as number] as Vec;
+      for (let i = 1; i + 1 < loop.length; i += 1) {
+        const [b, c] = [corners[loop[i] as number] as Vec, corners[loop[i + 1] as number] as Vec];
         // A tetrahedron from the origin; signs take away what lies outside.
         const v = dot(first, cross(b, c)) / 6;
         total += v;
@@ -256,15 +280,15 @@ export function boundsOf(solids: readonly Convex[]): Bounds {
   return solids.length === 1 ? boundsOfOne(first) : solids.map(boundsOfOne).reduce(together);
 }
 
-/** As with corners: a solid's box is found once. */
+/** A solid's box is found once. */
 const boxes = new WeakMap<Convex, Bounds>();
 
 function boundsOfOne(solid: Convex): Bounds {
-  const known = boxes.get(solid);
-  if (known) return known;
+  const before = boxes.get(solid);
+  if (before) return before;
   let [x0, y0, z0] = EMPTY.from;
   let [x1, y1, z1] = EMPTY.to;
-  for (const [x, y, z] of corners(solid)) {
+  for (const [x, y, z] of solid.corners) {
     if (x < x0) x0 = x;
     if (x > x1) x1 = x;
     if (y < y0) y0 = y;
@@ -296,12 +320,10 @@ export const gapBetween = (a: Bounds, b: Bounds) =>
 /** How far a solid reaches along a direction: least and greatest of normal · p. */
 export function reach(solid: Convex, direction: Vec): { from: number; to: number } {
   let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const face of solid.faces) {
-    for (const p of face) {
-      const d = dot(direction, p);
-      if (d < from) from = d;
-      if (d > to) to = d;
-    }
+  for (const p of solid.corners) {
+    const d = dot(direction, p);
+    if (d < from) from = d;
+    if (d > to) to = d;
   }
   return { from, to };
 }

@@ -1,4 +1,4 @@
-import { areaVector, type Convex, corners } from './convex';
+import { areaVectors, type Convex } from './convex';
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from './vector';
 
 /** Overlaps of less than this, mm, are two faces that touch. */
@@ -18,7 +18,7 @@ export function distance(a: Convex, b: Convex): number {
 /** The least way by which one of two solids must be moved to part them, mm; zero or less where they are apart already. */
 export function overlap(a: Convex, b: Convex): number {
   let least = Number.POSITIVE_INFINITY;
-  const [ca, cb] = [corners(a), corners(b)];
+  const [ca, cb] = [a.corners, b.corners];
   for (const axis of axesBetween(a, b)) {
     const [p, q] = [reachOf(ca, axis), reachOf(cb, axis)];
     const deep = Math.min(p.to - q.from, q.to - p.from);
@@ -40,7 +40,7 @@ function reachOf(points: readonly Vec[], direction: Vec): { from: number; to: nu
 }
 
 function* axesBetween(a: Convex, b: Convex): Generator<Vec> {
-  for (const solid of [a, b]) for (const face of solid.faces) yield unit(areaVector(face));
+  for (const solid of [a, b]) for (const out of areaVectors(solid)) yield unit(out);
   const [edgesA, edgesB] = [directions(a), directions(b)];
   for (const p of edgesA) {
     for (const q of edgesB) {
@@ -53,9 +53,11 @@ function* axesBetween(a: Convex, b: Convex): Generator<Vec> {
 /** Directions of the edges, each once. */
 function directions(solid: Convex): Vec[] {
   const own: Vec[] = [];
-  for (const face of solid.faces) {
-    face.forEach((p, i) => {
-      const edge = minus(face[(i + 1) % face.length] as Vec, p);
+  const { corners, loops } = solid;
+  for (const loop of loops) {
+    loop.forEach((from, k) => {
+      const to = loop[(k + 1) % loop.length] as number;
+      const edge = minus(corners[to] as Vec, corners[from] as Vec);
       if (norm(edge) < TOUCH) return;
       const along = unit(edge);
       if (!own.some((d) => Math.abs(dot(d, along)) > 1 - 1e-9)) own.push(along);
@@ -65,7 +67,7 @@ function directions(solid: Convex): Vec[] {
 }
 
 function nearest(a: Convex, b: Convex): number {
-  const [ca, cb] = [corners(a), corners(b)];
+  const [ca, cb] = [a.corners, b.corners];
   const farthest = (points: readonly Vec[], d: Vec) =>
     points.reduce((best, p) => (dot(p, d) > dot(best, d) ? p : best), points[0] as Vec);
   const support = (d: Vec) => minus(farthest(ca, d), farthest(cb, times(d, -1)));

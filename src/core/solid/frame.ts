@@ -1,4 +1,4 @@
-import type { Convex, Plane } from './convex';
+import { type Convex, mapped, type Plane } from './convex';
 import { cross, dot, minus, plus, times, unit, type Vec } from './vector';
 
 /** Where a part lies in the piece: its middle, and its own axes as unit vectors at right angles to one another. */
@@ -50,10 +50,6 @@ export const planeInPart = (frame: Frame, { normal, offset }: Plane): Plane => (
   offset: offset - dot(normal, frame.at),
 });
 
-const mapped = (solid: Convex, to: (v: Vec) => Vec, mirrored: boolean): Convex => ({
-  faces: solid.faces.map((face) => (mirrored ? face.map(to).reverse() : face.map(to))),
-});
-
 /** −1 where the axes are left-handed, so that faces must be read the other way round. */
 const handedness = ({ length, width, thickness }: Frame) => dot(cross(length, width), thickness);
 
@@ -65,4 +61,4 @@ export const solidInPart = (frame: Frame, solid: Convex): Convex =>
 
 /** A solid stretched along its own axes. */
 export const stretched = (solid: Convex, [l, w, t]: Vec): Convex =>
-  l === 1 && w === 1 && t === 1 ? solid : mapped(solid, (v) => [v[0] * l, v[1] * w, v[2] * t], false);
+  l === 1 && w === 1 && t === 1 ? solid : mapped(solid, (v) => [v[0] * l, v[1] * w, v[2] * t]);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import ManifoldModule from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { box, type Convex, clip, clipAll, corners, middleOf, planesOf, planeThrough, prism, volume } from './convex';
+import { box, type Convex, clip, clipAll, middleOf, planesOf, planeThrough, prism, volume } from './convex';
 import { distance } from './distance';
 import { inPart, inPiece, leaningFrame, solidInPart, solidInPiece } from './frame';
 import {
@@ -47,7 +47,7 @@ const solids = fc
       frame,
       cuts.reduce((solid, { through, out }) => {
         const cut = clip(solid, planeThrough(through, out));
-        return cut.faces.length >= 4 && volume(cut) > 500 ? cut : solid;
+        return cut.loops.length >= 4 && volume(cut) > 500 ? cut : solid;
       }, block),
     );
   });
@@ -57,7 +57,7 @@ describe('solids without hollows', () => {
     fc.assert(
       fc.property(solids, (solid) => {
         // The library joins corners that lie nearer than some millionth of the solid's size: a ratio, not cubic millimetres.
-        expect(volume(solid) / hull(corners(solid)).volume()).toBeCloseTo(1, 5);
+        expect(volume(solid) / hull(solid.corners).volume()).toBeCloseTo(1, 5);
       }),
       { endOnFailure: true },
     );
@@ -66,7 +66,7 @@ describe('solids without hollows', () => {
   it('lie as far apart as it finds, and overlap where it finds something in common', () => {
     fc.assert(
       fc.property(solids, solids, (a, b) => {
-        const [ma, mb] = [hull(corners(a)), hull(corners(b))];
+        const [ma, mb] = [hull(a.corners), hull(b.corners)];
         const apart = distance(a, b);
         const common = ma.intersect(mb).volume();
         if (apart > 0) expect(apart).toBeCloseTo(ma.minGap(mb, 2000), 2);
@@ -111,10 +111,10 @@ describe('solids without hollows', () => {
           const toward: Vec = Math.abs(unit(along)[0]) > 0.8 ? [0, 1, 0] : [1, 0, 0];
           const frame = leaningFrame(at, along, toward);
           for (const { normal, offset } of planesOf(solid)) {
-            for (const p of corners(solid)) expect(dot(normal, p)).toBeLessThan(offset + 1e-6);
+            for (const p of solid.corners) expect(dot(normal, p)).toBeLessThan(offset + 1e-6);
           }
           expect(volume(solidInPart(frame, solid))).toBeCloseTo(volume(solid), 4);
-          const [p] = corners(solid);
+          const [p] = solid.corners;
           expect(norm(minus(inPiece(frame, inPart(frame, p!)), p!))).toBeLessThan(1e-9);
         },
       ),
@@ -124,7 +124,7 @@ describe('solids without hollows', () => {
 
   it('cut away altogether, nothing is left', () => {
     const block = box([0, 0, 0], [10, 10, 10]);
-    expect(clipAll(block, [planeThrough([-1, 0, 0], [1, 0, 0])]).faces).toHaveLength(0);
+    expect(clipAll(block, [planeThrough([-1, 0, 0], [1, 0, 0])]).loops).toHaveLength(0);
     expect(clip(block, planeThrough([10, 0, 0], [1, 0, 0]))).toBe(block);
   });
 });
