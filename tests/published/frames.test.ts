@@ -1,7 +1,6 @@
 import { Plane, Quaternion, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { type Part, solveX } from '@/core';
-import { facesOf } from '@/core/solid/convex';
 import { baseOf, CONSTRUCTIONS, derived } from '../fixtures/constructions';
 import { change } from '../fixtures/demo';
 
@@ -13,14 +12,16 @@ const v = (p: readonly [number, number, number]) => new Vector3(...p);
 
 /** Corners of a part between its shoulders in the axes of the piece. */
 const cornersOf = ({ frame, body }: Part) =>
-  body.flatMap((solid) =>
-    facesOf(solid).map((face) =>
-      face.map(([l, w, t]) =>
-        v(frame.at)
-          .addScaledVector(v(frame.length), l)
-          .addScaledVector(v(frame.width), w)
-          .addScaledVector(v(frame.thickness), t),
-      ),
+  body.flatMap(({ corners, loops }) =>
+    loops.map((loop) =>
+      loop
+        .map((i) => corners[i]!)
+        .map(([l, w, t]) =>
+          v(frame.at)
+            .addScaledVector(v(frame.length), l)
+            .addScaledVector(v(frame.width), w)
+            .addScaledVector(v(frame.thickness), t),
+        ),
     ),
   );
 const planeOf = ([a, b, c]: Vector3[]) => new Plane().setFromCoplanarPoints(a!, b!, c!);

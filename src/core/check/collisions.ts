@@ -38,9 +38,11 @@ export function partsInParts({ piece }: CheckContext): Check[] {
     return { part, body, bounds: boundsOf(body) };
   });
   let worst: { a: Part; b: Part; deep: number } | null = null;
-  for (const [i, a] of solids.entries()) {
-    for (const b of solids.slice(i + 1)) {
-      if (laps.has(`${a.part.id} ${b.part.id}`) || !near(a.bounds, b.bounds)) continue;
+  for (let i = 0; i < solids.length; i += 1) {
+    const a = solids[i] as (typeof solids)[number];
+    for (let k = i + 1; k < solids.length; k += 1) {
+      const b = solids[k] as (typeof solids)[number];
+      if (gapBetween(a.bounds, b.bounds) > -TOUCHING || laps.has(`${a.part.id} ${b.part.id}`)) continue;
       for (const p of a.body) {
         for (const q of b.body) {
           const deep = overlap(p, q);
@@ -69,9 +71,6 @@ export function partsInParts({ piece }: CheckContext): Check[] {
 
 /** mm by which two faces may seem to lie in each other for the rounding of numbers. */
 const TOUCHING = 1e-3;
-
-const near = (a: Bounds, b: Bounds) =>
-  ([0, 1, 2] as const).every((k) => a.from[k] < b.to[k] - TOUCHING && b.from[k] < a.to[k] - TOUCHING);
 
 interface OwnCut {
   cut: Cut;
@@ -201,18 +200,20 @@ function sidesOf(row: readonly Convex[]): { inner: Plane[]; outer: Plane[] }[] {
 export function thinnestWall(piece: Piece, joints: readonly Joint[]): Wall | null {
   let worst: Wall | null = null;
   const known = new Map<string, ReturnType<typeof sidesOf>>();
+  /** None where the wall beside a cut is not asked. */
+  const sides = (id: string) => {
+    const before = known.get(id);
+    if (before) return before;
+    const part = findPart(piece, id);
+    const made = !part || (part.placed.length > 1 && !isRow(part)) ? [] : sidesOf(part.placed);
+    known.set(id, made);
+    return made;
+  };
   for (const joint of joints) {
     for (const cut of joint.removed) {
       // What is cut out of a tenon is judged with the tenon.
       if (cut.late) continue;
-      const part = findPart(piece, cut.part);
-      if (!part || (part.placed.length > 1 && !isRow(part))) continue;
-      let faces = known.get(cut.part);
-      if (!faces) {
-        faces = sidesOf(part.placed);
-        known.set(cut.part, faces);
-      }
-      for (const { inner, outer } of faces) {
+      for (const { inner, outer } of sides(cut.part)) {
         const points = inner.length > 0 ? clipAll(cut.solid, inner).corners : cut.solid.corners;
         if (points.length === 0) continue;
         for (const face of outer) {

@@ -5,7 +5,7 @@ import { findPart } from '../piece/piece';
 import { travelOfTop } from '../piece/restraint-of-piece';
 import { sizeAt } from '../piece/season';
 import { thicknessInside } from '../piece/top-outline';
-import type { Convex } from '../solid/convex';
+import { boundsOf, type Convex } from '../solid/convex';
 import { type Flat, hullOf, insideBy } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';
 import { LEAST_OVER_SCREW } from './fasteners';
@@ -243,26 +243,19 @@ export function baseUnderOutline({ document, piece }: CheckContext): Check[] {
 /** Corners of each part of the base at the height of the top's underside, seen from above. */
 function headsUnderTop(piece: CheckContext['piece']) {
   const underside = piece.overall.height - piece.top.size.thickness;
-  const reaches = (solid: Convex) => solid.corners.some((p) => Math.abs(p[2] - underside) < 0.5);
-  return piece.parts
-    .filter(
-      (part) =>
-        !piece.top.parts.includes(part.id) &&
-        // What holds two tables together stands out under the other.
-        part.kind !== 'connector' &&
-        (part.placed.some(reaches) || part.added.some((own) => reaches(own.solid))),
-    )
-    .map((part) => ({
-      id: part.id,
-      name: part.name,
-      corners: hullOf(
-        [...part.placed, ...part.added.map(({ solid }) => solid)]
-          .flatMap((solid) => solid.corners)
-          .filter(([, , z]) => Math.abs(z - underside) < 0.5)
-          .map(([x, y]): Flat => [x, y]),
-      ),
-    }))
-    .filter(({ corners }) => corners.length > 0);
+  return piece.parts.flatMap((part) => {
+    // What holds two tables together stands out under the other.
+    if (part.kind === 'connector' || piece.top.parts.includes(part.id)) return [];
+    const corners: Flat[] = [];
+    const take = (solid: Convex) => {
+      const { from, to } = boundsOf([solid]);
+      if (to[2] < underside - 0.5 || from[2] > underside + 0.5) return;
+      for (const p of solid.corners) if (Math.abs(p[2] - underside) < 0.5) corners.push([p[0], p[1]]);
+    };
+    for (const solid of part.placed) take(solid);
+    for (const { solid } of part.added) take(solid);
+    return corners.length > 0 ? [{ id: part.id, name: part.name, corners: hullOf(corners) }] : [];
+  });
 }
 
 /** Fasteners against the outline that is cut, and against an edge bevelled from below. */

@@ -1,6 +1,16 @@
 import type { Hold, HoldKind } from '../decision/job-document';
 import { bored, type Cut, type Joint } from '../joint/joint';
-import { type Bounds, boundsOf, box, type Convex, clipAll, gapBetween, rod } from '../solid/convex';
+import {
+  type Bounds,
+  boundsOf,
+  box,
+  type Convex,
+  clipAll,
+  gapBetween,
+  rod,
+  shifted,
+  shiftedBounds,
+} from '../solid/convex';
 import { overlap } from '../solid/distance';
 import { directionInPart, type Frame, inPart, inPiece, solidInPart, solidInPiece } from '../solid/frame';
 import type { Flat } from '../solid/outline';
@@ -314,38 +324,39 @@ export function holdSeats(given: {
     const [l] = inPart(draft.frame, [fastener.x, fastener.y, draft.frame.at[2]]);
     const reach = (draft.size.length - (draft.beyond?.start ?? 0) - (draft.beyond?.end ?? 0)) / 2;
     const others = around(fastener.on);
-    /** What stands where a hand or a driver must come; nothing where it comes. */
-    const inTheWay = (cuts: readonly Own[]) => {
-      const room = handRoom(cuts, rail, fastener.own ? 'inside' : ACCESS[kind]);
+    const first = seat(rail, l);
+    const wanted = first.map(({ solid }) => boundsOf([solid]));
+    const room = handRoom(first, rail, fastener.own ? 'inside' : ACCESS[kind]);
+    const along = (by: number) => times(draft.frame.length, by);
+    /** What stands where a hand or a driver must come, so far along; nothing where it comes. */
+    const inTheWay = (by: number) => {
       if (!room) return undefined;
-      const around = boundsOf([room]);
+      const around = shiftedBounds(boundsOf([room]), along(by));
       return bodies.find(
         ({ id, bounds, solids }) =>
           id !== fastener.on &&
           gapBetween(around, bounds) < -IN_THE_WAY &&
-          solids.some((solid) => overlap(room, solid) > IN_THE_WAY),
+          solids.some((solid) => overlap(shifted(room, along(by)), solid) > IN_THE_WAY),
       )?.id;
     };
-    const free = (cuts: readonly Own[]) =>
-      cuts.every(({ solid }) => {
-        const own = boundsOf([solid]);
+    const free = (by: number) =>
+      wanted.every((bounds) => {
+        const own = shiftedBounds(bounds, along(by));
         return others.every((other) => gapBetween(own, other) >= BESIDE_CUT);
-      }) && !inTheWay(cuts);
-    let chosen = seat(rail, l);
+      }) && !inTheWay(by);
     let moved = 0;
-    if (!free(chosen)) {
+    if (!free(0)) {
       // A slat is held near its middle, or it cups.
       const slat = slats.get(fastener.holds);
       for (const by of places(l, slat === undefined ? FARTHEST : slat / 4)) {
-        if (Math.abs(l + by) > reach - BUTTON.wide) continue;
-        const other = seat(rail, l + by);
-        if (!free(other)) continue;
-        [chosen, moved] = [other, by];
+        if (Math.abs(l + by) > reach - BUTTON.wide || !free(by)) continue;
+        moved = by;
         break;
       }
     }
+    const chosen = moved === 0 ? first : seat(rail, l + moved);
     const by = moved * turn(draft, fastener.way);
-    const blocked = inTheWay(chosen);
+    const blocked = inTheWay(moved);
     if (blocked) unreached.push({ fastener: fastener.id, on: fastener.on, by: blocked });
     fasteners.push({ ...fastener, x: fastener.x + fastener.way[0] * by, y: fastener.y + fastener.way[1] * by });
     others.push(...chosen.map(({ solid }) => boundsOf([solid])));

@@ -1,7 +1,7 @@
 import type { Form } from '../decision/job-document';
 import { asPoint } from '../joint/joint';
 import { type DayOfStrain, judgeRestraint, type LedgerLine, type Verdict } from '../restraint/restraint';
-import { AXES, type Axis, type Tie } from '../restraint/tie';
+import type { Axis, Tie } from '../restraint/tie';
 import type { Part } from './part';
 import type { Piece } from './piece';
 import { type Season, sizeAt } from './season';
@@ -32,17 +32,18 @@ export function restraintOfPiece(piece: Piece, season: Season, form: Form): Piec
   /** The strains of a part along its own axes, turned into those of the piece. */
   function strainsOf(part: Part, moisture: number): Strains {
     const [then, now] = [glued.get(part.id) ?? part.size, sizeAt(part, season, moisture)];
-    const strains: Strains = { x: { x: 0, y: 0, z: 0 }, y: { x: 0, y: 0, z: 0 }, z: { x: 0, y: 0, z: 0 } };
+    let [xx, yy, zz, xy, yz, zx] = [0, 0, 0, 0, 0, 0];
     for (const along of ['length', 'width', 'thickness'] as const) {
       const own = then[along] > 0 ? now[along] / then[along] - 1 : 0;
-      const way = part.frame[along];
-      AXES.forEach((a, i) => {
-        AXES.forEach((b, k) => {
-          strains[a][b] += own * (way[i] ?? 0) * (way[k] ?? 0);
-        });
-      });
+      const [x, y, z] = part.frame[along];
+      xx += own * x * x;
+      yy += own * y * y;
+      zz += own * z * z;
+      xy += own * x * y;
+      yz += own * y * z;
+      zx += own * z * x;
     }
-    return strains;
+    return { x: { x: xx, y: xy, z: zx }, y: { x: xy, y: yy, z: yz }, z: { x: zx, y: yz, z: zz } };
   }
 }
 

@@ -138,13 +138,20 @@ function enterDay(
 ): void {
   const slides = new Set(along.flatMap(({ tie, i }) => (tie.slides ? [i] : [])));
   if (slides.size === 0) return;
-  const tight = edges.filter((edge) => !slides.has(edge.tie));
-  const known = new Map<number, Float64Array>();
-  /** Shortest ways from a part over the tight joints alone. */
-  const tightFrom = (source: number) => {
-    const told = known.get(source) ?? shortestFrom(source, count, tight);
-    known.set(source, told);
-    return told;
+  const told = (edges: readonly Edge[]) => {
+    const known = new Map<number, Float64Array>();
+    return (source: number) => {
+      const far = known.get(source) ?? shortestFrom(source, count, edges);
+      known.set(source, far);
+      return far;
+    };
+  };
+  /** Shortest ways from a part over the tight joints alone, and over all. */
+  const [tightFrom, allFrom] = [told(edges.filter((edge) => !slides.has(edge.tie))), told(edges)];
+  /** The shortest way past a tie: over all, where its own bound is not the shortest anyway. */
+  const past = (from: number, to: number, tie: number, bound: number) => {
+    const far = allFrom(from)[to] as number;
+    return far < bound - SLACK ? far : (shortestFrom(from, count, edges, tie)[to] as number);
   };
   along.forEach(({ tie, i, a, b, room }, k) => {
     if (!tie.slides) return;
@@ -155,8 +162,8 @@ function enterDay(
       [high, low] = [middle, middle];
     } else {
       // Held only by other ties that slide: as far as they leave it no choice.
-      high = shortestFrom(a, count, edges, i)[b] as number;
-      low = -(shortestFrom(b, count, edges, i)[a] as number);
+      high = past(a, b, i, edges[2 * k]?.weight ?? 0);
+      low = -past(b, a, i, edges[2 * k + 1]?.weight ?? 0);
     }
     const shift = offset[k] ?? 0;
     const need = { plus: Math.max(0, low + shift), minus: Math.max(0, -(high + shift)) };

@@ -51,6 +51,11 @@ export const prism = (outline: readonly (readonly [number, number])[], from: num
 
 /** Sides that a bored hole or a dowel is drawn with. */
 const ROUND = 8;
+const TURNS = Array.from({ length: ROUND }, (_, i) => (2 * Math.PI * (i + 0.5)) / ROUND);
+/** Cosine and sine of each corner about the middle, of which the flats touch a circle of radius 1. */
+const CORNERS = TURNS.map(
+  (a) => [Math.cos(a), Math.sin(a)].map((v) => v / Math.cos(Math.PI / ROUND)) as [number, number],
+);
 
 /**
  * Something round about the line from one point to another, as a many-sided prism, its diameter over the flats. Its ends
@@ -60,29 +65,27 @@ export function rod(from: Vec, to: Vec, diameter: number, ends: { from?: Plane; 
   const axis = unit(minus(to, from));
   const aside = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0]));
   const other = cross(axis, aside);
-  const radius = diameter / 2 / Math.cos(Math.PI / ROUND);
-  const ring = (at: Vec, plane: Plane | undefined) => {
-    const points: Vec[] = [];
-    for (let i = 0; i < ROUND; i += 1) {
-      const angle = (2 * Math.PI * (i + 0.5)) / ROUND;
-      const [c, s] = [radius * Math.cos(angle), radius * Math.sin(angle)];
+  const radius = diameter / 2;
+  const ring = (at: Vec, plane: Plane | undefined) =>
+    CORNERS.map(([cos, sin]): Vec => {
+      const c = radius * cos;
+      const s = radius * sin;
       const p: Vec = [
         at[0] + aside[0] * c + other[0] * s,
         at[1] + aside[1] * c + other[1] * s,
         at[2] + aside[2] * c + other[2] * s,
       ];
-      points.push(plane ? plus(p, times(axis, -beyond(plane, p) / dot(plane.normal, axis))) : p);
-    }
-    return points;
-  };
+      return plane ? plus(p, times(axis, -beyond(plane, p) / dot(plane.normal, axis))) : p;
+    });
   return stacked([ring(from, ends.from), ring(to, ends.to)]);
 }
 
 /** A solid of rings over one another, each of as many corners, corner i over corner i; the lowest and the highest close it. */
-export const stacked = (rings: readonly (readonly Vec[])[]): Convex => ({
-  corners: rings.flat(),
-  loops: stackedLoops(rings[0]?.length ?? 0, rings.length),
-});
+export function stacked(rings: readonly (readonly Vec[])[]): Convex {
+  const corners: Vec[] = [];
+  for (const own of rings) corners.push(...own);
+  return { corners, loops: stackedLoops(rings[0]?.length ?? 0, rings.length) };
+}
 
 const known = new Map<number, readonly Loop[]>();
 
@@ -288,7 +291,10 @@ function boundsOfOne(solid: Convex): Bounds {
   if (before) return before;
   let [x0, y0, z0] = EMPTY.from;
   let [x1, y1, z1] = EMPTY.to;
-  for (const [x, y, z] of solid.corners) {
+  for (const p of solid.corners) {
+    const x = p[0];
+    const y = p[1];
+    const z = p[2];
     if (x < x0) x0 = x;
     if (x > x1) x1 = x;
     if (y < y0) y0 = y;
@@ -305,6 +311,8 @@ const together = (a: Bounds, b: Bounds): Bounds => ({
   from: [Math.min(a.from[0], b.from[0]), Math.min(a.from[1], b.from[1]), Math.min(a.from[2], b.from[2])],
   to: [Math.max(a.to[0], b.to[0]), Math.max(a.to[1], b.to[1]), Math.max(a.to[2], b.to[2])],
 });
+
+export const shiftedBounds = ({ from, to }: Bounds, by: Vec): Bounds => ({ from: plus(from, by), to: plus(to, by) });
 
 /** Between two boxes, along the axis in which they lie farthest apart; below zero they overlap. mm */
 export const gapBetween = (a: Bounds, b: Bounds) =>

@@ -67,62 +67,83 @@ function directions(solid: Convex): Vec[] {
 }
 
 function nearest(a: Convex, b: Convex): number {
-  const [ca, cb] = [a.corners, b.corners];
-  const farthest = (points: readonly Vec[], d: Vec) =>
-    points.reduce((best, p) => (dot(p, d) > dot(best, d) ? p : best), points[0] as Vec);
-  const support = (d: Vec) => minus(farthest(ca, d), farthest(cb, times(d, -1)));
-  let simplex: Vec[] = [minus(ca[0] as Vec, cb[0] as Vec)];
+  let simplex: readonly Vec[] = [minus(a.corners[0] as Vec, b.corners[0] as Vec)];
   let point = simplex[0] as Vec;
   for (let round = 0; round < 64; round += 1) {
     const from = norm(point);
     if (from < TOUCH) return 0;
-    const next = support(times(point, -1));
+    const next = minus(farthest(a.corners, point, -1), farthest(b.corners, point, 1));
     // No corner lies nearer to the origin than the plane through the point found.
     if (from - dot(next, point) / from < 1e-7) return from;
-    simplex = [...simplex, next];
-    const found = closest(simplex);
+    const found = closest([...simplex, next]);
     if (norm(found.point) > from - 1e-10) return from;
     ({ point, simplex } = found);
   }
   return norm(point);
 }
 
-/** The point of a simplex of up to four corners nearest to the origin, and the corners that it lies between. */
-function closest(simplex: readonly Vec[]): { point: Vec; simplex: Vec[] } {
-  let best: { point: Vec; simplex: Vec[] } | null = null;
-  const n = simplex.length;
-  for (let mask = 1; mask < 1 << n; mask += 1) {
-    const some = simplex.filter((_, i) => mask & (1 << i));
-    const weights = footOf(some);
-    if (weights?.some((w) => w < -1e-12) !== false) continue;
-    const point = some.reduce<Vec>((sum, p, i) => plus(sum, times(p, weights[i] as number)), [0, 0, 0]);
-    if (!best || norm(point) < norm(best.point) - 1e-12) best = { point, simplex: some };
+/** The corner that lies farthest along a direction, or against it. */
+function farthest(corners: readonly Vec[], along: Vec, sign: 1 | -1): Vec {
+  let [best, most] = [corners[0] as Vec, Number.NEGATIVE_INFINITY];
+  for (const p of corners) {
+    const d = sign * dot(p, along);
+    if (d > most) [best, most] = [p, d];
   }
-  return best ?? { point: simplex[0] as Vec, simplex: [simplex[0] as Vec] };
+  return best;
 }
 
-/** Weights, adding up to 1, of the foot of the perpendicular from the origin on the flat through the points. */
-function footOf(points: readonly Vec[]): number[] | null {
-  const first = points[0] as Vec;
-  const edges = points.slice(1).map((p) => minus(p, first));
-  const n = edges.length;
-  const rows = edges.map((e) => [...edges.map((f) => dot(e, f)), -dot(e, first)]);
-  for (let i = 0; i < n; i += 1) {
-    let pivot = i;
-    for (let r = i + 1; r < n; r += 1) {
-      if (Math.abs(rows[r]?.[i] ?? 0) > Math.abs(rows[pivot]?.[i] ?? 0)) pivot = r;
-    }
-    [rows[i], rows[pivot]] = [rows[pivot] as number[], rows[i] as number[]];
-    const row = rows[i] as number[];
-    const lead = row[i] as number;
-    if (Math.abs(lead) < 1e-12) return null;
-    for (let r = 0; r < n; r += 1) {
-      if (r === i) continue;
-      const other = rows[r] as number[];
-      const factor = (other[i] as number) / lead;
-      for (let c = i; c <= n; c += 1) other[c] = (other[c] as number) - factor * (row[c] as number);
+interface Nearest {
+  point: Vec;
+  /** The corners that it lies between. */
+  simplex: readonly Vec[];
+}
+
+/** The point of a simplex of up to four corners nearest to the origin. */
+function closest(simplex: readonly Vec[]): Nearest {
+  const [a, b, c, d] = simplex as [Vec, Vec, Vec, Vec];
+  if (simplex.length === 1) return { point: a, simplex };
+  if (simplex.length === 2) return onEdge(a, b);
+  if (simplex.length === 3) return onTriangle(a, b, c);
+  // Of the faces that the origin lies outside of the nearest point; within all of them it is the origin itself.
+  let best: Nearest | null = null;
+  for (const [p, q, r, other] of [
+    [a, b, c, d],
+    [a, b, d, c],
+    [a, c, d, b],
+    [b, c, d, a],
+  ] as const) {
+    const normal = cross(minus(q, p), minus(r, p));
+    const [origin, inner] = [-dot(normal, p), dot(normal, minus(other, p))];
+    if (origin * inner > 0) continue;
+    const found = onTriangle(p, q, r);
+    if (!best || norm(found.point) < norm(best.point)) best = found;
+  }
+  return best ?? { point: [0, 0, 0], simplex };
+}
+
+function onEdge(a: Vec, b: Vec): Nearest {
+  const edge = minus(b, a);
+  const long = dot(edge, edge);
+  const share = long === 0 ? 0 : -dot(a, edge) / long;
+  if (share <= 0) return { point: a, simplex: [a] };
+  if (share >= 1) return { point: b, simplex: [b] };
+  return { point: plus(a, times(edge, share)), simplex: [a, b] };
+}
+
+function onTriangle(a: Vec, b: Vec, c: Vec): Nearest {
+  const [ab, ac] = [minus(b, a), minus(c, a)];
+  const normal = cross(ab, ac);
+  const square = dot(normal, normal);
+  // Weights of the foot of the perpendicular; the corner or edge that it lies beyond is looked for only then.
+  if (square > 1e-24) {
+    const wb = dot(cross(times(a, -1), ac), normal) / square;
+    const wc = dot(cross(ab, times(a, -1)), normal) / square;
+    if (wb > 0 && wc > 0 && wb + wc < 1) {
+      return { point: plus(a, plus(times(ab, wb), times(ac, wc))), simplex: [a, b, c] };
     }
   }
-  const weights = rows.map((row, i) => (row[n] as number) / (row[i] as number));
-  return [1 - weights.reduce((sum, w) => sum + w, 0), ...weights];
+  return [onEdge(a, c), onEdge(b, c)].reduce(
+    (best, own) => (norm(own.point) < norm(best.point) ? own : best),
+    onEdge(a, b),
+  );
 }
