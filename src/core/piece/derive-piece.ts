@@ -230,10 +230,12 @@ function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], wo
     size.thickness / draft.size.thickness,
   ];
   const body = bodyOf(draft).map((solid) => stretched(solid, by));
-  const profile = draft.profile?.map(({ at: [l, w], sagitta }) => ({
-    at: [l * by[0], w * by[1]] as const,
-    ...(sagitta === undefined ? {} : { sagitta: sagitta * by[1] }),
-  }));
+  const profile = lock
+    ? draft.profile?.map(({ at: [l, w], sagitta }) => ({
+        at: [l * by[0], w * by[1]] as const,
+        ...(sagitta === undefined ? {} : { sagitta: sagitta * by[1] }),
+      }))
+    : draft.profile;
   const removed = [...(profile ? hollowsOf(id, frame, profile, size.thickness) : []), ...(work.removed.get(id) ?? [])];
   const added = work.added.get(id) ?? [];
   const solidsOf = (list: readonly { solid: Convex }[]) => list.map(({ solid }) => solid);

@@ -137,27 +137,28 @@ export function clip(solid: Convex, plane: Plane): Convex {
   const far = solid.corners.map((p) => beyond(plane, p));
   if (far.every((d) => d <= SAME)) return solid;
   const n = far.length;
-  // Where corners that stay, and those in which edges cross the plane, stand among the new ones.
-  const place = new Map<number, number>();
   const corners: Vec[] = [];
   const rim: number[] = [];
-  const onRim = (key: number, p: Vec) => {
-    const there = rim.find((i) => same(corners[i] as Vec, p));
-    place.set(key, there ?? corners.length);
-    if (there === undefined) rim.push(corners.push(p) - 1);
+  /** The place of a corner in the plane among the new ones. */
+  const onRim = (p: Vec) => {
+    for (const i of rim) if (same(corners[i] as Vec, p)) return i;
+    rim.push(corners.length);
+    return corners.push(p) - 1;
   };
-  solid.corners.forEach((p, i) => {
+  // Where corners that stay stand among the new ones, and those in which edges cross the plane.
+  const place = solid.corners.map((p, i) => {
     const d = far[i] as number;
-    if (Math.abs(d) <= SAME) onRim(i, p);
-    else if (d < 0) place.set(i, corners.push(p) - 1);
+    return Math.abs(d) <= SAME ? onRim(p) : d < 0 ? corners.push(p) - 1 : -1;
   });
+  const crossed = new Map<number, number>();
   const crossing = (i: number, j: number) => {
-    const key = n + Math.min(i, j) * n + Math.max(i, j);
-    if (!place.has(key)) {
-      const [p, q, dp, dq] = [solid.corners[i] as Vec, solid.corners[j] as Vec, far[i] as number, far[j] as number];
-      onRim(key, plus(p, times(minus(q, p), dp / (dp - dq))));
-    }
-    return place.get(key) as number;
+    const key = i < j ? i * n + j : j * n + i;
+    const before = crossed.get(key);
+    if (before !== undefined) return before;
+    const [p, q, dp, dq] = [solid.corners[i] as Vec, solid.corners[j] as Vec, far[i] as number, far[j] as number];
+    const at = onRim(plus(p, times(minus(q, p), dp / (dp - dq))));
+    crossed.set(key, at);
+    return at;
   };
   const loops: Loop[] = [];
   for (const loop of solid.loops) {
@@ -168,7 +169,7 @@ export function clip(solid: Convex, plane: Plane): Convex {
     loop.forEach((i, k) => {
       const j = loop[(k + 1) % loop.length] as number;
       const [di, dj] = [far[i] as number, far[j] as number];
-      if (di <= SAME) put(place.get(i) as number);
+      if (di <= SAME) put(place[i] as number);
       if ((di > SAME && dj < -SAME) || (di < -SAME && dj > SAME)) put(crossing(i, j));
     });
     if (kept.length >= 3) loops.push(kept);
@@ -179,14 +180,15 @@ export function clip(solid: Convex, plane: Plane): Convex {
 
 /** A solid with those corners only that a face has. */
 function withoutIdle({ corners, loops }: Convex): Convex {
-  const used = new Set(loops.flat());
-  if (used.size === corners.length) return { corners, loops };
-  const list = [...used];
-  const at = new Map(list.map((i, k) => [i, k]));
-  return {
-    corners: list.map((i) => corners[i] as Vec),
-    loops: loops.map((loop) => loop.map((i) => at.get(i) as number)),
-  };
+  const at: number[] = corners.map(() => -1);
+  for (const loop of loops) for (const i of loop) at[i] = i;
+  if (at.every((i) => i >= 0)) return { corners, loops };
+  const kept = corners.filter((_, i) => (at[i] as number) >= 0);
+  let next = 0;
+  at.forEach((i, k) => {
+    if (i >= 0) at[k] = next++;
+  });
+  return { corners: kept, loops: loops.map((loop) => loop.map((i) => at[i] as number)) };
 }
 
 export const clipAll = (solid: Convex, planes: readonly Plane[]): Convex => planes.reduce(clip, solid);

@@ -1,5 +1,5 @@
 import { type Convex, prism } from './convex';
-import { chordAt, type Flat, type Outline, type OutlineCorner, polygonOf } from './outline';
+import { type Flat, type Outline, type OutlineCorner, polygonOf } from './outline';
 import type { Vec } from './vector';
 
 /** How far the straight lines that a curved part is drawn with may lie beside its true arcs, mm. */
@@ -17,7 +17,23 @@ export interface Hollow {
  * hollows, and what its hollow sides (a sagitta below zero) take out of it. With every hollow side drawn straight the
  * outline must turn one way only, and hollows must not reach into one another. mm
  */
-export function profiled(outline: Outline, thickness: number): { body: Convex; hollows: Hollow[] } {
+export function profiled(outline: Outline, thickness: number): Profiled {
+  const before = made.get(outline);
+  if (before?.thickness === thickness) return before;
+  const own = { thickness, ...withThickness(outline, thickness) };
+  made.set(outline, own);
+  return own;
+}
+
+interface Profiled {
+  body: Convex;
+  hollows: readonly Hollow[];
+}
+
+/** Outlines never change: what was made of one last is kept with it. */
+const made = new WeakMap<Outline, Profiled & { thickness: number }>();
+
+function withThickness(outline: Outline, thickness: number): Profiled {
   const half = thickness / 2;
   const filled: Outline = outline.map((corner) => ((corner.sagitta ?? 0) < 0 ? { at: corner.at } : corner));
   const hollows = outline.flatMap((corner, i): Hollow[] => {
@@ -71,17 +87,42 @@ export function archedOutline(length: number, height: number, rise: number): Out
  */
 export function fibresThrough(outline: Outline): { narrowest: number; band: number } {
   const points = polygonOf(outline);
-  const turned = points.map(([l, w]): Flat => [w, l]);
+  // Across the bar at every corner; at the ends themselves the whole end is met.
   const places = [...new Set(points.map(([l]) => l))].sort((a, b) => a - b);
+  const last = places.length - 1;
+  places[0] = (places[0] ?? 0) + 1e-6;
+  places[last] = (places[last] ?? 0) - 1e-6;
+  const from = places.map(() => Number.POSITIVE_INFINITY);
+  const to = places.map(() => Number.NEGATIVE_INFINITY);
+  const meet = (i: number, w: number) => {
+    from[i] = Math.min(from[i] as number, w);
+    to[i] = Math.max(to[i] as number, w);
+  };
+  points.forEach((a, k) => {
+    const b = points[(k + 1) % points.length] as Flat;
+    const [left, right] = a[0] <= b[0] ? [a, b] : [b, a];
+    for (let i = firstFrom(places, left[0]); i <= last && (places[i] as number) <= right[0]; i += 1) {
+      const long = right[0] - left[0];
+      if (long > 1e-12) meet(i, left[1] + ((right[1] - left[1]) * ((places[i] as number) - left[0])) / long);
+      else for (const p of [left, right]) meet(i, p[1]);
+    }
+  });
   let [low, high, narrowest] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
-  for (const [i, place] of places.entries()) {
-    // At the ends themselves the whole end is met.
-    const inside = i === 0 ? place + 1e-6 : i === places.length - 1 ? place - 1e-6 : place;
-    const chord = chordAt(turned, inside);
-    if (!chord) continue;
-    low = Math.max(low, chord.from);
-    high = Math.min(high, chord.to);
-    narrowest = Math.min(narrowest, chord.to - chord.from);
+  for (let i = 0; i <= last; i += 1) {
+    low = Math.max(low, from[i] as number);
+    high = Math.min(high, to[i] as number);
+    narrowest = Math.min(narrowest, (to[i] as number) - (from[i] as number));
   }
   return { narrowest, band: Math.max(0, high - low) };
+}
+
+/** The first of some rising numbers that is no less than one. */
+function firstFrom(rising: readonly number[], least: number): number {
+  let [low, high] = [0, rising.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((rising[middle] as number) < least) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
