@@ -43,12 +43,16 @@ export interface Verdict {
   ledger: readonly LedgerLine[];
 }
 
-interface Edge {
-  from: number;
-  to: number;
-  /** shift(to) ≤ shift(from) + weight, mm */
-  weight: number;
-  tie: number;
+/**
+ * Bounds between the shifts of bodies along one axis: shift(to) ≤ shift(from) + weight, mm. Every tie gives two, there and
+ * back: those of the tie at place k stand at 2k and 2k + 1.
+ */
+interface Bounds {
+  from: Int32Array;
+  to: Int32Array;
+  weight: Float64Array;
+  /** The bounds that start at each body. */
+  at: readonly (readonly number[])[];
 }
 
 const SLACK = 1e-6;
@@ -63,53 +67,55 @@ const SLACK = 1e-6;
  */
 export function judgeRestraint(bodies: readonly Body[], ties: readonly Tie[], days: readonly DayOfStrain[]): Verdict {
   const index = new Map(bodies.map((body, i) => [body.id, i]));
+  const tied = ties.flatMap((tie) => {
+    const [a, b] = [index.get(tie.a), index.get(tie.b)];
+    return a !== undefined && b !== undefined ? [{ tie, a, b }] : [];
+  });
   const worst = new Map<string, Trap>();
   const ledger = new Map<string, LedgerLine>();
   for (const axis of AXES) {
-    const along = ties.flatMap((tie, i) => {
+    const along = tied.flatMap(({ tie, a, b }): Along[] => {
       const room = tie.room[axis];
-      const [a, b] = [index.get(tie.a), index.get(tie.b)];
-      return room && a !== undefined && b !== undefined ? [{ tie, i, a, b, room }] : [];
+      return room ? [{ tie, a, b, room }] : [];
     });
     if (along.length === 0) continue;
-    const offset = new Array<number>(along.length).fill(0);
-    // Two bounds a tie, there and back; only their weights change from day to day.
-    const edges = along.flatMap(({ i, a, b }): [Edge, Edge] => [
-      { from: a, to: b, weight: 0, tie: i },
-      { from: b, to: a, weight: 0, tie: i },
-    ]);
-    const others = AXES.filter((other) => other !== axis);
+    const offset = new Float64Array(along.length);
+    // Only the weights change from day to day.
+    const bounds = boundsAlong(along, bodies.length);
+    const [second, third] = AXES.filter((other) => other !== axis) as [Axis, Axis];
     for (const { day, strain, skew } of days) {
-      const strains = bodies.map((body) => strain(body.id, axis));
-      const skews = skew ? bodies.map((body) => others.map((other) => skew(body.id, axis, other))) : null;
+      const strains = bodies.map(({ id }) => [
+        strain(id, axis),
+        skew ? skew(id, axis, second) : 0,
+        skew ? skew(id, axis, third) : 0,
+      ]);
       const grown = (body: number, c: Point) => {
-        const own = bodies[body]?.at;
-        if (!own) return 0;
-        const along = (strains[body] ?? 0) * (c[axis] - own[axis]);
-        if (!skews) return along;
-        return others.reduce((sum, other, k) => sum + (skews[body]?.[k] ?? 0) * (c[other] - own[other]), along);
+        const { at } = bodies[body] as Body;
+        const [own, across, over] = strains[body] as [number, number, number];
+        return own * (c[axis] - at[axis]) + across * (c[second] - at[second]) + over * (c[third] - at[third]);
       };
-      along.forEach(({ tie, a, b, room }, k) => {
+      for (let k = 0; k < along.length; k += 1) {
+        const { tie, a, b, room } = along[k] as Along;
         const apart = grown(b, tie.at) - grown(a, tie.at);
         offset[k] = apart;
-        const [there, back] = [edges[2 * k], edges[2 * k + 1]];
-        if (there) there.weight = room.plus - apart;
-        if (back) back.weight = room.minus + apart;
-      });
-      for (const cycle of negativeCycles(bodies.length, edges)) {
-        const names = [...new Set(cycle.edges.map((e) => ties[e.tie]?.id ?? ''))].sort();
+        bounds.weight[2 * k] = room.plus - apart;
+        bounds.weight[2 * k + 1] = room.minus + apart;
+      }
+      for (const cycle of negativeCycles(bodies.length, bounds)) {
+        const names = [...new Set(cycle.bounds.map((e) => along[e >> 1]?.tie.id ?? ''))].sort();
         const key = `${axis}|${names.join('|')}`;
         const known = worst.get(key);
         if (known && known.missing >= cycle.missing) continue;
+        const met = cycle.bounds.flatMap((e) => [bounds.from[e] as number, bounds.to[e] as number]);
         worst.set(key, {
           axis,
           day,
           missing: cycle.missing,
           ties: names,
-          bodies: [...new Set(cycle.edges.flatMap((e) => [bodies[e.from]?.id ?? '', bodies[e.to]?.id ?? '']))],
+          bodies: [...new Set(met.map((i) => bodies[i]?.id ?? ''))],
         });
       }
-      enterDay(axis, day, along, offset, edges, bodies.length, ledger);
+      enterDay(axis, day, along, offset, bounds, bodies.length, ledger);
     }
   }
   return {
@@ -120,10 +126,22 @@ export function judgeRestraint(bodies: readonly Body[], ties: readonly Tie[], da
 
 interface Along {
   tie: Tie;
-  i: number;
   a: number;
   b: number;
   room: { minus: number; plus: number };
+}
+
+function boundsAlong(along: readonly Along[], count: number): Bounds {
+  const n = 2 * along.length;
+  const at: number[][] = Array.from({ length: count }, () => []);
+  const bounds = { from: new Int32Array(n), to: new Int32Array(n), weight: new Float64Array(n), at };
+  along.forEach(({ a, b }, k) => {
+    [bounds.from[2 * k], bounds.to[2 * k]] = [a, b];
+    [bounds.from[2 * k + 1], bounds.to[2 * k + 1]] = [b, a];
+    at[a]?.push(2 * k);
+    at[b]?.push(2 * k + 1);
+  });
+  return bounds;
 }
 
 /** Writes one day's needs of the sliding ties into the ledger. */
@@ -131,29 +149,34 @@ function enterDay(
   axis: Axis,
   day: number,
   along: readonly Along[],
-  offset: readonly number[],
-  edges: readonly Edge[],
+  offset: Float64Array,
+  bounds: Bounds,
   count: number,
   ledger: Map<string, LedgerLine>,
 ): void {
-  const slides = new Set(along.flatMap(({ tie, i }) => (tie.slides ? [i] : [])));
-  if (slides.size === 0) return;
-  const told = (edges: readonly Edge[]) => {
+  if (!along.some(({ tie }) => tie.slides)) return;
+  const none = new Uint8Array(along.length);
+  const sliding = Uint8Array.from(along, ({ tie }) => (tie.slides ? 1 : 0));
+  const told = (without: Uint8Array) => {
     const known = new Map<number, Float64Array>();
     return (source: number) => {
-      const far = known.get(source) ?? shortestFrom(source, count, edges);
+      const far = known.get(source) ?? shortestFrom(source, count, bounds, without);
       known.set(source, far);
       return far;
     };
   };
   /** Shortest ways from a part over the tight joints alone, and over all. */
-  const [tightFrom, allFrom] = [told(edges.filter((edge) => !slides.has(edge.tie))), told(edges)];
+  const [tightFrom, allFrom] = [told(sliding), told(none)];
   /** The shortest way past a tie: over all, where its own bound is not the shortest anyway. */
-  const past = (from: number, to: number, tie: number, bound: number) => {
+  const past = (from: number, to: number, k: number, own: number) => {
     const far = allFrom(from)[to] as number;
-    return far < bound - SLACK ? far : (shortestFrom(from, count, edges, tie)[to] as number);
+    if (far < own - SLACK) return far;
+    none[k] = 1;
+    const past = shortestFrom(from, count, bounds, none)[to] as number;
+    none[k] = 0;
+    return past;
   };
-  along.forEach(({ tie, i, a, b, room }, k) => {
+  along.forEach(({ tie, a, b, room }, k) => {
     if (!tie.slides) return;
     let [high, low] = [tightFrom(a)[b] as number, -(tightFrom(b)[a] as number)];
     if (Number.isFinite(high) && Number.isFinite(low)) {
@@ -162,43 +185,57 @@ function enterDay(
       [high, low] = [middle, middle];
     } else {
       // Held only by other ties that slide: as far as they leave it no choice.
-      high = past(a, b, i, edges[2 * k]?.weight ?? 0);
-      low = -past(b, a, i, edges[2 * k + 1]?.weight ?? 0);
+      high = past(a, b, k, bounds.weight[2 * k] as number);
+      low = -past(b, a, k, bounds.weight[2 * k + 1] as number);
     }
-    const shift = offset[k] ?? 0;
+    const shift = offset[k] as number;
     const need = { plus: Math.max(0, low + shift), minus: Math.max(0, -(high + shift)) };
     const key = `${tie.id}|${axis}`;
-    const line = ledger.get(key) ?? {
-      tie: tie.id,
-      axis,
-      plus: { need: 0, room: room.plus, day },
-      minus: { need: 0, room: room.minus, day },
-    };
-    for (const way of ['plus', 'minus'] as const) {
-      if (Number.isFinite(need[way]) && need[way] > line[way].need) line[way] = { ...line[way], need: need[way], day };
+    let line = ledger.get(key);
+    if (!line) {
+      line = {
+        tie: tie.id,
+        axis,
+        plus: { need: 0, room: room.plus, day },
+        minus: { need: 0, room: room.minus, day },
+      };
+      ledger.set(key, line);
     }
-    ledger.set(key, line);
+    for (const way of ['plus', 'minus'] as const) {
+      if (Number.isFinite(need[way]) && need[way] > line[way].need) {
+        line = { ...line, [way]: { ...line[way], need: need[way], day } };
+        ledger.set(key, line);
+      }
+    }
   });
 }
 
 /**
- * Shortest ways from one node to all (Bellman–Ford), over all edges but those of one tie; what a negative cycle spoils is
- * left as it comes, it is a trap already.
+ * Shortest ways from one body to all, over the bounds of all ties but some (Bellman–Ford, only bodies that came nearer looked
+ * at again); what a negative cycle spoils is left as it comes, it is a trap already.
  */
-function shortestFrom(source: number, count: number, edges: readonly Edge[], without = -1): Float64Array {
+function shortestFrom(
+  source: number,
+  count: number,
+  { to, weight, at }: Bounds,
+  without: Readonly<Uint8Array>,
+): Float64Array {
   const far = new Float64Array(count).fill(Number.POSITIVE_INFINITY);
   far[source] = 0;
-  for (let round = 0; round < count; round += 1) {
-    let shorter = false;
-    for (const { from, to, weight, tie } of edges) {
-      if (tie === without) continue;
-      const sum = (far[from] as number) + weight;
-      if (sum < (far[to] as number) - SLACK) {
-        far[to] = sum;
-        shorter = true;
+  let nearer = [source];
+  for (let round = 0; round < count && nearer.length > 0; round += 1) {
+    const next: number[] = [];
+    for (const body of nearer) {
+      for (const e of at[body] as readonly number[]) {
+        if (without[e >> 1]) continue;
+        const end = to[e] as number;
+        const sum = (far[body] as number) + (weight[e] as number);
+        if (sum >= (far[end] as number) - SLACK) continue;
+        far[end] = sum;
+        if (!next.includes(end)) next.push(end);
       }
     }
-    if (!shorter) break;
+    nearer = next;
   }
   return far;
 }
@@ -206,47 +243,53 @@ function shortestFrom(source: number, count: number, edges: readonly Edge[], wit
 const MOST_TRAPS = 8;
 
 /** Negative cycles one after another: each is found, told, and its tightest bound given what is missing, until none is left. */
-function negativeCycles(count: number, given: readonly Edge[]): { edges: Edge[]; missing: number }[] {
-  const found: { edges: Edge[]; missing: number }[] = [];
+function negativeCycles(count: number, given: Bounds): { bounds: number[]; missing: number }[] {
+  const found: { bounds: number[]; missing: number }[] = [];
   if (!negativeCycle(count, given)) return found;
-  const edges = given.map((edge) => ({ ...edge }));
+  const eased = { ...given, weight: given.weight.slice() };
+  const weightOf = (e: number) => eased.weight[e] as number;
   while (found.length < MOST_TRAPS) {
-    const cycle = negativeCycle(count, edges);
+    const cycle = negativeCycle(count, eased);
     if (!cycle) break;
-    const missing = -cycle.reduce((sum, edge) => sum + edge.weight, 0);
-    found.push({ edges: cycle.map((edge) => ({ ...edge })), missing });
-    const tightest = cycle.reduce((a, b) => (b.weight < a.weight ? b : a));
-    tightest.weight += missing + SLACK;
+    const missing = -cycle.reduce((sum, e) => sum + weightOf(e), 0);
+    found.push({ bounds: cycle, missing });
+    const tightest = cycle.reduce((a, b) => (weightOf(b) < weightOf(a) ? b : a));
+    eased.weight[tightest] = weightOf(tightest) + missing + SLACK;
   }
   return found;
 }
 
-function negativeCycle(count: number, edges: readonly Edge[]): Edge[] | undefined {
+function negativeCycle(count: number, { from, to, weight }: Bounds): number[] | undefined {
   const distance = new Float64Array(count);
-  const parent: (Edge | undefined)[] = new Array(count).fill(undefined);
+  const parent = new Int32Array(count).fill(-1);
   let last = -1;
   for (let round = 0; round <= count; round += 1) {
     last = -1;
-    for (const edge of edges) {
-      const through = (distance[edge.from] ?? 0) + edge.weight;
-      if (through < (distance[edge.to] ?? 0) - SLACK) {
-        distance[edge.to] = through;
-        parent[edge.to] = edge;
-        last = edge.to;
+    for (let e = 0; e < from.length; e += 1) {
+      const through = (distance[from[e] as number] as number) + (weight[e] as number);
+      const end = to[e] as number;
+      if (through < (distance[end] as number) - SLACK) {
+        distance[end] = through;
+        parent[end] = e;
+        last = end;
       }
     }
     if (last < 0) return undefined;
   }
   // Far enough back along the parents lies the cycle itself.
+  const before = (node: number) => {
+    const e = parent[node] as number;
+    return e < 0 ? node : (from[e] as number);
+  };
   let node = last;
-  for (let i = 0; i < count; i += 1) node = parent[node]?.from ?? node;
-  const cycle: Edge[] = [];
+  for (let i = 0; i < count; i += 1) node = before(node);
+  const cycle: number[] = [];
   let at = node;
   do {
-    const edge = parent[at];
-    if (!edge) return undefined;
-    cycle.push(edge);
-    at = edge.from;
+    const e = parent[at] as number;
+    if (e < 0) return undefined;
+    cycle.push(e);
+    at = from[e] as number;
   } while (at !== node);
   return cycle.reverse();
 }
