@@ -2,7 +2,7 @@ import type { Cut, Joint, JointKind } from '../joint/joint';
 import { mm, say } from '../measure/quantity';
 import { isRow, type Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import { type Bounds, beyond, boundsOf, type Convex, clipAll, gapBetween, type Plane, planesOf } from '../solid/convex';
+import { type Bounds, boundsOf, type Convex, clipAll, gapBetween, type Plane, planesOf, reach } from '../solid/convex';
 import { distance, overlap } from '../solid/distance';
 import { dot } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
@@ -214,12 +214,11 @@ export function thinnestWall(piece: Piece, joints: readonly Joint[]): Wall | nul
       // What is cut out of a tenon is judged with the tenon.
       if (cut.late) continue;
       for (const { inner, outer } of sides(cut.part)) {
-        const points = inner.length > 0 ? clipAll(cut.solid, inner).corners : cut.solid.corners;
-        if (points.length === 0) continue;
+        const inside = inner.length > 0 ? clipAll(cut.solid, inner) : cut.solid;
+        if (inside.corners.length === 0) continue;
         for (const face of outer) {
           if (cut.open.some((way) => dot(way, face.normal) > 0.9)) continue;
-          let left = Number.POSITIVE_INFINITY;
-          for (const p of points) left = Math.min(left, -beyond(face, p));
+          const left = face.offset - reach(inside, face.normal).to;
           if (!worst || left < worst.left) worst = { part: cut.part, cut, joint, left };
         }
       }

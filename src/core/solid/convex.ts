@@ -29,25 +29,26 @@ export const planeThrough = (point: Vec, outward: Vec): Plane => {
 export const beyond = (plane: Plane, point: Vec): number => dot(plane.normal, point) - plane.offset;
 
 export function box(from: Vec, to: Vec): Convex {
-  const [x0, y0, z0] = from;
-  const [x1, y1, z1] = to;
-  return prism(
-    [
-      [x0, y0],
-      [x1, y0],
-      [x1, y1],
-      [x0, y1],
-    ],
-    z0,
-    z1,
-  );
+  const corners: Vec[] = [
+    from,
+    [to[0], from[1], from[2]],
+    [to[0], to[1], from[2]],
+    [from[0], to[1], from[2]],
+    [from[0], from[1], to[2]],
+    [to[0], from[1], to[2]],
+    to,
+    [from[0], to[1], to[2]],
+  ];
+  return { corners, loops: stackedLoops(4, 2) };
 }
 
 /** A convex outline in the first two axes, anticlockwise, from one height of the third axis to another. */
-export const prism = (outline: readonly (readonly [number, number])[], from: number, to: number): Convex => ({
-  corners: [...outline.map(([x, y]): Vec => [x, y, from]), ...outline.map(([x, y]): Vec => [x, y, to])],
-  loops: stackedLoops(outline.length, 2),
-});
+export function prism(outline: readonly (readonly [number, number])[], from: number, to: number): Convex {
+  const corners: Vec[] = [];
+  for (const p of outline) corners.push([p[0], p[1], from]);
+  for (const p of outline) corners.push([p[0], p[1], to]);
+  return { corners, loops: stackedLoops(outline.length, 2) };
+}
 
 /** Sides that a bored hole or a dowel is drawn with. */
 const ROUND = 8;
@@ -212,14 +213,18 @@ export const areaVector = (face: readonly Vec[]): Vec => faceVector(face, null);
 /** The same of a loop among some corners; of all of them where no loop is given. */
 function faceVector(corners: readonly Vec[], loop: Loop | null): Vec {
   const n = loop ? loop.length : corners.length;
-  const [ox, oy, oz] = corners[loop ? (loop[0] as number) : 0] as Vec;
-  let [x, y, z] = [0, 0, 0];
-  let [ax, ay, az] = [0, 0, 0];
+  const o = corners[loop ? (loop[0] as number) : 0] as Vec;
+  let x = 0;
+  let y = 0;
+  let z = 0;
+  let ax = 0;
+  let ay = 0;
+  let az = 0;
   for (let i = 1; i < n; i += 1) {
     const p = corners[loop ? (loop[i] as number) : i] as Vec;
-    const bx = p[0] - ox;
-    const by = p[1] - oy;
-    const bz = p[2] - oz;
+    const bx = p[0] - o[0];
+    const by = p[1] - o[1];
+    const bz = p[2] - o[2];
     x += ay * bz - az * by;
     y += az * bx - ax * bz;
     z += ax * by - ay * bx;
@@ -252,20 +257,26 @@ export const volumeOf = (solids: readonly Convex[]): number => solids.reduce((su
 
 /** Middle of mass of several solids of one density. */
 export function middleOf(solids: readonly Convex[]): Vec {
-  let [total, sum]: [number, Vec] = [0, [0, 0, 0]];
+  let total = 0;
+  let x = 0;
+  let y = 0;
+  let z = 0;
   for (const { corners, loops } of solids) {
     for (const loop of loops) {
       const first = corners[loop[0] as number] as Vec;
       for (let i = 1; i + 1 < loop.length; i += 1) {
-        const [b, c] = [corners[loop[i] as number] as Vec, corners[loop[i + 1] as number] as Vec];
+        const b = corners[loop[i] as number] as Vec;
+        const c = corners[loop[i + 1] as number] as Vec;
         // A tetrahedron from the origin; signs take away what lies outside.
         const v = dot(first, cross(b, c)) / 6;
         total += v;
-        sum = plus(sum, times(plus(first, plus(b, c)), v / 4));
+        x += (v / 4) * (first[0] + b[0] + c[0]);
+        y += (v / 4) * (first[1] + b[1] + c[1]);
+        z += (v / 4) * (first[2] + b[2] + c[2]);
       }
     }
   }
-  return total === 0 ? [0, 0, 0] : times(sum, 1 / total);
+  return total === 0 ? [0, 0, 0] : [x / total, y / total, z / total];
 }
 
 export interface Bounds {
@@ -291,8 +302,12 @@ const boxes = new WeakMap<Convex, Bounds>();
 function boundsOfOne(solid: Convex): Bounds {
   const before = boxes.get(solid);
   if (before) return before;
-  let [x0, y0, z0] = EMPTY.from;
-  let [x1, y1, z1] = EMPTY.to;
+  let x0 = Number.POSITIVE_INFINITY;
+  let y0 = x0;
+  let z0 = x0;
+  let x1 = Number.NEGATIVE_INFINITY;
+  let y1 = x1;
+  let z1 = x1;
   for (const p of solid.corners) {
     const x = p[0];
     const y = p[1];
@@ -328,10 +343,11 @@ export const gapBetween = (a: Bounds, b: Bounds) =>
   );
 
 /** How far a solid reaches along a direction: least and greatest of normal · p. */
-export function reach(solid: Convex, direction: Vec): { from: number; to: number } {
-  let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const p of solid.corners) {
-    const d = dot(direction, p);
+export function reach({ corners }: Convex, direction: Vec): { from: number; to: number } {
+  let from = Number.POSITIVE_INFINITY;
+  let to = Number.NEGATIVE_INFINITY;
+  for (let i = 0; i < corners.length; i += 1) {
+    const d = dot(direction, corners[i] as Vec);
     if (d < from) from = d;
     if (d > to) to = d;
   }

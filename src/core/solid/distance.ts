@@ -1,4 +1,4 @@
-import { areaVectors, type Convex } from './convex';
+import { areaVectors, type Convex, reach } from './convex';
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from './vector';
 
 /** Overlaps of less than this, mm, are two faces that touch. */
@@ -18,25 +18,13 @@ export function distance(a: Convex, b: Convex): number {
 /** The least way by which one of two solids must be moved to part them, mm; zero or less where they are apart already. */
 export function overlap(a: Convex, b: Convex): number {
   let least = Number.POSITIVE_INFINITY;
-  const [ca, cb] = [a.corners, b.corners];
   for (const axis of axesBetween(a, b)) {
-    const [p, q] = [reachOf(ca, axis), reachOf(cb, axis)];
+    const [p, q] = [reach(a, axis), reach(b, axis)];
     const deep = Math.min(p.to - q.from, q.to - p.from);
     if (deep < least) least = deep;
     if (least < -TOUCH) return least;
   }
   return least;
-}
-
-/** How far some points reach along a direction. */
-function reachOf(points: readonly Vec[], direction: Vec): { from: number; to: number } {
-  let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const p of points) {
-    const d = dot(direction, p);
-    if (d < from) from = d;
-    if (d > to) to = d;
-  }
-  return { from, to };
 }
 
 function* axesBetween(a: Convex, b: Convex): Generator<Vec> {

@@ -1,5 +1,5 @@
 import { type Convex, mapped, type Plane } from './convex';
-import { cross, dot, minus, plus, times, unit, type Vec } from './vector';
+import { cross, dot, minus, times, unit, type Vec } from './vector';
 
 /** Where a part lies in the piece: its middle, and its own axes as unit vectors at right angles to one another. */
 export interface Frame {
@@ -32,8 +32,16 @@ export function leaningFrame(at: Vec, along: Vec, toward: Vec): Frame {
 }
 
 /** A point given along a part's length, width and thickness from its middle, in the axes of the piece. */
-export const inPiece = (frame: Frame, [l, w, t]: Vec): Vec =>
-  plus(frame.at, plus(times(frame.length, l), plus(times(frame.width, w), times(frame.thickness, t))));
+export function inPiece({ at, length, width, thickness }: Frame, p: Vec): Vec {
+  const l = p[0];
+  const w = p[1];
+  const t = p[2];
+  return [
+    at[0] + length[0] * l + width[0] * w + thickness[0] * t,
+    at[1] + length[1] * l + width[1] * w + thickness[1] * t,
+    at[2] + length[2] * l + width[2] * w + thickness[2] * t,
+  ];
+}
 
 /** A point of the piece along a part's own axes from its middle. */
 export const inPart = (frame: Frame, point: Vec): Vec => directionInPart(frame, minus(point, frame.at));

@@ -115,11 +115,13 @@ export function insideBy(points: readonly Flat[], [x, y]: Flat): number {
   let inside = false;
   let a = points.at(-1) as Flat;
   for (const b of points) {
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+    const dx = b[0] - a[0];
+    const dy = b[1] - a[1];
     const long = dx * dx + dy * dy;
     const along = long === 0 ? 0 : ((x - a[0]) * dx + (y - a[1]) * dy) / long;
     const t = Math.max(0, Math.min(1, along));
-    const [ex, ey] = [x - a[0] - t * dx, y - a[1] - t * dy];
+    const ex = x - a[0] - t * dx;
+    const ey = y - a[1] - t * dy;
     const square = ex * ex + ey * ey;
     if (square < nearest) nearest = square;
     if (a[1] > y !== b[1] > y && x < a[0] + (dx * (y - a[1])) / dy) inside = !inside;
