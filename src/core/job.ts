@@ -34,7 +34,6 @@ import type { Unbuildable } from './piece/unbuildable';
 import type { Operation } from './plan/operation';
 import { planOperations } from './plan/operations';
 import { type Schedule, schedule } from './plan/schedule';
-import { boundsOf } from './solid/convex';
 import type { Board } from './stock/board';
 import { findSpecies, type Species } from './wood/species';
 
@@ -297,7 +296,7 @@ function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | n
   const cuts = piece.joints
     .flatMap((joint) => joint.removed)
     .filter((cut) => cut.part === panel?.id && cut.what === 'groove')
-    .map((cut) => boundsOf([cut.solid]))
+    .map((cut) => cut.solid.bounds)
     .map(({ from, to }) => ({ left: from[0], right: to[0], low: from[1], high: to[1] }));
   const driven = piece.fasteners.map(({ x, y }) => ({
     left: x - FASTENER,

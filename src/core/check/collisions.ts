@@ -2,7 +2,7 @@ import type { Cut, Joint, JointKind } from '../joint/joint';
 import { mm, say } from '../measure/quantity';
 import { isRow, type Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import { type Bounds, boundsOf, type Convex, clipAll, gapBetween, type Plane, planesOf, reach } from '../solid/convex';
+import { boundsOf, type Convex, clipAll, gapBetween, type Plane, planesOf, reach } from '../solid/convex';
 import { distance, overlap } from '../solid/distance';
 import { dot } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
@@ -75,7 +75,6 @@ const TOUCHING = 1e-3;
 interface OwnCut {
   cut: Cut;
   joint: Joint;
-  bounds: Bounds;
 }
 
 /**
@@ -96,7 +95,7 @@ function byPart(joints: readonly Joint[]): Map<string, OwnCut[]> {
   for (const joint of joints) {
     for (const cut of joint.removed) {
       const known = own.get(cut.part);
-      const made = { cut, joint, bounds: boundsOf([cut.solid]) };
+      const made = { cut, joint };
       if (known) known.push(made);
       else own.set(cut.part, [made]);
     }
@@ -121,14 +120,15 @@ function nearestCuts(own: ReadonlyMap<string, OwnCut[]>): Between | null {
   };
   let first: (() => void) | null = null;
   eachPair(own, (part, a, b) => {
-    const gap = gapBetween(a.bounds, b.bounds);
+    const gap = gapBetween(a.cut.solid.bounds, b.cut.solid.bounds);
     if (gap >= nearest) return;
     nearest = gap;
     first = () => measure(part, a, b);
   });
   (first as (() => void) | null)?.();
   eachPair(own, (part, a, b) => {
-    if (gapBetween(a.bounds, b.bounds) <= (worst?.apart ?? Number.NEGATIVE_INFINITY)) measure(part, a, b);
+    if (gapBetween(a.cut.solid.bounds, b.cut.solid.bounds) <= (worst?.apart ?? Number.NEGATIVE_INFINITY))
+      measure(part, a, b);
   });
   return worst;
 }

@@ -2,7 +2,7 @@ import type { Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
 import { taperOutline } from '../piece/leg-taper';
 import { findPart, type Piece } from '../piece/piece';
-import { boundsOf, gapBetween, reach } from '../solid/convex';
+import { gapBetween, reach } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { fibresThrough } from '../solid/profile';
 import { cross, dot, minus, norm, times, unit } from '../solid/vector';
@@ -139,7 +139,7 @@ export function cutsBesideHollows({ piece }: CheckContext): Check[] {
             joint,
             cut,
             hollow,
-            gap: gapBetween(boundsOf([hollow.solid]), boundsOf([cut.solid])),
+            gap: gapBetween(hollow.solid.bounds, cut.solid.bounds),
           })),
         ),
     );

@@ -5,7 +5,7 @@ import { findPart } from '../piece/piece';
 import { travelOfTop } from '../piece/restraint-of-piece';
 import { sizeAt } from '../piece/season';
 import { thicknessInside } from '../piece/top-outline';
-import { boundsOf, type Convex } from '../solid/convex';
+import type { Convex } from '../solid/convex';
 import { type Flat, hullOf, insideBy } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';
 import { LEAST_OVER_SCREW } from './fasteners';
@@ -248,7 +248,7 @@ function headsUnderTop(piece: CheckContext['piece']) {
     if (part.kind === 'connector' || piece.top.parts.includes(part.id)) return [];
     const corners: Flat[] = [];
     const take = (solid: Convex) => {
-      const { from, to } = boundsOf([solid]);
+      const { from, to } = solid.bounds;
       if (to[2] < underside - 0.5 || from[2] > underside + 0.5) return;
       for (const p of solid.corners) if (Math.abs(p[2] - underside) < 0.5) corners.push([p[0], p[1]]);
     };

@@ -30,13 +30,13 @@ describe('a rail dovetailed into the aprons', () => {
       const [socket] = removed;
       expect(volume(socket!.solid)).toBeCloseTo(volume(added[0]!.solid), 9);
       const apron = findPart(piece, into)!;
-      expect(boundsOf([socket!.solid]).to[2]).toBeCloseTo(boundsOf(apron.placed).to[2], 9);
+      expect(socket!.solid.bounds.to[2]).toBeCloseTo(boundsOf(apron.placed).to[2], 9);
       const out = Math.sign(apron.frame.at[1]);
       const at = (y: number) => {
         const xs = socket!.solid.corners.filter((p) => Math.abs(p[1] - y) < 1e-6).map((p) => p[0]);
         return Math.max(...xs) - Math.min(...xs);
       };
-      const { from, to } = boundsOf([socket!.solid]);
+      const { from, to } = socket!.solid.bounds;
       const [mouth, inside] = out > 0 ? [from[1], to[1]] : [to[1], from[1]];
       expect(at(inside)).toBeGreaterThan(at(mouth));
     }

@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level, shop } from '../../../tests/fixtures/demo';
 import { findPart, type Piece } from '../piece/piece';
-import { boundsOf } from '../solid/convex';
 import { crossDowels, splineSize } from './mitre';
 
 const stool = () => CONSTRUCTIONS.find((c) => c.name.includes('box stool'))!.document;
@@ -45,7 +44,7 @@ describe('a box of mitred boards', () => {
   it('splines keep off both faces, nearer to the inside of the corner', () => {
     const { piece } = derived(stool());
     for (const joint of piece.joints.filter(({ kind }) => kind === 'mitre-spline')) {
-      const inside = new Vector3(Math.sign(boundsOf([joint.removed[0]!.solid]).from[0]) * (210 - 24), 0, 416);
+      const inside = new Vector3(Math.sign(joint.removed[0]!.solid.bounds.from[0]) * (210 - 24), 0, 416);
       const middle = joint.added[0]!.solid.corners;
       const at = new Vector3(
         middle.reduce((sum, p) => sum + p[0], 0) / middle.length,

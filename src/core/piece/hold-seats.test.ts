@@ -36,7 +36,7 @@ describe('what a fastener wants cut into its rail', () => {
         expect(seat.removed.length, seat.id).toBeGreaterThan(0);
         const rail = findPart(piece, seat.into)!;
         for (const { solid } of seat.removed) {
-          expect(gapBetween(boundsOf([solid]), boundsOf(rail.placed)), seat.id).toBeLessThan(0);
+          expect(gapBetween(solid.bounds, boundsOf(rail.placed)), seat.id).toBeLessThan(0);
         }
       }
     }
@@ -78,7 +78,7 @@ describe('what a fastener wants cut into its rail', () => {
       expect(others.length).toBeGreaterThan(1);
       for (const seat of seatsOn(piece, id))
         for (const { solid } of seat.removed)
-          for (const other of others) beside = Math.min(beside, gapBetween(boundsOf([solid]), boundsOf([other.solid])));
+          for (const other of others) beside = Math.min(beside, gapBetween(solid.bounds, other.solid.bounds));
     }
     expect(beside).toBeGreaterThanOrEqual(5 - 1e-9);
     // Fasteners have gone along with what is cut for them.
@@ -139,7 +139,7 @@ describe('what a fastener wants cut into its rail', () => {
       .filter((f) => f.on === 'bearer-left' && !f.holdsMiddle)
       .reduce((a, b) => (b.y > a.y ? b : a));
     const [cut] = piece.seats.find(({ id }) => id === `hold/${outer.id}`)!.removed;
-    const { from, to } = boundsOf([cut!.solid]);
+    const { from, to } = cut!.solid.bounds;
     const [out, back] = [to[1] - outer.y, outer.y - from[1]];
     expect(out - back).toBeCloseTo(8, 9);
     expect(bearer.size.length).toBeGreaterThan(to[1]);

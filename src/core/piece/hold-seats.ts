@@ -7,12 +7,13 @@ import {
   type Convex,
   clipAll,
   gapBetween,
+  reach,
   rod,
   shifted,
   shiftedBounds,
 } from '../solid/convex';
 import { overlap } from '../solid/distance';
-import { directionInPart, type Frame, inPart, inPiece, solidInPart, solidInPiece } from '../solid/frame';
+import { directionInPart, type Frame, inPart, inPiece, solidInPiece } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import { dot, times, type Vec } from '../solid/vector';
 import { HOLDS, type Travelling, travelOf } from './hold';
@@ -306,7 +307,7 @@ export function holdSeats(given: {
   const around = (part: string) => {
     const known = boxes.get(part);
     if (known) return known;
-    const made = (taken.get(part) ?? []).map(({ solid }) => boundsOf([solid]));
+    const made = (taken.get(part) ?? []).map(({ solid }) => solid.bounds);
     boxes.set(part, made);
     return made;
   };
@@ -322,16 +323,16 @@ export function holdSeats(given: {
     const rail = railOf(draft, fastener, fastener.own ?? hold);
     const seat = fastener.own ? ITS_OWN : SEATS[kind];
     const [l] = inPart(draft.frame, [fastener.x, fastener.y, draft.frame.at[2]]);
-    const reach = (draft.size.length - (draft.beyond?.start ?? 0) - (draft.beyond?.end ?? 0)) / 2;
+    const farthest = (draft.size.length - (draft.beyond?.start ?? 0) - (draft.beyond?.end ?? 0)) / 2;
     const others = around(fastener.on);
     const first = seat(rail, l);
-    const wanted = first.map(({ solid }) => boundsOf([solid]));
+    const wanted = first.map(({ solid }) => solid.bounds);
     const room = handRoom(first, rail, fastener.own ? 'inside' : ACCESS[kind]);
     const along = (by: number) => times(draft.frame.length, by);
     /** What stands where a hand or a driver must come, so far along; nothing where it comes. */
     const inTheWay = (by: number) => {
       if (!room) return undefined;
-      const around = shiftedBounds(boundsOf([room]), along(by));
+      const around = shiftedBounds(room.bounds, along(by));
       return bodies.find(
         ({ id, bounds, solids }) =>
           id !== fastener.on &&
@@ -349,7 +350,7 @@ export function holdSeats(given: {
       // A slat is held near its middle, or it cups.
       const slat = slats.get(fastener.holds);
       for (const by of places(l, slat === undefined ? FARTHEST : slat / 4)) {
-        if (Math.abs(l + by) > reach - BUTTON.wide || !free(by)) continue;
+        if (Math.abs(l + by) > farthest - BUTTON.wide || !free(by)) continue;
         moved = by;
         break;
       }
@@ -359,7 +360,7 @@ export function holdSeats(given: {
     const blocked = inTheWay(moved);
     if (blocked) unreached.push({ fastener: fastener.id, on: fastener.on, by: blocked });
     fasteners.push({ ...fastener, x: fastener.x + fastener.way[0] * by, y: fastener.y + fastener.way[1] * by });
-    others.push(...chosen.map(({ solid }) => boundsOf([solid])));
+    others.push(...chosen.map(({ solid }) => solid.bounds));
     seats.push({
       id: `hold/${fastener.id}`,
       kind: 'hold',
@@ -378,7 +379,13 @@ export function holdSeats(given: {
 /** Where somebody must come with a hand or a driver to set a fastener. */
 function handRoom(cuts: readonly Own[], rail: Rail, access: 'inside' | 'below' | 'none'): Convex | null {
   if (access === 'none') return null;
-  const { from, to } = boundsOf(cuts.map(({ solid }) => solidInPart(rail.frame, solid)));
+  const { at, length, width, thickness } = rail.frame;
+  const reaches = [length, width, thickness].map((axis) => {
+    const own = cuts.map(({ solid }) => reach(solid, axis));
+    const middle = dot(at, axis);
+    return { from: Math.min(...own.map((r) => r.from)) - middle, to: Math.max(...own.map((r) => r.to)) - middle };
+  });
+  const [from, to] = [reaches.map((r) => r.from), reaches.map((r) => r.to)];
   const way = directionInPart(
     rail.frame,
     access === 'inside' ? times(rail.inward, HAND.inside) : times(rail.up, -HAND.below),

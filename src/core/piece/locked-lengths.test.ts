@@ -134,7 +134,7 @@ describe('what is cut is followed in its length', () => {
           expect(own.size.length, `${words} ${id}`).toBeCloseTo(own.design.length + 5, 6);
           // Nothing is stretched: the solid is as long as its size between shoulders says.
           const [body] = own.body;
-          const { from, to } = boundsOf([body!]);
+          const { from, to } = body!.bounds;
           expect(to[0] - from[0], `${words} ${id}`).toBeCloseTo(own.shoulderLength, 6);
         }
       }

@@ -25,10 +25,10 @@ describe('legs between the corners', () => {
       expect(Math.abs(leg.frame.at[1])).toBeCloseTo(Math.abs(corner.frame.at[1]), 9);
       const [lap] = leg.removed;
       const apron = findPart(piece, `apron-${leg.id.includes('front') ? 'front' : 'back'}`)!;
-      expect(boundsOf([lap!.solid]).from[2]).toBeCloseTo(boundsOf(apron.placed).from[2], 9);
+      expect(lap!.solid.bounds.from[2]).toBeCloseTo(boundsOf(apron.placed).from[2], 9);
       // What is taken out is the apron and its reveal, over the whole width of the leg.
       expect(lap!.solid.loops.length).toBe(6);
-      const { from, to } = boundsOf([lap!.solid]);
+      const { from, to } = lap!.solid.bounds;
       expect((to[0] - from[0]) * (to[1] - from[1]) * (to[2] - from[2])).toBeCloseTo(60 * 27 * 80, 3);
     }
   });
@@ -46,7 +46,7 @@ describe('legs between the corners', () => {
     for (const seat of piece.seats)
       for (const leg of mids)
         for (const { solid } of seat.removed)
-          expect(gapBetween(boundsOf([solid]), boundsOf(leg.placed)), seat.id).toBeGreaterThanOrEqual(-1e-9);
+          expect(gapBetween(solid.bounds, boundsOf(leg.placed)), seat.id).toBeGreaterThanOrEqual(-1e-9);
     expect(piece.unreached).toEqual([]);
   });
 

@@ -5,7 +5,6 @@ import type { JobDocument } from '../decision/job-document';
 import { fullSizeDrawings } from '../format/full-size';
 import { pegDiameter } from '../joint/breadboard';
 import type { Cut } from '../joint/joint';
-import { boundsOf } from '../solid/convex';
 import { boundsOfFlat, polygonOf, radiusOf } from '../solid/outline';
 import { findPart } from './piece';
 
@@ -84,7 +83,7 @@ describe('the pegs of an end', () => {
     expect(inTongue).toHaveLength(end.tenons);
     const tenons = piece.joints
       .find((j) => j.id === 'breadboard-right')!
-      .added.map((own) => boundsOf([own.solid]))
+      .added.map((own) => own.solid.bounds)
       .filter((b) => b.to[0] - b.from[0] > 11);
     const long = inTongue.map((cut) => {
       const { from, to, middle } = spanOf(cut, 1);

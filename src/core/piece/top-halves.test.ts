@@ -32,10 +32,10 @@ describe('a top in two bolted halves', () => {
     const joint = piece.joints.find(({ kind }) => kind === 'draw-bolts')!;
     const top = boundsOf(findPart(piece, 'half-front')!.placed).to[2];
     for (const { solid } of joint.removed)
-      expect(boundsOf([solid]).to[2]).toBeLessThanOrEqual(top - LEAST_OVER_POCKET + 1e-9);
+      expect(solid.bounds.to[2]).toBeLessThanOrEqual(top - LEAST_OVER_POCKET + 1e-9);
     for (const { x, y } of piece.fasteners) {
       for (const { solid } of joint.removed) {
-        const { from, to } = boundsOf([solid]);
+        const { from, to } = solid.bounds;
         const off = Math.max(from[0] - x, x - to[0], from[1] - y, y - to[1]);
         expect(off).toBeGreaterThan(5);
       }

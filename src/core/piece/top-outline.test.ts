@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
 import type { Edge } from '../decision/job-document';
-import { boundsOf, planesOf, volume } from '../solid/convex';
+import { planesOf, volume } from '../solid/convex';
 import { ovalOutline, rectangleOutline, regularOutline } from '../solid/outline';
 import { solidOfTop, thicknessInside } from './top-outline';
 
@@ -40,7 +40,7 @@ describe.each([
     // The path of the section's middle: round the outline set in by where that middle lies.
     const area = taken(edge, thickness);
     const lost = volume(plain) - volume(worked);
-    const { from, to } = boundsOf([plain]);
+    const { from, to } = plain.bounds;
     const round = 2 * (to[0] - from[0] + to[1] - from[1]);
     expect(lost).toBeGreaterThan(0.5 * area * round);
     expect(lost).toBeLessThan(1.05 * area * round);
@@ -55,7 +55,7 @@ describe.each([
 
   it('leaves the top as large and as thick as it is, and without hollows', () => {
     const solid = solidOfTop(rectangleOutline(1400, 800), 28, edge);
-    const { from, to } = boundsOf([solid]);
+    const { from, to } = solid.bounds;
     expect([to[0] - from[0], to[1] - from[1], to[2] - from[2]]).toEqual(
       [1400, 800, 28].map((n) => expect.closeTo(n, 6)),
     );

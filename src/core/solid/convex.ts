@@ -5,11 +5,44 @@ export interface Convex {
   corners: readonly Vec[];
   /** Each runs anticlockwise seen from outside. */
   loops: readonly Loop[];
+  /** The box round it, along the axes. */
+  bounds: Bounds;
+}
+
+export interface Bounds {
+  from: Vec;
+  to: Vec;
 }
 
 type Loop = readonly number[];
 
-export const NOTHING: Convex = { corners: [], loops: [] };
+function solidOf(corners: readonly Vec[], loops: readonly Loop[]): Convex {
+  return { corners, loops, bounds: boundsOfPoints(corners) };
+}
+
+function boundsOfPoints(points: readonly Vec[]): Bounds {
+  let x0 = Number.POSITIVE_INFINITY;
+  let y0 = x0;
+  let z0 = x0;
+  let x1 = Number.NEGATIVE_INFINITY;
+  let y1 = x1;
+  let z1 = x1;
+  for (let i = 0; i < points.length; i += 1) {
+    const p = points[i] as Vec;
+    const x = p[0];
+    const y = p[1];
+    const z = p[2];
+    if (x < x0) x0 = x;
+    if (x > x1) x1 = x;
+    if (y < y0) y0 = y;
+    if (y > y1) y1 = y;
+    if (z < z0) z0 = z;
+    if (z > z1) z1 = z;
+  }
+  return { from: [x0, y0, z0], to: [x1, y1, z1] };
+}
+
+export const NOTHING: Convex = solidOf([], []);
 
 /** All points with normal · p ≤ offset lie on the side that stays. The normal is a unit vector. */
 export interface Plane {
@@ -39,7 +72,7 @@ export function box(from: Vec, to: Vec): Convex {
     to,
     [from[0], to[1], to[2]],
   ];
-  return { corners, loops: stackedLoops(4, 2) };
+  return solidOf(corners, stackedLoops(4, 2));
 }
 
 /** A convex outline in the first two axes, anticlockwise, from one height of the third axis to another. */
@@ -47,7 +80,7 @@ export function prism(outline: readonly (readonly [number, number])[], from: num
   const corners: Vec[] = [];
   for (const p of outline) corners.push([p[0], p[1], from]);
   for (const p of outline) corners.push([p[0], p[1], to]);
-  return { corners, loops: stackedLoops(outline.length, 2) };
+  return solidOf(corners, stackedLoops(outline.length, 2));
 }
 
 /** Sides that a bored hole or a dowel is drawn with. */
@@ -85,7 +118,7 @@ export function rod(from: Vec, to: Vec, diameter: number, ends: { from?: Plane; 
 export function stacked(rings: readonly (readonly Vec[])[]): Convex {
   const corners: Vec[] = [];
   for (const own of rings) corners.push(...own);
-  return { corners, loops: stackedLoops(rings[0]?.length ?? 0, rings.length) };
+  return solidOf(corners, stackedLoops(rings[0]?.length ?? 0, rings.length));
 }
 
 const known = new Map<number, readonly Loop[]>();
@@ -109,10 +142,8 @@ function stackedLoops(n: number, rings: number): readonly Loop[] {
 }
 
 /** A solid each of whose corners is put elsewhere by a map that keeps planes plane. */
-export const mapped = ({ corners, loops }: Convex, to: (corner: Vec) => Vec, mirrored = false): Convex => ({
-  corners: corners.map(to),
-  loops: mirrored ? turnedLoops(loops) : loops,
-});
+export const mapped = ({ corners, loops }: Convex, to: (corner: Vec) => Vec, mirrored = false): Convex =>
+  solidOf(corners.map(to), mirrored ? turnedLoops(loops) : loops);
 
 const turned = new WeakMap<readonly Loop[], readonly Loop[]>();
 
@@ -176,20 +207,26 @@ export function clip(solid: Convex, plane: Plane): Convex {
     if (kept.length >= 3) loops.push(kept);
   }
   if (rim.length >= 3) loops.push(ring(rim, corners, plane.normal));
-  return withoutIdle({ corners, loops: loops.filter((loop) => norm(faceVector(corners, loop)) > 2e-9) });
+  return withoutIdle(
+    corners,
+    loops.filter((loop) => norm(faceVector(corners, loop)) > 2e-9),
+  );
 }
 
 /** A solid with those corners only that a face has. */
-function withoutIdle({ corners, loops }: Convex): Convex {
+function withoutIdle(corners: readonly Vec[], loops: readonly Loop[]): Convex {
   const at: number[] = corners.map(() => -1);
   for (const loop of loops) for (const i of loop) at[i] = i;
-  if (at.every((i) => i >= 0)) return { corners, loops };
+  if (at.every((i) => i >= 0)) return solidOf(corners, loops);
   const kept = corners.filter((_, i) => (at[i] as number) >= 0);
   let next = 0;
   at.forEach((i, k) => {
     if (i >= 0) at[k] = next++;
   });
-  return { corners: kept, loops: loops.map((loop) => loop.map((i) => at[i] as number)) };
+  return solidOf(
+    kept,
+    loops.map((loop) => loop.map((i) => at[i] as number)),
+  );
 }
 
 export const clipAll = (solid: Convex, planes: readonly Plane[]): Convex => planes.reduce(clip, solid);
@@ -279,48 +316,12 @@ export function middleOf(solids: readonly Convex[]): Vec {
   return total === 0 ? [0, 0, 0] : [x / total, y / total, z / total];
 }
 
-export interface Bounds {
-  from: Vec;
-  to: Vec;
-}
-
-const EMPTY: Bounds = {
-  from: [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY],
-  to: [Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY, Number.NEGATIVE_INFINITY],
-};
-
 /** The box round some solids, along the axes. */
 export function boundsOf(solids: readonly Convex[]): Bounds {
-  const [first] = solids;
-  if (!first) return EMPTY;
-  return solids.length === 1 ? boundsOfOne(first) : solids.map(boundsOfOne).reduce(together);
-}
-
-/** A solid's box is found once. */
-const boxes = new WeakMap<Convex, Bounds>();
-
-function boundsOfOne(solid: Convex): Bounds {
-  const before = boxes.get(solid);
-  if (before) return before;
-  let x0 = Number.POSITIVE_INFINITY;
-  let y0 = x0;
-  let z0 = x0;
-  let x1 = Number.NEGATIVE_INFINITY;
-  let y1 = x1;
-  let z1 = x1;
-  for (const p of solid.corners) {
-    const x = p[0];
-    const y = p[1];
-    const z = p[2];
-    if (x < x0) x0 = x;
-    if (x > x1) x1 = x;
-    if (y < y0) y0 = y;
-    if (y > y1) y1 = y;
-    if (z < z0) z0 = z;
-    if (z > z1) z1 = z;
-  }
-  const bounds: Bounds = { from: [x0, y0, z0], to: [x1, y1, z1] };
-  boxes.set(solid, bounds);
+  const [first, ...others] = solids;
+  if (!first) return NOTHING.bounds;
+  let { bounds } = first;
+  for (const other of others) bounds = together(bounds, other.bounds);
   return bounds;
 }
 

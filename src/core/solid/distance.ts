@@ -10,9 +10,8 @@ const TOUCH = 1e-6;
  * their nearest points, found from the Minkowski difference (E. Gilbert, D. Johnson, S. Keerthi, 1988).
  */
 export function distance(a: Convex, b: Convex): number {
-  const deep = overlap(a, b);
-  if (deep > TOUCH) return -deep;
-  return nearest(a, b);
+  const apart = nearest(a, b);
+  return apart > TOUCH ? apart : Math.min(apart, -overlap(a, b));
 }
 
 /** The least way by which one of two solids must be moved to part them, mm; zero or less where they are apart already. */
