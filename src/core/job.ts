@@ -16,6 +16,7 @@ import { type PanelTrim, trimLaid, trimPanel } from './glueup/trim-panel';
 import { type AlignerSize, alignerSize } from './joint/edge-joint';
 import { type Demand, demandOf, type PanelDemand } from './layout/demand';
 import { fixedPlacements } from './layout/fixed-placements';
+import { sequenceChecks } from './layout/in-sequence';
 import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
 import { layoutOptionsOf } from './layout/layout-aims';
 import { layoutChecks, movesGivenUp } from './layout/layout-checks';
@@ -204,7 +205,9 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const checks = inOrder([
     ...runChecks(context),
     ...piece.problems.map((problem) => impossibility(problem, document)),
-    ...(layoutState === 'current' && layout ? layoutChecks(layout, species) : []),
+    ...(layoutState === 'current' && layout
+      ? [...layoutChecks(layout, species), ...sequenceChecks(demand, layout, layoutOptions.kerf)]
+      : []),
     ...(layoutState === 'current' && layout
       ? machineChecks({ layout, boards, shop, species, nameOf: (placement) => pieceLabel(piece, placement) })
       : []),

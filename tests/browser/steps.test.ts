@@ -163,6 +163,27 @@ describe('each step of the work', () => {
     expect(page.faults).toEqual([]);
   });
 
+  it('layout: aprons from one board come in their order round the table, and say at how many corners the grain runs on', async () => {
+    const page = await openPage(`/jobs/${id}/layout`);
+    await reads(page, 'main', /Searching|changes tried/);
+    await (await page.waitForSelector('label ::-p-text(The aprons)'))!.click();
+    await reads(page, 'main', /lie in this order along one board: the grain runs on at [1-3] of 4 corners/);
+    // The letters that it names stand in that order on one board.
+    const letters = (await page.$eval('main', (e) => (e as HTMLElement).innerText)).match(
+      /([A-Z](?: [A-Z])+)[^.]* lie in this order/,
+    )![1]!;
+    const along = await page.$$eval('figure[data-board]', (all) => all.map((e) => e.getAttribute('aria-label')!));
+    expect(along.some((label) => letters.split(' ').every((letter) => new RegExp(`\\b${letter}\\b`).test(label)))).toBe(
+      true,
+    );
+    await expect.poll(async () => (await decisions()).layout.oneBoard).toEqual(['apron']);
+    await saved(page);
+    await (await page.waitForSelector('label ::-p-text(The aprons)'))!.click();
+    await expect.poll(async () => (await decisions()).layout.oneBoard).toEqual([]);
+    await saved(page);
+    expect(page.faults).toEqual([]);
+  });
+
   it('layout: boards left out are not used, and what is missing is asked for in board feet', async () => {
     const page = await openPage(`/jobs/${id}/layout`);
     await reads(page, 'main', /changes tried/);

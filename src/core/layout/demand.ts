@@ -23,6 +23,8 @@ export interface PartDemand {
   becomes?: number;
   /** Parts with the same word here all come from one board: a matched set, or pieces in sequence. */
   together?: string;
+  /** Place in the order in which the set goes round, from 0: each meets the one after it, the last the first. */
+  follows?: number;
 }
 
 /** A glued panel of free-width strips. mm. */
@@ -68,7 +70,12 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
   const { allowances } = shop;
   const parts: PartDemand[] = [];
   const panels: PanelDemand[] = [];
-  const oneBoard = ({ kind }: Part) => (document.layout.oneBoard.some((own) => own === kind) ? { together: kind } : {});
+  const round = apronsRound(piece);
+  const oneBoard = ({ id, kind }: Part) => {
+    if (!document.layout.oneBoard.some((own) => own === kind)) return {};
+    const follows = round.get(id);
+    return { together: kind, ...(follows === undefined ? {} : { follows }) };
+  };
   for (const part of madeParts(piece)) {
     const finished = part.cut ? part.design : part.size;
     const { id, letter, name } = part;
@@ -120,12 +127,22 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
           rough: roughOf(blank.finished),
           resawn: blank.resawn,
           becomes: blank.becomes,
-          ...(blank.together ? { together: id } : oneBoard(part)),
+          ...(blank.together === undefined ? oneBoard(part) : { together: id, follows: blank.together }),
         });
       }
     } else parts.push({ id, letter, name, shows, finished, rough: roughOf(finished), ...oneBoard(part) });
   }
   return { species: document.form.species, parts, panels };
+}
+
+/** Aprons in their order round the piece, seen from above, from the front on; none where two lie one behind the other. */
+function apronsRound({ parts }: Piece): Map<string, number> {
+  const found = parts
+    .filter(({ kind }) => kind === 'apron')
+    .map(({ id, frame: { at } }) => ({ id, turn: (Math.atan2(at[1], at[0]) + 2.5 * Math.PI) % (2 * Math.PI) }))
+    .sort((a, b) => a.turn - b.turn);
+  const apart = found.every(({ turn }, i) => i === 0 || turn - (found[i - 1]?.turn ?? 0) > 0.1);
+  return new Map(apart && found.length > 2 ? found.map(({ id }, i) => [id, i] as const) : []);
 }
 
 /** Lost where a panel is crosscut into the parts it was glued up for, mm; common practice. */

@@ -7,6 +7,7 @@ import { quartersFor } from '../stock/thickness';
 import type { CutPlan, Problem } from './cut-plan';
 import { cutSequence } from './cut-sequence';
 import type { Demand } from './demand';
+import { inSequence } from './in-sequence';
 import type { Layout, LayoutOptions, Placement, Rectangle, Shortfall, Strip } from './layout';
 import { rectanglesOf } from './ready-boards';
 import { type Sawn, usefulOffcuts } from './sawn-board';
@@ -79,7 +80,8 @@ export function describeLayout(
       return [toBuy(panel.id, panel.name, kind.thickness, kind.length, width + count * kind.jointing)];
     }),
   ];
-  return writtenLayout(demand, boards, options, { placements, offcuts, shortfall, ...given });
+  const ordered = inSequence(demand, boards, options, { placements, offcuts });
+  return writtenLayout(demand, boards, options, { placements: ordered, offcuts, shortfall, ...given });
 }
 
 /**

@@ -57,7 +57,7 @@ describe('the blanks of a leg', () => {
     const [core, ...veneers] = legBlanks(leg, { kind: 'faced', veneer: 4 });
     expect(core!.finished.width).toBe(section - 8);
     expect(veneers.map((blank) => blank.suffix)).toEqual(['v1', 'v2', 'v3', 'v4']);
-    expect(veneers.every((blank) => blank.together && blank.finished.thickness === 4)).toBe(true);
+    expect(veneers.every((blank, i) => blank.together === i && blank.finished.thickness === 4)).toBe(true);
   });
 
   it('carry their leg’s id', () => {

@@ -22,8 +22,8 @@ export interface LegBlank {
   shows: 'all' | 'none';
   finished: { length: number; width: number; thickness: number };
   resawn: boolean;
-  /** All blanks of one leg that say so come from one board. */
-  together?: boolean;
+  /** All blanks of one leg that say so come from one board: its place in their order round the leg, from 0. */
+  together?: number;
   /** m³ of it that become the leg. */
   becomes: number;
 }
@@ -105,7 +105,7 @@ export function legBlanks(leg: Part, making: Making): LegBlank[] {
           name: `${leg.name}: veneer ${i + 1}`,
           finished: { length, width: section, thickness: veneer },
           becomes: (volume - coreVolume) / VENEERS,
-          together: true,
+          together: i,
         })),
       ];
     }

@@ -4,7 +4,7 @@ import { Fragment } from 'react';
 import { LAYOUT_AIMS, type Layout } from '@/core';
 import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
-import { useUnits } from '@/ui/units';
+import { PhraseText, useUnits } from '@/ui/units';
 import { Group } from '../form/group';
 import { useChange, useDerived, useJobState } from '../job/job-context';
 import { AIM_WORDS } from './aim-words';
@@ -12,7 +12,8 @@ import { BoardTools } from './board-tools';
 
 /** What the layout comes to, and what it is searched for. */
 export function LayoutSide({ layout }: { layout: Layout | null }) {
-  const { figures, demand } = useDerived();
+  const { figures, demand, checks } = useDerived();
+  const inOrder = checks.find((check) => check.id === 'layout.sequence-apron');
   const units = useUnits();
   const currency = useJobState((s) => s.shop.prices.currency);
   const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
@@ -117,6 +118,15 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
             {label}
           </label>
         ))}
+        {choice.oneBoard.includes('apron') ? (
+          <p className="text-ink-2">
+            {inOrder ? (
+              <PhraseText of={inOrder.sentence} />
+            ) : (
+              'Those that lie end to end come in their order round the piece, so that the grain runs on at the corners.'
+            )}
+          </p>
+        ) : null}
       </Group>
       {layout ? <BoardTools layout={layout} /> : null}
       <Aim />
