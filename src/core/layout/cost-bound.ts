@@ -42,9 +42,16 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
     width: (b: number, k: number) => b * each + 1 + P + k,
     count: (b: number, k: number) => b * each + 1 + P + B + k,
     offcut: (b: number) => b * each + each - 1,
+    // After the boards: whether a set comes from a board.
+    set: (b: number, s: number) => boards.length * each + b * kinds.sets.length + s,
+  };
+  /** Blanks that a board must give of a kind to give all of it; null where it cannot. */
+  const allOf = (b: number, i: number): number | null => {
+    const layers = boards[b]?.layers[i] ?? 0;
+    return layers > 0 ? Math.ceil((kinds.parts[i]?.ids.length ?? 0) / layers) : null;
   };
 
-  const columns: LinearColumn[] = boards.flatMap((ready): LinearColumn[] => {
+  const ofBoards: LinearColumn[] = boards.flatMap((ready): LinearColumn[] => {
     const layersOf = (i: number) => ready.layers[i] as number;
     const possible = (k: number) => ready.surfaced >= (kinds.bands[k]?.thickness ?? 0) - 1e-9;
     const ends = endTrim > 0 ? 1 : -1;
@@ -80,8 +87,31 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
     ];
   });
 
+  const ofSets = boards.flatMap(({ board }, b) =>
+    kinds.sets.map((set): LinearColumn => {
+      const able = set.kinds.every((i) => allOf(b, i) !== null) && (set.board === null || set.board === board.id);
+      return { cost: 0, lower: 0, upper: able ? 1 : 0, whole: true };
+    }),
+  );
+  const columns = [...ofBoards, ...ofSets];
+
   const infinite = Number.POSITIVE_INFINITY;
   const rows: LinearRow[] = [
+    // A set comes whole from one board.
+    ...kinds.sets.flatMap((set, s) =>
+      set.kinds.length === 0
+        ? []
+        : [
+            { lower: 1, upper: 1, entries: boards.map((_, b) => [at.set(b, s), 1] as const) },
+            ...set.kinds.flatMap((i) =>
+              boards.map((_, b) => ({
+                lower: 0,
+                upper: infinite,
+                entries: [[at.part(b, i), 1] as const, [at.set(b, s), -(allOf(b, i) ?? 0)] as const],
+              })),
+            ),
+          ],
+    ),
     ...kinds.parts.map((kind, i) => ({
       lower: kind.ids.length,
       upper: infinite,
