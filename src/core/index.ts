@@ -169,6 +169,7 @@ export { acrossAt } from './solid/line-across';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { boardShape, reachAcross } from './stock/board-shape';
+export { defectMoved, defectSized } from './stock/move-defect';
 export * from './stock/offcut-board';
 export { boardFeetOf, boardPrice } from './stock/price';
 export { daysUntilReady, READY_WITHIN } from './stock/ready-to-mill';

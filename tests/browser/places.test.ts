@@ -105,6 +105,19 @@ describe('the rack', () => {
     // 700 px for 2 400 mm: a hundred of them are 343 mm.
     await page.waitForFunction(() => Number(document.querySelector('[data-defect="0"]')!.getAttribute('x')) > 98);
     await page.mouse.up();
+    // By arrows to the millimetre: ten along, nine back, and longer by its corner.
+    const at = () => page.$eval('[data-defect="0"]', (e) => e.getAttribute('aria-label')!);
+    const before = Number((await at()).match(/ at ([\d\s]+),/)![1]!.replace(/\D/g, ''));
+    await page.$eval('[data-defect="0"]', (e) => (e as SVGElement).focus());
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.down('Shift');
+    for (let i = 0; i < 9; i += 1) await page.keyboard.press('ArrowLeft');
+    await page.keyboard.up('Shift');
+    await expect
+      .poll(async () => Number((await at()).match(/ at ([\d\s]+),/)![1]!.replace(/\D/g, '')))
+      .toBe(before + 1);
+    await page.$eval('[aria-label^="Size of defect 1"]', (e) => (e as SVGElement).focus());
+    await page.keyboard.press('ArrowRight');
     const job = await newJob('Keeps a board');
     await (await button(page, 'Save the board')).click();
     await page.waitForSelector('[role="dialog"]', { hidden: true });
@@ -114,10 +127,13 @@ describe('the rack', () => {
     await page.waitForSelector('[role="dialog"]', { hidden: true });
     await visit(page, `/rack?find=${other}`);
     await reads(page, `tr[data-tag="${other}"]`, /kept for Keeps a board/);
-    const kept = (await call<{ tag: string; defects: { x: number; y: number }[] }[]>('GET', '/api/boards')).data;
+    const kept = (
+      await call<{ tag: string; defects: { x: number; y: number; length: number }[] }[]>('GET', '/api/boards')
+    ).data;
     const [defect] = kept.find((b) => b.tag === other)!.defects;
     expect(defect!.x).toBeGreaterThan(330);
-    expect(defect!.x).toBeLessThan(356);
+    expect(defect!.x).toBeLessThan(358);
+    expect(defect!.x).toBe(before + 1);
     expect(defect!.y).toBeGreaterThan(50);
     expect(page.faults).toEqual([]);
   });

@@ -10,6 +10,9 @@ import type { MoveHands, Trial } from './use-moves';
 
 /** Room for the end of the board at its right, px. */
 export const END = 54;
+/** Pieces drawn less high, px, would hold only a letter that nobody can read: there the zoom helps. */
+const LEAST_LETTER = 8;
+
 const SEEN = { through: '', tagged: ', tagged face only', under: ', under face only' };
 
 /** The board's own outline, its near edge above; a taper at its far edge. */
@@ -244,16 +247,22 @@ function BlankShape({
         strokeWidth={on ? 1.8 : 0.9}
         className={clsx(on ? 'fill-layout-tint stroke-layout' : 'fill-wood stroke-ink')}
       />
-      {h > 13 ? (
+      {h > LEAST_LETTER ? (
         <text
           x={blank.x * scale + 6}
           y={blank.y * scale + h / 2}
           dominantBaseline="central"
           className="figures pointer-events-none fill-ink text-[12px]"
         >
-          <tspan className="font-bold text-[13px]">{label}</tspan>
-          {w > 34 + words.length * 6 ? <tspan dx={5}>{` ${words}`}</tspan> : null}
-          {turned ? <tspan className="font-bold text-[13px]">{turned}</tspan> : null}
+          <tspan className="font-bold" fontSize={Math.min(13, h)}>
+            {label}
+          </tspan>
+          {h > 13 && w > 34 + words.length * 6 ? <tspan dx={5}>{` ${words}`}</tspan> : null}
+          {turned ? (
+            <tspan className="font-bold" fontSize={Math.min(13, h)}>
+              {turned}
+            </tspan>
+          ) : null}
         </text>
       ) : null}
     </g>
