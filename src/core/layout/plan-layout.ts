@@ -29,7 +29,9 @@ const HEAT = 0.012;
 const CHOICE_NODES = 20;
 /** Boards beyond which the bound leaves whole numbers out: it would take too long. */
 const WHOLE_BOARDS = 25;
-/** Boards up to which the whole numbers are gone over four times, not twice, and nodes of each search. */
+/** Changes asked for that are worth one more round over whole boards. */
+const ROUND_EFFORT = 4000;
+/** Boards up to which the whole numbers are gone over four times, and nodes of each search. */
 const FEW_BOARDS = 10;
 const BOUND_NODES = 40;
 /** Boards beyond which only the bound of areas is claimed. */
@@ -120,7 +122,7 @@ export function* searchLayout(
     }
     // Whole boards and pieces make it tighter and take longer: once, when a good layout is there to be looked at.
     if (go === 0 && bounded && solver && boards.length <= WHOLE_BOARDS)
-      tighten(solver, boards.length <= FEW_BOARDS ? 4 : 2);
+      tighten(solver, boards.length <= FEW_BOARDS ? 4 : 1 + Math.floor(options.effort / ROUND_EFFORT));
     const chosen = solver && complete(best) ? choosePatterns(problem, patterns, best, solver, CHOICE_NODES) : null;
     if (chosen && complete(chosen)) plans.meet(chosen);
     if (chosen && complete(chosen) && chosen.cost < best.cost - 1e-9) best = chosen;

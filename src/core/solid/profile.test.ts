@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { volume } from './convex';
-import { boundsOfFlat, polygonOf, radiusOf } from './outline';
+import { boundsOfFlat, chordAt, type Flat, polygonOf, radiusOf } from './outline';
 import { archedOutline, fibresThrough, hollowedOutline, profiled } from './profile';
 
 /** Area of a circle's segment from chord and sagitta: r²·acos(1 − s/r) − (r − s)·√(2rs − s²), any engineering handbook. */
@@ -49,5 +49,32 @@ describe('a part with a curved face', () => {
     const hollowed = fibresThrough(hollowedOutline(1200, 120, 45, 70));
     expect(hollowed.band).toBeCloseTo(75, 0);
     expect(hollowed.narrowest).toBeCloseTo(75, 0);
+  });
+
+  it('has of its fibres those that every cross-section keeps, at a thousand places along it', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 500, max: 2000, noNaN: true }),
+        fc.double({ min: 60, max: 200, noNaN: true }),
+        fc.double({ min: 0.05, max: 0.8, noNaN: true }),
+        fc.boolean(),
+        (length, height, share, arched) => {
+          const outline = arched
+            ? archedOutline(length, height, height * share)
+            : hollowedOutline(length, height, height * share, height * 0.5);
+          const { narrowest, band } = fibresThrough(outline);
+          const turned = polygonOf(outline).map(([l, w]): Flat => [w, l]);
+          let [low, high, least] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
+          for (let i = 0; i <= 1000; i += 1) {
+            const chord = chordAt(turned, (i / 1000 - 0.5) * (length - 2e-6))!;
+            [low, high] = [Math.max(low, chord.from), Math.min(high, chord.to)];
+            least = Math.min(least, chord.to - chord.from);
+          }
+          // Between two of its corners nothing is narrower: the thousand places may miss it by a hair.
+          expect(Math.abs(narrowest - least)).toBeLessThan(0.05);
+          expect(Math.abs(band - Math.max(0, high - low))).toBeLessThan(0.05);
+        },
+      ),
+    );
   });
 });

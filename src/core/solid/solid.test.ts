@@ -1,7 +1,22 @@
 import fc from 'fast-check';
 import ManifoldModule from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { box, type Convex, clip, clipAll, middleOf, planesOf, planeThrough, prism, volume } from './convex';
+import {
+  box,
+  type Convex,
+  clip,
+  clipAll,
+  mapped,
+  middleOf,
+  planesOf,
+  planeThrough,
+  prism,
+  reach,
+  rod,
+  shifted,
+  shiftedBounds,
+  volume,
+} from './convex';
 import { distance } from './distance';
 import { inPart, inPiece, leaningFrame, solidInPart, solidInPiece } from './frame';
 import {
@@ -119,6 +134,69 @@ describe('solids without hollows', () => {
         },
       ),
       { endOnFailure: true },
+    );
+  });
+
+  it('are closed: every edge lies between two faces that run it both ways, and corners − edges + faces = 2 (Euler)', () => {
+    fc.assert(
+      fc.property(solids, (solid) => {
+        const edges = new Set<string>();
+        for (const loop of solid.loops) {
+          loop.forEach((from, k) => {
+            const edge = `${from} ${loop[(k + 1) % loop.length]}`;
+            expect(edges.has(edge)).toBe(false);
+            edges.add(edge);
+          });
+        }
+        for (const edge of edges) expect(edges.has(edge.split(' ').reverse().join(' '))).toBe(true);
+        expect(new Set(solid.loops.flat()).size).toBe(solid.corners.length);
+        expect(solid.corners.length - edges.size / 2 + solid.loops.length).toBe(2);
+      }),
+      { endOnFailure: true },
+    );
+  });
+
+  it('know the box round them, and stay outside in when they are mirrored', () => {
+    fc.assert(
+      fc.property(solids, vec(50), (solid, by) => {
+        for (const axis of [0, 1, 2] as const) {
+          const along = solid.corners.map((p) => p[axis]);
+          expect(solid.bounds.from[axis]).toBe(Math.min(...along));
+          expect(solid.bounds.to[axis]).toBe(Math.max(...along));
+        }
+        const moved = shifted(solid, by);
+        expect(moved.bounds).toEqual(shiftedBounds(solid.bounds, by));
+        const mirrored = mapped(solid, ([x, y, z]): Vec => [-x, y, z], true);
+        expect(volume(mirrored)).toBeCloseTo(volume(solid), 4);
+        expect(reach(mirrored, [1, 0, 0]).to).toBe(-solid.bounds.from[0]);
+      }),
+      { endOnFailure: true },
+    );
+  });
+
+  it('of rods have the volume of their eight-sided prism, to planes that they run through as well', () => {
+    // A regular octagon over flats d: 2(√2 − 1)·d².
+    const octagon = (d: number) => 2 * (Math.SQRT2 - 1) * d ** 2;
+    fc.assert(
+      fc.property(
+        vec(100),
+        vec(1).filter((v) => norm(v) > 0.2),
+        num(3, 30),
+        num(-0.3, 0.3),
+        (from, way, diameter, lean) => {
+          const axis = unit(way);
+          const to: Vec = [from[0] + 80 * axis[0], from[1] + 80 * axis[1], from[2] + 80 * axis[2]];
+          expect(volume(rod(from, to, diameter)) / (80 * octagon(diameter))).toBeCloseTo(1, 9);
+          // A leaning end through the middle takes away on one side what it adds on the other.
+          const aside = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0]));
+          const leaning = planeThrough(to, [
+            axis[0] + lean * aside[0],
+            axis[1] + lean * aside[1],
+            axis[2] + lean * aside[2],
+          ]);
+          expect(volume(rod(from, to, diameter, { to: leaning })) / (80 * octagon(diameter))).toBeCloseTo(1, 9);
+        },
+      ),
     );
   });
 
