@@ -1,4 +1,4 @@
-import { areaVector, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
+import { areaVectors, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
@@ -248,8 +248,9 @@ function edges(solid: Convex, look: Look, row: Vec | null): Point[][] {
   // Every edge by its two ends, with the face that has it.
   const known = new Map<string, Vec>();
   const found: Point[][] = [];
-  for (const face of facesOf(solid)) {
-    const normal = unit(areaVector(face));
+  const normals = areaVectors(solid).map(unit);
+  for (const [i, face] of facesOf(solid).entries()) {
+    const normal = normals[i] as Vec;
     if (dot(normal, look.toward) < 1e-3 || (row && Math.abs(dot(normal, row)) > 0.999)) continue;
     face.forEach((p, i) => {
       const q = face[(i + 1) % face.length] ?? p;

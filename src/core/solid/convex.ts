@@ -121,12 +121,14 @@ export function stacked(rings: readonly (readonly Vec[])[]): Convex {
   return solidOf(corners, stackedLoops(rings[0]?.length ?? 0, rings.length));
 }
 
+/** A row of more than so many rings is not kept. */
+const MOST_RINGS = 1024;
 const known = new Map<number, readonly Loop[]>();
 
 /** The faces of some rings over one another are always the same places, found once: below, above, then ring by ring. */
 function stackedLoops(n: number, rings: number): readonly Loop[] {
-  const key = rings * 1000 + n;
-  const before = known.get(key);
+  const key = n * MOST_RINGS + rings;
+  const before = rings < MOST_RINGS ? known.get(key) : undefined;
   if (before) return before;
   const last = (rings - 1) * n;
   const round = Array.from({ length: n }, (_, i) => i);
@@ -137,7 +139,7 @@ function stackedLoops(n: number, rings: number): readonly Loop[] {
       loops.push([first + i, first + next, first + n + next, first + n + i]);
     }
   }
-  if (n < 1000) known.set(key, loops);
+  if (rings < MOST_RINGS) known.set(key, loops);
   return loops;
 }
 
@@ -245,20 +247,16 @@ function ring(places: readonly number[], corners: readonly Vec[], normal: Vec): 
 }
 
 /** Twice the area of a face as a vector along its outward normal. */
-export const areaVector = (face: readonly Vec[]): Vec => faceVector(face, null);
-
-/** The same of a loop among some corners; of all of them where no loop is given. */
-function faceVector(corners: readonly Vec[], loop: Loop | null): Vec {
-  const n = loop ? loop.length : corners.length;
-  const o = corners[loop ? (loop[0] as number) : 0] as Vec;
+function faceVector(corners: readonly Vec[], loop: Loop): Vec {
+  const o = corners[loop[0] as number] as Vec;
   let x = 0;
   let y = 0;
   let z = 0;
   let ax = 0;
   let ay = 0;
   let az = 0;
-  for (let i = 1; i < n; i += 1) {
-    const p = corners[loop ? (loop[i] as number) : i] as Vec;
+  for (let i = 1; i < loop.length; i += 1) {
+    const p = corners[loop[i] as number] as Vec;
     const bx = p[0] - o[0];
     const by = p[1] - o[1];
     const bz = p[2] - o[2];

@@ -15,6 +15,7 @@ import {
   rod,
   shifted,
   shiftedBounds,
+  stacked,
   volume,
 } from './convex';
 import { distance } from './distance';
@@ -172,6 +173,18 @@ describe('solids without hollows', () => {
       }),
       { endOnFailure: true },
     );
+  });
+
+  it('are told apart by sides and rings, however many: a thousand sides and three rings of three', () => {
+    const circle = (n: number, r: number) =>
+      Array.from({ length: n }, (_, i): [number, number] => {
+        const a = (2 * Math.PI * i) / n;
+        return [r * Math.cos(a), r * Math.sin(a)];
+      });
+    const ring = (z: number): Vec[] => circle(3, 10).map(([x, y]) => [x, y, z]);
+    const area = (n: number, r: number) => (n / 2) * r ** 2 * Math.sin((2 * Math.PI) / n);
+    expect(volume(stacked([ring(0), ring(4), ring(9)]))).toBeCloseTo(9 * area(3, 10), 6);
+    for (const n of [1000, 1003, 2003]) expect(volume(prism(circle(n, 10), 0, 5)) / area(n, 10)).toBeCloseTo(5, 9);
   });
 
   it('of rods have the volume of their eight-sided prism, to planes that they run through as well', () => {
