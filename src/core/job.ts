@@ -206,7 +206,10 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...runChecks(context),
     ...piece.problems.map((problem) => impossibility(problem, document)),
     ...(layoutState === 'current' && layout
-      ? [...layoutChecks(layout, species), ...sequenceChecks(demand, layout, layoutOptions.kerf)]
+      ? [
+          ...layoutChecks(layout, demand, species, document.layout.oneBoard),
+          ...sequenceChecks(demand, layout, layoutOptions.kerf),
+        ]
       : []),
     ...(layoutState === 'current' && layout
       ? machineChecks({ layout, boards, shop, species, nameOf: (placement) => pieceLabel(piece, placement) })

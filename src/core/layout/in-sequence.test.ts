@@ -5,6 +5,7 @@ import { aBoard, aPart, demandFor, plainOptions as options } from '../../../test
 import { checkLayout } from './check-layout';
 import { inSequence, sequenceChecks } from './in-sequence';
 import type { Placement } from './layout';
+import { layoutChecks } from './layout-checks';
 import { planLayout } from './plan-layout';
 
 // Round a table, seen from above: front, right, back, left. Parts in sequence are common practice.
@@ -64,6 +65,19 @@ describe('aprons from one board', () => {
     expect(sequenceChecks(wanted, { placements: backward }, options.kerf)[0]!.value.amount).toBe(3);
     const apart = placements.map((p, i) => ({ ...p, x: p.x + 100 * i }));
     expect(sequenceChecks(wanted, { placements: apart }, options.kerf)[0]!.value.amount).toBe(0);
+  });
+});
+
+describe('aprons that no one board gives', () => {
+  it('are offered from several boards, and only they', () => {
+    const set = demandFor(aprons.map((part) => ({ ...part, together: 'apron' })));
+    const boards = [aBoard('a', 1500, 95), aBoard('b', 1500, 95)];
+    const { species } = derive(demoJob('1-square-table'));
+    const [check] = layoutChecks(planLayout(set, boards, options), set, species, ['leg', 'apron']);
+    expect(check!.level).toBe('stop');
+    expect(check!.wayOut!.changes).toEqual([{ path: 'layout.oneBoard', value: ['leg'] }]);
+    const apart = demandFor(aprons.map(({ together: _, follows: __, ...part }) => part));
+    expect(layoutChecks(planLayout(apart, boards, options), apart, species, [])[0]!.level).toBe('good');
   });
 });
 

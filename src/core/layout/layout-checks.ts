@@ -1,12 +1,22 @@
 import type { Check } from '../check/check';
-import type { Move } from '../decision/job-document';
+import type { JobDocument, Move } from '../decision/job-document';
 import { count, say } from '../measure/quantity';
 import type { Piece } from '../piece/piece';
 import type { Species } from '../wood/species';
+import type { Demand } from './demand';
 import type { Layout } from './layout';
 
-/** Whether the rack gives everything. */
-export function layoutChecks(layout: Layout, species: Species): Check[] {
+/**
+ * Whether the rack gives everything.
+ *
+ * @param oneBoard kinds of parts that the maker wants all from one board
+ */
+export function layoutChecks(
+  layout: Layout,
+  demand: Demand,
+  species: Species,
+  oneBoard: JobDocument['layout']['oneBoard'],
+): Check[] {
   if (layout.shortfall.length === 0) {
     return [
       {
@@ -22,6 +32,8 @@ export function layoutChecks(layout: Layout, species: Species): Check[] {
     ];
   }
   const feet = layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0);
+  const short = new Set(layout.shortfall.map((s) => s.part));
+  const sets = oneBoard.filter((kind) => demand.parts.some((part) => part.together === kind && short.has(part.id)));
   const names = [...new Set(layout.shortfall.map((s) => s.name.toLowerCase().split(',')[0]))].join(', ');
   return [
     {
@@ -33,7 +45,13 @@ export function layoutChecks(layout: Layout, species: Species): Check[] {
       limit: count(0),
       where: layout.shortfall.map((s) => s.part),
       why: 'Boards too short, too narrow, too thin or too few, found out before the first cut.',
-      wayOut: { say: say`Add boards to the rack, or change sizes or species in the step Form`, changes: [] },
+      wayOut:
+        sets.length > 0
+          ? {
+              say: say`Take the ${sets.map((kind) => `${kind.replace('-', ' ')}s`).join(' and ')} from several boards`,
+              changes: [{ path: 'layout.oneBoard', value: oneBoard.filter((kind) => !sets.includes(kind)) }],
+            }
+          : { say: say`Add boards to the rack, or change sizes or species in the step Form`, changes: [] },
     },
   ];
 }
