@@ -1,5 +1,6 @@
 import type { LaidChoice } from '../decision/job-document';
 import type { PanelDemand } from '../layout/demand';
+import { ordersOf } from '../measure/orders';
 import { seededRandom } from '../measure/random';
 import { ringKind } from '../stock/ring-kind';
 import type { RingSchool } from '../wood/panel-shape';
@@ -77,14 +78,6 @@ export function bestOrder(given: {
 
 const ringRank = (s: LaidStrip) =>
   ({ flat: 0, rift: 1, quarter: 2 })[ringKind(typeof s.rings === 'number' ? s.rings : ringAngleAt(s.rings, 0))];
-
-/** Every order there is. */
-function* ordersOf<T>(list: readonly T[]): Generator<T[]> {
-  if (list.length < 2) yield [...list];
-  for (const [i, first] of list.entries()) {
-    for (const rest of ordersOf([...list.slice(0, i), ...list.slice(i + 1)])) yield [first, ...rest];
-  }
-}
 
 function shuffled<T>(list: readonly T[], random: () => number): T[] {
   const order = [...list];

@@ -1,4 +1,5 @@
 import type { Check } from '../check/check';
+import { ordersOf } from '../measure/orders';
 import { count, say } from '../measure/quantity';
 import { ownerOf } from '../piece/leg-making';
 import type { Board } from '../stock/board';
@@ -38,7 +39,7 @@ export function inSequence(
     const rows = rowsOf(own, options.kerf);
     const others = placements.filter((p) => !own.includes(p));
     let most = joinsIn(set, rows);
-    for (const order of orders(set)) {
+    for (const order of ordersOf(set)) {
       const laid = laidOut(set, rows, order, options.kerf);
       if (!laid) continue;
       const joins = joinsIn(set, laid);
@@ -92,17 +93,6 @@ function joinsIn(set: readonly Follower[], rows: readonly Row[]): number {
     }
   }
   return joins;
-}
-
-function* orders<T>(list: readonly T[]): Generator<T[]> {
-  if (list.length <= 1) {
-    yield [...list];
-    return;
-  }
-  for (let i = 0; i < list.length; i += 1) {
-    const [first, rest] = [list[i] as T, [...list.slice(0, i), ...list.slice(i + 1)]];
-    for (const order of orders(rest)) yield [first, ...order];
-  }
 }
 
 /** The rows with their pieces in another order; null where a row would not be as long as it was, or sheets not alike. */
