@@ -3,13 +3,18 @@ import { faceArea } from '../stock/board';
 import type { Problem } from './cut-plan';
 import { bestBars, type Lanes, lanesOf } from './lanes';
 import { type BandKind, type Kinds, rectanglesOf } from './ready-boards';
+import { type Sawings, type SawnLimit, sawnLimit } from './sawn-bound';
 
 /** Units of the programme's columns, so that its numbers are of one size: mm of strips, mm² of offcut. */
 const [WIDE, LARGE] = [100, 100_000];
 
-/** What the bound may cost: rounds of cuts, and nodes of the last search with whole boards and strips. */
+/**
+ * What the bound may cost: rounds of cuts by bars, rounds of these and of whole sawings, rounds over whole boards and
+ * pieces, and nodes of the search in each of those.
+ */
 export interface BoundEffort {
   rounds: number;
+  sawnRounds: number;
   wholeRounds: number;
   nodes: number;
 }
@@ -18,8 +23,8 @@ export interface BoundEffort {
  * A cost that no layout can go below, however its boards are cut up: a programme with a whole number for every board
  * (used or not), every kind of part and the strips of every band from each board, and for each board inequalities that
  * every way of cutting it must keep. They are found where the last solution breaks them: the bars of {@link bestBars}
- * at prices driven towards what that solution has too much of. Any prices give a true inequality, so the bound holds
- * however far the rounds go.
+ * at prices driven towards what that solution has too much of, and {@link sawnLimit}. Any prices give a true
+ * inequality, so the bound holds however far the rounds go.
  *
  * @returns in the shop's money; null when the programme has no solution
  */
@@ -221,33 +226,73 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
   }
 
   return solver({ columns, rows }, (model) => {
-    const tighten = (values: Float64Array): boolean => {
-      const found = lanes.flatMap(({ b, lanes: one }) => {
-        const used = values[at.used(b)] as number;
-        if (used < 1e-6) return [];
-        const broken = separate(one, amountsOf(b, one.direction, values), used, natural(one.direction));
-        return broken ? [inequality(b, one.direction, broken.prices, broken.worth)] : [];
-      });
+    const add = (found: LinearRow[]): boolean => {
       for (const row of found) model.addRow(row);
       rows.push(...found);
       return found.length > 0;
     };
+    // Of boards that are clear whole sawings tell more than bars do.
+    const isClear = boards.map(
+      ({ board, shape, begun }) => board.defects.length === 0 && shape.far.tagged === shape.far.other && !begun,
+    );
+    const byBars = (values: Float64Array, sawn: boolean): boolean =>
+      add(
+        lanes.flatMap(({ b, lanes: one }) => {
+          const used = values[at.used(b)] as number;
+          if (used < 1e-6 || (sawn && isClear[b])) return [];
+          const broken = separate(one, amountsOf(b, one.direction, values), used, natural(one.direction));
+          return broken ? [inequality(b, one.direction, broken.prices, broken.worth)] : [];
+        }),
+      );
+    const met: Sawings[] = boards.map(() => []);
+    const bySawing = (values: Float64Array): boolean =>
+      add(
+        boards.flatMap((ready, b) => {
+          const used = values[at.used(b)] as number;
+          if (used < 1e-6 || ready.board.takenFor) return [];
+          const share = (column: number) => (values[column] as number) / used;
+          const asked = {
+            parts: kinds.parts.map((_, i) => share(at.part(b, i))),
+            bands: kinds.bands.map((_, k) => ({ mm: WIDE * share(at.width(b, k)), each: share(at.count(b, k)) })),
+            offcut: LARGE * share(at.offcut(b)),
+          };
+          const limit = sawnLimit(ready, kinds, options, asked, met[b] as Sawings, solver);
+          return limit ? [sawnRow(b, limit)] : [];
+        }),
+      );
     let bound = Number.NEGATIVE_INFINITY;
-    for (let round = 0; round <= effort.rounds; round += 1) {
+    for (let round = 0; round <= effort.rounds + effort.sawnRounds; round += 1) {
       const answer = model.solve({ relaxed: true });
       if (answer.solved !== 'best') return null;
       bound = Math.max(bound, surely({ columns, rows }, answer.prices));
-      if (round === effort.rounds || !tighten(answer.values)) break;
+      const broken = byBars(answer.values, round >= effort.rounds);
+      if (round < effort.rounds ? !broken && effort.sawnRounds === 0 : !bySawing(answer.values) && !broken) break;
     }
     for (let round = 0; round < effort.wholeRounds; round += 1) {
       const answer = model.solve({ nodes: effort.nodes, gap: 1e-4, boundOnly: true });
       if (answer.solved === 'impossible') return null;
       // A hair less, for the solver's own tolerance.
       bound = Math.max(bound, answer.bound - 1e-5 * Math.abs(answer.bound));
-      if (answer.values.length === 0 || round + 1 === effort.wholeRounds || !tighten(answer.values)) break;
+      if (answer.values.length === 0 || round + 1 === effort.wholeRounds) break;
+      const broken = byBars(answer.values, true);
+      if (!bySawing(answer.values) && !broken) break;
     }
     return bound + weights.joint * joints;
   });
+
+  function sawnRow(b: number, { prices, worth }: SawnLimit): LinearRow {
+    const entries: [number, number][] = [
+      ...prices.parts.map((price, i): [number, number] => [at.part(b, i), price / worth]),
+      ...prices.bands.flatMap(({ mm, each }, k): [number, number][] => [
+        [at.width(b, k), (WIDE * mm) / worth],
+        [at.count(b, k), each / worth],
+      ]),
+      [at.offcut(b), (LARGE * prices.offcut) / worth],
+      // A hair more, for rounding.
+      [at.used(b), -1 - 1e-7],
+    ];
+    return { lower: Number.NEGATIVE_INFINITY, upper: 0, entries: entries.filter(([, factor]) => factor !== 0) };
+  }
 
   /** What a solution asks of a board's bars, item by item. */
   function amountsOf(b: number, direction: Lanes['direction'], values: Float64Array): Float64Array {

@@ -2,14 +2,16 @@ import type { LinearSolver } from '../linear/linear-problem';
 import { seededRandom } from '../measure/random';
 import type { Board } from '../stock/board';
 import { checkLayout } from './check-layout';
-import { choosePatterns, collect, noPatterns } from './choose-patterns';
+import { choosePatterns } from './choose-patterns';
 import { costBound } from './cost-bound';
 import { type CutPlan, problemOf } from './cut-plan';
 import type { Demand } from './demand';
 import { describeLayout, writtenLayout } from './describe-layout';
+import { growPatterns } from './grow-patterns';
 import { changed, firstPlan } from './improve';
 import { type Layout, type LayoutOptions, layoutKey } from './layout';
 import { leastCost } from './least-cost';
+import { collect, noPatterns } from './patterns';
 import { kindsOf, readyBoards } from './ready-boards';
 
 export interface LayoutProgress {
@@ -27,13 +29,17 @@ const EARLY = 400;
 /** How far worse than the best a change may still be taken when a go begins, as a share of the cost. */
 const HEAT = 0.012;
 const CHOICE_NODES = 20;
+/** Goes after which boards are sawn for the prices of the choice, before it is made. */
+const GROWN = [0, 1];
 /** Boards beyond which the bound leaves whole numbers out: it would take too long. */
 const WHOLE_BOARDS = 25;
-/** Changes asked for that are worth one more round over whole boards. */
-const ROUND_EFFORT = 4000;
-/** Boards up to which the whole numbers are gone over four times, and nodes of each search. */
+/** Rounds over whole numbers: of few boards, and of more at once and for so many changes asked for. */
+const WHOLE_ROUNDS = { few: 6, more: 2, each: 4000 };
+/** Boards that are few, and nodes of each search over whole numbers. */
 const FEW_BOARDS = 10;
 const BOUND_NODES = 40;
+/** Rounds of the bound over bars, and over whole sawings after these. */
+const [BAR_ROUNDS, SAWN_ROUNDS] = [8, 12];
 /** Boards beyond which only the bound of areas is claimed. */
 const BOUNDED_BOARDS = 120;
 
@@ -93,8 +99,13 @@ export function* searchLayout(
   const told = (): LayoutProgress => ({ tried, share: Math.min(1, tried / options.effort), best: written() });
   yield told();
 
-  const tighten = (using: LinearSolver, wholeRounds: number) => {
-    const found = costBound(problem, using, { rounds: 15, wholeRounds, nodes: BOUND_NODES });
+  const chooseAmong = (using: LinearSolver, grown: boolean): CutPlan | null => {
+    if (grown) growPatterns(problem, patterns, best, using, 1);
+    return choosePatterns(problem, patterns, best, using, CHOICE_NODES);
+  };
+
+  const tighten = (using: LinearSolver, sawnRounds: number, wholeRounds: number) => {
+    const found = costBound(problem, using, { rounds: BAR_ROUNDS, sawnRounds, wholeRounds, nodes: BOUND_NODES });
     // A layout that is there cannot cost less than the least: then the solver's numbers were off, and are not believed.
     if (found !== null && found <= written().cost.total) bound = Math.max(bound, found);
   };
@@ -116,14 +127,18 @@ export function* searchLayout(
       if (tried % TRIES_BETWEEN_WORDS === 0) yield told();
       if (!bounded && solver && tried >= EARLY && complete(best)) {
         bounded = true;
-        tighten(solver, 0);
+        tighten(solver, 0, 0);
         yield told();
       }
     }
-    // Whole boards and pieces make it tighter and take longer: once, when a good layout is there to be looked at.
-    if (go === 0 && bounded && solver && boards.length <= WHOLE_BOARDS)
-      tighten(solver, boards.length <= FEW_BOARDS ? 4 : 1 + Math.floor(options.effort / ROUND_EFFORT));
-    const chosen = solver && complete(best) ? choosePatterns(problem, patterns, best, solver, CHOICE_NODES) : null;
+    // Whole sawings, boards and pieces make it tighter and take longer: once, when a good layout is there to be looked at.
+    if (go === 0 && bounded && solver && boards.length <= BOUNDED_BOARDS) {
+      const { few, more, each } = WHOLE_ROUNDS;
+      const many = boards.length > WHOLE_BOARDS ? 0 : more + Math.floor(options.effort / each);
+      tighten(solver, SAWN_ROUNDS, boards.length <= FEW_BOARDS ? few : many);
+      yield told();
+    }
+    const chosen = solver && complete(best) ? chooseAmong(solver, GROWN.includes(go)) : null;
     if (chosen && complete(chosen)) plans.meet(chosen);
     if (chosen && complete(chosen) && chosen.cost < best.cost - 1e-9) best = chosen;
     yield told();

@@ -1,11 +1,15 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
+import { layoutInstances } from '../../../tests/fixtures/layout-instances';
 import { randomLayouts } from '../../../tests/fixtures/random-layouts';
 import { highsSolver } from '../linear/highs-solver';
 import { checkLayout } from './check-layout';
+import { costBound } from './cost-bound';
+import { problemOf } from './cut-plan';
 import { leastCost } from './least-cost';
 import { planLayout } from './plan-layout';
+import { kindsOf, readyBoards } from './ready-boards';
 
 /** How many a run can afford; `npm run layouts:random` takes ten thousand. */
 const RUNS = Number(process.env.RANDOM_LAYOUTS ?? 400);
@@ -27,15 +31,34 @@ describe('whatever the rack and the parts', () => {
     );
   });
 
-  it('costs no less than the bound of bars', { timeout: 600_000 }, () => {
+  it('costs no less than the bound of bars and of whole sawings', { timeout: 600_000 }, () => {
+    let bounded = 0;
     fc.assert(
       fc.property(randomLayouts, ({ demand, boards, options }) => {
         const using = { ...options, effort: 450 };
         const layout = planLayout(demand, boards, using, solver);
         expect(checkLayout(demand, boards, using, layout)).toEqual([]);
-        if (layout.bound !== null) expect(layout.bound).toBeLessThanOrEqual(layout.cost.total + 1e-6);
+        if (layout.shortfall.length > 0) return;
+        const kinds = kindsOf(demand, using, boards);
+        const problem = problemOf(kinds, readyBoards(boards, using, kinds), using);
+        const bound = costBound(problem, solver, { rounds: 4, sawnRounds: 6, wholeRounds: 3, nodes: 40 });
+        if (bound === null) return;
+        bounded += 1;
+        expect(bound).toBeLessThanOrEqual(layout.cost.total + 1e-6);
       }),
-      { numRuns: Math.ceil(RUNS / 20), endOnFailure: true },
+      { numRuns: Math.ceil(RUNS / 5), endOnFailure: true },
     );
+    expect(bounded).toBeGreaterThan(RUNS / 80);
+  });
+
+  it('is bounded more closely by whole sawings than by bars alone', { timeout: 60_000 }, () => {
+    const rails = layoutInstances().find(({ name }) => name === 'six rails from four boards');
+    if (!rails) throw new Error('no such task');
+    const { demand, boards, options } = rails;
+    const kinds = kindsOf(demand, options, boards);
+    const problem = problemOf(kinds, readyBoards(boards, options, kinds), options);
+    const told = (sawnRounds: number) =>
+      costBound(problem, solver, { rounds: 15, sawnRounds, wholeRounds: sawnRounds > 0 ? 6 : 1, nodes: 40 }) ?? 0;
+    expect(told(12)).toBeGreaterThan(1.005 * told(0));
   });
 });

@@ -1,0 +1,374 @@
+import { type ClearCutting, type Cuttable, clearCutting, OFFCUT, sumsOf } from './clear-cutting';
+import type { LayoutOptions, Rectangle } from './layout';
+import type { Kinds, ReadyBoard } from './ready-boards';
+import { lieIn, possibleOn, type Rounding, roomy, type SawingField, STEP, sawingField, TIGHT } from './sawing-field';
+import { type Sawn, type SawnBoard, uncut } from './sawn-board';
+
+/** What is paid for what a board gives, in the shop's money. */
+export interface Prices {
+  /** For one piece of each kind: a blank that is resawn gives several. */
+  parts: readonly number[];
+  /** For a mm of strip of each band, and for each strip, which may be below nothing. */
+  bands: readonly { mm: number; each: number }[];
+  /** For a mm² of offcut; null for what it keeps of the board's own price. */
+  offcut: number | null;
+  /** What each cut takes off. */
+  cut: number;
+}
+
+/** What a board gives: blanks of each kind, width in mm and number of the strips of each band, mm² of offcut. */
+export interface Gives {
+  parts: number[];
+  bands: { mm: number; each: number }[];
+  offcut: number;
+}
+
+/** Ways of setting the first piece off in a clear rectangle that are looked at when a sawing is looked for. */
+const MOST_SUMS = 40;
+/** Rectangles round defects that are looked at on one board, at most. */
+const MOST_VISITS = 1500;
+
+/** Places to cut along or across a board beyond which the bound takes larger steps, and these. */
+const MOST_PLACES = 120;
+const COARSER = [1, 2, 5, 10, 20, 50, 100];
+
+/** Saws single boards for the prices of pieces. What is clear is reckoned once for all boards that are alike in it. */
+export interface Sawyer {
+  /**
+   * The sawing that is worth most among those that crosscut or rip a board where its defects begin and end or where a
+   * piece ends, and go on as they like in what is clear. Pieces of a kind may be more than are asked for.
+   *
+   * @param more what it must be worth more than
+   * @returns null where it is not, for certain or for all that was looked at
+   */
+  saw(ready: ReadyBoard, more: number): SawnBoard | null;
+  /**
+   * As if the board had no defect and were as wide everywhere as at its widest: no sawing of it by straight through
+   * cuts is worth more, sizes being taken to a step in its favour.
+   *
+   * @returns null where its parts are so small that there is no end of ways
+   */
+  clear(ready: ReadyBoard): { worth: number; gives: Gives } | null;
+}
+
+type Roundings = readonly [along: Rounding, across: Rounding];
+const EXACT: Roundings = [TIGHT, TIGHT];
+/** Steps that the bound of a board takes. */
+const steps = new WeakMap<ReadyBoard, Roundings>();
+
+export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sawyer {
+  const { kerf, weights, usefulOffcut } = options;
+  const P = kinds.parts.length;
+  const tables = new Map<string, ClearCutting>();
+
+  const itemOf = (ready: ReadyBoard, i: number, [along, across]: Roundings): Cuttable => {
+    const kind = kinds.parts[i];
+    if (kind) {
+      const width = across.piece(kind.width + kerf);
+      const worth = (prices.parts[i] as number) * (ready.layers[i] as number);
+      return { length: along.piece(kind.length + kerf), least: width, greatest: width, worth: () => worth };
+    }
+    const band = kinds.bands[i - P] as Kinds['bands'][number];
+    const { mm, each } = prices.bands[i - P] as Prices['bands'][number];
+    const beside = band.jointing + kerf;
+    const greatest = across.slack > 0 ? band.greatest : widest(band);
+    return {
+      length: along.piece(band.length + kerf),
+      least: across.piece(band.least + beside),
+      greatest: across.piece(greatest + beside),
+      worth: (width) => mm * Math.max(band.least, Math.min(greatest, (width + across.slack) * STEP - beside)) + each,
+    };
+  };
+  /** @param allowed kinds that may be cut, those of bands numbered after those of parts */
+  const clearFor = (
+    ready: ReadyBoard,
+    allowed: readonly number[],
+    offcuts: boolean,
+    field: SawingField,
+    roundings: Roundings,
+    most?: number,
+  ): ClearCutting => {
+    const [along, across] = roundings;
+    const price = offcuts ? (prices.offcut ?? weights.offcutWorth * ready.priceOfArea) : 0;
+    // Tables reach far enough for any board that is much the same.
+    const [longest, broadest] = [Math.ceil(field.length / 5000) * 5000, Math.ceil(field.width / 1000) * 1000];
+    const copies = allowed.map((i) => (i < P ? ready.layers[i] : 1));
+    const key = `${allowed.join()} ${copies.join()} ${price} ${along.slack} ${across.slack} ${longest} ${broadest}`;
+    let table = tables.get(key);
+    if (!table) {
+      const area = (l: number, w: number) => ((l + along.slack) * STEP - kerf) * ((w + across.slack) * STEP - kerf);
+      table = clearCutting(
+        new Map(allowed.map((i) => [i, itemOf(ready, i, roundings)])),
+        price > 0
+          ? {
+              length: along.piece(usefulOffcut.length + kerf),
+              width: across.piece(usefulOffcut.width + kerf),
+              worth: (l, w) => price * area(l, w),
+            }
+          : null,
+        prices.cut,
+        longest,
+        broadest,
+        most,
+      );
+      tables.set(key, table);
+    }
+    return table;
+  };
+
+  return {
+    saw(ready, more) {
+      const field = sawingField(ready, options, EXACT);
+      const possible = possibleOn(ready, kinds);
+      const clear = (allowed: readonly number[], offcuts: boolean) =>
+        clearFor(ready, allowed, offcuts, field, EXACT, MOST_SUMS);
+      const whole = clear(possible, true);
+      if (whole.worth(field.length, field.width) <= more) return null;
+      const items = possible.map((i) => itemOf(ready, i, EXACT)).filter((item) => item.worth(item.greatest) > 0);
+      const root = roundObstacles(field, {
+        whole,
+        lengths: [...new Set(items.map((item) => item.length))],
+        widths: [...new Set(items.flatMap((item) => [item.least, item.greatest]))],
+        cutPrice: prices.cut,
+        tolerant: (inWay) => {
+          const allowed = possible.filter((i) => lieIn(inWay, ofUse(kinds, i)) !== null);
+          return allowed.length > 0 ? clear(allowed, false) : null;
+        },
+      });
+      return root.worth > more ? sawnAs(root, ready, field) : null;
+    },
+    clear(ready) {
+      const roundings = roomyFor(ready);
+      const [along, across] = roundings;
+      const field = sawingField(ready, options, roundings);
+      const table = clearFor(ready, possibleOn(ready, kinds), true, field, roundings);
+      const worth = table.worth(field.length, field.width);
+      if (table.exhausted()) return null;
+      const gives: Gives = {
+        parts: kinds.parts.map(() => 0),
+        bands: kinds.bands.map(() => ({ mm: 0, each: 0 })),
+        offcut: 0,
+      };
+      eachPiece(table, field.length, field.width, 0, 0, (item, _x, _y, l, w) => {
+        if (item === OFFCUT) gives.offcut += ((l + along.slack) * STEP - kerf) * ((w + across.slack) * STEP - kerf);
+        else if (item >= P) {
+          const band = gives.bands[item - P] as Gives['bands'][number];
+          band.mm += widthOf(item - P, across, w);
+          band.each += 1;
+        } else if (item >= 0) gives.parts[item] = (gives.parts[item] as number) + 1;
+      });
+      return { worth, gives };
+    },
+  };
+
+  /** The finest steps with which there are not too many places to cut: the same for a board at all prices. */
+  function roomyFor(ready: ReadyBoard): Roundings {
+    const found = steps.get(ready);
+    if (found) return found;
+    const possible = possibleOn(ready, kinds);
+    const finest = (axis: 0 | 1): Rounding => {
+      for (const by of COARSER) {
+        const rounding = roomy(by);
+        const both = [rounding, rounding] as const;
+        const field = sawingField(ready, options, both);
+        const items = possible.map((i) => itemOf(ready, i, both));
+        const sizes =
+          axis === 0
+            ? [rounding.piece(usefulOffcut.length + kerf), ...items.map((item) => item.length)]
+            : [rounding.piece(usefulOffcut.width + kerf), ...items.flatMap((item) => [item.least, item.greatest])];
+        const sums = sumsOf(sizes, axis === 0 ? field.length : field.width, MOST_PLACES + 1);
+        if (sums.length <= MOST_PLACES) return rounding;
+      }
+      return roomy(COARSER.at(-1) as number);
+    };
+    const roundings = [finest(0), finest(1)] as const;
+    steps.set(ready, roundings);
+    return roundings;
+  }
+
+  /** Finished width of a strip in a space so wide, as it is worth most; mm. */
+  function widthOf(k: number, across: Rounding, w: number): number {
+    const band = kinds.bands[k] as Kinds['bands'][number];
+    if ((prices.bands[k]?.mm ?? 0) < 0) return band.least;
+    const greatest = across.slack > 0 ? band.greatest : widest(band);
+    return Math.max(band.least, Math.min(greatest, (w + across.slack) * STEP - band.jointing - kerf));
+  }
+
+  /** The board with its pieces where the cells have them. */
+  function sawnAs(root: Cell, ready: ReadyBoard, field: SawingField): SawnBoard {
+    const pieces: Sawn[] = [];
+    const free: Rectangle[] = [];
+    let cuts = 0;
+    const leave = (x: number, y: number, l: number, w: number) => {
+      const [length, width] = [l * STEP - kerf, w * STEP - kerf];
+      if (length > 0 && width > 0) free.push({ x: field.x + x * STEP, y: field.y + y * STEP, length, width });
+    };
+    const place = (i: number, x: number, y: number, l: number, w: number): void => {
+      if (i < 0) {
+        leave(x, y, l, w);
+        return;
+      }
+      const item = itemOf(ready, i, EXACT);
+      const wide = Math.min(w, item.greatest);
+      const inWay = field.obstacles.filter((o) => o.x0 < x + item.length && x < o.x1 && o.y0 < y + wide && y < o.y1);
+      const lie = lieIn(inWay, ofUse(kinds, i)) ?? 'tagged';
+      const at = { x: field.x + x * STEP, y: field.y + y * STEP, lie };
+      const kind = kinds.parts[i];
+      if (kind) {
+        pieces.push({ ...at, length: kind.length, width: kind.width, part: i, copies: ready.layers[i] as number });
+      } else {
+        const band = kinds.bands[i - P] as Kinds['bands'][number];
+        const finished = widthOf(i - P, TIGHT, wide);
+        pieces.push({ ...at, length: band.length, width: finished + band.jointing, band: i - P, finished });
+      }
+      if (l > item.length) {
+        cuts += 1;
+        leave(x + item.length, y, l - item.length, w);
+      }
+      if (w > wide) {
+        cuts += 1;
+        leave(x, y + wide, item.length, w - wide);
+      }
+    };
+    const give = (cell: Cell, x: number, y: number): void => {
+      if (cell.cut) cuts += 1;
+      if (cell.cut === 'across') {
+        give(cell.first as Cell, x, y);
+        give(cell.second as Cell, x + cell.at, y);
+      } else if (cell.cut === 'along') {
+        give(cell.first as Cell, x, y);
+        give(cell.second as Cell, x, y + cell.at);
+      } else if (cell.table) cuts += eachPiece(cell.table, cell.length, cell.width, x, y, place);
+      else leave(x, y, cell.length, cell.width);
+    };
+    give(root, 0, 0);
+    return { ...uncut(ready, true), free, pieces, cuts };
+  }
+}
+
+/** Goes through the pieces of a clear rectangle, and what is left beside them, where they lie. @returns number of cuts */
+function eachPiece(
+  table: ClearCutting,
+  length: number,
+  width: number,
+  x: number,
+  y: number,
+  piece: (item: number, x: number, y: number, length: number, width: number) => void,
+): number {
+  const doing = table.doing(length, width);
+  if (doing.cut === null) {
+    piece(doing.item, x, y, length, width);
+    return 0;
+  }
+  const { cut, at } = doing;
+  return (
+    1 +
+    (cut === 'across'
+      ? eachPiece(table, at, width, x, y, piece) + eachPiece(table, length - at, width, x + at, y, piece)
+      : eachPiece(table, length, at, x, y, piece) + eachPiece(table, length, width - at, x, y + at, piece))
+  );
+}
+
+const ofUse = (kinds: Kinds, i: number): number =>
+  (kinds.parts[i] ?? (kinds.bands[i - kinds.parts.length] as Kinds['bands'][number])).use;
+
+/** As wide as strips of one width are that fill a band, as few as may be. */
+const widest = (band: Kinds['bands'][number]): number =>
+  Math.max(band.least, band.width / Math.ceil(band.width / band.greatest - 1e-9));
+
+type InWay = SawingField['obstacles'];
+
+/** A rectangle round defects: cut in two, or cut as if it were clear by those that bear what is in the way. */
+interface Cell {
+  worth: number;
+  length: number;
+  width: number;
+  cut: 'across' | 'along' | null;
+  /** Where the cut is; steps. */
+  at: number;
+  first: Cell | null;
+  second: Cell | null;
+  table: ClearCutting | null;
+}
+
+/**
+ * `level`: 0 the whole width of the board, 1 a section of it, 2 a lane, 3 what is left round a defect. Sections and
+ * lanes are set off where a piece ends; everything may be cut where a defect begins or ends.
+ */
+function roundObstacles(
+  field: SawingField,
+  given: {
+    whole: ClearCutting;
+    lengths: readonly number[];
+    widths: readonly number[];
+    cutPrice: number;
+    /** How those kinds are cut that bear what is in the way. */
+    tolerant: (inWay: InWay) => ClearCutting | null;
+  },
+): Cell {
+  const { whole, lengths, widths, cutPrice, tolerant } = given;
+  const known = new Map<string, Cell>();
+  let visits = 0;
+  const asClear = (table: ClearCutting | null, length: number, width: number): Cell => ({
+    worth: table?.worth(length, width) ?? 0,
+    length,
+    width,
+    cut: null,
+    at: 0,
+    first: null,
+    second: null,
+    table,
+  });
+  const visit = (ax: number, bx: number, ay: number, by: number, level: number): Cell => {
+    const [length, width] = [bx - ax, by - ay];
+    if (length < whole.shortest || width < whole.narrowest) return asClear(null, length, width);
+    const inWay = field.obstacles.filter((o) => o.x0 < bx && ax < o.x1 && o.y0 < by && ay < o.y1);
+    if (inWay.length === 0) return asClear(whole, length, width);
+    const key = `${ax} ${bx} ${ay} ${by} ${level}`;
+    const before = known.get(key);
+    if (before) return before;
+    let found = asClear(tolerant(inWay), length, width);
+    visits += 1;
+    if (visits > MOST_VISITS) return found;
+    const take = (cut: 'across' | 'along', at: number, first: Cell, second: Cell) => {
+      const worth = first.worth + second.worth - cutPrice;
+      if (worth > found.worth + 1e-9) found = { worth, length, width, cut, at, first, second, table: null };
+    };
+    // Not looked into where it would not be worth more even if it were clear.
+    const promises = (first: number, second: number) => first + second - cutPrice > found.worth + 1e-9;
+    const across = (x: number, left: number, right: number) => {
+      if (x <= ax || x >= bx) return;
+      const [clearLeft, clearRight] = [whole.worth(x - ax, width), whole.worth(bx - x, width)];
+      if (!promises(clearLeft, clearRight)) return;
+      const first = visit(ax, x, ay, by, left);
+      if (promises(first.worth, clearRight)) take('across', x - ax, first, visit(x, bx, ay, by, right));
+    };
+    const along = (y: number, below: number, above: number) => {
+      if (y <= ay || y >= by) return;
+      const [clearBelow, clearAbove] = [whole.worth(length, y - ay), whole.worth(length, by - y)];
+      if (!promises(clearBelow, clearAbove)) return;
+      const first = visit(ax, bx, ay, y, below);
+      if (promises(first.worth, clearAbove)) take('along', y - ay, first, visit(ax, bx, y, by, above));
+    };
+    for (const o of inWay) {
+      for (const x of [o.x0, o.x1]) across(x, level, level);
+      const inner = level === 0 ? 2 : 3;
+      for (const y of [o.y0, o.y1]) along(y, inner, inner);
+    }
+    if (level === 0 || level === 2) {
+      for (const one of lengths) {
+        across(ax + one, level + 1, level);
+        across(bx - one, level, level + 1);
+      }
+    }
+    if (level === 1) {
+      for (const one of widths) {
+        along(ay + one, 3, 1);
+        along(by - one, 1, 3);
+      }
+    }
+    known.set(key, found);
+    return found;
+  };
+  return visit(0, field.length, 0, field.width, 0);
+}

@@ -1,0 +1,94 @@
+import type { LinearSolver } from '../linear/linear-problem';
+import { sawyer } from './best-sawing';
+import { boardCost, type CutPlan, type Problem } from './cut-plan';
+import type { Rectangle } from './layout';
+import { costOf, entriesOf, keep, masterOf, ofOneLot, type Patterns, patternOf, rowsOf } from './patterns';
+import type { BandKind } from './ready-boards';
+import type { Sawn, SawnBoard } from './sawn-board';
+
+/**
+ * Patterns that the ones met so far lack: every board sawn for what the choice among these would pay for pieces, over
+ * again at the prices that come of it, until no board gives anything better or the rounds are over.
+ *
+ * @param plan whose lots stay those of its panels
+ * @returns how many were new
+ */
+export function growPatterns(
+  problem: Problem,
+  patterns: Patterns,
+  plan: CutPlan,
+  solver: LinearSolver,
+  rounds: number,
+): number {
+  const { kinds, options, boards } = problem;
+  const rows = rowsOf(problem);
+  let added = 0;
+  for (let round = 0; round < rounds; round += 1) {
+    const all = ofOneLot(problem, patterns, plan);
+    const { solved, prices } = solver(masterOf(problem, all, rows, false), (model) => model.solve());
+    if (solved !== 'best') return added;
+    const { weights } = options;
+    const { saw } = sawyer(kinds, options, {
+      // A set comes from one board or not at all: a price for each piece would take it apart.
+      parts: kinds.parts.map((kind, i) => (kind.set === null ? (prices[rows.part(i)] as number) : 0)),
+      bands: kinds.bands.map((band, k) => ({
+        mm: (prices[rows.band(k)] as number) / band.width,
+        each: (prices[rows.panel(band.panel)] as number) - weights.joint,
+      })),
+      offcut: null,
+      cut: weights.cut,
+    });
+    let found = 0;
+    for (const ready of boards) {
+      if (ready.begun) continue;
+      const state = saw(ready, ready.price + weights.board - (prices[rows.board(ready.index)] as number));
+      if (!state || state.pieces.length === 0) continue;
+      const asked = withoutSurplus(problem, state);
+      const pattern = patternOf(problem, ready.index, asked, boardCost(asked, options));
+      let cost = costOf(problem, pattern);
+      for (const [row, factor] of entriesOf(problem, pattern, rows)) cost -= (prices[row] as number) * factor;
+      if (cost < -1e-6 && keep(patterns, pattern)) found += 1;
+    }
+    added += found;
+    if (found === 0) break;
+  }
+  return added;
+}
+
+/**
+ * Pieces beyond those asked for stay in the wood; strips beyond those of their band go to another band that asks for
+ * the same ones.
+ */
+function withoutSurplus({ kinds }: Problem, state: SawnBoard): SawnBoard {
+  const parts = kinds.parts.map((kind) => kind.ids.length);
+  const widths = kinds.bands.map((band) => band.width);
+  const pieces: Sawn[] = [];
+  const free: Rectangle[] = [...state.free];
+  for (const piece of state.pieces) {
+    if ('part' in piece) {
+      const left = parts[piece.part] as number;
+      parts[piece.part] = left - piece.copies;
+      if (left > 0) pieces.push(piece);
+      else free.push(placeOf(piece));
+    } else {
+      const needy = kinds.bands.flatMap((band, k) =>
+        (widths[k] as number) > 1e-6 && alike(band, kinds.bands[piece.band] as BandKind) ? [k] : [],
+      );
+      const band = needy.includes(piece.band)
+        ? piece.band
+        : needy.sort((a, b) => (widths[b] as number) - (widths[a] as number))[0];
+      if (band === undefined) free.push(placeOf(piece));
+      else {
+        widths[band] = (widths[band] as number) - piece.finished;
+        pieces.push({ ...piece, band });
+      }
+    }
+  }
+  return { ...state, pieces, free };
+}
+
+/** Strips of the one may go to the other. */
+const alike = (a: BandKind, b: BandKind): boolean =>
+  (['length', 'least', 'greatest', 'jointing', 'thickness', 'use'] as const).every((size) => a[size] === b[size]);
+
+const placeOf = ({ x, y, length, width }: Rectangle): Rectangle => ({ x, y, length, width });
