@@ -76,8 +76,7 @@ describe('boards and strips by hand', () => {
     await page.waitForSelector('figure[data-board="B12"] [aria-label="C 750 × 70"]');
     await page.waitForSelector(`figure[data-board="B13"] ${leg}`);
     await (await button(page, 'Let it go')).click();
-    await saved(page);
-    expect((await decisions(id)).moved.map((m) => m.part)).toEqual(['leg-front-right']);
+    await expect.poll(async () => (await decisions(id)).moved.map((m) => m.part)).toEqual(['leg-front-right']);
 
     const before = (await boxOf(page, leg)).width;
     await (await button(page, 'Larger')).click();

@@ -1,12 +1,14 @@
 import type { LinearColumn, LinearProblem, LinearRow, LinearSolver } from '../linear/linear-problem';
 import { faceArea } from '../stock/board';
 import type { Problem } from './cut-plan';
-import { bestBars, type Lanes, lanesOf } from './lanes';
+import { bestBars, brokenBars, type Lanes, lanesOf } from './lanes';
 import { type BandKind, type Kinds, rectanglesOf } from './ready-boards';
 import { type Sawings, type SawnLimit, sawnLimit } from './sawn-bound';
 
 /** Units of the programme's columns, so that its numbers are of one size: mm of strips, mm² of offcut. */
 const [WIDE, LARGE] = [100, 100_000];
+
+const ROUNDS_BETWEEN_WORDS = 3;
 
 /**
  * What the bound may cost: rounds of cuts by bars, rounds of these and of whole sawings, rounds over whole boards and
@@ -26,15 +28,16 @@ export interface BoundEffort {
  * at prices driven towards what that solution has too much of, and {@link sawnLimit}. Any prices give a true
  * inequality, so the bound holds however far the rounds go.
  *
- * @returns in the shop's money; null when the programme has no solution
+ * @returns in the shop's money, after every few rounds anew, never less than before, so that it can be shown and the
+ *   work stopped; nothing when the programme has no solution
  */
-export function costBound(problem: Problem, solver: LinearSolver, effort: BoundEffort): number | null {
+export function* costBounds(problem: Problem, solver: LinearSolver, effort: BoundEffort): Generator<number, void> {
   const { boards, options } = problem;
   const kinds = withBandsAlikeTogether(problem.kinds);
   const { kerf, weights, endTrim } = options;
   const fixed = options.fixed ?? [];
   const [P, B] = [kinds.parts.length, kinds.bands.length];
-  if (P + B === 0) return null;
+  if (P + B === 0) return;
   const items = P + B + 1;
   const givenBackOf = (board: string) =>
     (options.givenBack ?? []).reduce((sum, r) => (r.board === board ? sum + r.length * r.width : sum), 0);
@@ -225,60 +228,73 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
       });
   }
 
-  return solver({ columns, rows }, (model) => {
-    const add = (found: LinearRow[]): boolean => {
-      for (const row of found) model.addRow(row);
-      rows.push(...found);
-      return found.length > 0;
-    };
-    // Of boards that are clear whole sawings tell more than bars do.
-    const isClear = boards.map(
-      ({ board, shape, begun }) => board.defects.length === 0 && shape.far.tagged === shape.far.other && !begun,
-    );
-    const byBars = (values: Float64Array, sawn: boolean): boolean =>
-      add(
-        lanes.flatMap(({ b, lanes: one }) => {
-          const used = values[at.used(b)] as number;
-          if (used < 1e-6 || (sawn && isClear[b])) return [];
-          const broken = separate(one, amountsOf(b, one.direction, values), used, natural(one.direction));
-          return broken ? [inequality(b, one.direction, broken.prices, broken.worth)] : [];
-        }),
-      );
-    const met: Sawings[] = boards.map(() => []);
-    const bySawing = (values: Float64Array): boolean =>
-      add(
-        boards.flatMap((ready, b) => {
-          const used = values[at.used(b)] as number;
-          if (used < 1e-6 || ready.board.takenFor) return [];
-          const share = (column: number) => (values[column] as number) / used;
-          const asked = {
-            parts: kinds.parts.map((_, i) => share(at.part(b, i))),
-            bands: kinds.bands.map((_, k) => ({ mm: WIDE * share(at.width(b, k)), each: share(at.count(b, k)) })),
-            offcut: LARGE * share(at.offcut(b)),
-          };
-          const limit = sawnLimit(ready, kinds, options, asked, met[b] as Sawings, solver);
-          return limit ? [sawnRow(b, limit)] : [];
-        }),
-      );
-    let bound = Number.NEGATIVE_INFINITY;
-    for (let round = 0; round <= effort.rounds + effort.sawnRounds; round += 1) {
-      const answer = model.solve({ relaxed: true });
-      if (answer.solved !== 'best') return null;
-      bound = Math.max(bound, surely({ columns, rows }, answer.prices));
-      const broken = byBars(answer.values, round >= effort.rounds);
-      if (round < effort.rounds ? !broken && effort.sawnRounds === 0 : !bySawing(answer.values) && !broken) break;
-    }
-    for (let round = 0; round < effort.wholeRounds; round += 1) {
+  // Of boards that are clear whole sawings tell more than bars do.
+  const isClear = boards.map(
+    ({ board, shape, begun }) => board.defects.length === 0 && shape.far.tagged === shape.far.other && !begun,
+  );
+  const byBars = (values: Float64Array, sawn: boolean): LinearRow[] =>
+    lanes.flatMap(({ b, lanes: one }) => {
+      const used = values[at.used(b)] as number;
+      if (used < 1e-6 || (sawn && isClear[b])) return [];
+      const broken = brokenBars(one, amountsOf(b, one.direction, values), used, natural(one.direction));
+      return broken ? [inequality(b, one.direction, broken.prices, broken.worth)] : [];
+    });
+  const met: Sawings[] = boards.map(() => []);
+  const bySawing = (values: Float64Array): LinearRow[] =>
+    boards.flatMap((ready, b) => {
+      const used = values[at.used(b)] as number;
+      if (used < 1e-6 || ready.board.takenFor) return [];
+      const share = (column: number) => (values[column] as number) / used;
+      const asked = {
+        parts: kinds.parts.map((_, i) => share(at.part(b, i))),
+        bands: kinds.bands.map((_, k) => ({ mm: WIDE * share(at.width(b, k)), each: share(at.count(b, k)) })),
+        offcut: LARGE * share(at.offcut(b)),
+      };
+      const limit = sawnLimit(ready, kinds, options, asked, met[b] as Sawings, solver);
+      return limit ? [sawnRow(b, limit)] : [];
+    });
+
+  let bound = Number.NEGATIVE_INFINITY;
+  /** @returns whether something was broken in the last round; null when there is no solution */
+  const relaxedRounds = (count: number, sawn: boolean): boolean | null =>
+    solver({ columns, rows: rows.slice() }, (model) => {
+      for (let round = 0; ; round += 1) {
+        const answer = model.solve({ relaxed: true });
+        if (answer.solved !== 'best') return null;
+        bound = Math.max(bound, surely({ columns, rows }, answer.prices));
+        if (round === count) return true;
+        const broken = [...byBars(answer.values, sawn), ...(sawn ? bySawing(answer.values) : [])];
+        for (const row of broken) model.addRow(row);
+        rows.push(...broken);
+        if (broken.length === 0) return false;
+      }
+    });
+  const wholeRound = (): boolean | null =>
+    solver({ columns, rows: rows.slice() }, (model) => {
       const answer = model.solve({ nodes: effort.nodes, gap: 1e-4, boundOnly: true });
       if (answer.solved === 'impossible') return null;
       // A hair less, for the solver's own tolerance.
       bound = Math.max(bound, answer.bound - 1e-5 * Math.abs(answer.bound));
-      if (answer.values.length === 0 || round + 1 === effort.wholeRounds) break;
-      const broken = byBars(answer.values, true);
-      if (!bySawing(answer.values) && !broken) break;
-    }
-    return bound + weights.joint * joints;
-  });
+      if (answer.values.length === 0) return false;
+      const broken = [...byBars(answer.values, true), ...bySawing(answer.values)];
+      rows.push(...broken);
+      return broken.length > 0;
+    });
+
+  if (relaxedRounds(effort.rounds, false) === null) return;
+  yield bound + weights.joint * joints;
+  for (let round = 0; round < effort.sawnRounds; round += ROUNDS_BETWEEN_WORDS) {
+    const broken = relaxedRounds(Math.min(ROUNDS_BETWEEN_WORDS, effort.sawnRounds - round), true);
+    if (broken === null) return;
+    yield bound + weights.joint * joints;
+    if (!broken) break;
+  }
+  for (let round = 0; round < effort.wholeRounds; round += 1) {
+    const broken = wholeRound();
+    if (broken === null) return;
+    yield bound + weights.joint * joints;
+    if (!broken) break;
+  }
 
   function sawnRow(b: number, { prices, worth }: SawnLimit): LinearRow {
     const entries: [number, number][] = [
@@ -307,6 +323,13 @@ export function costBound(problem: Problem, solver: LinearSolver, effort: BoundE
     }
     return amounts;
   }
+}
+
+/** The last of {@link costBounds}; null when the programme has no solution. */
+export function costBound(problem: Problem, solver: LinearSolver, effort: BoundEffort): number | null {
+  let bound: number | null = null;
+  for (const found of costBounds(problem, solver, effort)) bound = found;
+  return bound;
 }
 
 /**
@@ -348,43 +371,4 @@ function withBandsAlikeTogether(kinds: Kinds) {
     } else bands.set(key, { ...band, leastStrips, shared: false });
   }
   return { ...kinds, bands: [...bands.values()] };
-}
-
-const TRIES = 16;
-
-/** Prices at which a board's bars cannot hold what a solution asks of it, if a few steps find any. */
-function separate(
-  lanes: Lanes,
-  amounts: Float64Array,
-  used: number,
-  start: Float64Array,
-): { prices: Float64Array; worth: number } | undefined {
-  let prices = start;
-  let best: { prices: Float64Array; worth: number; ratio: number } | undefined;
-  for (let i = 0; i < TRIES; i += 1) {
-    const { worth, held } = bestBars(lanes, prices);
-    if (worth <= 1e-9) return undefined;
-    let asked = 0;
-    for (let k = 0; k < prices.length; k += 1) asked += (prices[k] as number) * (amounts[k] as number);
-    const ratio = asked / (worth * used);
-    if (!best || ratio > best.ratio) best = { prices, worth, ratio };
-    const step = 0.6 / (1 + i * 0.25);
-    const items = prices.length / 2;
-    const next = prices.slice();
-    for (let k = 0; k < items; k += 1) {
-      const [want, have] = [amounts[k] as number, (held[k] as number) * used];
-      const scale = Math.max(want, have);
-      const price = prices[k] as number;
-      next[k] = scale > 0 ? Math.max(price, 1e-9) * Math.exp((step * (want - have)) / scale) : price * 0.7;
-      // What each of a free size counts for goes up and down by the price of a middling one.
-      const [pieces, got] = [amounts[items + k] as number, (held[items + k] as number) * used];
-      const most = Math.max(pieces, got);
-      if (most > 0 && pieces > 0) {
-        const middling = (want / pieces) * price;
-        next[items + k] = (prices[items + k] as number) + (0.5 * step * middling * (pieces - got)) / most;
-      }
-    }
-    prices = next;
-  }
-  return best && best.ratio > 1.0005 ? best : undefined;
 }

@@ -6,27 +6,28 @@ import { costOf, entriesOf, keep, masterOf, ofOneLot, type Patterns, patternOf, 
 import type { BandKind } from './ready-boards';
 import type { Sawn, SawnBoard } from './sawn-board';
 
+const BOARDS_IN_A_SLICE = 6;
+
 /**
  * Patterns that the ones met so far lack: every board sawn for what the choice among these would pay for pieces, over
  * again at the prices that come of it, until no board gives anything better or the rounds are over.
  *
  * @param plan whose lots stay those of its panels
- * @returns how many were new
+ * @returns in slices of a few boards, so that the search can be stopped between them
  */
-export function growPatterns(
+export function* growPatterns(
   problem: Problem,
   patterns: Patterns,
   plan: CutPlan,
   solver: LinearSolver,
   rounds: number,
-): number {
+): Generator<void, void> {
   const { kinds, options, boards } = problem;
   const rows = rowsOf(problem);
-  let added = 0;
   for (let round = 0; round < rounds; round += 1) {
     const all = ofOneLot(problem, patterns, plan);
     const { solved, prices } = solver(masterOf(problem, all, rows, false), (model) => model.solve());
-    if (solved !== 'best') return added;
+    if (solved !== 'best') return;
     const { weights } = options;
     const { saw } = sawyer(kinds, options, {
       // A set comes from one board or not at all: a price for each piece would take it apart.
@@ -40,6 +41,7 @@ export function growPatterns(
     });
     let found = 0;
     for (const ready of boards) {
+      if (ready.index % BOARDS_IN_A_SLICE === 0) yield;
       if (ready.begun) continue;
       const state = saw(ready, ready.price + weights.board - (prices[rows.board(ready.index)] as number));
       if (!state || state.pieces.length === 0) continue;
@@ -49,10 +51,8 @@ export function growPatterns(
       for (const [row, factor] of entriesOf(problem, pattern, rows)) cost -= (prices[row] as number) * factor;
       if (cost < -1e-6 && keep(patterns, pattern)) found += 1;
     }
-    added += found;
     if (found === 0) break;
   }
-  return added;
 }
 
 /**

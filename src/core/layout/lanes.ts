@@ -307,3 +307,42 @@ function bestOf(table: Table, lanes: Lanes, run: Run, prices: Float64Array, held
   }
   return worth;
 }
+
+const TRIES = 16;
+
+/** Prices at which a board's bars cannot hold what a solution asks of it, if a few steps find any. */
+export function brokenBars(
+  lanes: Lanes,
+  amounts: Float64Array,
+  used: number,
+  start: Float64Array,
+): { prices: Float64Array; worth: number } | undefined {
+  let prices = start;
+  let best: { prices: Float64Array; worth: number; ratio: number } | undefined;
+  for (let i = 0; i < TRIES; i += 1) {
+    const { worth, held } = bestBars(lanes, prices);
+    if (worth <= 1e-9) return undefined;
+    let asked = 0;
+    for (let k = 0; k < prices.length; k += 1) asked += (prices[k] as number) * (amounts[k] as number);
+    const ratio = asked / (worth * used);
+    if (!best || ratio > best.ratio) best = { prices, worth, ratio };
+    const step = 0.6 / (1 + i * 0.25);
+    const items = prices.length / 2;
+    const next = prices.slice();
+    for (let k = 0; k < items; k += 1) {
+      const [want, have] = [amounts[k] as number, (held[k] as number) * used];
+      const scale = Math.max(want, have);
+      const price = prices[k] as number;
+      next[k] = scale > 0 ? Math.max(price, 1e-9) * Math.exp((step * (want - have)) / scale) : price * 0.7;
+      // What each of a free size counts for goes up and down by the price of a middling one.
+      const [pieces, got] = [amounts[items + k] as number, (held[items + k] as number) * used];
+      const most = Math.max(pieces, got);
+      if (most > 0 && pieces > 0) {
+        const middling = (want / pieces) * price;
+        next[items + k] = (prices[items + k] as number) + (0.5 * step * middling * (pieces - got)) / most;
+      }
+    }
+    prices = next;
+  }
+  return best && best.ratio > 1.0005 ? best : undefined;
+}

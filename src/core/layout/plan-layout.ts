@@ -3,7 +3,7 @@ import { seededRandom } from '../measure/random';
 import type { Board } from '../stock/board';
 import { checkLayout } from './check-layout';
 import { choosePatterns } from './choose-patterns';
-import { costBound } from './cost-bound';
+import { costBounds } from './cost-bound';
 import { type CutPlan, problemOf } from './cut-plan';
 import type { Demand } from './demand';
 import { describeLayout, writtenLayout } from './describe-layout';
@@ -99,15 +99,14 @@ export function* searchLayout(
   const told = (): LayoutProgress => ({ tried, share: Math.min(1, tried / options.effort), best: written() });
   yield told();
 
-  const chooseAmong = (using: LinearSolver, grown: boolean): CutPlan | null => {
-    if (grown) growPatterns(problem, patterns, best, using, 1);
-    return choosePatterns(problem, patterns, best, using, CHOICE_NODES);
-  };
-
-  const tighten = (using: LinearSolver, sawnRounds: number, wholeRounds: number) => {
-    const found = costBound(problem, using, { rounds: BAR_ROUNDS, sawnRounds, wholeRounds, nodes: BOUND_NODES });
-    // A layout that is there cannot cost less than the least: then the solver's numbers were off, and are not believed.
-    if (found !== null && found <= written().cost.total) bound = Math.max(bound, found);
+  const tighten = function* (using: LinearSolver, sawnRounds: number, wholeRounds: number) {
+    const rounds = { rounds: BAR_ROUNDS, sawnRounds, wholeRounds, nodes: BOUND_NODES };
+    for (const found of costBounds(problem, using, rounds)) {
+      // A layout that is there cannot cost less than the least: then the solver's numbers were off, and are not believed.
+      if (found > written().cost.total) break;
+      bound = Math.max(bound, found);
+      yield told();
+    }
   };
 
   const patterns = noPatterns();
@@ -127,18 +126,18 @@ export function* searchLayout(
       if (tried % TRIES_BETWEEN_WORDS === 0) yield told();
       if (!bounded && solver && tried >= EARLY && complete(best)) {
         bounded = true;
-        tighten(solver, 0, 0);
-        yield told();
+        yield* tighten(solver, 0, 0);
       }
     }
     // Whole sawings, boards and pieces make it tighter and take longer: once, when a good layout is there to be looked at.
     if (go === 0 && bounded && solver && boards.length <= BOUNDED_BOARDS) {
       const { few, more, each } = WHOLE_ROUNDS;
       const many = boards.length > WHOLE_BOARDS ? 0 : more + Math.floor(options.effort / each);
-      tighten(solver, SAWN_ROUNDS, boards.length <= FEW_BOARDS ? few : many);
-      yield told();
+      yield* tighten(solver, SAWN_ROUNDS, boards.length <= FEW_BOARDS ? few : many);
     }
-    const chosen = solver && complete(best) ? chooseAmong(solver, GROWN.includes(go)) : null;
+    if (solver && complete(best) && GROWN.includes(go))
+      for (const _ of growPatterns(problem, patterns, best, solver, 1)) yield told();
+    const chosen = solver && complete(best) ? choosePatterns(problem, patterns, best, solver, CHOICE_NODES) : null;
     if (chosen && complete(chosen)) plans.meet(chosen);
     if (chosen && complete(chosen) && chosen.cost < best.cost - 1e-9) best = chosen;
     yield told();

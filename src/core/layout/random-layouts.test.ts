@@ -32,6 +32,7 @@ describe('whatever the rack and the parts', () => {
   });
 
   it('costs no less than the bound of bars and of whole sawings', { timeout: 600_000 }, () => {
+    // Without whole numbers: then the bound is proved in our own arithmetic, not by the word of the solver.
     let bounded = 0;
     fc.assert(
       fc.property(randomLayouts, ({ demand, boards, options }) => {
@@ -41,7 +42,7 @@ describe('whatever the rack and the parts', () => {
         if (layout.shortfall.length > 0) return;
         const kinds = kindsOf(demand, using, boards);
         const problem = problemOf(kinds, readyBoards(boards, using, kinds), using);
-        const bound = costBound(problem, solver, { rounds: 4, sawnRounds: 6, wholeRounds: 3, nodes: 40 });
+        const bound = costBound(problem, solver, { rounds: 4, sawnRounds: 9, wholeRounds: 0, nodes: 0 });
         if (bound === null) return;
         bounded += 1;
         expect(bound).toBeLessThanOrEqual(layout.cost.total + 1e-6);
