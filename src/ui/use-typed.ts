@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Problem } from '@/core';
+import { afterPress } from './after-press';
 
 /** Tries a new value; what is wrong with it comes back and stands under the field. */
 export type Commit<T> = (value: T) => readonly Problem[] | undefined;
@@ -26,6 +27,15 @@ export function useTyped<T>(given: {
   latest.current = given;
   const waiting = useRef<{ timer: ReturnType<typeof setTimeout>; run: () => void } | null>(null);
 
+  // The words under a field move what is below it: a button that is being clicked must not slip away.
+  const said = useRef(0);
+  const say = (words: string | undefined) => {
+    said.current += 1;
+    const turn = said.current;
+    afterPress(() => {
+      if (said.current === turn) setProblem(words);
+    });
+  };
   const forget = () => {
     if (waiting.current) clearTimeout(waiting.current.timer);
     waiting.current = null;
@@ -48,7 +58,7 @@ export function useTyped<T>(given: {
 
   const take = (value: T) => {
     forget();
-    setProblem(latest.current.onCommit(value)?.[0]?.problem);
+    say(latest.current.onCommit(value)?.[0]?.problem);
   };
   const later = (run: () => void) => {
     forget();
@@ -62,13 +72,13 @@ export function useTyped<T>(given: {
     setText(next);
     const reading = latest.current.read(next);
     if (reading === 'nothing') {
-      setProblem(undefined);
+      say(undefined);
       later(() => latest.current.onEmpty?.());
     } else if ('problem' in reading) {
       forget();
-      setProblem(reading.problem);
+      say(reading.problem);
     } else {
-      setProblem(undefined);
+      say(undefined);
       later(() => take(reading.value));
     }
   };
@@ -76,7 +86,7 @@ export function useTyped<T>(given: {
     setText(null);
     // A last value that is refused on the way out still says why.
     if (waiting.current) flush();
-    else setProblem(undefined);
+    else say(undefined);
   };
   const step = (value: T) => {
     setText(null);

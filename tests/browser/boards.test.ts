@@ -71,10 +71,16 @@ describe('boards and strips by hand', () => {
     await fill(page, 'From the tagged end', '1600');
     await reads(page, '[role="alert"]', /B lies outside B12/);
     await fill(page, 'From the tagged end', '40');
+    await page.keyboard.press('Tab');
+    await saved(page);
+    expect((await decisions(id)).moved[0]).toMatchObject({ x: 40, y: 0 });
     const swap = await page.waitForSelector('::-p-aria([name="Change places with"][role="combobox"])');
     await (swap as unknown as { select: (value: string) => Promise<unknown> }).select('C');
     await page.waitForSelector('figure[data-board="B12"] [aria-label="C 750 × 70"]');
     await page.waitForSelector(`figure[data-board="B13"] ${leg}`);
+    // A figure that is refused, its words under it: they go at the press, and the button does not slip away with them.
+    await fill(page, 'From the tagged end', '1600');
+    await reads(page, '[role="alert"]', /B lies outside B13/);
     await (await button(page, 'Let it go')).click();
     await expect.poll(async () => (await decisions(id)).moved.map((m) => m.part)).toEqual(['leg-front-right']);
 
