@@ -158,7 +158,7 @@ function layoutFigures(layout: Layout, currency: string): Figure[] {
   const feet = layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0);
   const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
   const { cost, bound: least } = layout;
-  const source = 'Bound: bars of the boards and whole numbers of pieces, see Methods';
+  const source = 'Bound: straight cuts, bars round defects, whole boards and pieces, see Methods';
   const bound =
     layout.gap === null || least === null
       ? []
@@ -174,7 +174,7 @@ function layoutFigures(layout: Layout, currency: string): Figure[] {
               input('Changes tried', count(layout.tried)),
             ],
             source,
-            'The bound forgets that the bars of one piece lie side by side, so the true distance is smaller.',
+            'Round defects and tapers the bound allows more than can be sawn, so the true distance is smaller.',
           ),
           figure(
             'cost-bound',

@@ -141,7 +141,18 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
       const roundings = roomyFor(ready);
       const [along, across] = roundings;
       const field = sawingField(ready, options, roundings);
-      const table = clearFor(ready, possibleOn(ready, kinds), true, field, roundings);
+      const possible = possibleOn(ready, kinds);
+      const sizes = [
+        along.piece(usefulOffcut.length + kerf),
+        across.piece(usefulOffcut.width + kerf),
+        ...possible.flatMap((i) => {
+          const { length, least } = itemOf(ready, i, roundings);
+          return [length, least];
+        }),
+      ];
+      // What is smaller than a step would cost no room at all.
+      if (sizes.some((size) => size <= 0)) return null;
+      const table = clearFor(ready, possible, true, field, roundings);
       const worth = table.worth(field.length, field.width);
       if (table.exhausted()) return null;
       const gives: Gives = {

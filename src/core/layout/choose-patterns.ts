@@ -1,6 +1,5 @@
 import type { LinearSolver } from '../linear/linear-problem';
 import { boardCost, type CutPlan, emptyPlan, type Problem, planCost } from './cut-plan';
-import type { Rectangle } from './layout';
 import {
   costOf,
   entriesOf,
@@ -12,7 +11,7 @@ import {
   patternOf,
   rowsOf,
 } from './patterns';
-import type { Sawn, SawnBoard } from './sawn-board';
+import { keepingPieces } from './sawn-board';
 
 /** Patterns the last choice is made among. */
 const CHOSEN_AMONG = 200;
@@ -66,32 +65,23 @@ function planOf(problem: Problem, patterns: readonly Pattern[]): CutPlan {
   const { kinds, options } = problem;
   const plan = emptyPlan(problem);
   for (const { board, state } of patterns) {
-    const pieces: Sawn[] = [];
-    const free = [...state.free];
-    for (const piece of state.pieces) {
+    const sawn = keepingPieces(state, (piece) => {
       const [left, i] = 'part' in piece ? [plan.parts, piece.part] : [plan.bands, piece.band];
       const before = left[i] as number;
-      if (before <= 1e-6) {
-        free.push(placeOf(piece));
-        continue;
-      }
+      if (before <= 1e-6) return null;
       if ('part' in piece) {
         const copies = Math.min(before, piece.copies);
         left[i] = before - copies;
-        pieces.push({ ...piece, copies });
-      } else {
-        const panel = kinds.bands[i]?.panel ?? 0;
-        left[i] = before - piece.finished;
-        plan.strips[panel] = (plan.strips[panel] as number) + 1;
-        pieces.push(piece);
+        return { ...piece, copies };
       }
-    }
-    const sawn: SawnBoard = { ...state, pieces, free, found: { parts: [], bands: [] } };
-    plan.boards[board] = pieces.length > 0 || state.ready.begun ? sawn : undefined;
+      const panel = kinds.bands[i]?.panel ?? 0;
+      left[i] = before - piece.finished;
+      plan.strips[panel] = (plan.strips[panel] as number) + 1;
+      return piece;
+    });
+    plan.boards[board] = sawn.pieces.length > 0 || state.ready.begun ? sawn : undefined;
     plan.costs[board] = plan.boards[board] ? boardCost(sawn, options) : 0;
   }
   plan.cost = planCost(problem, plan);
   return plan;
 }
-
-const placeOf = ({ x, y, length, width }: Rectangle): Rectangle => ({ x, y, length, width });

@@ -2,7 +2,7 @@ import type { LinearColumn, LinearProblem, LinearRow, LinearSolver } from '../li
 import { faceArea } from '../stock/board';
 import type { Problem } from './cut-plan';
 import { bestBars, brokenBars, type Lanes, lanesOf } from './lanes';
-import { type BandKind, type Kinds, rectanglesOf } from './ready-boards';
+import { type BandKind, givesStrips, type Kinds, rectanglesOf, stripKey } from './ready-boards';
 import { type Sawings, type SawnLimit, sawnLimit } from './sawn-bound';
 
 /** Units of the programme's columns, so that its numbers are of one size: mm of strips, mm² of offcut. */
@@ -61,7 +61,6 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
 
   const ofBoards: LinearColumn[] = boards.flatMap((ready): LinearColumn[] => {
     const layersOf = (i: number) => ready.layers[i] as number;
-    const possible = (k: number) => ready.surfaced >= (kinds.bands[k]?.thickness ?? 0) - 1e-9;
     const ends = endTrim > 0 ? 1 : -1;
     return [
       {
@@ -76,15 +75,15 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
         upper: layersOf(i) > 0 ? Math.ceil(kind.ids.length / layersOf(i)) : 0,
         whole: true,
       })),
-      ...kinds.bands.map((band, k) => ({
+      ...kinds.bands.map((band) => ({
         cost: 0,
         lower: 0,
-        upper: possible(k) ? (band.width + band.least) / WIDE : 0,
+        upper: givesStrips(ready, band) ? (band.width + band.least) / WIDE : 0,
       })),
-      ...kinds.bands.map((band, k) => ({
+      ...kinds.bands.map((band) => ({
         cost: weights.cut + weights.joint,
         lower: 0,
-        upper: possible(k) ? Math.ceil(band.width / band.least) : 0,
+        upper: givesStrips(ready, band) ? Math.ceil(band.width / band.least) : 0,
         whole: true,
       })),
       {
@@ -360,8 +359,7 @@ export function surely({ columns, rows }: LinearProblem, prices: Float64Array): 
 function withBandsAlikeTogether(kinds: Kinds) {
   const bands = new Map<string, BandKind & { leastStrips: number; shared: boolean }>();
   for (const band of kinds.bands) {
-    const { length, least, greatest, jointing, thickness, use } = band;
-    const key = JSON.stringify([length, least, greatest, jointing, thickness, use]);
+    const key = stripKey(band);
     const leastStrips = Math.ceil(band.width / band.greatest - 1e-9);
     const found = bands.get(key);
     if (found) {

@@ -1,5 +1,5 @@
 import type { LayoutOptions, Rectangle } from './layout';
-import type { Kinds, PartKind, PartSet, ReadyBoard } from './ready-boards';
+import { givesStrips, type Kinds, type PartKind, type PartSet, type ReadyBoard } from './ready-boards';
 import {
   cutOut,
   type Sawn,
@@ -310,7 +310,7 @@ function cutStrips(
   let best: { i: number; spot: NonNullable<ReturnType<typeof stripSpotFor>>; score: number } | undefined;
   for (const i of candidates) {
     const ready = problem.boards[i] as ReadyBoard;
-    if (ready.surfaced < band.thickness - 1e-9 || (best && manner.random() < manner.blink)) continue;
+    if (!givesStrips(ready, band) || (best && manner.random() < manner.blink)) continue;
     if (lot !== null && ready.board.lot !== lot) continue;
     const spot = stripSpotFor(stateOf(problem, plan, i), index, band, need, options.kerf, manner.corner);
     if (!spot) continue;

@@ -1,10 +1,9 @@
 import type { LinearSolver } from '../linear/linear-problem';
 import { sawyer } from './best-sawing';
 import { boardCost, type CutPlan, type Problem } from './cut-plan';
-import type { Rectangle } from './layout';
 import { costOf, entriesOf, keep, masterOf, ofOneLot, type Patterns, patternOf, rowsOf } from './patterns';
-import type { BandKind } from './ready-boards';
-import type { Sawn, SawnBoard } from './sawn-board';
+import { type BandKind, stripKey } from './ready-boards';
+import { keepingPieces, type SawnBoard } from './sawn-board';
 
 const BOARDS_IN_A_SLICE = 6;
 
@@ -62,33 +61,19 @@ export function* growPatterns(
 function withoutSurplus({ kinds }: Problem, state: SawnBoard): SawnBoard {
   const parts = kinds.parts.map((kind) => kind.ids.length);
   const widths = kinds.bands.map((band) => band.width);
-  const pieces: Sawn[] = [];
-  const free: Rectangle[] = [...state.free];
-  for (const piece of state.pieces) {
+  return keepingPieces(state, (piece) => {
     if ('part' in piece) {
       const left = parts[piece.part] as number;
       parts[piece.part] = left - piece.copies;
-      if (left > 0) pieces.push(piece);
-      else free.push(placeOf(piece));
-    } else {
-      const needy = kinds.bands.flatMap((band, k) =>
-        (widths[k] as number) > 1e-6 && alike(band, kinds.bands[piece.band] as BandKind) ? [k] : [],
-      );
-      const band = needy.includes(piece.band)
-        ? piece.band
-        : needy.sort((a, b) => (widths[b] as number) - (widths[a] as number))[0];
-      if (band === undefined) free.push(placeOf(piece));
-      else {
-        widths[band] = (widths[band] as number) - piece.finished;
-        pieces.push({ ...piece, band });
-      }
+      return left > 0 ? piece : null;
     }
-  }
-  return { ...state, pieces, free };
+    const key = stripKey(kinds.bands[piece.band] as BandKind);
+    const needy = kinds.bands.flatMap((band, k) => ((widths[k] as number) > 1e-6 && stripKey(band) === key ? [k] : []));
+    const band = needy.includes(piece.band)
+      ? piece.band
+      : needy.sort((a, b) => (widths[b] as number) - (widths[a] as number))[0];
+    if (band === undefined) return null;
+    widths[band] = (widths[band] as number) - piece.finished;
+    return { ...piece, band };
+  });
 }
-
-/** Strips of the one may go to the other. */
-const alike = (a: BandKind, b: BandKind): boolean =>
-  (['length', 'least', 'greatest', 'jointing', 'thickness', 'use'] as const).every((size) => a[size] === b[size]);
-
-const placeOf = ({ x, y, length, width }: Rectangle): Rectangle => ({ x, y, length, width });

@@ -1,5 +1,5 @@
 import type { LayoutOptions, Rectangle } from './layout';
-import type { Kinds, ReadyBoard } from './ready-boards';
+import { givesStrips, type Kinds, type ReadyBoard } from './ready-boards';
 
 /**
  * The bar relaxation of cutting a board up. Every piece with its kerf is thought of as thin bars: along the board in
@@ -60,7 +60,7 @@ export function lanesOf(
       return { possible: (ready.layers[i] as number) > 0, least: full, greatest: full, beside: 0, free: false };
     }),
     ...kinds.bands.map((band) => {
-      const possible = ready.surfaced >= band.thickness - 1e-9;
+      const possible = givesStrips(ready, band);
       const full = band.length + kerf;
       return along
         ? { possible, least: full, greatest: full, beside: 0, free: false }

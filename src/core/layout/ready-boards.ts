@@ -44,6 +44,14 @@ export interface BandKind {
   use: number;
 }
 
+/** The same for bands that ask for the same strips. */
+export const stripKey = ({ length, least, greatest, jointing, thickness, use }: BandKind): string =>
+  JSON.stringify([length, least, greatest, jointing, thickness, use]);
+
+/** Whether a board is thick enough for the strips of a band. */
+export const givesStrips = ({ surfaced }: Pick<ReadyBoard, 'surfaced'>, band: Pick<BandKind, 'thickness'>): boolean =>
+  surfaced >= band.thickness - 1e-9;
+
 /** What is to be cut, sorted into kinds. */
 export interface Kinds {
   uses: readonly Use[];

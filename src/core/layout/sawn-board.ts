@@ -40,6 +40,24 @@ export interface StripSpot extends Spot {
 
 const NEAR = 1e-6;
 
+export const placeOf = ({ x, y, length, width }: Rectangle): Rectangle => ({ x, y, length, width });
+
+/**
+ * The board with some of its pieces left in the wood.
+ *
+ * @param keep the piece as it stays, or null
+ */
+export function keepingPieces(state: SawnBoard, keep: (piece: Sawn) => Sawn | null): SawnBoard {
+  const pieces: Sawn[] = [];
+  const free: Rectangle[] = [...state.free];
+  for (const piece of state.pieces) {
+    const kept = keep(piece);
+    if (kept) pieces.push(kept);
+    else free.push(placeOf(piece));
+  }
+  return { ...state, pieces, free, found: { parts: [], bands: [] } };
+}
+
 /** Where a piece goes first among spots as good: either end of the board, at either edge. */
 export const CORNERS = 4;
 
