@@ -21,11 +21,13 @@ import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
 import { layoutOptionsOf } from './layout/layout-aims';
 import { layoutChecks, movesGivenUp } from './layout/layout-checks';
 import { machineChecks } from './layout/machine-checks';
+import { leavesOf, pairChecks } from './layout/matched-pairs';
 import { movedLayout, standingMoves } from './layout/move-piece';
 import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
 import { count, type Phrase, say } from './measure/quantity';
+import { daysToRest } from './milling/milling-figures';
 import { derivePiece } from './piece/derive-piece';
 import type { Piece } from './piece/piece';
 import { findPart } from './piece/piece';
@@ -173,11 +175,12 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const glue = GLUES[document.glueUp.glue];
   const stripsFromLayout = laid.length > 0;
   const strips: readonly GlueStrip[] = panel ? stripsOf(panel, laid) : [];
+  const stripsOfPanel = demand.panels.map((own, i) => (i === 0 ? strips : stripsOf(own, layOut(own))));
   const glueUps = demand.panels.map((own, i) =>
     planGlueUps({
       panel: own.id,
       ...(i === 0 ? {} : { beside: own.name.toLowerCase() }),
-      strips: i === 0 ? strips : stripsOf(own, layOut(own)),
+      strips: stripsOfPanel[i] ?? [],
       length: own.rough.length,
       thickness: own.finished.thickness,
       staging: document.glueUp.staging,
@@ -198,6 +201,12 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     aligners: edges.reduce((sum, { places }) => sum + places.length, 0),
     boards:
       layout && layoutState === 'current' ? layout.boards.length : Math.ceil(demand.parts.length / 3) + strips.length,
+    pairs: {
+      blanks: demand.panels.reduce((sum, { pairs }, i) => sum + (pairs ? (stripsOfPanel[i]?.length ?? 0) / 2 : 0), 0),
+      rest:
+        24 *
+        daysToRest(Math.max(0, ...demand.panels.map((own) => own.finished.thickness + shop.allowances.resaw)), species),
+    },
   });
   const dates = schedule(operations, document.plan, document.plan.startOn);
 
@@ -214,6 +223,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...(layoutState === 'current' && layout
       ? machineChecks({ layout, boards, shop, species, nameOf: (placement) => pieceLabel(piece, placement) })
       : []),
+    ...pairChecks(demand, document.layout, shop),
     ...movesGivenUp(piece, document.layout.moved, moved),
     ...(trim && panel ? panelChecks(panel, laid, trim, document.layout.jointMargin) : []),
     ...(panel && alignerOf && edges.length > 0
@@ -281,8 +291,8 @@ export const keptOffJoints = (piece: Piece): number[] => {
 const FASTENER = 5;
 
 /** As the layout has them; until there is one, as they are likely to be. */
-const stripsOf = ({ rough, greatestStrip, letter }: PanelDemand, laid: readonly LaidStrip[]): readonly GlueStrip[] =>
-  laid.length > 0 ? laid : likelyStrips(rough.width, greatestStrip, letter);
+const stripsOf = (panel: PanelDemand, laid: readonly LaidStrip[]): readonly GlueStrip[] =>
+  laid.length > 0 ? laid : likelyStrips(panel);
 
 /** Aligners along the joints of the panel, clear of all that is driven and cut into it. */
 function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | null, size: AlignerSize): EdgeJoint[] {
@@ -321,8 +331,11 @@ function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | n
 }
 
 /** Before a layout is there: as few equal strips as the greatest width allows. */
-function likelyStrips(width: number, greatest: number, letter: string): GlueStrip[] {
-  const n = Math.max(1, Math.ceil(width / greatest - 1e-9));
+function likelyStrips(panel: PanelDemand): GlueStrip[] {
+  const { letter, greatestStrip } = panel;
+  const { width } = panel.rough;
+  const leaves = leavesOf(panel);
+  const n = leaves * Math.max(1, Math.ceil(width / greatestStrip / leaves - 1e-9));
   return Array.from({ length: n }, (_, i) => ({ label: `${letter}${i + 1}`, width: width / n }));
 }
 

@@ -77,6 +77,8 @@ export const LaidChoiceSchema = v.object({
   heartUp: v.nullable(v.boolean()),
   /** End for end; null: so that it planes like the others. */
   reversed: v.nullable(v.boolean()),
+  /** Which leaf of its blank, where that is resawn into a pair. */
+  layer: v.optional(whole(0, 1)),
 });
 
 /** Where the maker has put a piece that the search had put elsewhere. */
@@ -100,11 +102,13 @@ export const LayoutChoiceSchema = v.object({
   mostStrips: v.optional(v.nullable(whole(1, 100)), null),
   /** All strips from boards of one lot. */
   oneLot: v.optional(v.boolean(), false),
-  /** What a layout is searched for. */
   /** So many strips, all of one width, planed at one setting; null: each as wide as its board gives. */
   equalStrips: v.optional(v.nullable(whole(2, 60)), null),
+  /** Strips in pairs, two resawn from one blank: opened like a book, or slipped side by side. */
+  pairs: v.optional(v.picklist(['none', 'book', 'slip']), 'none'),
   /** Kinds of parts whose parts all come from one board, so that they match. */
   oneBoard: v.optional(v.pipe(v.array(v.picklist(['leg', 'apron', 'cross-rail'])), v.maxLength(3)), []),
+  /** What a layout is searched for. */
   aim: v.optional(v.picklist(['save-wood', 'fewest-boards', 'best-match', 'own']), 'save-wood'),
   /** What counts besides the wood, where the aim is the maker's own: offcuts in % of their price, the rest in minutes. */
   weights: v.optional(WeightsSchema, {

@@ -1,6 +1,7 @@
 import type { LaidChoice } from '../decision/job-document';
 import type { PanelDemand } from '../layout/demand';
 import type { Layout, Placement } from '../layout/layout';
+import { stripUse } from '../layout/matched-pairs';
 import { type Board, type Defect, ringsAt } from '../stock/board';
 import { spoils } from '../stock/spoils';
 import { heartSides, type RingSchool } from '../wood/panel-shape';
@@ -34,7 +35,10 @@ const NEAR = 0.01;
 
 /** Tells a strip by where it is sawn from: that stays when the layout is searched anew around it. */
 export const laidAs = (board: Pick<Board, 'tag'>, placement: Placement) => (choice: LaidChoice) =>
-  choice.board === board.tag && Math.abs(choice.x - placement.x) < NEAR && Math.abs(choice.y - placement.y) < NEAR;
+  choice.board === board.tag &&
+  Math.abs(choice.x - placement.x) < NEAR &&
+  Math.abs(choice.y - placement.y) < NEAR &&
+  (choice.layer ?? 0) === (placement.layer ?? 0);
 
 type Sawn = Pick<LaidStrip, 'strip' | 'label' | 'board' | 'placement' | 'width'>;
 
@@ -85,21 +89,95 @@ export function layInOrder(
   school: RingSchool,
   choices: readonly LaidChoice[],
 ): LaidStrip[] {
-  const hearts = heartSides(sawn.length, school, (i) => sawn[i]?.placement.turned ?? false);
-  return sawn.map((s, i) => {
-    const own = choices.find(laidAs(s.board, s.placement));
-    return lay(panel, s, own?.heartUp ?? hearts[i] ?? false, own?.reversed ?? null);
+  const units = unitsOf(sawn);
+  const hearts = heartSides(units.length, school, (i) => units[i]?.[0]?.placement.turned ?? false);
+  return units.flatMap((unit, i) => {
+    const own = unit.map((s) => choices.find(laidAs(s.board, s.placement)));
+    // What is chosen of one leaf holds for both.
+    const said = own.findIndex((choice) => typeof choice?.heartUp === 'boolean');
+    const chosen = said < 0 ? undefined : own[said]?.heartUp !== otherWayUp(panel, unit[said] as Sawn);
+    // A book opens with its sawn faces up: the upper leaf is turned over.
+    const upperOver = chosen ?? (panel.pairs === 'book' ? true : (hearts[i] ?? false));
+    const upper = unit.find(isUpper) ?? (unit[0] as Sawn);
+    const reversed = own.find((choice) => typeof choice?.reversed === 'boolean')?.reversed;
+    const endForEnd = reversed ?? planesAway(upper.board, upperOver) === false;
+    return unit.map((s) => lay(panel, s, upperOver !== otherWayUp(panel, s), endForEnd));
   });
 }
 
-function lay(panel: PanelDemand, s: Sawn, heartUp: boolean, ownReversed: boolean | null): LaidStrip {
+/** Whether a leaf lies the other way up than the upper one of its pair. */
+const otherWayUp = (panel: PanelDemand, strip: Sawn): boolean => panel.pairs === 'book' && !isUpper(strip);
+
+const isUpper = ({ placement }: Pick<LaidStrip, 'placement'>): boolean => (placement.layer ?? 0) === 0;
+
+/** Strips of one unit are from one blank, and stay side by side: the two leaves of a pair, or one strip alone. */
+export function unitsOf<S extends Pick<LaidStrip, 'board' | 'placement'>>(strips: readonly S[]): S[][] {
+  const units: S[][] = [];
+  for (const strip of strips) {
+    const { board, placement } = strip;
+    const partner =
+      placement.layer === undefined
+        ? undefined
+        : units.find(
+            ([first]) =>
+              first &&
+              first.board.id === board.id &&
+              first.placement.layer !== undefined &&
+              laidOver(first.placement, placement),
+          );
+    if (partner) partner.push(strip);
+    else units.push([strip]);
+  }
+  return units;
+}
+
+const laidOver = (a: Placement, b: Placement): boolean => Math.abs(a.x - b.x) < NEAR && Math.abs(a.y - b.y) < NEAR;
+
+/** The other leaf of a strip's pair, where it has one. */
+export const partnerOf = (strips: readonly LaidStrip[], strip: LaidStrip): LaidStrip | undefined =>
+  unitsOf(strips)
+    .find((unit) => unit.includes(strip))
+    ?.find((other) => other !== strip);
+
+/**
+ * The strips with one of them where another is: its unit goes there whole, and a pair whose leaves change places is
+ * opened at its other edge.
+ */
+export function moveStrip(strips: readonly LaidStrip[], from: number, to: number): LaidStrip[] {
+  const units = unitsOf(strips);
+  const unitAt = (index: number) => units.findIndex((unit) => unit.some((s) => s === strips[index]));
+  const [a, b] = [unitAt(from), unitAt(to)];
+  if (a < 0 || b < 0) return [...strips];
+  if (a === b) units[a]?.reverse();
+  else units.splice(b, 0, ...units.splice(a, 1));
+  return units.flat();
+}
+
+/** What is to be kept of a strip that is turned by hand: its partner turns with it. */
+export function turnedBy(
+  strips: readonly LaidStrip[],
+  strip: LaidStrip,
+  before: readonly LaidChoice[],
+  how: 'over' | 'end-for-end',
+): LaidChoice[] {
+  const unit = unitsOf(strips).find((own) => own.some((s) => s.strip === strip.strip)) ?? [];
+  return choicesOf(strips, before).map((choice, i) => {
+    const own = strips[i];
+    if (!own || !unit.includes(own)) return choice;
+    return how === 'over' ? { ...choice, heartUp: !own.heartUp } : { ...choice, reversed: !own.reversed };
+  });
+}
+
+/** Turned over, a face that planed away from the tag planes toward it, and so it does end for end. */
+const planesAway = ({ planes }: Pick<Board, 'planes'>, heartUp: boolean): boolean | null =>
+  planes === null ? null : (planes === 'far-end') !== heartUp;
+
+function lay(panel: PanelDemand, s: Sawn, heartUp: boolean, reversed: boolean): LaidStrip {
   const { board, placement } = s;
-  // Turned over, a face that planed away from the tag planes toward it, and so it does end for end.
-  const away = board.planes === null ? null : (board.planes === 'far-end') !== heartUp;
-  const reversed = ownReversed ?? away === false;
-  const rings = ringsAt(board, placement.y + placement.width / 2);
+  const away = planesAway(board, heartUp);
+  const rings = ringsOf(s);
   const mirrored = heartUp !== reversed;
-  const use = { kind: 'strip' as const, shows: panel.shows };
+  const use = stripUse(panel);
   const showing = board.defects.filter((d) => meets(d, placement) && spoils(d, use, heartUp ? 'under' : 'tagged'));
   return {
     ...s,
@@ -109,6 +187,13 @@ function lay(panel: PanelDemand, s: Sawn, heartUp: boolean, ownReversed: boolean
     planes: away === null ? null : away !== reversed ? 'away' : 'here',
     showing,
   };
+}
+
+/** Of a strip as its board lies: those of a leaf are seen from its own mid-thickness, above or below that of the board. */
+function ringsOf({ board, placement }: Sawn): Rings {
+  const rings = ringsAt(board, placement.y + placement.width / 2);
+  if (typeof rings === 'number' || placement.layer === undefined) return rings;
+  return { ...rings, distance: rings.distance + (isUpper({ placement }) ? board.thickness / 4 : -board.thickness / 4) };
 }
 
 const meets = (d: Defect, p: Placement) =>
@@ -124,6 +209,7 @@ export function choicesOf(strips: readonly LaidStrip[], before: readonly LaidCho
       y: placement.y,
       heartUp: own?.heartUp ?? null,
       reversed: own?.reversed ?? null,
+      ...(placement.layer === undefined ? {} : { layer: placement.layer }),
     };
   });
 }

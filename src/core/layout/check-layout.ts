@@ -6,6 +6,7 @@ import { overlap } from './clear-regions';
 import { cutSequence } from './cut-sequence';
 import type { Demand, PanelDemand, PartDemand } from './demand';
 import type { Layout, LayoutOptions, Placement, Rectangle } from './layout';
+import { leavesOf, stripUse, withoutPartner } from './matched-pairs';
 
 const SLACK = 1e-6;
 const near = (a: number, b: number) => Math.abs(a - b) < SLACK;
@@ -40,7 +41,7 @@ export function checkLayout(
 
 /**
  * What is wrong with pieces that belong together, on whatever boards they lie: sets that do not come from one board,
- * panels that mix lots where they may not.
+ * panels that mix lots where they may not, leaves of a pair that are not from one blank.
  *
  * @param nameOf as in {@link checkBoard}
  */
@@ -64,7 +65,10 @@ export function checkTogether(
     const lots = new Set(own.map((p) => boards.find((board) => board.id === p.board)?.lot));
     return panel.oneLot && lots.size > 1 ? [`${panel.name} is to come from one lot`] : [];
   });
-  return [...torn, ...mixed];
+  const alone = demand.panels.flatMap((panel) =>
+    withoutPartner(panel, placements).map((p) => `${nameOf(p)} has no other leaf from its blank`),
+  );
+  return [...torn, ...mixed, ...alone];
 }
 
 /**
@@ -127,7 +131,7 @@ export function checkBoard(
         wrong.push(`${nameOf(p)} is not asked for`);
         continue;
       }
-      const use = { kind: panel ? ('strip' as const) : ('part' as const), shows: wanted.shows };
+      const use = panel ? stripUse(panel) : { kind: 'part' as const, shows: wanted.shows };
       for (const defect of board.defects) {
         if (overlap(at, defect) && spoils(defect, use, p.turned ? 'under' : 'tagged')) {
           wrong.push(`${nameOf(p)} lies on a ${defect.kind} of ${board.tag}`);
@@ -140,7 +144,10 @@ export function checkBoard(
       const { resaw } = options;
       thickness += layers * resaw.allowance + (layers - 1) * resaw.kerf;
       const told = new Set(placements.map((p) => p.layer));
-      if (told.size !== layers || placements.some((p) => p.strip !== undefined))
+      const leaves = placements.every(
+        (p) => p.part === placements[0]?.part && demand.panels.some((panel) => panel.id === p.part && panel.pairs),
+      );
+      if (told.size !== layers || told.has(undefined) || (placements.some((p) => p.strip !== undefined) && !leaves))
         wrong.push(`two pieces lie on one another on ${board.tag}`);
       if (at.width > resaw.height + SLACK) wrong.push(`${board.tag} cannot be resawn so wide`);
     }
@@ -181,7 +188,7 @@ function checkPanel(panel: PanelDemand, placements: readonly Placement[], missin
   panel.bands.forEach((band, index) => {
     const own = strips.filter((p) => (p.band ?? 0) === index);
     const total = own.reduce((sum, p) => sum + p.width - panel.jointing, 0);
-    const least = Math.min(panel.leastStrip, band.width);
+    const least = Math.min(panel.leastStrip, band.width / leavesOf(panel));
     if (!missing && total < band.width - SLACK) wrong.push(`${panel.id} is too narrow`);
     if (
       own.some(

@@ -11,6 +11,7 @@ import {
   patternOf,
   rowsOf,
 } from './patterns';
+import type { BandKind } from './ready-boards';
 import { keepingPieces } from './sawn-board';
 
 /** Patterns the last choice is made among. */
@@ -74,9 +75,9 @@ function planOf(problem: Problem, patterns: readonly Pattern[]): CutPlan {
         left[i] = before - copies;
         return { ...piece, copies };
       }
-      const panel = kinds.bands[i]?.panel ?? 0;
+      const { panel, leaves } = kinds.bands[i] as BandKind;
       left[i] = before - piece.finished;
-      plan.strips[panel] = (plan.strips[panel] as number) + 1;
+      plan.strips[panel] = (plan.strips[panel] as number) + leaves;
       return piece;
     });
     plan.boards[board] = sawn.pieces.length > 0 || state.ready.begun ? sawn : undefined;

@@ -42,7 +42,7 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
   const givenBackOf = (board: string) =>
     (options.givenBack ?? []).reduce((sum, r) => (r.board === board ? sum + r.length * r.width : sum), 0);
   // Columns of one board: used, blanks of each kind (several pieces where they are resawn), width and number of the
-  // strips of each band, mm² of offcut.
+  // blanks of each band, mm² of offcut.
   const each = 1 + P + 2 * B + 1;
   const at = {
     used: (b: number) => b * each,
@@ -81,7 +81,7 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
         upper: givesStrips(ready, band) ? (band.width + band.least) / WIDE : 0,
       })),
       ...kinds.bands.map((band) => ({
-        cost: weights.cut + weights.joint,
+        cost: weights.cut + weights.joint * band.leaves,
         lower: 0,
         upper: givesStrips(ready, band) ? Math.ceil(band.width / band.least) : 0,
         whole: true,
@@ -152,7 +152,7 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
               lower: 0,
               upper: panel.mostStrips,
               entries: boards.flatMap((_, b) =>
-                kinds.bands.flatMap((band, k) => (band.panel === p ? [[at.count(b, k), 1] as const] : [])),
+                kinds.bands.flatMap((band, k) => (band.panel === p ? [[at.count(b, k), band.leaves] as const] : [])),
               ),
             },
           ]

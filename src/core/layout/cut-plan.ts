@@ -1,5 +1,5 @@
 import type { LayoutOptions, Rectangle } from './layout';
-import { givesStrips, type Kinds, type PartKind, type PartSet, type ReadyBoard } from './ready-boards';
+import { type BandKind, givesStrips, type Kinds, type PartKind, type PartSet, type ReadyBoard } from './ready-boards';
 import {
   cutOut,
   type Sawn,
@@ -29,7 +29,7 @@ export interface CutPlan {
   costs: number[];
   /** Pieces still to be found of each kind of part. */
   parts: number[];
-  /** Width still to be found of each band, mm. */
+  /** Width still to be found of each band in blanks, mm. */
   bands: number[];
   /** Strips in each panel. */
   strips: number[];
@@ -130,9 +130,9 @@ function giveBack(kinds: Kinds, plan: CutPlan, piece: Sawn): void {
   if ('part' in piece) {
     plan.parts[piece.part] = (plan.parts[piece.part] as number) + piece.copies;
   } else {
-    const panel = kinds.bands[piece.band]?.panel ?? 0;
+    const band = kinds.bands[piece.band] as BandKind;
     plan.bands[piece.band] = (plan.bands[piece.band] as number) + piece.finished;
-    plan.strips[panel] = (plan.strips[panel] as number) - 1;
+    plan.strips[band.panel] = (plan.strips[band.panel] as number) - band.leaves;
   }
 }
 
@@ -304,7 +304,7 @@ function cutStrips(
   const band = kinds.bands[index];
   const panel = band && kinds.panels[band.panel];
   if (need <= 1e-6 || !band || !panel) return false;
-  const more = panel.mostStrips + panel.fixedStrips - (plan.strips[band.panel] as number);
+  const more = Math.floor((panel.mostStrips + panel.fixedStrips - (plan.strips[band.panel] as number)) / band.leaves);
   if (more <= 0) return false;
   const lot = panel.oneLot ? lotOf(problem, plan, band.panel) : null;
   let best: { i: number; spot: NonNullable<ReturnType<typeof stripSpotFor>>; score: number } | undefined;
@@ -318,7 +318,7 @@ function cutStrips(
     const score =
       manner.liking(i) *
       ((spot.waste + band.length) * ready.priceOfArea +
-        (opening(problem, plan, i, manner) + options.weights.joint * count) / (count * width));
+        (opening(problem, plan, i, manner) + options.weights.joint * band.leaves * count) / (count * width));
     if (!best || score < best.score) best = { i, spot, score };
   }
   if (!best) return false;
@@ -347,7 +347,7 @@ function cutStrips(
     manner,
   );
   plan.bands[index] = need - count * spot.width;
-  plan.strips[band.panel] = (plan.strips[band.panel] as number) + count;
+  plan.strips[band.panel] = (plan.strips[band.panel] as number) + count * band.leaves;
   touched.add(i);
   return true;
 }

@@ -52,6 +52,8 @@ export interface PanelDemand {
   mostStrips: number | null;
   /** All strips from boards of one lot. */
   oneLot: boolean;
+  /** Strips in pairs, two leaves resawn from one blank and laid side by side; widths and numbers are still those of single strips. */
+  pairs?: 'book' | 'slip';
 }
 
 export interface Band {
@@ -88,12 +90,17 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
       }
       const length = finished.length + allowances.panelLength;
       const width = finished.width + allowances.panelWidth;
-      const { mostStrips, oneLot, equalStrips } = document.layout;
+      const { oneLot } = document.layout;
+      const pairs = document.layout.pairs === 'none' ? undefined : document.layout.pairs;
+      const { equalStrips, mostStrips } = evenly(document.layout);
       const [leastStrip, greatestStrip] =
         equalStrips === null
           ? [document.layout.leastStrip, document.layout.greatestStrip]
           : [width / equalStrips, width / equalStrips];
-      const bands = bandsOf(piece, { length, width }, finished, (leastStrip + greatestStrip) / 2);
+      // The leaves of a pair are of one length: in steps, only one of them would have its place.
+      const bands = pairs
+        ? [{ length, width }]
+        : bandsOf(piece, { length, width }, finished, (leastStrip + greatestStrip) / 2);
       panels.push({
         id,
         letter,
@@ -108,6 +115,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
         jointing: allowances.stripJointing,
         mostStrips: equalStrips ?? mostStrips,
         oneLot,
+        ...(pairs ? { pairs } : {}),
       });
       continue;
     }
@@ -133,6 +141,15 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
     } else parts.push({ id, letter, name, shows, finished, rough: roughOf(finished), ...oneBoard(part) });
   }
   return { species: document.form.species, parts, panels };
+}
+
+/** Numbers of strips as they can be: leaves of pairs come by twos. */
+function evenly({ pairs, equalStrips, mostStrips }: JobDocument['layout']) {
+  if (pairs === 'none') return { equalStrips, mostStrips };
+  return {
+    equalStrips: equalStrips === null ? null : 2 * Math.ceil(equalStrips / 2),
+    mostStrips: mostStrips === null ? null : Math.max(2, 2 * Math.floor(mostStrips / 2)),
+  };
 }
 
 /** Aprons in their order round the piece, seen from above, from the front on; none where two lie one behind the other. */

@@ -9,6 +9,7 @@ import { cutSequence } from './cut-sequence';
 import type { Demand } from './demand';
 import { inSequence } from './in-sequence';
 import type { Layout, LayoutOptions, Placement, Rectangle, Shortfall, Strip } from './layout';
+import { leavesOf, stripBlank } from './matched-pairs';
 import { rectanglesOf } from './ready-boards';
 import { type Sawn, usefulOffcuts } from './sawn-board';
 
@@ -51,9 +52,12 @@ export function describeLayout(
     Math.max(-1, ...(options.fixed ?? []).filter((p) => p.part === panel).map((p) => p.strip ?? -1)) + 1;
   demand.panels.forEach((panel, index) => {
     let number = fixedStrips(panel.id);
+    const leaves = leavesOf(panel);
     for (const { placement } of strips.filter((s) => s.panel === index).sort((a, b) => a.band - b.band)) {
-      placements.push({ ...placement, strip: number });
-      number += 1;
+      for (let layer = 0; layer < leaves; layer += 1) {
+        placements.push({ ...placement, strip: number, ...(leaves > 1 ? { layer } : {}) });
+        number += 1;
+      }
     }
   });
 
@@ -77,7 +81,7 @@ export function describeLayout(
       const panel = demand.panels[kind.panel];
       if (width <= 1e-6 || !panel) return [];
       const count = Math.ceil(width / kind.greatest);
-      return [toBuy(panel.id, panel.name, kind.thickness, kind.length, width + count * kind.jointing)];
+      return [toBuy(panel.id, panel.name, stripBlank(panel, options), kind.length, width + count * kind.jointing)];
     }),
   ];
   const ordered = inSequence(demand, boards, options, { placements, offcuts });

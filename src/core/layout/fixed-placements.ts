@@ -49,6 +49,7 @@ function asAsked(placement: Placement, demand: Demand): boolean {
   const width = placement.width - (panel?.jointing ?? 0);
   return (
     panel !== undefined &&
+    (panel.pairs === undefined) === (placement.layer === undefined) &&
     near(band?.length ?? 0, placement.length) &&
     width >= panel.leastStrip - 1e-6 &&
     width <= panel.greatestStrip + 1e-6

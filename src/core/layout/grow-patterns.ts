@@ -33,7 +33,7 @@ export function* growPatterns(
       parts: kinds.parts.map((kind, i) => (kind.set === null ? (prices[rows.part(i)] as number) : 0)),
       bands: kinds.bands.map((band, k) => ({
         mm: (prices[rows.band(k)] as number) / band.width,
-        each: (prices[rows.panel(band.panel)] as number) - weights.joint,
+        each: band.leaves * ((prices[rows.panel(band.panel)] as number) - weights.joint),
       })),
       offcut: null,
       cut: weights.cut,

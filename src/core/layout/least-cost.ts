@@ -4,6 +4,7 @@ import { spoils } from '../stock/spoils';
 import { surfacedThickness } from '../stock/thickness';
 import type { Demand } from './demand';
 import type { LayoutOptions, Rectangle } from './layout';
+import { leavesOf, stripBlank } from './matched-pairs';
 import { layersOf } from './ready-boards';
 
 /**
@@ -26,7 +27,8 @@ export function leastCost(demand: Demand, boards: readonly Board[], options: Lay
         ? []
         : panel.bands.map((band) => {
             const strips = Math.ceil(band.width / panel.greatestStrip - 1e-9);
-            return { thickness: panel.finished.thickness, area: band.length * (band.width + strips * panel.jointing) };
+            const width = (band.width + strips * panel.jointing) / leavesOf(panel);
+            return { thickness: stripBlank(panel, options), area: band.length * width };
           }),
     ),
   ].sort((a, b) => b.thickness - a.thickness);

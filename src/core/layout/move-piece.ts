@@ -135,7 +135,7 @@ export function standingMoves(
       apart
         ? [
             ...demand.parts.filter((part) => part.together !== undefined),
-            ...demand.panels.filter((panel) => panel.oneLot),
+            ...demand.panels.filter((panel) => panel.oneLot || panel.pairs),
           ].map(({ id }) => id)
         : [],
     );

@@ -14,7 +14,7 @@ export interface Pattern {
   cost: number;
   /** Pieces of each kind, no more than are asked for. */
   parts: readonly number[];
-  /** Width and number of the strips of each band. */
+  /** Width of the blanks of each band, and number of the strips they give. */
   bands: readonly number[];
   strips: readonly number[];
 }
@@ -49,7 +49,7 @@ export function patternOf({ kinds }: Problem, board: number, state: SawnBoard, c
       parts[piece.part] = Math.min(asked, (parts[piece.part] as number) + piece.copies);
     } else {
       bands[piece.band] = (bands[piece.band] as number) + piece.finished;
-      strips[piece.band] = (strips[piece.band] as number) + 1;
+      strips[piece.band] = (strips[piece.band] as number) + (kinds.bands[piece.band]?.leaves ?? 1);
     }
   }
   return { board, state, cost, parts, bands, strips };

@@ -8,6 +8,7 @@ import { surfacedThickness } from '../stock/thickness';
 import { clearRegions } from './clear-regions';
 import type { Demand } from './demand';
 import type { LayoutOptions, Rectangle } from './layout';
+import { leavesOf, stripBlank, stripUse } from './matched-pairs';
 
 /** Pieces of one size and use: their ids are given out when the layout is written. mm. */
 export interface PartKind {
@@ -30,23 +31,26 @@ export interface PartSet {
   board: string | null;
 }
 
-/** A band of a panel, still to be made up of strips. mm. */
+/** A band of a panel, still to be made up of blanks: each a strip, or resawn into several of its width. mm. */
 export interface BandKind {
   panel: number;
   band: number;
   length: number;
-  /** Of the strips together, after jointing; what fixed strips already give is taken off. */
+  /** Of the blanks together, after jointing; what fixed strips already give is taken off. */
   width: number;
   least: number;
   greatest: number;
   jointing: number;
+  /** Of the blank. */
   thickness: number;
+  /** Strips that one blank gives. */
+  leaves: number;
   use: number;
 }
 
 /** The same for bands that ask for the same strips. */
-export const stripKey = ({ length, least, greatest, jointing, thickness, use }: BandKind): string =>
-  JSON.stringify([length, least, greatest, jointing, thickness, use]);
+export const stripKey = ({ length, least, greatest, jointing, thickness, leaves, use }: BandKind): string =>
+  JSON.stringify([length, least, greatest, jointing, thickness, leaves, use]);
 
 /** Whether a board is thick enough for the strips of a band. */
 export const givesStrips = ({ surfaced }: Pick<ReadyBoard, 'surfaced'>, band: Pick<BandKind, 'thickness'>): boolean =>
@@ -125,18 +129,23 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
     const strips = fixed.filter((p) => p.part === panel.id && p.strip !== undefined);
     panel.bands.forEach(({ length, width }, band) => {
       const given = strips.filter((p) => (p.band ?? 0) === band).reduce((sum, p) => sum + p.width - panel.jointing, 0);
-      const left = width - given;
+      const leaves = leavesOf(panel);
+      const left = (width - given) / leaves;
       if (left <= 1e-6) return;
+      const least = Math.min(panel.leastStrip, width / leaves);
+      const widest = leaves > 1 ? options.resaw.height - panel.jointing : Number.POSITIVE_INFINITY;
       bands.push({
         panel: index,
         band,
         length,
         width: left,
-        least: Math.min(panel.leastStrip, width),
-        greatest: panel.greatestStrip,
+        least,
+        greatest: Math.max(least, Math.min(panel.greatestStrip, widest)),
         jointing: panel.jointing,
-        thickness: panel.finished.thickness,
-        use: indexOf({ kind: 'strip', shows: panel.shows }),
+        // What cannot be resawn at all no board gives.
+        thickness: widest < least - 1e-9 ? Number.POSITIVE_INFINITY : stripBlank(panel, options),
+        leaves,
+        use: indexOf(stripUse(panel)),
       });
     });
     const first = boards.find((b) => b.id === strips[0]?.board);

@@ -114,6 +114,7 @@ export function newJob(given: {
       weights: { offcutWorth: 70, board: 12, cut: 1, joint: 4, lot: 2, ring: 1 },
       leaveOut: [],
       equalStrips: null,
+      pairs: 'none',
       oneBoard: [],
       pinned: [],
       moved: [],

@@ -55,8 +55,14 @@ export const FINISH_NAMES = Object.entries(FINISHES).map(([value, { name }]) => 
 const REST_AFTER_ROUGHING = 72;
 
 /** The order of work for a table, with hours worked and hours waited (common practice; adjust to the shop). */
-export function planOperations(given: WorkGiven & { boards: number }): Operation[] {
-  const { document, piece, boards } = given;
+export function planOperations(
+  given: WorkGiven & {
+    boards: number;
+    /** Blanks that are resawn into pairs for the panels, and how long the leaves rest after, hours. */
+    pairs: { blanks: number; rest: number };
+  },
+): Operation[] {
+  const { document, piece, boards, pairs } = given;
   const top = piece.top.parts;
   const all = madeParts(piece).map((part) => part.id);
   const area = (piece.overall.length * piece.overall.width) / 1e6;
@@ -92,13 +98,24 @@ export function planOperations(given: WorkGiven & { boards: number }): Operation
     'No twisted stock on the table saw before one face and one edge are true. Push sticks under 150 mm. Dust mask, hearing.',
     all,
   );
+  if (pairs.blanks > 0)
+    add(
+      'resaw-pairs',
+      'Resaw the pairs; mark the leaves and their matching edges, and lay them on sticks, weighted',
+      'Milling',
+      0.4 + 0.25 * pairs.blanks,
+      pairs.rest,
+      ['rough-mill'],
+      'A tall fence, the guide just above the wood, a push block for the last of it; fingers never in line with the band.',
+      top,
+    );
   add(
     'final-mill',
     'Bring everything to final thickness and width',
     'Milling',
     0.8 + boards * 0.2,
     0,
-    ['rough-mill'],
+    [pairs.blanks > 0 ? 'resaw-pairs' : 'rough-mill'],
     'Nothing shorter than the planer’s rollers stand apart. Short and narrow pieces by hand.',
     all,
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { Fragment } from 'react';
-import { LAYOUT_AIMS, type Layout } from '@/core';
+import { LAYOUT_AIMS, type Layout, PAIR_SCHOOLS, stripBlank } from '@/core';
 import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { PhraseText, useUnits } from '@/ui/units';
@@ -12,13 +12,15 @@ import { BoardTools } from './board-tools';
 
 /** What the layout comes to, and what it is searched for. */
 export function LayoutSide({ layout }: { layout: Layout | null }) {
-  const { figures, demand, checks } = useDerived();
+  const { figures, demand, checks, layoutOptions } = useDerived();
   const inOrder = checks.find((check) => check.id === 'layout.sequence-apron');
   const units = useUnits();
   const currency = useJobState((s) => s.shop.prices.currency);
   const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
   const choice = useJobState((s) => s.document.layout);
   const change = useChange();
+  const [panel] = demand.panels;
+  const pairBlank = panel ? stripBlank(panel, layoutOptions) : 0;
   return (
     <>
       <FigureLine label="Becomes the piece" figure={figures.yield} />
@@ -91,6 +93,24 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
             onCommit={change('layout.equalStrips')}
             hint={`Each ${units.length((demand.panels[0]?.rough.width ?? 0) / choice.equalStrips)} wide as glued.`}
           />
+        )}
+        <Choice
+          label="Pairs"
+          value={choice.pairs}
+          onCommit={change('layout.pairs')}
+          options={[
+            { value: 'none', label: 'None' },
+            ...(['book', 'slip'] as const).map((value) => ({
+              value,
+              label: PAIR_SCHOOLS[value].name,
+              reason: PAIR_SCHOOLS[value].reason,
+            })),
+          ]}
+        />
+        {choice.pairs === 'none' ? null : (
+          <p className="mb-2 text-ink-2">
+            Two leaves from one blank, resawn. The board must plane to {units.length(pairBlank)}.
+          </p>
         )}
         <Choice
           label="From"

@@ -4,6 +4,7 @@ import {
   clearanceFigure,
   findPart,
   freeHeightFigure,
+  partnerOf,
   plusDays,
   RING_SCHOOLS,
   type RingSchool,
@@ -20,12 +21,14 @@ import type { PanelHands } from './use-panel';
 
 /** What can be done with the strips: all at once by a school or by their match, or the one in hand. */
 export function PanelTools({ hands }: { hands: PanelHands }) {
-  const { laid, figures, season, piece, trim } = useDerived();
+  const { laid, demand, figures, season, piece, trim } = useDerived();
   const { ringSchool } = useJobState((state) => state.document.season);
   const { jointMargin, laid: choices } = useJobState((state) => state.document.layout);
   const change = useChange();
   const { index, moisture } = useShownDay();
   const strip = laid.find((s) => s.label === hands.chosen);
+  const partner = strip ? partnerOf(laid, strip) : undefined;
+  const book = demand.panels[0]?.pairs === 'book';
   const thickness = findPart(piece, 'top')?.size.thickness ?? 25;
   const at = { moisture, slope: season.slopes[index] ?? 0 };
   const shape = shapeOfTop(season, thickness, at, 'as laid');
@@ -33,30 +36,43 @@ export function PanelTools({ hands }: { hands: PanelHands }) {
   if (laid.length === 0) return null;
   return (
     <>
-      <Group title={strip ? `Strip ${strip.label}, from ${strip.board.tag}` : 'No strip in hand'}>
+      <Group
+        title={
+          strip
+            ? `${partner ? `Pair ${strip.label} and ${partner.label}` : `Strip ${strip.label}`}, from ${strip.board.tag}`
+            : 'No strip in hand'
+        }
+      >
         {strip ? (
           <p className="flex flex-wrap gap-2">
             <Button onClick={() => hands.turnOver(strip)}>Turn over</Button>
             <Button onClick={() => hands.endForEnd(strip)}>End for end</Button>
+            {partner ? (
+              <Button onClick={() => hands.move(strip.label, partner.label)}>Join at the other edge</Button>
+            ) : null}
           </p>
         ) : (
           <p className="text-ink-2">Choose one in the drawing to turn it over (t) or end for end (e).</p>
         )}
       </Group>
       <Group title="All strips">
-        <Choice
-          label="Rings"
-          value={ringSchool}
-          onCommit={(school: RingSchool) => {
-            hands.laySchool(school);
-            return undefined;
-          }}
-          options={(Object.keys(RING_SCHOOLS) as RingSchool[]).map((school) => ({
-            value: school,
-            label: RING_SCHOOLS[school].name,
-            reason: RING_SCHOOLS[school].reason,
-          }))}
-        />
+        {book ? (
+          <p className="mb-2 text-ink-2">A book turns its rings about by itself, leaf by leaf.</p>
+        ) : (
+          <Choice
+            label="Rings"
+            value={ringSchool}
+            onCommit={(school: RingSchool) => {
+              hands.laySchool(school);
+              return undefined;
+            }}
+            options={(Object.keys(RING_SCHOOLS) as RingSchool[]).map((school) => ({
+              value: school,
+              label: RING_SCHOOLS[school].name,
+              reason: RING_SCHOOLS[school].reason,
+            }))}
+          />
+        )}
         {turned ? (
           <Button look="quiet" className="mb-2" onClick={() => hands.laySchool(ringSchool)}>
             Lay all by the school again

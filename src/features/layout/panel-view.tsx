@@ -10,7 +10,6 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import {
-  arrayMove,
   SortableContext,
   sortableKeyboardCoordinates,
   useSortable,
@@ -18,7 +17,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
-import { jointMatch, keptOffJoints, type LaidStrip } from '@/core';
+import { jointMatch, keptOffJoints, type LaidStrip, partnerOf } from '@/core';
 import { EndGrain } from '@/ui/end-grain';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
@@ -29,6 +28,7 @@ import type { PanelHands } from './use-panel';
 /** Room for the ends of the strips at the left and for the joints' figures at the right, px. */
 const ENDS = 46;
 const JOINTS = 40;
+const PAIR = 28;
 /** How strongly a tone darkens its strip. */
 const SHADE = [0, 0.05, 0.1, 0.16, 0.23];
 
@@ -44,13 +44,12 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
   const panel = demand.panels[0];
   if (!panel || laid.length === 0 || !trim)
     return <p className="p-6">The strips lie here as soon as a layout is found for all of the top.</p>;
-  const drawn = zoom * Math.max(280, size.width - ENDS - JOINTS - 8);
+  const drawn = zoom * Math.max(280, size.width - ENDS - JOINTS - (panel.pairs ? PAIR : 0) - 8);
   const scale = drawn / panel.rough.length;
   const height = laid.reduce((sum, strip) => sum + strip.width, 0) * scale;
   const drop = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
-    const at = (id: unknown) => laid.findIndex((strip) => strip.label === id);
-    hands.order(arrayMove([...laid], at(active.id), at(over.id)));
+    hands.move(String(active.id), String(over.id));
   };
   return (
     <div ref={ref} className="pt-1">
@@ -58,6 +57,9 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
         Show face up, drawn {units.length(panel.rough.length)} × {units.length(height / scale)} as glued; inside it the
         finished top, what is screwed into it, and the triangle to chalk across the strips. Drag a strip to its place,
         or press space on it and use the arrows.
+        {panel.pairs
+          ? ' A pair goes as one; where one of its leaves comes to the place of the other, it is joined at the other edge.'
+          : ''}
       </p>
       <DndContext id="panel" sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
         <SortableContext items={laid.map((strip) => strip.label)} strategy={verticalListSortingStrategy}>
@@ -80,14 +82,16 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
                 const left = laid[i] as LaidStrip;
                 const y = laid.slice(0, i + 1).reduce((sum, strip) => sum + strip.width, 0) * scale;
                 const match = Math.round(100 * (1 - jointMatch(left, right).total));
+                const pair = partnerOf(laid, left) === right;
                 return (
                   <li
                     key={right.label}
-                    aria-label={`${left.label} to ${right.label}: ${match} of 100`}
+                    aria-label={`${left.label} to ${right.label}: ${pair ? 'a pair, ' : ''}${match} of 100`}
                     className="figures absolute text-[12px] leading-4"
                     style={{ left: ENDS + drawn + 8, top: y - 8 }}
                   >
                     {match}
+                    {pair ? <b className="ml-1">pair</b> : null}
                   </li>
                 );
               })}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { bestOrder, choicesOf, keptOffJoints, type LaidChoice, type LaidStrip, type RingSchool } from '@/core';
+import { bestOrder, choicesOf, keptOffJoints, type LaidStrip, moveStrip, type RingSchool, turnedBy } from '@/core';
 import { useDerived, useJobState } from '../job/job-context';
 
 /** What can be done with the strips of the top. */
@@ -9,7 +9,8 @@ export interface PanelHands {
   /** Label of the strip the hand is on. */
   chosen: string | null;
   choose: (label: string) => void;
-  order: (strips: readonly LaidStrip[]) => void;
+  /** Puts the strip with one label where that with another is. */
+  move: (label: string, to: string) => void;
   turnOver: (strip: LaidStrip) => void;
   endForEnd: (strip: LaidStrip) => void;
   /** Lays all heart sides by a school, the maker's own turns forgotten. */
@@ -28,17 +29,15 @@ export function usePanel(): PanelHands {
   const [chosen, choose] = useState<string | null>(null);
   const keep = (strips: readonly LaidStrip[]) =>
     void change([{ path: 'layout.laid', value: choicesOf(strips, choices) }]);
-  const turn = (strip: LaidStrip, turned: Partial<LaidChoice>) => {
-    const at = laid.findIndex((s) => s.strip === strip.strip);
-    const value = choicesOf(laid, choices).map((own, i) => (i === at ? { ...own, ...turned } : own));
-    void change([{ path: 'layout.laid', value }]);
-  };
+  const turn = (strip: LaidStrip, how: Parameters<typeof turnedBy>[3]) =>
+    void change([{ path: 'layout.laid', value: turnedBy(laid, strip, choices, how) }]);
+  const at = (label: string) => laid.findIndex((strip) => strip.label === label);
   return {
     chosen,
     choose,
-    order: keep,
-    turnOver: (strip) => turn(strip, { heartUp: !strip.heartUp }),
-    endForEnd: (strip) => turn(strip, { reversed: !strip.reversed }),
+    move: (label, to) => keep(moveStrip(laid, at(label), at(to))),
+    turnOver: (strip) => turn(strip, 'over'),
+    endForEnd: (strip) => turn(strip, 'end-for-end'),
     laySchool: (next) => {
       const plain = choicesOf(laid, choices).map((own) => ({ ...own, heartUp: null }));
       void change([

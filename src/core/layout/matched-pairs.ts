@@ -1,0 +1,126 @@
+import type { Check } from '../check/check';
+import type { JobDocument } from '../decision/job-document';
+import type { Shop } from '../decision/shop';
+import { count, mm, say } from '../measure/quantity';
+import type { Use } from '../stock/spoils';
+import type { Demand, PanelDemand } from './demand';
+import type { LayoutOptions, Placement } from './layout';
+
+/** How the two leaves that are resawn from one blank lie side by side. Common practice. */
+export const PAIR_SCHOOLS: Readonly<Record<NonNullable<PanelDemand['pairs']>, { name: string; reason: string }>> = {
+  book: {
+    name: 'Opened like a book',
+    reason:
+      'The two sawn faces show, the grain mirrored about the joint. One leaf planes the other way, and takes the light and the stain otherwise.',
+  },
+  slip: {
+    name: 'Slipped side by side',
+    reason: 'Both leaves show the same side, the grain repeated. Light falls alike on both; the joint is easier seen.',
+  },
+};
+
+type Paired = Pick<PanelDemand, 'pairs'>;
+
+/** Strips that one blank of a panel gives. */
+export const leavesOf = ({ pairs }: Paired): 1 | 2 => (pairs ? 2 : 1);
+
+/**
+ * What a panel's strips are for. A leaf shows wood from inside its blank, or either face of it: nobody knows how deep
+ * a fault goes, so both faces are kept clear of it.
+ */
+export const stripUse = ({ pairs, shows }: Paired & { shows: Use['shows'] }): Use => ({
+  kind: 'strip',
+  shows: pairs && shows !== 'none' ? 'all' : shows,
+});
+
+/** What a blank must plane to that gives so many pieces of a thickness, each over-thick, a band's kerf between them; mm. */
+export const resawnFrom = (thickness: number, pieces: number, { kerf, allowance }: LayoutOptions['resaw']): number =>
+  pieces > 1 ? pieces * (thickness + allowance) + (pieces - 1) * kerf : thickness;
+
+/** What a board must plane to for the strips of a panel, mm. */
+export const stripBlank = (
+  panel: Paired & { finished: { thickness: number } },
+  { resaw }: Pick<LayoutOptions, 'resaw'>,
+): number => resawnFrom(panel.finished.thickness, leavesOf(panel), resaw);
+
+/** Leaves of pairs whose other leaf does not come from the same blank. */
+export function withoutPartner(panel: PanelDemand, placements: readonly Placement[]): Placement[] {
+  if (!panel.pairs) return [];
+  const own = placements.filter((p) => p.part === panel.id);
+  const same = (a: Placement, b: Placement) =>
+    a.board === b.board && a.x === b.x && a.y === b.y && a.length === b.length && a.width === b.width;
+  return own.filter(
+    (p) =>
+      p.layer === undefined ||
+      own.filter((q) => q.layer !== undefined && q.layer !== p.layer && same(p, q)).length !== 1,
+  );
+}
+
+/** Whether this shop can resaw the pairs that are asked for, and whether they come out even. */
+export function pairChecks(demand: Demand, choice: JobDocument['layout'], { tools, allowances }: Shop): Check[] {
+  const panel = demand.panels.find((own) => own.pairs);
+  if (!panel) return [];
+  const high = panel.leastStrip + panel.jointing;
+  const able = tools.resawHeight >= high - 1e-6;
+  const checks: Check[] = [
+    {
+      id: 'layout.pairs-resawn',
+      step: 'layout',
+      level: able ? 'good' : 'stop',
+      sentence:
+        tools.resawHeight === 0
+          ? say`Strips in pairs are resawn, at least ${mm(high)} high; this shop has no band saw.`
+          : say`Strips in pairs are resawn, at least ${mm(high)} high; the band saw takes ${mm(tools.resawHeight)}.`,
+      value: mm(high),
+      limit: mm(tools.resawHeight),
+      where: [panel.id],
+      why: 'Two leaves match because they lay on one another in the board: they are parted through its thickness.',
+      school: 'Matched pairs, common practice',
+      ...(able
+        ? {}
+        : {
+            wayOut: {
+              say: say`Take strips without pairs`,
+              changes: [{ path: 'layout.pairs', value: 'none' }],
+            },
+          }),
+    },
+  ];
+  const { equalStrips, mostStrips } = choice;
+  const odd = equalStrips !== null ? equalStrips % 2 === 1 : mostStrips === 1;
+  if (odd) {
+    const asked = equalStrips ?? 1;
+    checks.push({
+      id: 'layout.pairs-even',
+      step: 'layout',
+      level: 'stop',
+      sentence: say`${count(asked)} ${asked === 1 ? 'strip is' : 'strips are'} no pairs; ${count(asked + 1)} are laid out.`,
+      value: count(asked),
+      limit: count(asked + 1),
+      where: [panel.id],
+      why: 'Every leaf has its other half.',
+      school: 'Matched pairs, common practice',
+      wayOut: {
+        say: say`Take ${count(asked + 1)}`,
+        changes: [{ path: equalStrips !== null ? 'layout.equalStrips' : 'layout.mostStrips', value: asked + 1 }],
+      },
+    });
+  }
+  if (allowances.resaw < LEAST_ALLOWANCE)
+    checks.push({
+      id: 'layout.pairs-allowance',
+      step: 'layout',
+      level: 'watch',
+      sentence: say`Each leaf is sawn only ${mm(allowances.resaw)} over-thick.`,
+      value: mm(allowances.resaw),
+      limit: mm(LEAST_ALLOWANCE),
+      where: [panel.id],
+      why: 'Leaves cup when they are parted; what is planed off to make them flat is planed off the match as well.',
+      school: 'common practice',
+      wayOut: { say: say`Give resawn pieces more in the shop’s allowances`, changes: [] },
+    });
+  return checks;
+}
+
+/** A leaf sawn with less to spare may not clean up, mm; common practice. */
+const LEAST_ALLOWANCE = 2;
