@@ -75,7 +75,11 @@ place_cluster() {
     PG_KEEPER=postgres
     id "$PG_KEEPER" >/dev/null 2>&1 || useradd --system --no-create-home --shell /usr/sbin/nologin "$PG_KEEPER" || fail "No unprivileged user could be made to run PostgreSQL."
   fi
-  if [ -s "$STATE/cluster-place" ]; then CLUSTER=$(cat "$STATE/cluster-place"); return; fi
+  if [ -s "$STATE/cluster-place" ]; then
+    CLUSTER=$(cat "$STATE/cluster-place")
+    # A checkout that was copied or moved has its data with it, not where it once lay.
+    case "$CLUSTER" in "$STATE/cluster" | /var/lib/taller/*) return ;; esac
+  fi
   CLUSTER=$STATE/cluster
   if [ -n "$PG_KEEPER" ]; then
     mkdir -p "$CLUSTER" && chown "$PG_KEEPER" "$CLUSTER" && chmod 700 "$CLUSTER"
