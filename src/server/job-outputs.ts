@@ -106,8 +106,8 @@ export async function boardSheets(id: string, paper: Paper): Promise<{ pdf: Uint
   const { job, boards, derived, style } = await wholeJob(id, true);
   const { name } = job.document;
   if (!derived.layout) throw notFound('layout', id);
-  const { piece, layout, layoutOptions } = derived;
-  const pages = composeBoardSheets({ name, piece, layout, boards, kerf: layoutOptions.kerf, style, paper });
+  const { piece, layout, demand, layoutOptions } = derived;
+  const pages = composeBoardSheets({ name, piece, layout, boards, demand, options: layoutOptions, style, paper });
   return { pdf: await printPdf(pages, `${name}, boards`), name };
 }
 

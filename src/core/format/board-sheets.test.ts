@@ -8,11 +8,12 @@ import { blankLabel } from './layout-svg';
 
 const job = derive(demoJob('2-long-table'));
 const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 200 });
-const kerf = job.layoutOptions.kerf;
+const { demand, layoutOptions: options } = job;
 
 describe.each(['a4', 'letter'] as const)('the boards for the saw on %s', (paper) => {
   const style = { system: 'metric' as const };
-  const pages = composeBoardSheets({ name: 'Table', piece: job.piece, layout, boards: job.boards, kerf, style, paper });
+  const { piece, boards } = job;
+  const pages = composeBoardSheets({ name: 'Table', piece, layout, boards, demand, options, style, paper });
   const texts = pages.flatMap((page) => page.marks.flatMap((mark) => (mark.kind === 'text' ? mark : [])));
 
   it('lie across, with nothing beyond the paper', () => {
@@ -35,7 +36,7 @@ describe.each(['a4', 'letter'] as const)('the boards for the saw on %s', (paper)
     for (const id of layout.boards) expect(said).toContain(job.boards.find((b) => b.id === id)!.tag);
     for (const blank of blanksOf(layout.placements)) expect(said).toContain(blankLabel(job.piece, blank));
     const cuts = said.filter((text) => /^(crosscut|rip)/.test(text));
-    expect(cuts).toHaveLength(cutSteps(layout, job.boards, kerf).length);
+    expect(cuts).toHaveLength(cutSteps(layout, job.boards, demand, options).length);
   });
 
   it('can be read standing at the saw: cuts, places and the letters of all but slivers in ten points or more', () => {

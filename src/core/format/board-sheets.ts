@@ -1,6 +1,7 @@
 import { type Blank, blanksOf } from '../layout/blanks';
 import { type CutStep, cutSteps } from '../layout/cut-steps';
-import { boardsUsed, type Layout } from '../layout/layout';
+import type { Demand } from '../layout/demand';
+import { boardsUsed, type Layout, type LayoutOptions } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
@@ -13,7 +14,8 @@ export interface BoardSheetInput {
   piece: Piece;
   layout: Layout;
   boards: readonly Board[];
-  kerf: number;
+  demand: Demand;
+  options: Pick<LayoutOptions, 'kerf' | 'resaw'>;
   style: LengthStyle;
   paper: Paper;
 }
@@ -34,7 +36,7 @@ export function composeBoardSheets(input: BoardSheetInput): Page[] {
   const writer = new PageWriter({ width: height, height: width }, `${input.name}  ·  at the saw  ·  Taller`);
   const used = boardsUsed(input.layout, input.boards);
   const scale = writer.width / Math.max(1, ...used.map((board) => board.length));
-  const steps = cutSteps(input.layout, input.boards, input.kerf);
+  const steps = cutSteps(input.layout, input.boards, input.demand, input.options);
   for (const board of used) {
     strip(
       writer,

@@ -1,19 +1,28 @@
 import Papa from 'papaparse';
+import { blanksOf } from '../layout/blanks';
 import type { CutStep } from '../layout/cut-steps';
 import { formatLength, type LengthStyle } from '../measure/length';
 import type { Piece } from '../piece/piece';
-import { pieceLabel } from './layout-svg';
+import { blankLabel, pieceLabel } from './layout-svg';
 
-/** A cut in a sawyer's words: "crosscut at 1 310", "rip 148 from the straight edge". */
+/** A cut in a sawyer's words: "crosscut at 1 310", "rip 148 from the straight edge", "resaw 11 from the flat face". */
 export function sayCut(cut: CutStep, style: LengthStyle): string {
   const set = formatLength(cut.set, style);
+  if (cut.kind === 'resaw') {
+    const times = cut.frees.placements.length - 1;
+    return `resaw ${set} from the flat face${times > 1 ? `, ${times} times` : ''}`;
+  }
   if (cut.kind === 'crosscut') return cut.trims ? `crosscut, trim at ${set}` : `crosscut at ${set}`;
   return cut.trims ? `rip, trim at ${set} from the straight edge` : `rip ${set} from the straight edge`;
 }
 
-/** What a cut sets free: the letters that are written on the pieces. */
+/** What a cut sets free: the letters that are written on the pieces, those of a blank that is resawn later together. */
 export function sayFreed(cut: CutStep, piece: Piece): string {
-  const letters = cut.frees.placements.map((placement) => pieceLabel(piece, placement));
+  const { placements } = cut.frees;
+  const letters =
+    cut.kind === 'resaw'
+      ? placements.map((placement) => pieceLabel(piece, placement))
+      : blanksOf(placements).map((blank) => blankLabel(piece, blank));
   return [...letters, ...(cut.frees.offcut ? ['offcut'] : [])].join(', ');
 }
 

@@ -2,7 +2,7 @@ import DxfParser from 'dxf-parser';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive } from '../../../tests/fixtures/demo';
-import { aBoard, plainOptions } from '../../../tests/fixtures/layout-parts';
+import { aBoard, aPart, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
 import { withChanges } from '../decision/job-document';
 import { blanksOf } from '../layout/blanks';
 import { checkLayout } from '../layout/check-layout';
@@ -10,26 +10,27 @@ import { cutSequence } from '../layout/cut-sequence';
 import { cutSteps } from '../layout/cut-steps';
 import { placeOn } from '../layout/move-piece';
 import { planLayout } from '../layout/plan-layout';
-import { sayCut, writeCutsCsv } from './cuts-csv';
+import { sayCut, sayFreed, writeCutsCsv } from './cuts-csv';
 import { DXF_LAYERS, writeLayoutDxf } from './layout-dxf';
 
 const job = derive(demoJob('1-square-table'));
 const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 200 });
 
 describe('the cuts of a layout', () => {
-  const steps = cutSteps(layout, job.boards, job.layoutOptions.kerf);
+  const steps = cutSteps(layout, job.boards, job.demand, job.layoutOptions);
+  const through = steps.filter(({ kind }) => kind !== 'resaw');
 
   it('set every piece free exactly once, each cut going through what lies on the saw', () => {
-    const freed = steps.flatMap((step) => step.frees.placements);
+    const freed = through.flatMap((step) => step.frees.placements);
     expect(new Set(freed).size).toBe(freed.length);
     expect(freed).toHaveLength(layout.placements.length);
-    for (const { kind, from, at, set } of steps) {
+    for (const { kind, from, at, set } of through) {
       const [start, size] = kind === 'crosscut' ? [from.x, from.length] : [from.y, from.width];
       expect(at - start).toBeCloseTo(set, 9);
       expect(set).toBeGreaterThanOrEqual(0);
       expect(set).toBeLessThan(size);
     }
-    expect(steps).toHaveLength(layout.cuts);
+    expect(through).toHaveLength(layout.cuts);
   });
 
   it('are said as they are set at the saw', () => {
@@ -41,6 +42,20 @@ describe('the cuts of a layout', () => {
     const base = { board: 'b', tag: 'b', number: 1, frees: { placements: [], offcut: false } };
     expect(sayCut({ ...base, ...cross!, trims: false }, { system: 'metric' })).toBe('crosscut at 1\u202f310');
     expect(sayCut({ ...base, ...rip!, trims: false }, { system: 'metric' })).toBe('rip 148 from the straight edge');
+  });
+
+  it('part what is resawn after all else, as thick as it is wanted and over, and free each of its pieces', () => {
+    const veneers = demandFor(['v1', 'v2', 'v3'].map((id) => aPart(id, 740, 85, 6)));
+    const boards = [aBoard('b', 800, 90, { thickness: 52 })];
+    const options = { ...plainOptions, resaw: { height: 250, kerf: 1.5, allowance: 3 } };
+    const sawn = cutSteps(planLayout(veneers, boards, options), boards, veneers, options);
+    const last = sawn.at(-1)!;
+    expect(last).toMatchObject({ kind: 'resaw', set: 9, number: sawn.length, from: { length: 740, width: 85 } });
+    expect(last.frees.placements.map(({ part }) => part)).toEqual(['v1', 'v2', 'v3']);
+    expect(sayCut(last, { system: 'metric' })).toBe('resaw 9 from the flat face, 2 times');
+    expect(sayFreed(last, job.piece)).toBe('v1, v2, v3');
+    const blank = sawn.findLast(({ kind, frees }) => kind !== 'resaw' && frees.placements.length > 0)!;
+    expect(sayFreed(blank, job.piece)).toBe('v1+v2+v3');
   });
 
   it('go out as CSV with one row a cut', () => {

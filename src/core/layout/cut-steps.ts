@@ -1,10 +1,14 @@
 import type { Board } from '../stock/board';
+import { blanksOf } from './blanks';
 import type { SawCut } from './cut-sequence';
+import type { Demand } from './demand';
 import { sawCuts } from './describe-layout';
-import type { Layout, Placement, Rectangle } from './layout';
+import type { Layout, LayoutOptions, Placement, Rectangle } from './layout';
 
 /** One cut at the saw, numbered within its board, with what it sets free. */
-export interface CutStep extends SawCut {
+export interface CutStep extends Omit<SawCut, 'kind'> {
+  /** Resawn: the blank is parted through its thickness, `set` and `at` from its flat face, once fewer than it gives pieces. */
+  kind: SawCut['kind'] | 'resaw';
   board: string;
   tag: string;
   number: number;
@@ -12,8 +16,18 @@ export interface CutStep extends SawCut {
   frees: { placements: Placement[]; offcut: boolean };
 }
 
-/** The cuts of a whole layout, board after board in the order of the layout. */
-export function cutSteps(layout: Layout, boards: readonly Board[], kerf: number): CutStep[] {
+/**
+ * The cuts of a whole layout, board after board in the order of the layout; after those that go straight through a
+ * board come those that part its blanks into leaves. What is resawn is freed twice: as a blank, then piece by piece.
+ */
+export function cutSteps(
+  layout: Pick<Layout, 'boards' | 'placements' | 'offcuts'>,
+  boards: readonly Board[],
+  demand: Demand,
+  { kerf, resaw }: Pick<LayoutOptions, 'kerf' | 'resaw'>,
+): CutStep[] {
+  const thicknessOf = (part: string) =>
+    [...demand.parts, ...demand.panels].find((wanted) => wanted.id === part)?.finished.thickness ?? 0;
   return layout.boards.flatMap((id) => {
     const board = boards.find((b) => b.id === id);
     if (!board) return [];
@@ -24,7 +38,7 @@ export function cutSteps(layout: Layout, boards: readonly Board[], kerf: number)
     const last = (piece: Rectangle) => cuts.findLastIndex((cut) => touches(cut, piece, kerf));
     const freed = placements.map(last);
     const freedOffcuts = offcuts.map(last);
-    return cuts.map(
+    const through = cuts.map(
       (cut, i): CutStep => ({
         ...cut,
         board: id,
@@ -36,6 +50,24 @@ export function cutSteps(layout: Layout, boards: readonly Board[], kerf: number)
         },
       }),
     );
+    const resawn = blanksOf(placements)
+      .filter((blank) => blank.placements.length > 1)
+      .map((blank, i): CutStep => {
+        const { x, y, length, width } = blank;
+        const sawn = thicknessOf(blank.placements[0]?.part ?? '') + resaw.allowance;
+        return {
+          kind: 'resaw',
+          board: id,
+          tag: board.tag,
+          number: through.length + i + 1,
+          from: { x, y, length, width },
+          at: sawn,
+          set: sawn,
+          trims: false,
+          frees: { placements: [...blank.placements], offcut: false },
+        };
+      });
+    return [...through, ...resawn];
   });
 }
 

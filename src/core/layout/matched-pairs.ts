@@ -9,13 +9,13 @@ import type { LayoutOptions, Placement } from './layout';
 /** How the two leaves that are resawn from one blank lie side by side. Common practice. */
 export const PAIR_SCHOOLS: Readonly<Record<NonNullable<PanelDemand['pairs']>, { name: string; reason: string }>> = {
   book: {
-    name: 'Opened like a book',
+    name: 'Like a book',
     reason:
-      'The two sawn faces show, the grain mirrored about the joint. One leaf planes the other way, and takes the light and the stain otherwise.',
+      'Opened about the joint: the sawn faces show, the grain mirrored about the joint. One leaf planes the other way, and takes the light and the stain otherwise.',
   },
   slip: {
-    name: 'Slipped side by side',
-    reason: 'Both leaves show the same side, the grain repeated. Light falls alike on both; the joint is easier seen.',
+    name: 'Slipped',
+    reason: 'Side by side as they lay: the grain repeated. Light falls alike on both; the joint is easier seen.',
   },
 };
 

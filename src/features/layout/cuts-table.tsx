@@ -4,9 +4,9 @@ import { useDerived } from '../job/job-context';
 
 /** The saw cuts of every board in their order: what lies on the saw, how it is set, what comes free. */
 export function CutsTable({ layout }: { layout: Layout }) {
-  const { piece, boards, layoutOptions } = useDerived();
+  const { piece, boards, demand, layoutOptions } = useDerived();
   const units = useUnits();
-  const steps = cutSteps(layout, boards, layoutOptions.kerf);
+  const steps = cutSteps(layout, boards, demand, layoutOptions);
   return (
     <table className="mt-2 w-full">
       <caption className="pb-2 text-left text-ink-2">

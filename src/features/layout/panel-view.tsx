@@ -72,6 +72,7 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
                   scale={scale}
                   thickness={panel.finished.thickness}
                   indent={((panel.rough.length - strip.placement.length) / 2) * scale}
+                  edge={((panel.rough.length - panel.finished.length) / 2) * scale}
                   hands={hands}
                 />
               ))}
@@ -113,6 +114,7 @@ function StripRow({
   scale,
   thickness,
   indent,
+  edge,
   hands,
 }: {
   strip: LaidStrip;
@@ -120,6 +122,8 @@ function StripRow({
   thickness: number;
   /** Shorter strips of a round panel lie in the middle of its length, px. */
   indent: number;
+  /** Where the finished top begins, from the end of the longest strip, px: letters keep off it. */
+  edge: number;
   hands: PanelHands;
 }) {
   const { lit, light } = useLook();
@@ -204,7 +208,12 @@ function StripRow({
                 strokeWidth={1.2}
               />
             ))}
-            <text x={16} y={h / 2} dominantBaseline="central" className="figures fill-ink text-[12px]">
+            <text
+              x={Math.max(16, edge - indent + 8)}
+              y={h / 2}
+              dominantBaseline="central"
+              className="figures fill-ink text-[12px]"
+            >
               <tspan className="font-bold text-[13px]">{strip.label}</tspan>
               <tspan dx={8}>{units.length(strip.width)}</tspan>
               <tspan dx={10}>{strip.board.tag}</tspan>
