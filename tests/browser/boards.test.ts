@@ -8,16 +8,23 @@ import { button, call, field, fill, openPage, radio, reads, saved, visit, withBr
 withBrowser();
 
 const demo = (name: string) => readFileSync(join(import.meta.dirname, '../../demo', name), 'utf8');
-/** The demo's long table and its oak, as another wood that nothing else here touches. */
-const longTable = async () => {
+/** A job of the demo and its boards, as another wood that nothing else here touches. */
+const inWood = async (
+  name: string,
+  wood: [from: string, to: string],
+  letter: [from: string, to: string],
+  more = {},
+) => {
   const boards = readRackCsv(demo('rack.csv'), 'metric').rows.flatMap(({ board }) =>
-    board?.species === 'oak-white' ? [{ ...board, species: 'beech-american', tag: board.tag.replace('K', 'B') }] : [],
+    board?.species === wood[0] ? [{ ...board, species: wood[1], tag: board.tag.replace(...letter) }] : [],
   );
   await call('POST', '/api/boards/import', writeRackCsv(boards));
-  const file = JSON.parse(demo('jobs/2-long-table.taller.json'));
-  file.job.form.species = 'beech-american';
+  const file = JSON.parse(demo(`jobs/${name}.taller.json`));
+  file.job.form.species = wood[1];
+  Object.assign(file.job.layout, more);
   return (await call<{ id: string }>('POST', '/api/jobs/import', file)).data.id;
 };
+const longTable = () => inWood('2-long-table', ['oak-white', 'beech-american'], ['K', 'B']);
 const decisions = async (id: string) =>
   (await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`)).data.document.layout;
 
@@ -138,6 +145,45 @@ describe('boards and strips by hand', () => {
     const tags = (await call<{ tag: string }[]>('GET', '/api/boards')).data.map((b) => b.tag);
     expect(tags).toContain('B01');
     expect(tags).not.toContain('B01-2');
+    expect(page.faults).toEqual([]);
+  });
+
+  it('a top comes in pairs out of thick boards, its leaves kept together, and is told how to resaw', async () => {
+    const wide = { greatestStrip: 190 };
+    const id = await inWood('3-small-table', ['walnut-black', 'mahogany-true'], ['W', 'M'], wide);
+    const page = await openPage(`/jobs/${id}/layout`);
+    await reads(page, 'main', /changes tried/);
+    await (await radio(page, 'Like a book')).click();
+    await reads(page, 'main', /The board must plane to 57/);
+    await reads(page, 'main', /A1\+A2/);
+    await reads(page, 'main', /changes tried/);
+    await saved(page);
+    expect((await decisions(id)).pairs).toBe('book');
+
+    await (await radio(page, 'Panel')).click();
+    const strips = () => page.$$eval('[data-strip]', (all) => all.map((e) => (e as HTMLElement).dataset.strip!));
+    await expect.poll(strips).toEqual(['A1', 'A2', 'A3', 'A4']);
+    await page.waitForSelector('[aria-label^="A1 to A2: a pair"]');
+    const over = await boxOf(page, '[data-strip="A4"]');
+    await hold(page, '[data-strip="A1"]', { x: over.x, y: over.y });
+    await page.mouse.up();
+    await expect.poll(strips).toEqual(['A3', 'A4', 'A1', 'A2']);
+    await page.focus('[data-strip="A1"]');
+    await reads(page, 'main', /Pair A1 and A2, from M1/);
+    await (await button(page, 'Join at the other edge')).click();
+    await expect.poll(strips).toEqual(['A3', 'A4', 'A2', 'A1']);
+    // Turned over, both of them.
+    const hearts = () =>
+      page.$$eval('[data-strip]', (all) => all.map((e) => /heart (up|down)/.exec(e.getAttribute('aria-label')!)![1]!));
+    expect(await hearts()).toEqual(['up', 'down', 'down', 'up']);
+    await page.focus('[data-strip="A1"]');
+    await page.keyboard.press('t');
+    await expect.poll(hearts).toEqual(['up', 'down', 'up', 'down']);
+
+    await (await radio(page, 'Cuts')).click();
+    await reads(page, 'main', /resaw 28 from the flat face/);
+    await saved(page);
+    expect((await decisions(id)).laid.map(({ layer }) => layer)).toEqual([0, 1, 1, 0]);
     expect(page.faults).toEqual([]);
   });
 });
