@@ -91,7 +91,7 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
             least={2}
             most={60}
             onCommit={change('layout.equalStrips')}
-            hint={`Each ${units.length((demand.panels[0]?.rough.width ?? 0) / choice.equalStrips)} wide as glued.`}
+            hint={`Each ${units.length(panel?.leastStrip ?? 0)} wide as glued.`}
           />
         )}
         <Choice
