@@ -16,11 +16,15 @@ export interface Prices {
   cut: number;
 }
 
-/** What a board gives: blanks of each kind, width in mm and number of the strips of each band, mm² of offcut. */
+/**
+ * What a board gives, and what it takes: blanks of each kind, width in mm and number of the strips of each band, mm² of
+ * offcut; cuts.
+ */
 export interface Gives {
   parts: number[];
   bands: { mm: number; each: number }[];
   offcut: number;
+  cuts: number;
 }
 
 /** Ways of setting the first piece off in a clear rectangle that are looked at when a sawing is looked for. */
@@ -44,7 +48,7 @@ export interface Sawyer {
   saw(ready: ReadyBoard, more: number): SawnBoard | null;
   /**
    * As if the board had no defect and were as wide everywhere as at its widest: no sawing of it by straight through
-   * cuts is worth more, sizes being taken to a step in its favour.
+   * cuts is worth more, sizes being taken to a step in its favour; what trims its ends is not among the cuts.
    *
    * @returns null where its parts are so small that there is no end of ways
    */
@@ -107,6 +111,7 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
             }
           : null,
         prices.cut,
+        spareOf(ready, allowed, field, roundings),
         longest,
         broadest,
         most,
@@ -159,8 +164,14 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
         parts: kinds.parts.map(() => 0),
         bands: kinds.bands.map(() => ({ mm: 0, each: 0 })),
         offcut: 0,
+        cuts: 0,
       };
-      eachPiece(table, field.length, field.width, 0, 0, (item, _x, _y, l, w) => {
+      const spare = spareOf(ready, possible, field, roundings);
+      gives.cuts += eachPiece(table, field.length, field.width, 0, 0, (item, _x, _y, l, w) => {
+        if (item >= 0) {
+          const { length, greatest } = itemOf(ready, item, roundings);
+          gives.cuts += (l > length + spare.length ? 1 : 0) + (w > greatest + spare.width ? 1 : 0);
+        }
         if (item === OFFCUT) gives.offcut += ((l + along.slack) * STEP - kerf) * ((w + across.slack) * STEP - kerf);
         else if (item >= P) {
           const band = gives.bands[item - P] as Gives['bands'][number];
@@ -171,6 +182,17 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
       return { worth, gives };
     },
   };
+
+  /** What steps in a board's favour may come to, piece after piece: nobody makes a cut for it. */
+  function spareOf(ready: ReadyBoard, allowed: readonly number[], field: SawingField, roundings: Roundings) {
+    const items = allowed.map((i) => itemOf(ready, i, roundings));
+    const most = (space: number, sizes: readonly number[]) => Math.ceil(space / Math.max(1, Math.min(...sizes))) + 2;
+    const [along, across] = roundings;
+    return {
+      length: along.slack * most(field.length, [usefulOffcut.length / STEP, ...items.map((item) => item.length)]),
+      width: across.slack * most(field.width, [usefulOffcut.width / STEP, ...items.map((item) => item.least)]),
+    };
+  }
 
   /** The finest steps with which there are not too many places to cut: the same for a board at all prices. */
   function roomyFor(ready: ReadyBoard): Roundings {

@@ -21,8 +21,11 @@ const offcutsOf = (length: number, width: number, price: number): Offcuts => ({
   worth: (l, w) => price * l * w,
 });
 
-/** The same by trying a cut at every whole place. */
-function triedOut(pieces: readonly Piece[], offcuts: Offcuts, length: number, width: number): number {
+/** No piece lies in more room than it takes without a cut. */
+const NONE = { length: 0, width: 0 };
+
+/** The same by trying a cut at every whole place, until every piece has its size. */
+function triedOut(pieces: readonly Piece[], offcuts: Offcuts, cut: number, length: number, width: number): number {
   const known = new Map<string, number>();
   const most = (l: number, w: number): number => {
     const key = `${l} ${w}`;
@@ -30,12 +33,10 @@ function triedOut(pieces: readonly Piece[], offcuts: Offcuts, length: number, wi
     if (before !== undefined) return before;
     let best = l >= offcuts.length && w >= offcuts.width ? offcuts.worth(l, w) : 0;
     for (const p of pieces) {
-      if (l < p.length || w < p.least) continue;
-      for (let wide = p.least; wide <= Math.min(w, p.greatest); wide += 1)
-        best = Math.max(best, p.price * wide + p.each);
+      if (l === p.length && w >= p.least && w <= p.greatest) best = Math.max(best, p.price * w + p.each);
     }
-    for (let at = 1; at < l; at += 1) best = Math.max(best, most(at, w) + most(l - at, w));
-    for (let at = 1; at < w; at += 1) best = Math.max(best, most(l, at) + most(l, w - at));
+    for (let at = 1; at < l; at += 1) best = Math.max(best, most(at, w) + most(l - at, w) - cut);
+    for (let at = 1; at < w; at += 1) best = Math.max(best, most(l, at) + most(l, w - at) - cut);
     known.set(key, best);
     return best;
   };
@@ -43,18 +44,26 @@ function triedOut(pieces: readonly Piece[], offcuts: Offcuts, length: number, wi
 }
 
 /** What the cuts that are told add up to. */
-function addedUp(table: ClearCutting, pieces: readonly Piece[], offcuts: Offcuts, l: number, w: number): number {
+function addedUp(
+  table: ClearCutting,
+  pieces: readonly Piece[],
+  offcuts: Offcuts,
+  cut: number,
+  l: number,
+  w: number,
+): number {
+  const both = (first: [number, number], second: [number, number]) =>
+    addedUp(table, pieces, offcuts, cut, ...first) + addedUp(table, pieces, offcuts, cut, ...second) - cut;
   const doing = table.doing(l, w);
   if (doing.cut === null) {
     const piece = pieces[doing.item];
     if (!piece) return doing.item === -2 ? offcuts.worth(l, w) : 0;
     expect(l).toBeGreaterThanOrEqual(piece.length);
     expect(w).toBeGreaterThanOrEqual(piece.least);
-    return Math.max(piece.price * Math.min(w, piece.greatest), piece.price * piece.least) + piece.each;
+    const trims = (l > piece.length ? 1 : 0) + (w > piece.greatest ? 1 : 0);
+    return piece.price * Math.min(w, piece.greatest) + piece.each - trims * cut;
   }
-  if (doing.cut === 'across')
-    return addedUp(table, pieces, offcuts, doing.at, w) + addedUp(table, pieces, offcuts, l - doing.at, w);
-  return addedUp(table, pieces, offcuts, l, doing.at) + addedUp(table, pieces, offcuts, l, w - doing.at);
+  return doing.cut === 'across' ? both([doing.at, w], [l - doing.at, w]) : both([l, doing.at], [l, w - doing.at]);
 }
 
 describe('a clear rectangle cut up', () => {
@@ -75,22 +84,23 @@ describe('a clear rectangle cut up', () => {
         fc.integer({ min: 2, max: 8 }),
         fc.integer({ min: 2, max: 5 }),
         fc.integer({ min: 0, max: 20 }),
+        fc.constantFrom(0, 0.5, 4),
         fc.integer({ min: 5, max: 26 }),
         fc.integer({ min: 3, max: 17 }),
-        (pieces, length, width, price, l, w) => {
+        (pieces, length, width, price, cut, l, w) => {
           const offcuts = offcutsOf(length, width, price / 20);
-          const table = clearCutting(new Map(pieces.map((p, i) => [i, cuttable(p)])), offcuts, 0, 30, 20);
-          expect(table.worth(l, w)).toBeCloseTo(triedOut(pieces, offcuts, l, w), 6);
-          expect(addedUp(table, pieces, offcuts, l, w)).toBeCloseTo(table.worth(l, w), 6);
+          const table = clearCutting(new Map(pieces.map((p, i) => [i, cuttable(p)])), offcuts, cut, NONE, 30, 20);
+          expect(table.worth(l, w)).toBeCloseTo(triedOut(pieces, offcuts, cut, l, w), 6);
+          expect(addedUp(table, pieces, offcuts, cut, l, w)).toBeCloseTo(table.worth(l, w), 6);
         },
       ),
-      { numRuns: 150 },
+      { numRuns: 200 },
     );
   });
 
   it('gives up a piece for which the cuts would cost more than it is worth', () => {
     const small: Piece = { length: 4, least: 4, greatest: 4, price: 0, each: 1 };
-    const table = (cutPrice: number) => clearCutting(new Map([[0, cuttable(small)]]), null, cutPrice, 20, 20);
+    const table = (cutPrice: number) => clearCutting(new Map([[0, cuttable(small)]]), null, cutPrice, NONE, 20, 20);
     // Two from eight by four: one cut between them.
     expect(table(0.25).worth(8, 4)).toBeCloseTo(1.75, 9);
     // Not trimmed for nothing: one to be had, two cuts.

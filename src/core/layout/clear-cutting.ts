@@ -47,6 +47,7 @@ export interface ClearCutting {
  *
  * @param items by their numbers
  * @param cutPrice of each cut
+ * @param spare what a piece may lie in that much longer, and wider, than it is and still need no cut: steps
  * @param longest, widest of the rectangles that will be asked for, steps
  * @param most sums of lengths, and of widths, that are looked at; all where it is not given
  */
@@ -54,17 +55,24 @@ export function clearCutting(
   items: ReadonlyMap<number, Cuttable>,
   offcuts: Offcuts | null,
   cutPrice: number,
+  spare: { length: number; width: number },
   longest: number,
   widest: number,
   most = Number.POSITIVE_INFINITY,
 ): ClearCutting {
   const useful = [...items].filter(([, item]) => item.worth(item.greatest) > 0 || item.worth(item.least) > 0);
   const all = useful.map(([, item]) => item);
-  const along = sideOf([...all.map((item) => item.length), ...(offcuts ? [offcuts.length] : [])], longest, most);
+  const along = sideOf(
+    [...all.map((item) => item.length), ...(offcuts ? [offcuts.length] : [])],
+    longest,
+    most,
+    cutPrice > 0,
+  );
   const across = sideOf(
     [...all.flatMap((item) => [item.least, item.greatest]), ...(offcuts ? [offcuts.width] : [])],
     widest,
     most,
+    cutPrice > 0,
   );
   let met = 0;
   /** By the number of the length, then of the width; below nothing where it is not known yet. */
@@ -75,7 +83,7 @@ export function clearCutting(
     for (const [i, one] of useful) {
       if (l < one.length || w < one.least) continue;
       const wide = Math.min(w, one.greatest);
-      const trims = (l > one.length ? 1 : 0) + (w > wide ? 1 : 0);
+      const trims = (l > one.length + spare.length ? 1 : 0) + (w > wide + spare.width ? 1 : 0);
       const value = Math.max(one.worth(wide), one.worth(one.least)) - trims * cutPrice;
       if (value > worth) [worth, item] = [value, i];
     }
@@ -91,7 +99,7 @@ export function clearCutting(
     const lengths = along.parted(l);
     for (let i = 0; i < lengths.length; i += 2) {
       const first = worthAt(lengths[i] as number, w);
-      if (first === 0) continue;
+      if (first === 0 && cutPrice === 0) continue;
       const both = first + worthAt(lengths[i + 1] as number, w) - cutPrice;
       if (both > worth + 1e-9) {
         worth = both;
@@ -101,7 +109,7 @@ export function clearCutting(
     const widths = across.parted(w);
     for (let i = 0; i < widths.length; i += 2) {
       const first = worthAt(l, widths[i] as number);
-      if (first === 0) continue;
+      if (first === 0 && cutPrice === 0) continue;
       const both = first + worthAt(l, widths[i + 1] as number) - cutPrice;
       if (both > worth + 1e-9) {
         worth = both;
@@ -146,8 +154,12 @@ export function clearCutting(
   };
 }
 
-/** The sizes met on one side of rectangles, numbered, and where each may be parted. */
-function sideOf(steps: readonly number[], greatest: number, most: number) {
+/**
+ * The sizes met on one side of rectangles, numbered, and where each may be parted.
+ *
+ * @param trimming also where only waste comes off: one cut may trim many pieces
+ */
+function sideOf(steps: readonly number[], greatest: number, most: number, trimming: boolean) {
   const sums = sumsOf(steps, greatest, most);
   const isSum = new Set(sums);
   const smallest = sums[0] ?? greatest + 1;
@@ -170,7 +182,7 @@ function sideOf(steps: readonly number[], greatest: number, most: number) {
     const pairs: number[] = [];
     for (const at of sums) {
       const rest = size - at;
-      if (rest < smallest) break;
+      if (rest <= 0 || (rest < smallest && !trimming)) break;
       // The same two the other way round.
       if (rest < at && isSum.has(rest)) continue;
       pairs.push(number(at), number(rest));

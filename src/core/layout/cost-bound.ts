@@ -1,14 +1,19 @@
 import type { LinearColumn, LinearProblem, LinearRow, LinearSolver } from '../linear/linear-problem';
 import { faceArea } from '../stock/board';
+import { sawyer } from './best-sawing';
 import type { Problem } from './cut-plan';
 import { bestBars, brokenBars, type Lanes, lanesOf } from './lanes';
-import { type BandKind, givesStrips, type Kinds, rectanglesOf, stripKey } from './ready-boards';
+import { type BandKind, givesStrips, type Kinds, type ReadyBoard, rectanglesOf, stripKey } from './ready-boards';
 import { type Sawings, type SawnLimit, sawnLimit } from './sawn-bound';
 
 /** Units of the programme's columns, so that its numbers are of one size: mm of strips, mm² of offcut. */
 const [WIDE, LARGE] = [100, 100_000];
 
 const ROUNDS_BETWEEN_WORDS = 3;
+/** Boards of one round whose prices are tried on all others: those that broke by most. */
+const SHARED = 3;
+/** More than any board is sawn with. */
+const MOST_CUTS = 10_000;
 
 /**
  * What the bound may cost: rounds of cuts by bars, rounds of these and of whole sawings, rounds over whole boards and
@@ -42,14 +47,15 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
   const givenBackOf = (board: string) =>
     (options.givenBack ?? []).reduce((sum, r) => (r.board === board ? sum + r.length * r.width : sum), 0);
   // Columns of one board: used, blanks of each kind (several pieces where they are resawn), width and number of the
-  // blanks of each band, mm² of offcut.
-  const each = 1 + P + 2 * B + 1;
+  // blanks of each band, mm² of offcut, cuts.
+  const each = 1 + P + 2 * B + 2;
   const at = {
     used: (b: number) => b * each,
     part: (b: number, i: number) => b * each + 1 + i,
     width: (b: number, k: number) => b * each + 1 + P + k,
     count: (b: number, k: number) => b * each + 1 + P + B + k,
-    offcut: (b: number) => b * each + each - 1,
+    offcut: (b: number) => b * each + each - 2,
+    cuts: (b: number) => b * each + each - 1,
     // After the boards: whether a set comes from a board.
     set: (b: number, s: number) => boards.length * each + b * kinds.sets.length + s,
   };
@@ -61,16 +67,15 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
 
   const ofBoards: LinearColumn[] = boards.flatMap((ready): LinearColumn[] => {
     const layersOf = (i: number) => ready.layers[i] as number;
-    const ends = endTrim > 0 ? 1 : -1;
     return [
       {
-        cost: ready.price + weights.board + (ready.begun ? 0 : weights.cut * ends),
+        cost: ready.price + weights.board,
         lower: ready.begun ? 1 : 0,
         upper: 1,
         whole: true,
       },
       ...kinds.parts.map((kind, i) => ({
-        cost: weights.cut,
+        cost: 0,
         lower: 0,
         upper: layersOf(i) > 0 ? Math.ceil(kind.ids.length / layersOf(i)) : 0,
         whole: true,
@@ -81,7 +86,7 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
         upper: givesStrips(ready, band) ? (band.width + band.least) / WIDE : 0,
       })),
       ...kinds.bands.map((band) => ({
-        cost: weights.cut + weights.joint * band.leaves,
+        cost: weights.joint * band.leaves,
         lower: 0,
         upper: givesStrips(ready, band) ? Math.ceil(band.width / band.least) : 0,
         whole: true,
@@ -91,6 +96,7 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
         lower: 0,
         upper: (ready.board.takenFor ? givenBackOf(ready.board.id) : faceArea(ready.board)) / LARGE,
       },
+      { cost: weights.cut, lower: 0, upper: MOST_CUTS },
     ];
   });
 
@@ -119,6 +125,17 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
             ),
           ],
     ),
+    // Every cut parts one piece of wood in two: pieces are one more than cuts, two of them trimmed off the ends.
+    ...boards.map((ready, b) => ({
+      lower: 0,
+      upper: infinite,
+      entries: [
+        [at.cuts(b), 1] as const,
+        ...(ready.begun ? [] : [[at.used(b), endTrim > 0 ? -1 : 1] as const]),
+        ...kinds.parts.map((_, i) => [at.part(b, i), -1] as const),
+        ...kinds.bands.map((_, k) => [at.count(b, k), -1] as const),
+      ],
+    })),
     ...kinds.parts.map((kind, i) => ({
       lower: kind.ids.length,
       upper: infinite,
@@ -239,8 +256,8 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
       return broken ? [inequality(b, one.direction, broken.prices, broken.worth)] : [];
     });
   const met: Sawings[] = boards.map(() => []);
-  const bySawing = (values: Float64Array): LinearRow[] =>
-    boards.flatMap((ready, b) => {
+  const bySawing = (values: Float64Array, cutsToo: boolean): LinearRow[] => {
+    const limits = boards.flatMap((ready, b) => {
       const used = values[at.used(b)] as number;
       if (used < 1e-6 || ready.board.takenFor) return [];
       const share = (column: number) => (values[column] as number) / used;
@@ -248,10 +265,35 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
         parts: kinds.parts.map((_, i) => share(at.part(b, i))),
         bands: kinds.bands.map((_, k) => ({ mm: WIDE * share(at.width(b, k)), each: share(at.count(b, k)) })),
         offcut: LARGE * share(at.offcut(b)),
+        // That which trims the near end is not in the field.
+        cuts: share(at.cuts(b)) - trimmed(ready),
       };
-      const limit = sawnLimit(ready, kinds, options, asked, met[b] as Sawings, solver);
-      return limit ? [sawnRow(b, limit)] : [];
+      const limit = sawnLimit(ready, kinds, options, asked, met[b] as Sawings, solver, cutsToo);
+      return limit ? [{ b, limit, by: used * (limit.ratio - 1) }] : [];
     });
+    limits.sort((p, q) => q.by - p.by);
+    return [
+      ...limits.map(({ b, limit }) => sawnRow(b, limit)),
+      ...limits.slice(0, SHARED).flatMap(({ b, limit }) => forOthers(b, limit)),
+    ];
+  };
+  /** What the prices that broke on one board say of all the others, so that none takes its place unlimited. */
+  function forOthers(b: number, { prices }: SawnLimit): LinearRow[] {
+    const perPiece = prices.parts.map((price, i) => price / Math.max(1, boards[b]?.layers[i] ?? 0));
+    const { clear } = sawyer(kinds, options, { ...prices, parts: perPiece, cut: prices.cuts });
+    return boards.flatMap((ready, other) => {
+      if (other === b || ready.board.takenFor) return [];
+      const worth = clear(ready)?.worth ?? 0;
+      if (worth <= 1e-9) return [];
+      const parts = perPiece.map((price, i) => price * (ready.layers[i] as number));
+      return [sawnRow(other, { prices: { ...prices, parts }, worth })];
+    });
+  }
+
+  /** Cuts outside the field that is sawn. */
+  function trimmed(ready: ReadyBoard): number {
+    return endTrim > 0 && !ready.begun ? 1 : 0;
+  }
 
   let bound = Number.NEGATIVE_INFINITY;
   /** @returns whether something was broken in the last round; null when there is no solution */
@@ -262,7 +304,7 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
         if (answer.solved !== 'best') return null;
         bound = Math.max(bound, surely({ columns, rows }, answer.prices));
         if (round === count) return true;
-        const broken = [...byBars(answer.values, sawn), ...(sawn ? bySawing(answer.values) : [])];
+        const broken = [...byBars(answer.values, sawn), ...(sawn ? bySawing(answer.values, false) : [])];
         for (const row of broken) model.addRow(row);
         rows.push(...broken);
         if (broken.length === 0) return false;
@@ -275,7 +317,7 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
       // A hair less, for the solver's own tolerance.
       bound = Math.max(bound, answer.bound - 1e-5 * Math.abs(answer.bound));
       if (answer.values.length === 0) return false;
-      const broken = [...byBars(answer.values, true), ...bySawing(answer.values)];
+      const broken = [...byBars(answer.values, true), ...bySawing(answer.values, true)];
       rows.push(...broken);
       return broken.length > 0;
     });
@@ -295,7 +337,7 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
     if (!broken) break;
   }
 
-  function sawnRow(b: number, { prices, worth }: SawnLimit): LinearRow {
+  function sawnRow(b: number, { prices, worth }: Pick<SawnLimit, 'prices' | 'worth'>): LinearRow {
     const entries: [number, number][] = [
       ...prices.parts.map((price, i): [number, number] => [at.part(b, i), price / worth]),
       ...prices.bands.flatMap(({ mm, each }, k): [number, number][] => [
@@ -303,8 +345,9 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
         [at.count(b, k), each / worth],
       ]),
       [at.offcut(b), (LARGE * prices.offcut) / worth],
+      [at.cuts(b), -prices.cuts / worth],
       // A hair more, for rounding.
-      [at.used(b), -1 - 1e-7],
+      [at.used(b), -1 - 1e-7 + (prices.cuts * trimmed(boards[b] as ReadyBoard)) / worth],
     ];
     return { lower: Number.NEGATIVE_INFINITY, upper: 0, entries: entries.filter(([, factor]) => factor !== 0) };
   }

@@ -16,6 +16,23 @@ export function firstPlan(problem: Problem, random: () => number): CutPlan {
   return best as CutPlan;
 }
 
+/** A plan by the dice, far from any other: its patterns are new. */
+export function freshPlan(problem: Problem, random: () => number): CutPlan {
+  const plan = emptyPlan(problem);
+  const likings = problem.boards.map(() => 1 + 0.8 * (random() - 0.5));
+  fill(problem, plan, {
+    random,
+    reluctance: random() * 0.9,
+    stray: random() * 0.6,
+    blink: 0.1,
+    turn: random() * 0.4,
+    open: problem.boards.map((_, i) => i),
+    corner: Math.floor(random() * CORNERS),
+    liking: (board) => likings[board] ?? 1,
+  });
+  return plan;
+}
+
 /**
  * One change: a few boards are put back whole and what they gave is cut again, from them or from others.
  *

@@ -8,7 +8,7 @@ import { type CutPlan, problemOf } from './cut-plan';
 import type { Demand } from './demand';
 import { describeLayout, writtenLayout } from './describe-layout';
 import { growPatterns } from './grow-patterns';
-import { changed, firstPlan } from './improve';
+import { changed, firstPlan, freshPlan } from './improve';
 import { type Layout, type LayoutOptions, layoutKey } from './layout';
 import { leastCost } from './least-cost';
 import { collect, noPatterns } from './patterns';
@@ -23,7 +23,9 @@ export interface LayoutProgress {
 
 const TRIES_BETWEEN_WORDS = 40;
 /** Goes of changes, each begun hot; after each the best patterns met are chosen among anew. */
-const GOES = 4;
+const GOES = 6;
+/** The go that begins from a plan by the dice instead of the best: its patterns are unlike those of the others. */
+const AFRESH = 1;
 /** Changes tried before the bound is asked for: enough for a good answer at once. */
 const EARLY = 400;
 /** How far worse than the best a change may still be taken when a go begins, as a share of the cost. */
@@ -114,7 +116,7 @@ export function* searchLayout(
   const each = Math.max(1, Math.ceil((options.effort - 1) / GOES));
   let bounded = !solver || boards.length > BOUNDED_BOARDS;
   for (let go = 0; go < GOES && tried < options.effort; go += 1) {
-    let current = best;
+    let current = go === AFRESH ? freshPlan(problem, random) : best;
     for (let i = 0; i < each && tried < options.effort; i += 1) {
       const next = changed(problem, current, random);
       tried += 1;

@@ -7,10 +7,12 @@ import type { Kinds, ReadyBoard } from './ready-boards';
 /** Sawings of one board met in the search for prices, kept from one time to the next. */
 export type Sawings = Gives[];
 
-/** At these prices no way of sawing the board is worth more than `worth`. */
+/** At these prices no way of sawing the board is worth more than `worth`, what its cuts cost taken off. */
 export interface SawnLimit {
   prices: Gives;
   worth: number;
+  /** What is asked, as a share of it. */
+  ratio: number;
 }
 
 /** Sawings asked for in one search for prices, at most. */
@@ -19,6 +21,8 @@ const MOST_TRIES = 25;
 const BROKEN = 5e-4;
 /** No price is so many times what the piece would cost by its area. */
 const DEAREST = 20;
+/** The same of cuts, by what a cut costs. */
+const CUTS_DEAREST = 2;
 
 /**
  * Prices at which a board cannot be worth what is asked of it, however it is sawn by straight through cuts: those that
@@ -30,8 +34,9 @@ const DEAREST = 20;
  *
  * J. F. Benders, E. A. Boyd and others (separation by generating the points of a polytope), from memory.
  *
- * @param asked of one board: blanks, strips and offcut, as a share where the board is only used in part
+ * @param asked of one board: blanks, strips, offcut and cuts, as a share where the board is only used in part
  * @param met grows by what is met
+ * @param cutsToo whether cuts have a price as well: closer, and longer to reckon
  */
 export function sawnLimit(
   ready: ReadyBoard,
@@ -40,9 +45,10 @@ export function sawnLimit(
   asked: Gives,
   met: Sawings,
   solver: LinearSolver,
+  cutsToo: boolean,
 ): SawnLimit | undefined {
   const area = faceArea(ready.board);
-  const { kerf } = options;
+  const { kerf, weights } = options;
   /** What each price counts for when the board's area is worth one. */
   const scale: Gives = {
     parts: kinds.parts.map((kind) => ((kind.length + kerf) * (kind.width + kerf)) / area),
@@ -51,19 +57,22 @@ export function sawnLimit(
       each: ((band.length + kerf) * band.least) / area,
     })),
     offcut: 1 / area,
+    cuts: weights.cut / Math.max(1e-9, ready.price),
   };
-  const scales = flat(scale);
+  const scales = flat(scale).map(Math.abs);
   // What one more strip is worth may be below nothing: narrow ones give less.
   const isEach = flat({
     parts: kinds.parts.map(() => 0),
     bands: kinds.bands.map(() => ({ mm: 0, each: 1 })),
     offcut: 0,
+    cuts: 0,
   });
+  const last = scales.length - 1;
   const columns = flat(asked).map(
     (amount, i): LinearColumn => ({
       cost: -amount * (scales[i] as number),
       lower: isEach[i] ? -DEAREST : 0,
-      upper: DEAREST,
+      upper: i < last ? DEAREST : cutsToo ? CUTS_DEAREST : 0,
     }),
   );
   const rowOf = (gives: Gives): LinearRow => ({
@@ -72,7 +81,7 @@ export function sawnLimit(
     entries: flat(gives).flatMap((amount, i) => (amount === 0 ? [] : [[i, amount * (scales[i] as number)] as const])),
   });
   return solver({ columns, rows: met.map(rowOf) }, (model) => {
-    let best: (SawnLimit & { ratio: number }) | undefined;
+    let best: SawnLimit | undefined;
     for (let i = 0; i < MOST_TRIES; i += 1) {
       const { solved, values, objective } = model.solve();
       // Even at the best of prices the sawings met give all that is asked.
@@ -85,7 +94,7 @@ export function sawnLimit(
         parts: prices.parts.map((price, k) => price / Math.max(1, ready.layers[k] as number)),
         bands: prices.bands,
         offcut: prices.offcut,
-        cut: 0,
+        cut: prices.cuts,
       }).clear(ready);
       if (found === null || found.worth <= 1e-9) return undefined;
       const { worth, gives } = found;
@@ -99,11 +108,13 @@ export function sawnLimit(
   });
 }
 
-const flat = ({ parts, bands, offcut }: Gives): number[] => [
+/** Cuts count against the others. */
+const flat = ({ parts, bands, offcut, cuts }: Gives): number[] => [
   ...parts,
   ...bands.map((band) => band.mm),
   offcut,
   ...bands.map((band) => band.each),
+  -cuts,
 ];
 
 function unflat(values: readonly number[], kinds: Kinds): Gives {
@@ -112,5 +123,6 @@ function unflat(values: readonly number[], kinds: Kinds): Gives {
     parts: values.slice(0, P),
     bands: kinds.bands.map((_, k) => ({ mm: values[P + k] as number, each: values[P + B + 1 + k] as number })),
     offcut: values[P + B] as number,
+    cuts: values[P + 2 * B + 1] as number,
   };
 }
