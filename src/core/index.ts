@@ -170,12 +170,19 @@ export { acrossAt } from './solid/line-across';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { boardShape, reachAcross } from './stock/board-shape';
+export { lostToCrook } from './stock/crook';
 export { defectMoved, defectSized } from './stock/move-defect';
 export * from './stock/offcut-board';
 export { boardFeetOf, boardPrice } from './stock/price';
 export { daysUntilReady, READY_WITHIN } from './stock/ready-to-mill';
 export { type Lie, spoils, type Use } from './stock/spoils';
-export { DRESSED_INCHES, quartersFor, SURFACED_INCHES, surfacedThickness } from './stock/thickness';
+export {
+  DRESSED_INCHES,
+  planedThickness,
+  quartersFor,
+  SURFACED_INCHES,
+  surfacedThickness,
+} from './stock/thickness';
 export { cupHeight, cuppedSection, type SectionPoint } from './wood/cup';
 export { type AirSeries, type DiffusionResult, diffuse, type FaceCoefficients } from './wood/diffusion';
 export { type Diffusivity, diffusivityOf } from './wood/diffusivity';

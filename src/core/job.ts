@@ -19,7 +19,7 @@ import { fixedPlacements } from './layout/fixed-placements';
 import { sequenceChecks } from './layout/in-sequence';
 import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
 import { layoutOptionsOf } from './layout/layout-aims';
-import { layoutChecks, movesGivenUp } from './layout/layout-checks';
+import { layoutChecks, movesGivenUp, ringChecks } from './layout/layout-checks';
 import { machineChecks } from './layout/machine-checks';
 import { leavesOf, pairChecks } from './layout/matched-pairs';
 import { movedLayout, standingMoves } from './layout/move-piece';
@@ -218,6 +218,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
       ? [
           ...layoutChecks(layout, demand, species, document.layout.oneBoard),
           ...sequenceChecks(demand, layout, layoutOptions.kerf),
+          ...ringChecks(layout, demand, boards, document.layout.aim),
         ]
       : []),
     ...(layoutState === 'current' && layout

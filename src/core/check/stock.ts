@@ -2,7 +2,7 @@ import type { BaseKind } from '../decision/job-document';
 import { count, mm, say } from '../measure/quantity';
 import { legBlanks, makingOf } from '../piece/leg-making';
 import type { PartKind } from '../piece/part';
-import { surfacedThickness } from '../stock/thickness';
+import { planedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';
 
 /** What a part thicker than any board is made of instead, where it can be. */
@@ -82,7 +82,7 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
     const finished = glued
       ? Math.max(...legBlanks(part, making).map((blank) => blank.finished.thickness))
       : part.size.thickness;
-    const given = boards.map((board) => surfacedThickness(board, shop.allowances.flattening));
+    const given = boards.map((board) => planedThickness(board, shop.allowances.flattening, part.size));
     const greatest = Math.max(0, ...given);
     const enough = given.filter((thickness) => thickness >= finished - 1e-9).length;
     const level = judge(greatest, finished, { sense: 'at-least' });

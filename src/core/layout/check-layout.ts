@@ -1,12 +1,12 @@
 import type { Board } from '../stock/board';
 import { boardShape, reachAcross } from '../stock/board-shape';
 import { spoils } from '../stock/spoils';
-import { surfacedThickness } from '../stock/thickness';
+import { planedThickness } from '../stock/thickness';
 import { overlap } from './clear-regions';
 import { cutSequence } from './cut-sequence';
 import type { Demand, PanelDemand, PartDemand } from './demand';
 import type { Layout, LayoutOptions, Placement, Rectangle } from './layout';
-import { leavesOf, stripUse, withoutPartner } from './matched-pairs';
+import { leavesOf, stripUse, widestBlank, withoutPartner } from './matched-pairs';
 
 const SLACK = 1e-6;
 const near = (a: number, b: number) => Math.abs(a - b) < SLACK;
@@ -120,9 +120,10 @@ export function checkBoard(
     }
   }
 
-  const planed = surfacedThickness(board, options.flattening);
   for (const { at, placements } of blanks) {
     let thickness = 0;
+    // Strips are planed as wide as they may be, for they are ripped to their width after.
+    let widest = at.width;
     for (const p of placements) {
       const part = demand.parts.find((d) => d.id === p.part);
       const panel = demand.panels.find((d) => d.id === p.part);
@@ -138,6 +139,7 @@ export function checkBoard(
         }
       }
       thickness += wanted.finished.thickness;
+      if (panel) widest = Math.max(widest, widestBlank(panel, options));
     }
     const layers = placements.length;
     if (layers > 1) {
@@ -151,7 +153,10 @@ export function checkBoard(
         wrong.push(`two pieces lie on one another on ${board.tag}`);
       if (at.width > resaw.height + SLACK) wrong.push(`${board.tag} cannot be resawn so wide`);
     }
-    if (planed < thickness - SLACK) wrong.push(`${board.tag} is too thin for ${placements.map(nameOf).join(' and ')}`);
+    if (planedThickness(board, options.flattening, { length: at.length, width: widest }) < thickness - SLACK) {
+      const crooked = board.crook ? ', crooked as it is,' : '';
+      wrong.push(`${board.tag}${crooked} is too thin for ${placements.map(nameOf).join(' and ')}`);
+    }
   }
   const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
   const wanted = pieces.map((piece) => piece.at);

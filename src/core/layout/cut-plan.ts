@@ -97,9 +97,15 @@ export function planCost({ kinds, options, missingPrice }: Problem, plan: CutPla
   return cost;
 }
 
-/** What differing lots and rings in the panels count for. */
+/** What differing lots and rings in the panels count for, and parts that are not sawn from the log as is best. */
 export function matchCost(kinds: Kinds, plan: CutPlan, weights: { lot: number; ring: number }): number {
   let cost = 0;
+  for (const state of plan.boards) {
+    for (const piece of state?.pieces ?? []) {
+      const rings = 'part' in piece ? kinds.parts[piece.part]?.rings : null;
+      if (rings && rings !== state?.ready.rings && 'part' in piece) cost += weights.ring * piece.copies;
+    }
+  }
   kinds.panels.forEach((panel, index) => {
     const lots = new Set<string>(panel.lot === null ? [] : [panel.lot]);
     const rings = new Set<string>();
@@ -221,10 +227,12 @@ function cutPart(
     const spot = spotFor(stateOf(problem, plan, i), part, kind, manner.corner);
     if (!spot) continue;
     const copies = Math.min(layers, left);
+    const wrongRings = kind.rings !== null && kind.rings !== ready.rings ? problem.options.weights.ring : 0;
     const score =
       (manner.liking(i) *
         ((spot.waste * 0.5 + kind.length * kind.width) * ready.priceOfArea + opening(problem, plan, i, manner))) /
-      copies;
+        copies +
+      wrongRings;
     if (!best || score < best.score) best = { i, spot, copies, score };
   }
   if (!best) return false;

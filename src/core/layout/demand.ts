@@ -23,6 +23,8 @@ export interface PartDemand {
   becomes?: number;
   /** Parts with the same word here all come from one board: a matched set, or pieces in sequence. */
   together?: string;
+  /** How it is best sawn from the log; another board counts as a kind of ring that does not match. */
+  rings?: 'quarter';
   /** Place in the order in which the set goes round, from 0: each meets the one after it, the last the first. */
   follows?: number;
 }
@@ -134,6 +136,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
           finished: blank.finished,
           rough: roughOf(blank.finished),
           resawn: blank.resawn,
+          ...(blank.rings ? { rings: blank.rings } : {}),
           becomes: blank.becomes,
           ...(blank.together === undefined ? oneBoard(part) : { together: id, follows: blank.together }),
         });

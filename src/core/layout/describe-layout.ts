@@ -135,6 +135,10 @@ export function writtenLayout(
     consumed += (area - backArea) * board.thickness * 1e-9;
     cuts += sawCuts(board, placements, offcuts, options.kerf)?.length ?? 0;
   }
+  for (const { id, rings } of demand.parts) {
+    const board = rings && used.find((own) => placements.some((p) => p.part === id && p.board === own.id));
+    if (board && ringKind(board.ringAngle) !== rings) money.match += options.weights.ring;
+  }
   money.cuts = cuts * options.weights.cut;
   for (const panel of demand.panels) {
     const own = strips.filter((strip) => strip.panel === panel.id);

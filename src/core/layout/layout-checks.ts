@@ -1,7 +1,10 @@
 import type { Check } from '../check/check';
 import type { JobDocument, Move } from '../decision/job-document';
 import { count, say } from '../measure/quantity';
+import { ownerOf } from '../piece/leg-making';
 import type { Piece } from '../piece/piece';
+import type { Board } from '../stock/board';
+import { ringKind } from '../stock/ring-kind';
 import type { Species } from '../wood/species';
 import type { Demand } from './demand';
 import type { Layout } from './layout';
@@ -52,6 +55,42 @@ export function layoutChecks(
               changes: [{ path: 'layout.oneBoard', value: oneBoard.filter((kind) => !sets.includes(kind)) }],
             }
           : { say: say`Add boards to the rack, or change sizes or species in the step Form`, changes: [] },
+    },
+  ];
+}
+
+/** Whether cores come from boards that are sawn as is best for them. */
+export function ringChecks(layout: Layout, demand: Demand, boards: readonly Board[], aim: string): Check[] {
+  const wanting = demand.parts.filter(({ rings }) => rings !== undefined);
+  const laid = wanting.flatMap((part) => {
+    const at = layout.placements.find((p) => p.part === part.id);
+    const board = boards.find(({ id }) => id === at?.board);
+    return board ? [{ part, right: ringKind(board.ringAngle) === part.rings }] : [];
+  });
+  if (laid.length === 0) return [];
+  const wrong = laid.filter(({ right }) => !right);
+  return [
+    {
+      id: 'layout.core-rings',
+      step: 'layout',
+      level: wrong.length > 0 ? 'watch' : 'good',
+      sentence:
+        wrong.length > 0
+          ? say`${count(wrong.length)} of ${count(laid.length)} cores are not quarter-sawn.`
+          : say`All ${count(laid.length)} cores are quarter-sawn.`,
+      value: count(wrong.length),
+      limit: count(0),
+      where: [...new Set(wrong.map(({ part }) => ownerOf(part.id)))],
+      why: 'A quarter-sawn core moves alike both ways, and stays square under its veneers.',
+      school: 'common practice',
+      ...(wrong.length === 0
+        ? {}
+        : {
+            wayOut:
+              aim === 'best-match'
+                ? { say: say`Add a quarter-sawn board that is thick enough to the rack`, changes: [] }
+                : { say: say`Search for the best match`, changes: [{ path: 'layout.aim', value: 'best-match' }] },
+          }),
     },
   ];
 }

@@ -6,6 +6,7 @@ import { checkLayout } from './check-layout';
 import { clearRegions, overlap } from './clear-regions';
 import { cutSequence } from './cut-sequence';
 import { layoutKey } from './layout';
+import { ringChecks } from './layout-checks';
 import { clearArea, leastCost } from './least-cost';
 import { standingMoves, wrongOfMoves } from './move-piece';
 import { planLayout, searchLayout } from './plan-layout';
@@ -172,6 +173,43 @@ describe('the shape of a board', () => {
     expect(
       planLayout(wanted, [aBoard('b', 600, 130, { liveEdges: { near: 12, far: 19 } })], options).shortfall,
     ).toHaveLength(1);
+  });
+
+  it('gives short pieces of a bowed board where it would be too thin for long ones, and wide ones of a flat one', () => {
+    // 30 mm rough, 4 lost as usual; 8 hollow along 2 m come to 8 over the whole, and to 1.7 over 0.92 m.
+    const bowed = aBoard('b', 2000, 130, { thickness: 30, crook: { twist: 0, bow: 8, cup: 0 } });
+    const long = demandFor([aPart('long', 1900, 60, 24)]);
+    const short = demandFor([aPart('s1', 920, 60, 24), aPart('s2', 920, 60, 24)]);
+    expect(planLayout(long, [bowed], options).shortfall).toHaveLength(1);
+    expect(planLayout(long, [{ ...bowed, crook: null }], options).shortfall).toEqual([]);
+    const laid = planLayout(short, [bowed], options);
+    expect(laid.shortfall).toEqual([]);
+    expect(checkLayout(short, [bowed], options, laid)).toEqual([]);
+    const worse = { ...bowed, crook: { twist: 0, bow: 40, cup: 0 } };
+    expect(checkLayout(short, [worse], options, laid)[0]).toBe('b, crooked as it is, is too thin for s1');
+    // Strips are planed as wide as they may be.
+    const cupped = aBoard('c', 1100, 160, { thickness: 30, crook: { twist: 0, bow: 0, cup: 8 } });
+    const panel = (greatestStrip: number) => demandFor([], [aPanel(1000, 140, 24, { greatestStrip })]);
+    expect(planLayout(panel(150), [cupped], options).shortfall).toHaveLength(1);
+    expect(planLayout(panel(75), [cupped], options).shortfall).toEqual([]);
+    expect(layoutKey(short, [bowed], options)).not.toBe(layoutKey(short, [worse], options));
+  });
+
+  it('gives a core of a quarter-sawn board where rings count, though another is cheaper, and counts it where none is', () => {
+    const cores = demandFor(['c1', 'c2'].map((id) => aPart(id, 740, 60, 40, { shows: 'none', rings: 'quarter' })));
+    const flat = aBoard('flat', 800, 140, { thickness: 50, ringAngle: 10 });
+    const quarter = aBoard('quarter', 1700, 200, { thickness: 50, ringAngle: 85 });
+    const with_ = (ring: number) => ({ ...options, weights: { ...options.weights, ring } });
+    const from = (ring: number, rack = [flat, quarter]) => planLayout(cores, rack, with_(ring));
+    expect(from(0).boards).toEqual(['flat']);
+    expect(from(500).boards).toEqual(['quarter']);
+    expect(from(500).cost.match).toBe(0);
+    expect(from(500, [flat]).cost.match).toBe(1000);
+    const told = (boards: (typeof flat)[], aim: string) =>
+      ringChecks(from(500, boards), cores, boards, aim).map(({ level, wayOut }) => [level, wayOut?.changes.length]);
+    expect(told([quarter], 'save-wood')).toEqual([['good', undefined]]);
+    expect(told([flat], 'save-wood')).toEqual([['watch', 1]]);
+    expect(told([flat], 'best-match')).toEqual([['watch', 0]]);
   });
 
   it('gives four 6 mm veneers from one blank of 12/4 on a band saw that reaches, and one where there is none', () => {

@@ -143,6 +143,7 @@ export function layoutKey(demand: Demand, boards: readonly Board[], options: Lay
       b.thickness,
       b.quarters,
       b.surface,
+      ...(b.crook ? [b.crook] : []),
       b.price,
       // What a board looks like matters only where it is weighed: a layout stands when only that is changed.
       matching || demand.panels.some((panel) => panel.oneLot) ? b.lot : '',

@@ -43,6 +43,12 @@ export const stripBlank = (
   { resaw }: Pick<LayoutOptions, 'resaw'>,
 ): number => resawnFrom(panel.finished.thickness, leavesOf(panel), resaw);
 
+/** As wide as the blank of a strip may be, mm: what is resawn goes no higher than the band saw. */
+export const widestBlank = (
+  { pairs, greatestStrip, jointing }: Pick<PanelDemand, 'pairs' | 'greatestStrip' | 'jointing'>,
+  { resaw }: Pick<LayoutOptions, 'resaw'>,
+): number => Math.min(greatestStrip + jointing, pairs ? resaw.height : Number.POSITIVE_INFINITY);
+
 /** Leaves of pairs whose other leaf does not come from the same blank. */
 export function withoutPartner(panel: PanelDemand, placements: readonly Placement[]): Placement[] {
   if (!panel.pairs) return [];

@@ -4,11 +4,11 @@ import { type BoardShape, boardShape, reachAcross } from '../stock/board-shape';
 import { boardPrice } from '../stock/price';
 import { type RingKind, ringKind } from '../stock/ring-kind';
 import { type Lie, spoils, type Use } from '../stock/spoils';
-import { surfacedThickness } from '../stock/thickness';
+import { planedThickness } from '../stock/thickness';
 import { clearRegions } from './clear-regions';
 import type { Demand } from './demand';
 import type { LayoutOptions, Rectangle } from './layout';
-import { leavesOf, stripBlank, stripUse } from './matched-pairs';
+import { leavesOf, stripBlank, stripUse, widestBlank } from './matched-pairs';
 
 /** Pieces of one size and use: their ids are given out when the layout is written. mm. */
 export interface PartKind {
@@ -17,6 +17,8 @@ export interface PartKind {
   thickness: number;
   use: number;
   resawn: boolean;
+  /** How it is best sawn from the log; null: as it comes. */
+  rings: RingKind | null;
   /** Which of the sets that come from one board; null for a part that may come from any. */
   set: number | null;
   ids: readonly string[];
@@ -52,9 +54,11 @@ export interface BandKind {
 export const stripKey = ({ length, least, greatest, jointing, thickness, leaves, use }: BandKind): string =>
   JSON.stringify([length, least, greatest, jointing, thickness, leaves, use]);
 
-/** Whether a board is thick enough for the strips of a band. */
-export const givesStrips = ({ surfaced }: Pick<ReadyBoard, 'surfaced'>, band: Pick<BandKind, 'thickness'>): boolean =>
-  surfaced >= band.thickness - 1e-9;
+/** Whether a board is thick enough for the strips of a band, were they as wide as they may be. */
+export const givesStrips = (
+  { planed }: Pick<ReadyBoard, 'planed'>,
+  { length, greatest, jointing, thickness }: Pick<BandKind, 'length' | 'greatest' | 'jointing' | 'thickness'>,
+): boolean => planed({ length, width: greatest + jointing }) >= thickness - 1e-9;
 
 /** What is to be cut, sorted into kinds. */
 export interface Kinds {
@@ -71,8 +75,8 @@ export interface ReadyBoard {
   index: number;
   board: Board;
   shape: BoardShape;
-  /** What it planes to, mm. */
-  surfaced: number;
+  /** What a piece of it planes to, mm. */
+  planed: (piece: { length: number; width: number }) => number;
   /** In the shop's money, the whole board and a mm² of it. */
   price: number;
   priceOfArea: number;
@@ -113,6 +117,7 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
       thickness: part.finished.thickness,
       use: indexOf({ kind: 'part', shows: part.shows }),
       resawn: part.resawn ?? true,
+      rings: part.rings ?? null,
       set: part.together === undefined ? null : setOf(part.together),
     };
     const key = JSON.stringify(kind);
@@ -133,17 +138,17 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
       const left = (width - given) / leaves;
       if (left <= 1e-6) return;
       const least = Math.min(panel.leastStrip, width / leaves);
-      const widest = leaves > 1 ? options.resaw.height - panel.jointing : Number.POSITIVE_INFINITY;
+      const widest = widestBlank(panel, options) - panel.jointing;
       bands.push({
         panel: index,
         band,
         length,
         width: left,
         least,
-        greatest: Math.max(least, Math.min(panel.greatestStrip, widest)),
+        greatest: Math.max(least, widest),
         jointing: panel.jointing,
         // What cannot be resawn at all no board gives.
-        thickness: widest < least - 1e-9 ? Number.POSITIVE_INFINITY : stripBlank(panel, options),
+        thickness: leaves > 1 && widest < least - 1e-9 ? Number.POSITIVE_INFINITY : stripBlank(panel, options),
         leaves,
         use: indexOf(stripUse(panel)),
       });
@@ -163,7 +168,9 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
   return boards.map((board, index) => {
     const shape = boardShape(board);
     // Of a board used up there is no more to be had.
-    const surfaced = board.takenFor ? 0 : surfacedThickness(board, options.flattening);
+    const planed: ReadyBoard['planed'] = board.takenFor
+      ? () => 0
+      : (piece) => planedThickness(board, options.flattening, piece);
     const price = boardPrice(board, options.woodPrice);
     const far = Math.max(shape.far.tagged, shape.far.other);
     const usable = {
@@ -183,7 +190,7 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
       index,
       board,
       shape,
-      surfaced,
+      planed,
       price,
       priceOfArea: price / faceArea(board),
       starts: {
@@ -191,7 +198,7 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
         rip: clearRegions(usable, taken, options.kerf, () => false),
       },
       spoiled: kinds.uses.map((use) => ({ tagged: clearOf(use, 'tagged'), under: clearOf(use, 'under') })),
-      layers: kinds.parts.map((kind) => layersOf(kind, surfaced, board, options)),
+      layers: kinds.parts.map((kind) => layersOf(kind, planed(kind), board, options)),
       begun: taken.length > 0,
       rings: ringKind(board.ringAngle),
     };

@@ -22,6 +22,8 @@ export interface LegBlank {
   shows: 'all' | 'none';
   finished: { length: number; width: number; thickness: number };
   resawn: boolean;
+  /** How it is best sawn from the log. */
+  rings?: 'quarter';
   /** All blanks of one leg that say so come from one board: its place in their order round the leg, from 0. */
   together?: number;
   /** m³ of it that become the leg. */
@@ -95,6 +97,7 @@ export function legBlanks(leg: Part, making: Making): LegBlank[] {
           name: `${leg.name}: core`,
           shows: 'none',
           resawn: true,
+          rings: 'quarter',
           finished: { length, width: core, thickness: core },
           becomes: coreVolume,
         },

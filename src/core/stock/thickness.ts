@@ -1,5 +1,6 @@
 import { MM_PER_INCH } from '../measure/length';
 import type { Board } from './board';
+import { lostToCrook } from './crook';
 
 /**
  * Hardwood, rough quarters → surfaced two sides, inches. NHLA, Rules for the Measurement and Inspection of Hardwood
@@ -32,6 +33,19 @@ export function surfacedThickness(
   const left = Math.max(0, board.thickness - flattening);
   const trade = board.quarters !== null && board.surface === 'rough' ? SURFACED_INCHES[board.quarters] : undefined;
   return trade === undefined ? left : Math.min(left, trade * MM_PER_INCH);
+}
+
+/**
+ * What a piece of a board can be counted on to plane to, mm: as {@link surfacedThickness} has it, or less where the board
+ * was measured and is more crooked over that piece than is usual.
+ */
+export function planedThickness(
+  board: Pick<Board, 'length' | 'width' | 'crook' | 'thickness' | 'quarters' | 'surface'>,
+  flattening: number,
+  piece: { length: number; width: number },
+): number {
+  const { crook } = board;
+  return surfacedThickness(board, crook ? Math.max(flattening, lostToCrook({ ...board, crook }, piece)) : flattening);
 }
 
 /** The least rough quarters whose surfaced thickness reaches `finished` mm; undefined when none is sold. */
