@@ -94,32 +94,7 @@ export function checkBoard(
     ...offcuts.map((at) => ({ name: 'an offcut', at })),
   ];
 
-  for (const [i, { name, at }] of pieces.entries()) {
-    const inside =
-      at.x >= options.endTrim - SLACK &&
-      at.y >= shape.near - SLACK &&
-      at.x + at.length <= board.length - options.endTrim + SLACK &&
-      at.y + at.width <= reachAcross(shape, at.x, at.x + at.length) + SLACK;
-    const onBoard = at.x >= -SLACK && at.x + at.length <= board.length + SLACK;
-    const inTrim =
-      onBoard && (at.x < options.endTrim - SLACK || at.x + at.length > board.length - options.endTrim + SLACK);
-    if (!inside)
-      wrong.push(
-        inTrim
-          ? `${name} lies outside what is kept of ${board.tag}, in its end trim`
-          : `${name} lies outside ${board.tag}`,
-      );
-    for (const other of pieces.slice(i + 1)) {
-      if (overlap(grown(at, options.kerf), other.at))
-        wrong.push(`${name} leaves no kerf to ${other.name} on ${board.tag}`);
-    }
-  }
-  for (const offcut of offcuts) {
-    for (const defect of board.defects) {
-      if (overlap(offcut, defect)) wrong.push(`an offcut of ${board.tag} lies on a ${defect.kind}`);
-    }
-  }
-
+  // First what no other place on the board would mend.
   for (const { at, placements } of blanks) {
     let thickness = 0;
     // Strips are planed as wide as they may be, for they are ripped to their width after.
@@ -158,6 +133,32 @@ export function checkBoard(
       wrong.push(`${board.tag}${crooked} is too thin for ${placements.map(nameOf).join(' and ')}`);
     }
   }
+  for (const [i, { name, at }] of pieces.entries()) {
+    const inside =
+      at.x >= options.endTrim - SLACK &&
+      at.y >= shape.near - SLACK &&
+      at.x + at.length <= board.length - options.endTrim + SLACK &&
+      at.y + at.width <= reachAcross(shape, at.x, at.x + at.length) + SLACK;
+    const onBoard = at.x >= -SLACK && at.x + at.length <= board.length + SLACK;
+    const inTrim =
+      onBoard && (at.x < options.endTrim - SLACK || at.x + at.length > board.length - options.endTrim + SLACK);
+    if (!inside)
+      wrong.push(
+        inTrim
+          ? `${name} lies outside what is kept of ${board.tag}, in its end trim`
+          : `${name} lies outside ${board.tag}`,
+      );
+    for (const other of pieces.slice(i + 1)) {
+      if (overlap(grown(at, options.kerf), other.at))
+        wrong.push(`${name} leaves no kerf to ${other.name} on ${board.tag}`);
+    }
+  }
+  for (const offcut of offcuts) {
+    for (const defect of board.defects) {
+      if (overlap(offcut, defect)) wrong.push(`an offcut of ${board.tag} lies on a ${defect.kind}`);
+    }
+  }
+
   const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
   const wanted = pieces.map((piece) => piece.at);
   if (!cutSequence(whole, wanted, options.kerf)) wrong.push(`${board.tag} cannot be cut up by straight through cuts`);
