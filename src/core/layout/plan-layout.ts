@@ -115,6 +115,7 @@ export function* searchLayout(
   collect(patterns, problem, best);
   const each = Math.max(1, Math.ceil((options.effort - 1) / GOES));
   let bounded = !solver || boards.length > BOUNDED_BOARDS;
+  let tightened = bounded;
   for (let go = 0; go < GOES && tried < options.effort; go += 1) {
     let current = go === AFRESH ? freshPlan(problem, random) : best;
     for (let i = 0; i < each && tried < options.effort; i += 1) {
@@ -132,7 +133,8 @@ export function* searchLayout(
       }
     }
     // Whole sawings, boards and pieces make it tighter and take longer: once, when a good layout is there to be looked at.
-    if (go === 0 && bounded && solver && boards.length <= BOUNDED_BOARDS) {
+    if (!tightened && bounded && solver) {
+      tightened = true;
       const { few, more, each } = WHOLE_ROUNDS;
       const many = boards.length > WHOLE_BOARDS ? 0 : more + Math.floor(options.effort / each);
       yield* tighten(solver, SAWN_ROUNDS, boards.length <= FEW_BOARDS ? few : many);

@@ -61,5 +61,10 @@ describe('whatever the rack and the parts', () => {
     const told = (sawnRounds: number) =>
       costBound(problem, solver, { rounds: 15, sawnRounds, wholeRounds: sawnRounds > 0 ? 6 : 1, nodes: 40 }) ?? 0;
     expect(told(12)).toBeGreaterThan(1.005 * told(0));
+    // Told by a short search as well as by a long one.
+    for (const effort of [700, 3000]) {
+      const { bound } = planLayout(demand, boards, { ...options, effort }, solver);
+      expect(bound).toBeGreaterThan(1.005 * told(0));
+    }
   });
 });
