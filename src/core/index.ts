@@ -87,7 +87,7 @@ export { sawCuts, writtenLayout } from './layout/describe-layout';
 export * from './layout/layout';
 export { LAYOUT_AIMS, layoutOptionsOf, layoutWeights } from './layout/layout-aims';
 export { clearArea, leastCost } from './layout/least-cost';
-export { PAIR_SCHOOLS, stripBlank } from './layout/matched-pairs';
+export { PAIR_SCHOOLS } from './layout/matched-pairs';
 export {
   isMoved,
   type MoveGround,

@@ -201,12 +201,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     aligners: edges.reduce((sum, { places }) => sum + places.length, 0),
     boards:
       layout && layoutState === 'current' ? layout.boards.length : Math.ceil(demand.parts.length / 3) + strips.length,
-    pairs: {
-      blanks: demand.panels.reduce((sum, { pairs }, i) => sum + (pairs ? (stripsOfPanel[i]?.length ?? 0) / 2 : 0), 0),
-      rest:
-        24 *
-        daysToRest(Math.max(0, ...demand.panels.map((own) => own.finished.thickness + shop.allowances.resaw)), species),
-    },
+    pairs: pairsToResaw(demand, stripsOfPanel, shop, species),
   });
   const dates = schedule(operations, document.plan, document.plan.startOn);
 
@@ -224,7 +219,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...(layoutState === 'current' && layout
       ? machineChecks({ layout, boards, shop, species, nameOf: (placement) => pieceLabel(piece, placement) })
       : []),
-    ...pairChecks(demand, document.layout, shop),
+    ...pairChecks(demand, document.layout, shop, boards, layoutOptions),
     ...movesGivenUp(piece, document.layout.moved, moved),
     ...(trim && panel ? panelChecks(panel, laid, trim, document.layout.jointMargin) : []),
     ...(panel && alignerOf && edges.length > 0
@@ -294,6 +289,15 @@ const FASTENER = 5;
 /** As the layout has them; until there is one, as they are likely to be. */
 const stripsOf = (panel: PanelDemand, laid: readonly LaidStrip[]): readonly GlueStrip[] =>
   laid.length > 0 ? laid : likelyStrips(panel);
+
+/** How many blanks are resawn into pairs, and how long their leaves rest, hours. */
+function pairsToResaw(demand: Demand, strips: readonly (readonly GlueStrip[])[], shop: Shop, species: Species) {
+  const paired = demand.panels.flatMap((panel, i) =>
+    panel.pairs ? [{ panel, blanks: (strips[i]?.length ?? 0) / 2 }] : [],
+  );
+  const days = paired.map(({ panel }) => daysToRest(panel.finished.thickness + shop.allowances.resaw, species));
+  return { blanks: paired.reduce((sum, { blanks }) => sum + blanks, 0), rest: 24 * Math.max(0, ...days) };
+}
 
 /** Aligners along the joints of the panel, clear of all that is driven and cut into it. */
 function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | null, size: AlignerSize): EdgeJoint[] {

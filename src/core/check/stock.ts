@@ -1,7 +1,7 @@
 import type { BaseKind } from '../decision/job-document';
 import { count, mm, say } from '../measure/quantity';
 import { legBlanks, makingOf } from '../piece/leg-making';
-import type { PartKind } from '../piece/part';
+import { isPanel, type PartKind } from '../piece/part';
 import { planedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -82,7 +82,11 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
     const finished = glued
       ? Math.max(...legBlanks(part, making).map((blank) => blank.finished.thickness))
       : part.size.thickness;
-    const given = boards.map((board) => planedThickness(board, shop.allowances.flattening, part.size));
+    // Of a panel each strip is planed by itself.
+    const { greatestStrip } = document.layout;
+    const { stripJointing, flattening } = shop.allowances;
+    const width = isPanel(kind) ? Math.min(part.size.width, greatestStrip + stripJointing) : part.size.width;
+    const given = boards.map((board) => planedThickness(board, flattening, { length: part.size.length, width }));
     const greatest = Math.max(0, ...given);
     const enough = given.filter((thickness) => thickness >= finished - 1e-9).length;
     const level = judge(greatest, finished, { sense: 'at-least' });

@@ -102,8 +102,7 @@ export function matchCost(kinds: Kinds, plan: CutPlan, weights: { lot: number; r
   let cost = 0;
   for (const state of plan.boards) {
     for (const piece of state?.pieces ?? []) {
-      const rings = 'part' in piece ? kinds.parts[piece.part]?.rings : null;
-      if (rings && rings !== state?.ready.rings && 'part' in piece) cost += weights.ring * piece.copies;
+      if ('part' in piece) cost += piece.copies * ringCost(kinds.parts[piece.part], state?.ready, weights);
     }
   }
   kinds.panels.forEach((panel, index) => {
@@ -121,6 +120,10 @@ export function matchCost(kinds: Kinds, plan: CutPlan, weights: { lot: number; r
   });
   return cost;
 }
+
+/** What a part counts for that is best sawn otherwise from the log than this board is. */
+const ringCost = (kind: PartKind | undefined, ready: ReadyBoard | undefined, weights: { ring: number }): number =>
+  kind?.rings && kind.rings !== ready?.rings ? weights.ring : 0;
 
 /** Puts a board back as it was before anything of the plan was cut from it. */
 export function clearBoard(problem: Problem, plan: CutPlan, index: number): void {
@@ -227,12 +230,11 @@ function cutPart(
     const spot = spotFor(stateOf(problem, plan, i), part, kind, manner.corner);
     if (!spot) continue;
     const copies = Math.min(layers, left);
-    const wrongRings = kind.rings !== null && kind.rings !== ready.rings ? problem.options.weights.ring : 0;
     const score =
       (manner.liking(i) *
         ((spot.waste * 0.5 + kind.length * kind.width) * ready.priceOfArea + opening(problem, plan, i, manner))) /
         copies +
-      wrongRings;
+      ringCost(kind, ready, problem.options.weights);
     if (!best || score < best.score) best = { i, spot, copies, score };
   }
   if (!best) return false;

@@ -2,7 +2,7 @@ import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import { blankId, legBlanks, makingOf } from '../piece/leg-making';
 import { madeParts } from '../piece/material';
-import type { Part } from '../piece/part';
+import { isPanel, type Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { chordAt, type Flat } from '../solid/outline';
 import type { Use } from '../stock/spoils';
@@ -84,7 +84,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
     const finished = part.cut ? part.design : part.size;
     const { id, letter, name } = part;
     const shows = SHOWS[part.grade];
-    if (part.kind === 'top' || part.kind === 'leaf' || part.kind === 'side') {
+    if (isPanel(part.kind)) {
       const whole = panels.findIndex((panel) => panel.id === part.oneWith);
       if (panels[whole]) {
         panels[whole] = longer(panels[whole], part.letter, finished.length + CROSSCUT);

@@ -60,7 +60,12 @@ export function layoutChecks(
 }
 
 /** Whether cores come from boards that are sawn as is best for them. */
-export function ringChecks(layout: Layout, demand: Demand, boards: readonly Board[], aim: string): Check[] {
+export function ringChecks(
+  layout: Layout,
+  demand: Demand,
+  boards: readonly Board[],
+  aim: JobDocument['layout']['aim'],
+): Check[] {
   const wanting = demand.parts.filter(({ rings }) => rings !== undefined);
   const laid = wanting.flatMap((part) => {
     const at = layout.placements.find((p) => p.part === part.id);

@@ -205,7 +205,7 @@ describe('the shape of a board', () => {
     expect(from(500).boards).toEqual(['quarter']);
     expect(from(500).cost.match).toBe(0);
     expect(from(500, [flat]).cost.match).toBe(1000);
-    const told = (boards: (typeof flat)[], aim: string) =>
+    const told = (boards: (typeof flat)[], aim: 'save-wood' | 'best-match') =>
       ringChecks(from(500, boards), cores, boards, aim).map(({ level, wayOut }) => [level, wayOut?.changes.length]);
     expect(told([quarter], 'save-wood')).toEqual([['good', undefined]]);
     expect(told([flat], 'save-wood')).toEqual([['watch', 1]]);

@@ -130,6 +130,21 @@ describe('a top in pairs', () => {
     ).toBe('good');
   });
 
+  it('says what boards it wants, with where that comes from, and is stopped where none is thick enough', () => {
+    const job = derive(paired());
+    const check = job.checks.find(({ id }) => id === 'layout.pairs-thickness')!;
+    // 2 × (30 + 3) + 1.2: the demo's oak has two boards of 12/4.
+    expect(check.limit.amount).toBeCloseTo(67.2, 9);
+    expect(job.figures['pair-blank']!.quantity.amount).toBeCloseTo(67.2, 9);
+    expect(check.level).toBe('good');
+    const thicker = derive(
+      change(paired(), (d) => {
+        d.form.top.thickness = 40;
+      }),
+    );
+    expect(level(thicker, 'layout.pairs-thickness')).toBe('stop');
+  });
+
   it('says that an odd number of strips is no pairs, lays out one more, and takes it as the way out', () => {
     const odd = derive(paired({ equalStrips: 7 }));
     expect(level(odd, 'layout.pairs-even')).toBe('stop');

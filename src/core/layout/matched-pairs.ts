@@ -1,8 +1,11 @@
-import type { Check } from '../check/check';
+import { type Check, judge } from '../check/check';
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import type { Figure } from '../measure/figure';
 import { count, mm, say } from '../measure/quantity';
+import type { Board } from '../stock/board';
 import type { Use } from '../stock/spoils';
+import { planedThickness } from '../stock/thickness';
 import type { Demand, PanelDemand } from './demand';
 import type { LayoutOptions, Placement } from './layout';
 
@@ -62,10 +65,37 @@ export function withoutPartner(panel: PanelDemand, placements: readonly Placemen
   );
 }
 
-/** Whether this shop can resaw the pairs that are asked for, and whether they come out even. */
-export function pairChecks(demand: Demand, choice: JobDocument['layout'], { tools, allowances }: Shop): Check[] {
+/** What a board must plane to for the pairs of a panel, with what it comes from. */
+function pairBlankFigure(panel: PanelDemand, options: Pick<LayoutOptions, 'resaw'>): Figure {
+  return {
+    id: 'pair-blank',
+    label: 'A board for pairs planes to at least',
+    quantity: mm(stripBlank(panel, options)),
+    formula: '2 · (leaf + over-thickness) + kerf of the band',
+    inputs: [
+      { label: 'Leaf, finished', quantity: mm(panel.finished.thickness) },
+      { label: 'Each resawn piece, over-thick', quantity: mm(options.resaw.allowance) },
+      { label: 'Kerf of the band', quantity: mm(options.resaw.kerf) },
+    ],
+    source: 'geometry; over-thickness and kerf are the shop’s',
+  };
+}
+
+/** Whether this shop can resaw the pairs that are asked for, out of what boards, and whether they come out even. */
+export function pairChecks(
+  demand: Demand,
+  choice: JobDocument['layout'],
+  { tools, allowances }: Shop,
+  boards: readonly Board[],
+  options: Pick<LayoutOptions, 'resaw' | 'flattening'>,
+): Check[] {
   const panel = demand.panels.find((own) => own.pairs);
   if (!panel) return [];
+  const blank = stripBlank(panel, options);
+  const strip = { length: panel.rough.length, width: widestBlank(panel, options) };
+  const given = boards.map((board) => planedThickness(board, options.flattening, strip));
+  const thickest = Math.max(0, ...given);
+  const without = { say: say`Take strips without pairs`, changes: [{ path: 'layout.pairs', value: 'none' }] };
   const high = panel.leastStrip + panel.jointing;
   const able = tools.resawHeight >= high - 1e-6;
   const checks: Check[] = [
@@ -85,11 +115,21 @@ export function pairChecks(demand: Demand, choice: JobDocument['layout'], { tool
       ...(able
         ? {}
         : {
-            wayOut: {
-              say: say`Take strips without pairs`,
-              changes: [{ path: 'layout.pairs', value: 'none' }],
-            },
+            wayOut: without,
           }),
+    },
+    {
+      id: 'layout.pairs-thickness',
+      step: 'layout',
+      level: judge(thickest, blank, { sense: 'at-least' }),
+      sentence: say`Pairs want boards that plane to ${mm(blank)}; ${count(given.filter((thickness) => thickness >= blank - 1e-9).length)} do, the thickest to ${mm(thickest)}.`,
+      value: mm(thickest),
+      limit: mm(blank),
+      where: [panel.id],
+      why: 'Both leaves, what they cup by and the kerf between them come out of one thickness.',
+      school: 'Matched pairs, common practice',
+      figure: pairBlankFigure(panel, options),
+      ...(thickest >= blank - 1e-9 ? {} : { wayOut: without }),
     },
   ];
   const { equalStrips, mostStrips } = choice;

@@ -49,6 +49,7 @@ export function sawnLimit(
 ): SawnLimit | undefined {
   const area = faceArea(ready.board);
   const { kerf, weights } = options;
+  const worthOfBoard = ready.price + weights.board;
   /** What each price counts for when the board's area is worth one. */
   const scale: Gives = {
     parts: kinds.parts.map((kind) => ((kind.length + kerf) * (kind.width + kerf)) / area),
@@ -57,7 +58,7 @@ export function sawnLimit(
       each: ((band.length + kerf) * band.least) / area,
     })),
     offcut: 1 / area,
-    cuts: weights.cut / Math.max(1e-9, ready.price),
+    cuts: worthOfBoard > 0 ? weights.cut / worthOfBoard : 0,
   };
   const scales = flat(scale).map(Math.abs);
   // What one more strip is worth may be below nothing: narrow ones give less.

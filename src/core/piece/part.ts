@@ -5,6 +5,9 @@ import { type Frame, solidInPiece } from '../solid/frame';
 import type { Flat, Outline } from '../solid/outline';
 import { profiled } from '../solid/profile';
 
+/** Kinds that are glued up of strips. */
+export const isPanel = (kind: PartKind): boolean => kind === 'top' || kind === 'leaf' || kind === 'side';
+
 export type PartKind =
   | 'top'
   | 'slat'

@@ -1,7 +1,7 @@
 'use client';
 
 import { Fragment } from 'react';
-import { LAYOUT_AIMS, type Layout, PAIR_SCHOOLS, stripBlank } from '@/core';
+import { LAYOUT_AIMS, type Layout, PAIR_SCHOOLS } from '@/core';
 import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { PhraseText, useUnits } from '@/ui/units';
@@ -12,7 +12,7 @@ import { BoardTools } from './board-tools';
 
 /** What the layout comes to, and what it is searched for. */
 export function LayoutSide({ layout }: { layout: Layout | null }) {
-  const { figures, demand, checks, layoutOptions } = useDerived();
+  const { figures, demand, checks } = useDerived();
   const inOrder = checks.find((check) => check.id === 'layout.sequence-apron');
   const units = useUnits();
   const currency = useJobState((s) => s.shop.prices.currency);
@@ -20,7 +20,6 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
   const choice = useJobState((s) => s.document.layout);
   const change = useChange();
   const [panel] = demand.panels;
-  const pairBlank = panel ? stripBlank(panel, layoutOptions) : 0;
   return (
     <>
       <FigureLine label="Becomes the piece" figure={figures.yield} />
@@ -108,9 +107,7 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
           ]}
         />
         {choice.pairs === 'none' ? null : (
-          <p className="mb-2 text-ink-2">
-            Two leaves from one blank, resawn. The board must plane to {units.length(pairBlank)}.
-          </p>
+          <FigureLine label="Two leaves from a blank that planes to" figure={figures['pair-blank']} />
         )}
         <Choice
           label="From"
