@@ -10,6 +10,7 @@ import { edgeChecks } from './glueup/edge-checks';
 import { type EdgeJoint, edgeJoints } from './glueup/edge-joints';
 import { GLUES, type Glue } from './glueup/glue';
 import { type LaidStrip, layPanel } from './glueup/lay-panel';
+import { stripsOf } from './glueup/likely-strips';
 import { panelChecks } from './glueup/panel-checks';
 import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type PanelTrim, trimLaid, trimPanel } from './glueup/trim-panel';
@@ -21,13 +22,12 @@ import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
 import { layoutOptionsOf } from './layout/layout-aims';
 import { layoutChecks, movesGivenUp, ringChecks } from './layout/layout-checks';
 import { machineChecks } from './layout/machine-checks';
-import { leavesOf, pairChecks } from './layout/matched-pairs';
+import { pairChecks, pairsToResaw } from './layout/matched-pairs';
 import { movedLayout, standingMoves } from './layout/move-piece';
 import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
 import { count, type Phrase, say } from './measure/quantity';
-import { daysToRest } from './milling/milling-figures';
 import { derivePiece } from './piece/derive-piece';
 import type { Piece } from './piece/piece';
 import { findPart } from './piece/piece';
@@ -201,7 +201,12 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     aligners: edges.reduce((sum, { places }) => sum + places.length, 0),
     boards:
       layout && layoutState === 'current' ? layout.boards.length : Math.ceil(demand.parts.length / 3) + strips.length,
-    pairs: pairsToResaw(demand, stripsOfPanel, shop, species),
+    pairs: pairsToResaw(
+      demand,
+      stripsOfPanel.map((own) => own.length),
+      shop,
+      species,
+    ),
   });
   const dates = schedule(operations, document.plan, document.plan.startOn);
 
@@ -286,19 +291,6 @@ export const keptOffJoints = (piece: Piece): number[] => {
 /** A screw's or a bolt's half thickness, with the hole it is bored for, mm. */
 const FASTENER = 5;
 
-/** As the layout has them; until there is one, as they are likely to be. */
-const stripsOf = (panel: PanelDemand, laid: readonly LaidStrip[]): readonly GlueStrip[] =>
-  laid.length > 0 ? laid : likelyStrips(panel);
-
-/** How many blanks are resawn into pairs, and how long their leaves rest, hours. */
-function pairsToResaw(demand: Demand, strips: readonly (readonly GlueStrip[])[], shop: Shop, species: Species) {
-  const paired = demand.panels.flatMap((panel, i) =>
-    panel.pairs ? [{ panel, blanks: (strips[i]?.length ?? 0) / 2 }] : [],
-  );
-  const days = paired.map(({ panel }) => daysToRest(panel.finished.thickness + shop.allowances.resaw, species));
-  return { blanks: paired.reduce((sum, { blanks }) => sum + blanks, 0), rest: 24 * Math.max(0, ...days) };
-}
-
 /** Aligners along the joints of the panel, clear of all that is driven and cut into it. */
 function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | null, size: AlignerSize): EdgeJoint[] {
   const panel = findPart(piece, piece.top.leading);
@@ -333,15 +325,6 @@ function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | n
     size,
     taken: [...holes, ...notches, ...cuts, ...driven],
   });
-}
-
-/** Before a layout is there: as few equal strips as the greatest width allows. */
-function likelyStrips(panel: PanelDemand): GlueStrip[] {
-  const { letter, greatestStrip } = panel;
-  const { width } = panel.rough;
-  const leaves = leavesOf(panel);
-  const n = leaves * Math.max(1, Math.ceil(width / greatestStrip / leaves - 1e-9));
-  return Array.from({ length: n }, (_, i) => ({ label: `${letter}${i + 1}`, width: width / n }));
 }
 
 const nothing = { value: count(0), limit: count(0) };

@@ -1,15 +1,6 @@
-import type { LayoutOptions, Rectangle } from './layout';
-import { type BandKind, givesStrips, type Kinds, type PartKind, type PartSet, type ReadyBoard } from './ready-boards';
-import {
-  cutOut,
-  type Sawn,
-  type SawnBoard,
-  type Spot,
-  spotFor,
-  stripSpotFor,
-  uncut,
-  usefulOffcuts,
-} from './sawn-board';
+import type { LayoutOptions } from './layout';
+import type { BandKind, Kinds, PartKind, ReadyBoard } from './ready-boards';
+import { type Sawn, type SawnBoard, uncut, usefulOffcuts } from './sawn-board';
 
 /** What stays the same through a search. */
 export interface Problem {
@@ -122,8 +113,11 @@ export function matchCost(kinds: Kinds, plan: CutPlan, weights: { lot: number; r
 }
 
 /** What a part counts for that is best sawn otherwise from the log than this board is. */
-const ringCost = (kind: PartKind | undefined, ready: ReadyBoard | undefined, weights: { ring: number }): number =>
-  kind?.rings && kind.rings !== ready?.rings ? weights.ring : 0;
+export const ringCost = (
+  kind: PartKind | undefined,
+  ready: ReadyBoard | undefined,
+  weights: { ring: number },
+): number => (kind?.rings && kind.rings !== ready?.rings ? weights.ring : 0);
 
 /** Puts a board back as it was before anything of the plan was cut from it. */
 export function clearBoard(problem: Problem, plan: CutPlan, index: number): void {
@@ -145,223 +139,6 @@ function giveBack(kinds: Kinds, plan: CutPlan, piece: Sawn): void {
   }
 }
 
-/** How a plan is filled: what the dice decided for this go. */
-export interface Manner {
-  random: () => number;
-  /** Share of its price that opening another board counts for, 0–1. */
-  reluctance: number;
-  /** How far the order may stray from longest and widest first, 0–1. */
-  stray: number;
-  /** Share of boards overlooked at each piece, 0–1. */
-  blink: number;
-  /** Share of cuts taken the other way round than the rule has it, 0–1. */
-  turn: number;
-  /** Boards that may be opened. */
-  open: readonly number[];
-  /** Which corner goes first among spots as good, 0–3. */
-  corner: number;
-  /** How much dearer or cheaper than it is each board is taken for, so that not only the cheapest is tried first. */
-  liking: (board: number) => number;
-}
-
-/** Cuts what is still to be found, piece after piece, each from the board where it wastes least; prices the boards it touched. */
-export function fill(problem: Problem, plan: CutPlan, manner: Manner): void {
-  const { kinds, options } = problem;
-  const touched = new Set<number>();
-  const order: { size: number; part?: number; band?: number; set?: number }[] = [];
-  const stray = () => 1 + manner.stray * (2 * manner.random() - 1);
-  kinds.sets.forEach((set, i) => {
-    let size = 0;
-    for (const part of set.kinds) {
-      const kind = kinds.parts[part] as PartKind;
-      size += (plan.parts[part] as number) * kind.length * kind.width;
-    }
-    // A set wants a board with room for all of it: before others take that.
-    if (size > 0) order.push({ size: 1.2 * size * stray(), set: i });
-  });
-  kinds.parts.forEach((kind, part) => {
-    if (kind.set === null && (plan.parts[part] as number) > 0)
-      order.push({ size: kind.length * kind.width * stray(), part });
-  });
-  kinds.bands.forEach((band, i) => {
-    if ((plan.bands[i] as number) > 1e-6) order.push({ size: 1.6 * band.length * band.greatest * stray(), band: i });
-  });
-  order.sort((a, b) => b.size - a.size);
-  const candidates = manner.open.filter((i) => plan.boards[i] === undefined);
-  plan.boards.forEach((state, i) => {
-    if (state) candidates.push(i);
-  });
-  for (const item of order) {
-    if (item.set !== undefined) cutSet(problem, plan, item.set, candidates, manner, touched);
-    if (item.part !== undefined) while (cutPart(problem, plan, item.part, candidates, manner, touched));
-    if (item.band !== undefined) while (cutStrips(problem, plan, item.band, candidates, manner, touched));
-  }
-  for (const i of touched) {
-    const state = plan.boards[i];
-    plan.costs[i] = state ? boardCost(state, options) : 0;
-  }
-  plan.cost = planCost(problem, plan);
-}
-
-const stateOf = (problem: Problem, plan: CutPlan, i: number): SawnBoard =>
-  plan.boards[i] ?? (problem.whole[i] as SawnBoard);
-
-function opening(problem: Problem, plan: CutPlan, i: number, manner: Manner): number {
-  if (plan.boards[i]) return 0;
-  return (problem.boards[i] as ReadyBoard).price * manner.reluctance + problem.options.weights.board;
-}
-
-function cutPart(
-  problem: Problem,
-  plan: CutPlan,
-  part: number,
-  candidates: readonly number[],
-  manner: Manner,
-  touched: Set<number>,
-): boolean {
-  const left = plan.parts[part] as number;
-  const kind = problem.kinds.parts[part];
-  if (left <= 0 || !kind) return false;
-  let best: { i: number; spot: NonNullable<ReturnType<typeof spotFor>>; copies: number; score: number } | undefined;
-  for (const i of candidates) {
-    const ready = problem.boards[i] as ReadyBoard;
-    const layers = ready.layers[part] as number;
-    if (layers === 0 || (best && manner.random() < manner.blink)) continue;
-    const spot = spotFor(stateOf(problem, plan, i), part, kind, manner.corner);
-    if (!spot) continue;
-    const copies = Math.min(layers, left);
-    const score =
-      (manner.liking(i) *
-        ((spot.waste * 0.5 + kind.length * kind.width) * ready.priceOfArea + opening(problem, plan, i, manner))) /
-        copies +
-      ringCost(kind, ready, problem.options.weights);
-    if (!best || score < best.score) best = { i, spot, copies, score };
-  }
-  if (!best) return false;
-  const { spot, i, copies } = best;
-  const piece: Sawn = { x: spot.x, y: spot.y, length: kind.length, width: kind.width, lie: spot.lie, part, copies };
-  cut(problem, plan, i, spot, kind, [piece], manner);
-  plan.parts[part] = left - copies;
-  touched.add(i);
-  return true;
-}
-
-/** All of a set from one board, or none of it. */
-function cutSet(
-  problem: Problem,
-  plan: CutPlan,
-  index: number,
-  candidates: readonly number[],
-  manner: Manner,
-  touched: Set<number>,
-): void {
-  const set = problem.kinds.sets[index];
-  if (!set) return;
-  let best: { i: number; state: SawnBoard; score: number } | undefined;
-  for (const i of candidates) {
-    const ready = problem.boards[i] as ReadyBoard;
-    if (set.board !== null && ready.board.id !== set.board) continue;
-    if (best && manner.random() < manner.blink) continue;
-    const found = setInto(problem, plan, set, stateOf(problem, plan, i), manner);
-    if (!found) continue;
-    const score = manner.liking(i) * (found.waste * ready.priceOfArea + opening(problem, plan, i, manner));
-    if (!best || score < best.score) best = { i, state: found.state, score };
-  }
-  if (!best) return;
-  plan.boards[best.i] = best.state;
-  for (const part of set.kinds) plan.parts[part] = 0;
-  touched.add(best.i);
-}
-
-/** A board with a whole set cut from it, and what that takes of it, mm²; null where it has no room for it. */
-function setInto(
-  problem: Problem,
-  plan: CutPlan,
-  set: PartSet,
-  board: SawnBoard,
-  manner: Manner,
-): { state: SawnBoard; waste: number } | null {
-  let state = board;
-  let waste = 0;
-  for (const part of set.kinds) {
-    const kind = problem.kinds.parts[part] as PartKind;
-    const layers = state.ready.layers[part] as number;
-    let left = plan.parts[part] as number;
-    while (left > 0) {
-      const spot = layers > 0 ? spotFor(state, part, kind, manner.corner) : null;
-      if (!spot) return null;
-      const copies = Math.min(layers, left);
-      const { length, width } = kind;
-      const piece: Sawn = { x: spot.x, y: spot.y, length, width, lie: spot.lie, part, copies };
-      state = sawn(problem, state, spot, kind, [piece], manner);
-      waste += spot.waste * 0.5 + length * width;
-      left -= copies;
-    }
-  }
-  return { state, waste };
-}
-
-function cutStrips(
-  problem: Problem,
-  plan: CutPlan,
-  index: number,
-  candidates: readonly number[],
-  manner: Manner,
-  touched: Set<number>,
-): boolean {
-  const { kinds, options } = problem;
-  const need = plan.bands[index] as number;
-  const band = kinds.bands[index];
-  const panel = band && kinds.panels[band.panel];
-  if (need <= 1e-6 || !band || !panel) return false;
-  const more = Math.floor((panel.mostStrips + panel.fixedStrips - (plan.strips[band.panel] as number)) / band.leaves);
-  if (more <= 0) return false;
-  const lot = panel.oneLot ? lotOf(problem, plan, band.panel) : null;
-  let best: { i: number; spot: NonNullable<ReturnType<typeof stripSpotFor>>; score: number } | undefined;
-  for (const i of candidates) {
-    const ready = problem.boards[i] as ReadyBoard;
-    if (!givesStrips(ready, band) || (best && manner.random() < manner.blink)) continue;
-    if (lot !== null && ready.board.lot !== lot) continue;
-    const spot = stripSpotFor(stateOf(problem, plan, i), index, band, need, options.kerf, manner.corner);
-    if (!spot) continue;
-    const { count, width } = spot;
-    const score =
-      manner.liking(i) *
-      ((spot.waste + band.length) * ready.priceOfArea +
-        (opening(problem, plan, i, manner) + options.weights.joint * band.leaves * count) / (count * width));
-    if (!best || score < best.score) best = { i, spot, score };
-  }
-  if (!best) return false;
-  const { i, spot } = best;
-  const count = Math.min(spot.count, more);
-  const sawn = spot.width + band.jointing;
-  const pieces = Array.from(
-    { length: count },
-    (_, n): Sawn => ({
-      x: spot.x,
-      y: spot.y + n * (sawn + options.kerf),
-      length: band.length,
-      width: sawn,
-      lie: spot.lie,
-      band: index,
-      finished: spot.width,
-    }),
-  );
-  cut(
-    problem,
-    plan,
-    i,
-    spot,
-    { length: band.length, width: count * (sawn + options.kerf) - options.kerf },
-    pieces,
-    manner,
-  );
-  plan.bands[index] = need - count * spot.width;
-  plan.strips[band.panel] = (plan.strips[band.panel] as number) + count * band.leaves;
-  touched.add(i);
-  return true;
-}
-
 /** The lot a panel's strips come from so far; null while it has none. */
 export function lotOf(problem: Problem, plan: CutPlan, panel: number): string | null {
   const fixed = problem.kinds.panels[panel]?.lot;
@@ -371,32 +148,4 @@ export function lotOf(problem: Problem, plan: CutPlan, panel: number): string | 
     if (state && strip) return state.ready.board.lot;
   }
   return null;
-}
-
-function cut(
-  problem: Problem,
-  plan: CutPlan,
-  i: number,
-  spot: Spot,
-  block: { length: number; width: number },
-  pieces: readonly Sawn[],
-  manner: Manner,
-): void {
-  plan.boards[i] = sawn(problem, stateOf(problem, plan, i), spot, block, pieces, manner);
-}
-
-function sawn(
-  problem: Problem,
-  state: SawnBoard,
-  spot: Spot,
-  block: { length: number; width: number },
-  pieces: readonly Sawn[],
-  manner: Manner,
-): SawnBoard {
-  const free = state.free[spot.rect] as Rectangle;
-  // The cut that leaves the larger rest whole comes first.
-  const endArea = (free.length - block.length) * free.width;
-  const sideArea = (free.width - block.width) * free.length;
-  const crosscutFirst = endArea >= sideArea !== manner.random() < manner.turn;
-  return cutOut(state, spot, block, pieces, crosscutFirst, problem.options.kerf);
 }

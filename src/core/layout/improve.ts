@@ -1,4 +1,5 @@
-import { type CutPlan, clearBoard, copyOf, emptyPlan, fill, type Manner, type Problem } from './cut-plan';
+import { type CutPlan, clearBoard, copyOf, emptyPlan, type Problem } from './cut-plan';
+import { fill, type Manner } from './fill-plan';
 import { CORNERS } from './sawn-board';
 
 /** Boards on the rack that a change may open, drawn anew each time: enough to choose from, few enough to be quick. */

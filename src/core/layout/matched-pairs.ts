@@ -3,9 +3,11 @@ import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
 import { count, mm, say } from '../measure/quantity';
+import { daysToRest } from '../milling/milling-figures';
 import type { Board } from '../stock/board';
 import type { Use } from '../stock/spoils';
 import { planedThickness } from '../stock/thickness';
+import type { Species } from '../wood/species';
 import type { Demand, PanelDemand } from './demand';
 import type { LayoutOptions, Placement } from './layout';
 
@@ -166,6 +168,19 @@ export function pairChecks(
       wayOut: { say: say`Give resawn pieces more in the shop’s allowances`, changes: [] },
     });
   return checks;
+}
+
+/**
+ * How many blanks are resawn into pairs, and how long their leaves rest, hours.
+ *
+ * @param strips of each panel
+ */
+export function pairsToResaw(demand: Demand, strips: readonly number[], shop: Shop, species: Species) {
+  const paired = demand.panels.flatMap((panel, i) =>
+    panel.pairs ? [{ panel, blanks: (strips[i] ?? 0) / leavesOf(panel) }] : [],
+  );
+  const days = paired.map(({ panel }) => daysToRest(panel.finished.thickness + shop.allowances.resaw, species));
+  return { blanks: paired.reduce((sum, { blanks }) => sum + blanks, 0), rest: 24 * Math.max(0, ...days) };
 }
 
 /** A leaf sawn with less to spare may not clean up, mm; common practice. */
