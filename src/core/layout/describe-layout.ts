@@ -18,7 +18,7 @@ export function describeLayout(
   problem: Problem,
   plan: CutPlan,
   demand: Demand,
-  given: { key: string; bound: number | null; tried: number },
+  given: Pick<Layout, 'key' | 'bound' | 'boundFor' | 'tried'>,
 ): Layout {
   const { kinds, options } = problem;
   const boards = problem.boards.map((ready) => ready.board);
@@ -96,7 +96,7 @@ export function writtenLayout(
   demand: Demand,
   boards: readonly Board[],
   options: LayoutOptions,
-  found: Pick<Layout, 'placements' | 'offcuts' | 'shortfall' | 'key' | 'bound' | 'tried'>,
+  found: Pick<Layout, 'placements' | 'offcuts' | 'shortfall' | 'key' | 'bound' | 'boundFor' | 'tried'>,
 ): Layout {
   const { placements, offcuts, shortfall } = found;
   const strips = demand.panels.flatMap((panel) =>

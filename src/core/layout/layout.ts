@@ -110,6 +110,8 @@ export const LayoutSchema = v.object({
   cuts: v.pipe(v.number(), v.integer()),
   /** No layout of these parts on this rack costs less; null while something is missing. */
   bound: v.nullable(share),
+  /** Fingerprint of what was fixed when the bound was found: under other pins another layout may cost less. */
+  boundFor: v.optional(id),
   /** (cost − bound) ÷ bound: how far from the best possible it is at the most. */
   gap: v.nullable(share),
   tried: v.pipe(v.number(), v.integer()),
@@ -156,6 +158,10 @@ export function layoutKey(demand: Demand, boards: readonly Board[], options: Lay
     JSON.stringify([demand, stock, kerf, endTrim, flattening, usefulOffcut, resaw, woodPrice, weights], toTheSaw),
   );
 }
+
+/** Fingerprint of what a search leaves where it is. */
+export const fixedKey = ({ fixed = [], givenBack = [] }: Pick<LayoutOptions, 'fixed' | 'givenBack'>): string =>
+  fingerprint(JSON.stringify([fixed, givenBack], toTheSaw));
 
 /** FNV-1a over two lanes: 64 bits are plenty to tell two layouts of one job apart. */
 function fingerprint(text: string): string {

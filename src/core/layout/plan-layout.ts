@@ -9,7 +9,7 @@ import type { Demand } from './demand';
 import { describeLayout, writtenLayout } from './describe-layout';
 import { growPatterns } from './grow-patterns';
 import { changed, firstPlan, freshPlan } from './improve';
-import { type Layout, type LayoutOptions, layoutKey } from './layout';
+import { fixedKey, type Layout, type LayoutOptions, layoutKey } from './layout';
 import { leastCost } from './least-cost';
 import { collect, noPatterns } from './patterns';
 import { kindsOf, readyBoards } from './ready-boards';
@@ -81,17 +81,20 @@ export function* searchLayout(
   const kinds = kindsOf(demand, options, boards);
   const problem = problemOf(kinds, readyBoards(boards, options, kinds), options);
   const key = layoutKey(demand, boards, options);
-  let bound = leastCost(demand, boards, options);
+  const boundFor = fixedKey(options);
+  // What was proved of the same task before still holds.
+  const proved = before?.key === key && before.boundFor === boundFor ? before.bound : null;
+  let bound = Math.max(leastCost(demand, boards, options), proved ?? 0);
   let best = firstPlan(problem, random);
   let tried = 1;
   const earlier = before ? stillGood(demand, boards, options, before) : null;
-  const plans = bestPlans((plan) => describeLayout(problem, plan, demand, { key, bound, tried }));
+  const plans = bestPlans((plan) => describeLayout(problem, plan, demand, { key, bound, boundFor, tried }));
   plans.meet(best);
   const written = (): Layout => {
     const found = plans.best();
     const chosen = earlier && (!found || !isBetter(found, earlier)) ? earlier : (found as Layout);
     const { placements, offcuts, shortfall } = chosen;
-    return writtenLayout(demand, boards, options, { placements, offcuts, shortfall, key, bound, tried });
+    return writtenLayout(demand, boards, options, { placements, offcuts, shortfall, key, bound, boundFor, tried });
   };
   // Where all is sawn there is nothing to be had cheaper.
   if (kinds.parts.length + kinds.bands.length === 0) {

@@ -8,7 +8,7 @@ import { checkLayout } from './check-layout';
 import { costBound } from './cost-bound';
 import { problemOf } from './cut-plan';
 import { leastCost } from './least-cost';
-import { planLayout } from './plan-layout';
+import { planLayout, searchLayout } from './plan-layout';
 import { kindsOf, readyBoards } from './ready-boards';
 
 /** How many a run can afford; `npm run layouts:random` takes ten thousand. */
@@ -66,5 +66,21 @@ describe('whatever the rack and the parts', () => {
       const { bound } = planLayout(demand, boards, { ...options, effort }, solver);
       expect(bound).toBeGreaterThan(1.005 * told(0));
     }
+  });
+
+  it('keeps what was proved of the same task before, and not what was proved under other pins', () => {
+    const rails = layoutInstances().find(({ name }) => name === 'six rails from four boards');
+    if (!rails) throw new Error('no such task');
+    const { demand, boards, options } = rails;
+    const found = planLayout(demand, boards, { ...options, effort: 700 }, solver);
+    /** Of a search that is stopped at its first word. */
+    const atOnce = (more: Partial<typeof options>) => {
+      const first = searchLayout(demand, boards, { ...options, ...more }, solver, found).next();
+      return first.done ? first.value.bound : first.value.best.bound;
+    };
+    expect(atOnce({ seed: 2 })).toBe(found.bound);
+    expect(atOnce({ kerf: options.kerf + 1 })).toBeLessThan(found.bound as number);
+    const pinned = found.placements.filter(({ board }) => board === found.boards[0]);
+    expect(atOnce({ fixed: pinned })).not.toBe(found.bound);
   });
 });
