@@ -2,7 +2,7 @@ import { type Check, judge } from '../check/check';
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
-import { count, mm, say } from '../measure/quantity';
+import { count, mm, movement, say } from '../measure/quantity';
 import { daysToRest } from '../milling/milling-figures';
 import type { Board } from '../stock/board';
 import type { Use } from '../stock/spoils';
@@ -72,12 +72,12 @@ function pairBlankFigure(panel: PanelDemand, options: Pick<LayoutOptions, 'resaw
   return {
     id: 'pair-blank',
     label: 'A board for pairs planes to at least',
-    quantity: mm(stripBlank(panel, options)),
+    quantity: movement(stripBlank(panel, options)),
     formula: '2 · (leaf + over-thickness) + kerf of the band',
     inputs: [
-      { label: 'Leaf, finished', quantity: mm(panel.finished.thickness) },
-      { label: 'Each resawn piece, over-thick', quantity: mm(options.resaw.allowance) },
-      { label: 'Kerf of the band', quantity: mm(options.resaw.kerf) },
+      { label: 'Leaf, finished', quantity: movement(panel.finished.thickness) },
+      { label: 'Each resawn piece, over-thick', quantity: movement(options.resaw.allowance) },
+      { label: 'Kerf of the band', quantity: movement(options.resaw.kerf) },
     ],
     source: 'geometry; over-thickness and kerf are the shop’s',
   };
@@ -124,9 +124,9 @@ export function pairChecks(
       id: 'layout.pairs-thickness',
       step: 'layout',
       level: judge(thickest, blank, { sense: 'at-least' }),
-      sentence: say`Pairs want boards that plane to ${mm(blank)}; ${count(given.filter((thickness) => thickness >= blank - 1e-9).length)} do, the thickest to ${mm(thickest)}.`,
-      value: mm(thickest),
-      limit: mm(blank),
+      sentence: say`Pairs want boards that plane to ${movement(blank)}; ${count(given.filter((thickness) => thickness >= blank - 1e-9).length)} do, the thickest to ${movement(thickest)}.`,
+      value: movement(thickest),
+      limit: movement(blank),
       where: [panel.id],
       why: 'Both leaves, what they cup by and the kerf between them come out of one thickness.',
       school: 'Matched pairs, common practice',

@@ -107,7 +107,9 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
           ]}
         />
         {choice.pairs === 'none' ? null : (
-          <FigureLine label="Two leaves from a blank that planes to" figure={figures['pair-blank']} />
+          <div className="mb-2">
+            <FigureLine label="Two leaves from a blank that planes to" figure={figures['pair-blank']} />
+          </div>
         )}
         <Choice
           label="From"

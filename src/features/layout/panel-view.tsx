@@ -29,6 +29,10 @@ import type { PanelHands } from './use-panel';
 const ENDS = 46;
 const JOINTS = 40;
 const PAIR = 28;
+/** Narrower than this the strips run out of the window rather than out of letters, px. */
+const LEAST = 200;
+/** On shorter strips fewer words have room, px; all of them are in the strip's name. */
+const WORDY = 260;
 /** How strongly a tone darkens its strip. */
 const SHADE = [0, 0.05, 0.1, 0.16, 0.23];
 
@@ -44,7 +48,7 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
   const panel = demand.panels[0];
   if (!panel || laid.length === 0 || !trim)
     return <p className="p-6">The strips lie here as soon as a layout is found for all of the top.</p>;
-  const drawn = zoom * Math.max(280, size.width - ENDS - JOINTS - (panel.pairs ? PAIR : 0) - 8);
+  const drawn = zoom * Math.max(LEAST, size.width - ENDS - JOINTS - (panel.pairs ? PAIR : 0) - 8);
   const scale = drawn / panel.rough.length;
   const height = laid.reduce((sum, strip) => sum + strip.width, 0) * scale;
   const drop = ({ active, over }: DragEndEvent) => {
@@ -220,8 +224,8 @@ function StripRow({
               <tspan dx={10} className="fill-ink-2">
                 {[
                   strip.heartUp ? 'heart up' : 'heart down',
-                  strip.reversed ? 'end for end' : '',
-                  strip.board.tone === null ? '' : `tone ${strip.board.tone}`,
+                  strip.reversed && length > WORDY ? 'end for end' : '',
+                  strip.board.tone === null || length <= WORDY ? '' : `tone ${strip.board.tone}`,
                   strip.showing.length > 0 ? `shows ${strip.showing[0]?.kind}` : '',
                 ]
                   .filter(Boolean)
