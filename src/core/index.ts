@@ -1,6 +1,6 @@
 /** The public names of the core: what the interface, the server, tools and tests may rely on. */
 export * from './check/beam';
-export type { Check, CheckContext, Level, Step } from './check/check';
+export type { Check, CheckContext, Level, Step, WayOut } from './check/check';
 export { BEHIND_CHAIR, EDGE_ON_BENCH, EDGE_PER_CHAIR, KNEE_HEIGHT, seatsAt } from './check/people';
 export { runChecks } from './check/run-checks';
 export { pieceWeight } from './check/stability';
@@ -183,6 +183,7 @@ export {
   SURFACED_INCHES,
   surfacedThickness,
 } from './stock/thickness';
+export { type ProvenWayOut, tryChanges, waysOut } from './ways-out';
 export { cupHeight, cuppedSection, type SectionPoint } from './wood/cup';
 export { type AirSeries, type DiffusionResult, diffuse, type FaceCoefficients } from './wood/diffusion';
 export { type Diffusivity, diffusivityOf } from './wood/diffusivity';

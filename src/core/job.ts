@@ -213,7 +213,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const context = { document, piece, season, restraint, species, shop, boards };
   const checks = inOrder([
     ...runChecks(context),
-    ...piece.problems.map((problem) => impossibility(problem, document)),
+    ...impossibilities(piece.problems, document),
     ...(layoutState === 'current' && layout
       ? [
           ...layoutChecks(layout, demand, species, document.layout.oneBoard),
@@ -238,7 +238,9 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
           polygon: piece.top.polygon,
         })
       : []),
-    ...glueUps.flatMap((glueUp) => glueUp.limits.map(glueUpCheck)),
+    ...glueUps.flatMap((glueUp, i) =>
+      glueUp.limits.map((limit) => glueUpCheck(limit, i === 0 ? '' : `${demand.panels[i]?.id ?? i}.`)),
+    ),
     ...planChecks(document, dates),
   ]);
   const figures = collectFigures({
@@ -329,6 +331,18 @@ function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | n
 
 const nothing = { value: count(0), limit: count(0) };
 
+/** What cannot be built: a problem told twice is told once, several at one place are numbered. */
+function impossibilities(problems: readonly Unbuildable[], document: JobDocument): Check[] {
+  const told = new Map<string, string[]>();
+  return problems.flatMap((problem) => {
+    const [words, known] = [JSON.stringify(problem.problem), told.get(problem.where) ?? []];
+    if (known.includes(words)) return [];
+    told.set(problem.where, [...known, words]);
+    const check = impossibility(problem, document);
+    return [known.length === 0 ? check : { ...check, id: `${check.id}-${known.length + 1}` }];
+  });
+}
+
 function impossibility({ problem, where, wayOut, mends }: Unbuildable, document: JobDocument): Check {
   const phrase = (words: string | Phrase) => (typeof words === 'string' ? say`${words}` : words);
   const changes = mends === undefined ? [] : [{ path: where, value: mends }];
@@ -356,9 +370,9 @@ const WHY_LIMITED: Record<GlueLimit['kind'], string> = {
   room: 'A panel taken out of its clamps to make room is a panel that was not clamped long enough.',
 };
 
-function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit): Check {
+function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit, panel: string): Check {
   return {
-    id: `glue-up.${stage}.${kind}`,
+    id: `glue-up.${panel}${stage}.${kind}`,
     step: 'glue-up',
     level: 'watch',
     sentence,

@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { useState } from 'react';
-import type { Check, Level } from '@/core';
+import type { Check, Level, WayOut } from '@/core';
 import { FigureButton } from './figure';
 import { PhraseText } from './units';
 
@@ -11,12 +11,15 @@ const LOOK: Record<Level, string> = { stop: 'text-stop', watch: 'text-watch', go
 /** Checks in the order of what stops the work; the good ones are folded into one line. */
 export function CheckList({
   checks,
+  waysOut,
   onLight,
   onChange,
 }: {
   checks: readonly Check[];
+  /** What has been tried against them, by check; not in it while it is sought. */
+  waysOut: ReadonlyMap<string, WayOut>;
   onLight: (where: readonly string[]) => void;
-  onChange: (changes: NonNullable<Check['wayOut']>['changes']) => void;
+  onChange: (changes: WayOut['changes']) => void;
 }) {
   const [open, setOpen] = useState(false);
   const pressing = checks.filter((check) => check.level !== 'good');
@@ -46,22 +49,9 @@ export function CheckList({
                   {check.school ? ` School: ${check.school}.` : ''}
                 </p>
               ) : null}
-              <p className="flex flex-wrap gap-x-3">
-                {check.wayOut ? (
-                  check.wayOut.changes.length > 0 ? (
-                    <button
-                      type="button"
-                      data-way-out
-                      className="text-left font-semibold text-layout hover:underline"
-                      onClick={() => check.wayOut && onChange(check.wayOut.changes)}
-                    >
-                      <PhraseText of={check.wayOut.say} />
-                    </button>
-                  ) : (
-                    <span>
-                      <PhraseText of={check.wayOut.say} />.
-                    </span>
-                  )
+              <p className="flex min-h-[18px] flex-wrap gap-x-3">
+                {check.wayOut && check.level !== 'good' ? (
+                  <WayOutText of={waysOut.get(check.id)} onChange={onChange} />
                 ) : null}
                 {check.figure ? <FigureButton figure={check.figure}>how</FigureButton> : null}
               </p>
@@ -87,3 +77,28 @@ export function CheckList({
     </section>
   );
 }
+
+/** A way out that has been tried: a button where it changes something, words where it is advice. */
+function WayOutText({ of, onChange }: { of: WayOut | undefined; onChange: (changes: WayOut['changes']) => void }) {
+  if (!of) return <span className="text-ink-2">Looking for a way out …</span>;
+  return of.changes.length > 0 ? (
+    <button
+      type="button"
+      data-way-out
+      className="text-left font-semibold text-layout hover:underline"
+      onClick={() => onChange(of.changes)}
+    >
+      <PhraseText of={of.say} />
+    </button>
+  ) : (
+    <span>
+      <PhraseText of={of.say} />
+      {endsInStop(of) ? '' : '.'}
+    </span>
+  );
+}
+
+const endsInStop = ({ say }: WayOut) => {
+  const last = say.at(-1);
+  return typeof last === 'string' && /[.!?]$/.test(last);
+};

@@ -32,6 +32,7 @@ const stops = (page: Page) => page.$$eval('[data-level="stop"]', (all) => all.ma
 /** Presses the way out of a stop whose sentence reads like that, until it is gone; few steps are ever needed. */
 async function wayOut(page: Page, sentence: RegExp) {
   for (let i = 0; i < 4; i += 1) {
+    await page.waitForFunction(() => !/Looking for a way out/.test(document.querySelector('main')?.textContent ?? ''));
     const found = await page.evaluate((source: string) => {
       const stop = [...document.querySelectorAll('[data-level="stop"]')].find((e) =>
         new RegExp(source).test(e.textContent ?? ''),
@@ -154,7 +155,7 @@ describe('tables composed from an empty job', () => {
     await fill(page, 'Dowel, thick', '9');
     await saved(page);
     await reads(page, '[data-check="machines.dowel-bit"]', /No bit of the shop bores for 9/);
-    await (await page.$('[data-check="machines.dowel-bit"] button[data-way-out]'))!.click();
+    await (await page.waitForSelector('[data-check="machines.dowel-bit"] button[data-way-out]'))!.click();
     await saved(page);
     expect((await decisions()).joints).toMatchObject({ corner: 'dowels', tenonThickness: 8 });
     await choose(page, 'Leg and apron', 'mortise-tenon');

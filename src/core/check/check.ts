@@ -11,6 +11,12 @@ import type { Species } from '../wood/species';
 export type Level = 'stop' | 'watch' | 'good';
 export type Step = 'brief' | 'form' | 'season' | 'joints' | 'layout' | 'glue-up' | 'plan' | 'bench';
 
+/** Words, and the changes they stand for; without changes it is advice. */
+export interface WayOut {
+  say: Phrase;
+  changes: readonly Change[];
+}
+
 /** Something that can go wrong: its number against its limit, where, why, and the way out. */
 export interface Check {
   id: string;
@@ -22,8 +28,10 @@ export interface Check {
   /** Ids of the parts or fasteners it is about. */
   where: readonly string[];
   why: string;
-  /** Absent when nothing is wrong. With changes, it is a button. */
-  wayOut?: { say: Phrase; changes: readonly Change[] };
+  /** What is proposed against it; absent when nothing is wrong. What is shown has been tried, see `waysOut`. */
+  wayOut?: WayOut;
+  /** What else is tried, in this order, where that does not help. */
+  otherWaysOut?: readonly WayOut[];
   /** The practice followed, where makers disagree. */
   school?: string;
   /** How the value was come by. */

@@ -19,13 +19,17 @@ const WHY = `Somebody sits down on the edge, or leans on it with both hands, jus
 /** The edge load right over a joint: what bends it, and what shears it. */
 export function leanedOn(context: CheckContext): Check[] {
   return context.piece.leaned.flatMap((own) => [
-    ...(own.lever > 0 ? [bent(context, own)] : []),
+    ...(own.lever > 0 && own.modulus !== null ? [bent(context, own, own.modulus)] : []),
     ...(own.area === null ? [] : [sheared(context, own, own.area)]),
     ...(own.pins ? [pinned(context, own, own.pins)] : []),
   ]);
 }
 
-function bent({ document, species }: CheckContext, { id, joint, parts, lever, modulus, formula }: Leaned): Check {
+function bent(
+  { document, species }: CheckContext,
+  { id, joint, parts, lever, formula }: Leaned,
+  modulus: number,
+): Check {
   const { edge } = document.form.loads;
   const stress = (edge * lever) / modulus;
   const working = species.modulusOfRupture / STRESS_FACTOR;

@@ -220,6 +220,12 @@ export function withChanges(document: JobDocument, changes: readonly Change[]): 
   ) as JobDocument;
 }
 
+/** What stands at a dotted path; undefined where there is nothing. */
+export const valueAt = (document: JobDocument, path: string): unknown =>
+  path
+    .split('.')
+    .reduce<unknown>((node, key) => (node === null || node === undefined ? undefined : (node as never)[key]), document);
+
 function setAt(node: unknown, path: readonly string[], value: unknown): unknown {
   const [key, ...rest] = path;
   if (key === undefined) return value;

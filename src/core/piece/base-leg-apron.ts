@@ -207,7 +207,7 @@ function legsAndAprons(
             joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
             parts: APRON_IDS,
             lever: 0,
-            modulus: Number.POSITIVE_INFINITY,
+            modulus: null,
             area: null,
             ...(pins ? { pins } : {}),
             formula: 'load, all on one end of one apron',

@@ -76,10 +76,10 @@ export function cornerFittings(corner: CornerJoint, choice: Joints, section: num
   return own;
 }
 
-/** What bends a tenon when its leg is pushed outward; dowels of upright legs are not bent. mm³ */
-export function leanModulus(corner: CornerJoint, apronHeight: number): number {
+/** What bends a tenon when its leg is pushed outward; dowels of upright legs are not bent. mm³; null where nothing does */
+export function leanModulus(corner: CornerJoint, apronHeight: number): number | null {
   const resists = cornerResists(corner, apronHeight);
-  return resists.kind === 'bent' ? resists.modulus : Number.POSITIVE_INFINITY;
+  return resists.kind === 'bent' ? resists.modulus : null;
 }
 
 /** Screws or bolts that carry an apron's end where no wood does. */

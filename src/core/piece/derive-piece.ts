@@ -14,6 +14,7 @@ import { trestleBase } from './base-trestle';
 import { xFrameBase } from './base-x-frame';
 import { planBattens } from './battens';
 import { notchesIn } from './cut-outs';
+import { nothingLeft, solidDraft, solidJoint } from './degenerate';
 import { HOLDS, placeFasteners } from './hold';
 import { holdSeats } from './hold-seats';
 import { planJoinedEnd } from './joined-end';
@@ -108,8 +109,18 @@ export function derivePiece(decisions: PieceDecisions): Piece {
 function compose(decisions: PieceDecisions): Piece {
   const { form, bench } = decisions;
   const size = sizeOfTop(form.top, decisions);
-  const base = planBase(decisions, size);
-  const plan = planTop(form.top, decisions, size, base.underside);
+  const drawnBase = planBase(decisions, size);
+  const base: BasePlan = {
+    ...drawnBase,
+    drafts: drawnBase.drafts.map(solidDraft),
+    joints: drawnBase.joints.map(solidJoint),
+  };
+  const drawnTop = planTop(form.top, decisions, size, base.underside);
+  const plan: TopPlan = {
+    ...drawnTop,
+    drafts: drawnTop.drafts.map(solidDraft),
+    joints: drawnTop.joints.map(solidJoint),
+  };
   const { drafts: whole, joints, cuts = [], plates, fittings, problems, ...top } = plan;
   const drafts = whole.map((draft) => cutAtEnds(draft, base.topEnds));
   const battens = planBattens(form, plan, base);
@@ -135,6 +146,14 @@ function compose(decisions: PieceDecisions): Piece {
   });
   const work = workOf([...all, ...seats], cuts);
   const ground = boundsOfFlat(base.feet);
+  const found = [
+    ...base.problems,
+    ...problems,
+    ...battens.problems,
+    ...gear.problems,
+    ...joined.problems,
+    ...tooThick(form, size),
+  ];
   return {
     kind: { top: form.top.kind, base: form.base.kind },
     parts: [...drafts, ...base.drafts, ...battens.drafts, ...gear.drafts, ...joined.drafts].map((draft, i) =>
@@ -169,14 +188,7 @@ function compose(decisions: PieceDecisions): Piece {
     bending: [...base.bending, ...gear.bending],
     racking: base.racking,
     leaned: base.leaned,
-    problems: [
-      ...base.problems,
-      ...problems,
-      ...battens.problems,
-      ...gear.problems,
-      ...joined.problems,
-      ...tooThick(form, size),
-    ],
+    problems: [...found, ...nothingLeft([...drawnTop.drafts, ...drawnBase.drafts], found)],
   };
 }
 

@@ -131,8 +131,8 @@ export interface Leaned {
   parts: readonly string[];
   /** Moment in it over the load, mm; 0 where it is not bent. */
   lever: number;
-  /** Section modulus where it is bent, mm³. */
-  modulus: number;
+  /** Section modulus where it is bent, mm³; null where it is not. */
+  modulus: number | null;
   /** What of it is sheared, mm²; null where that is not wood. */
   area: number | null;
   /** Screws or bolts that carry it instead: how many, and how far each goes in the part it screws into and in the other. mm */

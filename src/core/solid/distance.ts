@@ -7,9 +7,11 @@ const TOUCH = 1e-6;
 /**
  * How far apart two solids without hollows are, mm. Where they stand in each other: minus the least way that one has to
  * be moved to come free (separating axes: the faces' normals and the cross products of the edges). Apart, the distance of
- * their nearest points, found from the Minkowski difference (E. Gilbert, D. Johnson, S. Keerthi, 1988).
+ * their nearest points, found from the Minkowski difference (E. Gilbert, D. Johnson, S. Keerthi, 1988). Infinite where one
+ * of them is empty.
  */
 export function distance(a: Convex, b: Convex): number {
+  if (a.corners.length === 0 || b.corners.length === 0) return Number.POSITIVE_INFINITY;
   const apart = nearest(a, b);
   return apart > TOUCH ? apart : Math.min(apart, -overlap(a, b));
 }

@@ -16,6 +16,7 @@ import { useDerived, useDerivedOrProblems, useJobState, useLook, useShownDay } f
 import { Keys, type KeyTable } from './keys';
 import { Sheets } from './sheets';
 import { STEPS, stepState } from './steps';
+import { useWaysOut } from './use-ways-out';
 
 /** The frame of every step: strip, spine, the piece, the decision at hand, the year. */
 export function JobDesk({ air, children }: { air: string; children: ReactNode }) {
@@ -166,6 +167,7 @@ export function StepFrame({
   children: ReactNode;
 }) {
   const { checks } = useDerived();
+  const waysOut = useWaysOut();
   const { light } = useLook();
   const change = useJobState((state) => state.change);
   const refusal = useJobState((state) => state.refusal);
@@ -198,7 +200,7 @@ export function StepFrame({
         <div className="mt-0.5 mb-3">{lead}</div>
         <ProblemList problems={refusal} />
         {children}
-        <CheckList checks={here} onLight={light} onChange={change} />
+        <CheckList checks={here} waysOut={waysOut} onLight={light} onChange={change} />
         {elsewhere.length > 0 ? <Elsewhere checks={elsewhere} /> : null}
       </div>
     </main>

@@ -1,0 +1,263 @@
+import * as v from 'valibot';
+import type { Check, Level, WayOut } from './check/check';
+import { type Change, type JobDocument, JobDocumentSchema, valueAt, withChanges } from './decision/job-document';
+import type { Shop } from './decision/shop';
+import { type DerivedJob, deriveJob, type JobInputs } from './job';
+import { MM_PER_INCH } from './measure/length';
+import { type Phrase, type Quantity, say } from './measure/quantity';
+
+/** The way out of one check, tried: with changes it is a button that cures, without them it is advice in words. */
+export interface ProvenWayOut {
+  check: string;
+  wayOut: WayOut;
+}
+
+const RANK: Record<Level, number> = { stop: 0, watch: 1, good: 2 };
+/** How far beyond and before a proposed figure others are tried, as shares of the change. */
+const FARTHER = [1, 1.25, 1.6, 2, 3, 4.5];
+const BISECTIONS = 4;
+
+/** Numbered checks of one kind, such as ties that fight, are compared by how many there are. */
+const familyOf = (id: string) => id.replace(/-\d+$/, '');
+
+function stopsByFamily(checks: readonly Check[]): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { id, level } of checks) {
+    if (level === 'stop') counts.set(familyOf(id), (counts.get(familyOf(id)) ?? 0) + 1);
+  }
+  return counts;
+}
+
+/** What some changes do to a check, and what else they bring. */
+interface Trial {
+  cured: boolean;
+  /** Checks that stop the work now and did not before. */
+  stops: readonly Check[];
+  job: DerivedJob | null;
+}
+
+type Try = (changes: readonly Change[]) => Trial;
+
+/** Whether changes mend `check` and stop nothing else: the whole job is derived with them. */
+export function tryChanges(inputs: JobInputs, job: DerivedJob, check: Check, changes: readonly Change[]): Trial {
+  const failed = { cured: false, stops: [], job: null };
+  const document = withChanges(inputs.document, changes);
+  if (JSON.stringify(document) === JSON.stringify(inputs.document)) return failed;
+  const read = v.safeParse(JobDocumentSchema, document);
+  if (!read.success) return failed;
+  const after = deriveJob({ ...inputs, document: read.output });
+  if (!('piece' in after)) return failed;
+  const before = stopsByFamily(job.checks);
+  const now = stopsByFamily(after.checks);
+  const family = familyOf(check.id);
+  const numbered = family !== check.id;
+  const same = after.checks.find(({ id }) => id === check.id);
+  return {
+    cured: numbered
+      ? (now.get(family) ?? 0) < (before.get(family) ?? 0)
+      : !same || RANK[same.level] > RANK[check.level],
+    stops: after.checks.filter(
+      ({ id, level }) => level === 'stop' && (now.get(familyOf(id)) ?? 0) > (before.get(familyOf(id)) ?? 0),
+    ),
+    job: after,
+  };
+}
+
+/**
+ * The ways out of every check that is not good, tried on the job itself: a proposal is shown as a button only when with it
+ * the check comes out better and nothing else stops. A proposed figure that is not enough, or too much, is moved until it
+ * is right and round in the shop's units; a proposal that makes another check stop is tried together with that check's own;
+ * and where nothing helps the words say what would give.
+ *
+ * Yields what is found as it is found, since each trial derives the whole job.
+ */
+export function* waysOut(inputs: JobInputs, job: DerivedJob): Generator<ProvenWayOut[], ProvenWayOut[]> {
+  const found: ProvenWayOut[] = [];
+  for (const check of job.checks) {
+    if (check.level === 'good' || !check.wayOut) continue;
+    const search = searchWayOut(inputs, job, check);
+    for (;;) {
+      const step = search.next();
+      if (step.done) {
+        found.push({ check: check.id, wayOut: step.value });
+        break;
+      }
+      yield found;
+    }
+    yield found;
+  }
+  return found;
+}
+
+/** What came closest to a way out: it mends the check but stops something else, or it is not enough. */
+interface Miss {
+  proposal: WayOut;
+  trial: Trial;
+}
+
+function* searchWayOut(inputs: JobInputs, job: DerivedJob, check: Check): Generator<void, WayOut> {
+  const proposals = [check.wayOut, ...(check.otherWaysOut ?? [])].filter((own): own is WayOut => own !== undefined);
+  const attempt: Try = (changes) => tryChanges(inputs, job, check, changes);
+  const misses: Miss[] = [];
+  for (const proposal of proposals) {
+    if (proposal.changes.length === 0) continue;
+    const outcome = yield* tryProposal(proposal, inputs.document, inputs.shop, attempt);
+    if ('say' in outcome) return outcome;
+    misses.push(outcome);
+  }
+  for (const { proposal, trial } of misses) {
+    if (!trial.cured || !trial.job || trial.stops.length > 2) continue;
+    const both = yield* together(proposal, trial.stops, inputs, attempt);
+    if (both) return both;
+  }
+  // Words that name no figure stay as they are.
+  const advice = proposals.find(({ changes }) => changes.length === 0);
+  return advice ?? { say: whatGives(misses), changes: [] };
+}
+
+/** A proposal, its figure moved until it mends; or how near it came. */
+function* tryProposal(
+  proposal: WayOut,
+  document: JobDocument,
+  shop: Shop,
+  attempt: Try,
+): Generator<void, WayOut | Miss> {
+  const figure = figureOf(proposal, document, shop);
+  if (!figure) {
+    const trial = attempt(proposal.changes);
+    yield;
+    return trial.cured && trial.stops.length === 0 ? proposal : { proposal, trial };
+  }
+  const { from, to, at, snap } = figure;
+  let [near, far] = [0, 1];
+  let miss: Miss | undefined;
+  for (const share of FARTHER) {
+    const moved = at(snap(from + (to - from) * share));
+    const trial = attempt(moved.changes);
+    yield;
+    far = share;
+    if (!trial.job) break;
+    miss = { proposal: moved, trial };
+    if (trial.cured) break;
+    near = share;
+  }
+  if (!miss) return { proposal, trial: attempt(proposal.changes) };
+  if (!miss.trial.cured) return miss;
+  // Between what is not enough and what is: the least that mends, and what stops nothing else.
+  let best = miss.trial.stops.length === 0 ? miss.proposal : undefined;
+  if (best && far === 1) return best;
+  for (let i = 0; i < BISECTIONS; i += 1) {
+    const share = (near + far) / 2;
+    const moved = at(snap(from + (to - from) * share));
+    const trial = attempt(moved.changes);
+    yield;
+    if (!trial.cured) near = share;
+    else {
+      far = share;
+      if (trial.stops.length === 0) best = moved;
+      else if (!best) miss = { proposal: moved, trial };
+    }
+  }
+  return best ?? miss;
+}
+
+/** A proposal and, for what it stops, that check's own proposal on top. */
+function* together(
+  first: WayOut,
+  stops: readonly Check[],
+  inputs: JobInputs,
+  attempt: Try,
+): Generator<void, WayOut | undefined> {
+  const with1 = withChanges(inputs.document, first.changes);
+  for (const stop of stops) {
+    for (const second of [stop.wayOut, ...(stop.otherWaysOut ?? [])]) {
+      if (!second || second.changes.length === 0) continue;
+      // What the first one set is not set back.
+      if (second.changes.some(({ path }) => first.changes.some((own) => own.path === path))) continue;
+      const outcome = yield* tryProposal(second, with1, inputs.shop, (changes) =>
+        attempt([...first.changes, ...changes]),
+      );
+      if ('say' in outcome)
+        return {
+          say: [...first.say, ', and ', ...lowerFirst(outcome.say)],
+          changes: [...first.changes, ...outcome.changes],
+        };
+    }
+  }
+  return undefined;
+}
+
+/** Nothing that is proposed helps by itself: what the nearest of them comes to. */
+function whatGives(misses: readonly Miss[]): Phrase {
+  const gives = misses.find(({ trial }) => trial.cured && trial.stops.length > 0);
+  const stop = gives?.trial.stops[0];
+  if (gives && stop) {
+    return [
+      ...say`Both cannot be had. “`,
+      ...gives.proposal.say,
+      ...say`” would mend this, but then: `,
+      ...withoutStop(stop.sentence),
+    ];
+  }
+  const short = misses.find(({ trial }) => trial.job);
+  return short
+    ? ['“', ...short.proposal.say, '” alone is not enough; change the design']
+    : say`No one figure within what can be set mends this; change the design`;
+}
+
+const withoutStop = (phrase: Phrase): Phrase => {
+  const last = phrase.at(-1);
+  return typeof last === 'string' ? [...phrase.slice(0, -1), last.replace(/\.$/, '')] : phrase;
+};
+
+const lowerFirst = (phrase: Phrase): Phrase => {
+  const [first, ...rest] = phrase;
+  return typeof first === 'string' ? [first.charAt(0).toLowerCase() + first.slice(1), ...rest] : phrase;
+};
+
+interface ProposedFigure {
+  from: number;
+  to: number;
+  /** The proposal with another figure in its words and its change. */
+  at: (value: number) => WayOut;
+  /** The next round figure, away from where it is now. */
+  snap: (value: number) => number;
+}
+
+const isOf = (quantity: string | Quantity, value: number): quantity is Quantity =>
+  typeof quantity !== 'string' && Math.abs(quantity.amount - value) < 1e-9;
+
+/** The one figure that a proposal changes, where its words say it. */
+function figureOf(proposal: WayOut, document: JobDocument, shop: Shop): ProposedFigure | undefined {
+  const [change, ...others] = proposal.changes;
+  if (!change || others.length > 0 || typeof change.value !== 'number') return undefined;
+  const to = change.value;
+  const from = valueAt(document, change.path);
+  const said = proposal.say.find((own) => isOf(own, to));
+  if (typeof from !== 'number' || from === to || !said || typeof said === 'string') return undefined;
+  const step = stepOf(said, Math.abs(to - from), shop);
+  const up = to > from;
+  return {
+    from,
+    to,
+    at: (value) => ({
+      say: proposal.say.map((own) => (isOf(own, to) ? { ...own, amount: value } : own)),
+      changes: [{ path: change.path, value }],
+    }),
+    snap: (value) => {
+      const steps = value / step;
+      const whole = up ? Math.ceil(steps - 1e-6) : Math.floor(steps + 1e-6);
+      return Number((whole * step).toFixed(6));
+    },
+  };
+}
+
+/** What a proposed figure is a multiple of: round in the units of the shop, rougher for larger changes. */
+function stepOf({ unit }: Quantity, by: number, { units, fraction }: Shop): number {
+  if (unit !== 'mm' && unit !== 'mm-movement') return 1;
+  if (units === 'inch') {
+    if (by < MM_PER_INCH) return MM_PER_INCH / Math.min(fraction, 16);
+    return by < 4 * MM_PER_INCH ? MM_PER_INCH / 8 : MM_PER_INCH / 4;
+  }
+  return by < 3 ? 0.5 : by < 60 ? 1 : 5;
+}

@@ -1,0 +1,64 @@
+'use client';
+
+import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { Check, JobInputs, WayOut } from '@/core';
+import type { WaysOutSearch } from '@/workers/ways-out.worker';
+import { useDerived, useJobState } from './job-context';
+
+/** The ways out found for one state of the job, by the check they are for; those still sought are not in it. */
+export type WaysOut = ReadonlyMap<string, WayOut>;
+
+const NONE: WaysOut = new Map();
+/** What has been found, for as long as the checks it was found for are kept: going to another step asks for nothing anew. */
+const known = new WeakMap<readonly Check[], WaysOut>();
+/** Typing goes on for so long before anything is tried, ms. */
+const PAUSE = 120;
+
+/** What has been tried and cures, for every check of the job; found in a worker whenever the job has changed. */
+export function useWaysOut(): WaysOut {
+  const { checks } = useDerived();
+  const document = useJobState((state) => state.document);
+  const shop = useJobState((state) => state.shop);
+  const places = useJobState((state) => state.places);
+  const boards = useJobState((state) => state.boards);
+  const layout = useJobState((state) => state.layout);
+  const [, show] = useState<WaysOut>(NONE);
+  const remote = useRef<{ worker: Worker; search: Remote<WaysOutSearch> } | null>(null);
+
+  useEffect(
+    () => () => {
+      remote.current?.search[releaseProxy]();
+      remote.current?.worker.terminate();
+      remote.current = null;
+    },
+    [],
+  );
+
+  useEffect(() => {
+    const sought = checks.filter(({ level, wayOut }) => level !== 'good' && wayOut);
+    if ((known.get(checks)?.size ?? 0) >= sought.length) return;
+    let current = true;
+    const inputs: JobInputs = { document, shop, places, boards, layout };
+    const take = (list: readonly { check: string; wayOut: WayOut }[]) => {
+      if (!current) return;
+      const ways = new Map(list.map(({ check, wayOut }) => [check, wayOut]));
+      known.set(checks, ways);
+      show(ways);
+    };
+    const timer = setTimeout(async () => {
+      if (!remote.current) {
+        const worker = new Worker(new URL('../../workers/ways-out.worker.ts', import.meta.url), { type: 'module' });
+        remote.current = { worker, search: wrap<WaysOutSearch>(worker) };
+      }
+      take(await remote.current.search.waysOut(inputs, proxy(take)));
+    }, PAUSE);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+      void remote.current?.search.stop();
+    };
+  }, [checks, document, shop, places, boards, layout]);
+
+  return known.get(checks) ?? NONE;
+}
