@@ -11,11 +11,12 @@ type Point = readonly [number, number, number];
 interface Member {
   from: Point;
   to: Point;
-  /** Along `across`, and square to it and to the member, mm. */
-  section: readonly [number, number];
+  /** Along `across`, and square to it and to the member, mm; of a tapered one at a share of its way. */
+  section: readonly [number, number] | ((share: number) => readonly [number, number]);
   across: Point;
 }
 
+/** Elements in a member. */
 const PIECES = 8;
 const folder = mkdtempSync(join(tmpdir(), 'taller-ccx-'));
 
@@ -55,16 +56,30 @@ function sway(given: {
       (k) => (m.from[k] as number) + ((m.to[k] as number) - (m.from[k] as number)) * share,
     ) as unknown as Point;
   let element = 0;
-  const parts = members.flatMap((member, i) => [
-    `*ELEMENT, TYPE=B32R, ELSET=M${i}`,
-    ...Array.from({ length: PIECES }, (_, k) => {
+  const parts = members.flatMap((member, i) => {
+    const { section } = member;
+    const elements = Array.from({ length: PIECES }, (_, k) => {
       element += 1;
       return `${element}, ${[k, k + 0.5, k + 1].map((s) => at(along(member, s / PIECES))).join(', ')}`;
-    }),
-    `*BEAM SECTION, ELSET=M${i}, MATERIAL=WOOD, SECTION=RECT`,
-    member.section.join(', '),
-    member.across.join(', '),
-  ]);
+    });
+    // A tapered member has its section at every node.
+    const tapered = typeof section === 'function';
+    return [
+      `*ELEMENT, TYPE=B32R, ELSET=M${i}`,
+      ...elements,
+      `*BEAM SECTION, ELSET=M${i}, MATERIAL=WOOD, SECTION=RECT${tapered ? ', NODAL THICKNESS' : ''}`,
+      (tapered ? section(0.5) : section).join(', '),
+      member.across.join(', '),
+      ...(tapered
+        ? [
+            '*NODAL THICKNESS',
+            ...Array.from({ length: 2 * PIECES + 1 }, (_, k) => k / (2 * PIECES)).map(
+              (share) => `${at(along(member, share))}, ${section(share).join(', ')}`,
+            ),
+          ]
+        : []),
+    ];
+  });
   const [footIds, headIds] = [feet.map(at), heads.map(at)];
   const moved = solve(name, [
     '*NODE, NSET=ALL',
@@ -177,23 +192,31 @@ const trestle = find('wedged stretcher');
 const crossed = find('a desk on crossed legs');
 const results: Record<string, { piece: string; value: number }> = {};
 
-{
-  const { document, job, name } = long;
+/** One of the two frames of a table on legs and aprons, under half the push; a leg has the section that it has at each height. */
+function legFrame(key: string, { document, job, name }: ReturnType<typeof find>) {
   const base = baseOf(document, 'leg-apron');
   const [leg] = partsOfKind(job.piece, 'leg');
   const [apron] = partsOfKind(job.piece, 'apron');
   if (!leg || !apron) throw new Error('no legs');
   const z = leg.size.length - base.apron.height / 2;
   const x = (apron.shoulderLength + base.leg.section) / 2;
-  const members = [-1, 1].flatMap((side): Member[] => [
-    { from: [side * x, 0, 0], to: [side * x, 0, z], section: [base.leg.section, base.leg.section], across: Y },
-  ]);
+  const { section, taper } = base.leg;
+  const begins = leg.taper?.from ?? 0;
+  const side = (height: number) =>
+    taper.kind === 'tapered' && height < begins ? taper.foot + ((section - taper.foot) * height) / begins : section;
+  const members = [-1, 1].map(
+    (end): Member => ({
+      from: [end * x, 0, 0],
+      to: [end * x, 0, z],
+      section: (share) => [side(share * z), side(share * z)],
+      across: Y,
+    }),
+  );
   members.push({ from: [-x, 0, z], to: [x, 0, z], section: [base.apron.thickness, base.apron.height], across: Y });
-  results['sway-along-legs'] = {
+  results[key] = {
     piece: name,
-    // One of two frames, under half the push.
     value: sway({
-      name: 'legs',
+      name: key,
       members,
       feet: [
         [-x, 0, 0],
@@ -207,6 +230,12 @@ const results: Record<string, { piece: string; value: number }> = {};
       modulus: job.species.modulusOfElasticity,
     }),
   };
+}
+
+legFrame('sway-along-legs', long);
+legFrame('sway-along-tapered', find('a square table on tapered legs'));
+{
+  const { job, name } = long;
   const top = job.checks.find((check) => check.id === 'stiffness.top-sag')?.figure;
   const input = (label: string) => {
     const quantity = top?.inputs.find((i) => i.label.startsWith(label))?.quantity;

@@ -12,6 +12,7 @@ const recorded: { results: Record<string, { piece: string; value: number }> } = 
 describe('beside finite elements', () => {
   it.each([
     ['sway-along-legs', 'stiffness.sway-along', 1],
+    ['sway-along-tapered', 'stiffness.sway-along', 1],
     ['sway-along-trestle', 'stiffness.sway-along', 1],
     ['sway-along-crossed', 'stiffness.sway-along', 1],
     // After years: twice what it is at once.

@@ -5,7 +5,9 @@ import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from '.
 import { crossRails, railJoints } from './cross-rails';
 import { hollowFrom, legApronProblems } from './leg-apron-problems';
 import { legStretchers } from './leg-stretchers';
+import { legCompliance } from './leg-taper';
 import { midLegs } from './mid-legs';
+import type { Part } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { LEG_IDS, LONG_APRON_IDS, measured, SHORT_APRON_IDS, settleLegApron } from './settle-locks';
 import { splayedLegs } from './splayed-legs';
@@ -213,7 +215,7 @@ function legsAndAprons(
             formula: 'load, all on one end of one apron',
           },
         ],
-    racking: racking({ ...leg, length: underside }, apron, shoulder, corner),
+    racking: racking({ section: leg.section, length: underside, taper }, apron, shoulder, corner),
     corner,
     fittings: [...cornerFittings(corner, choice, leg.section), ...blocks.fittings],
     problems: [
@@ -226,17 +228,18 @@ function legsAndAprons(
 
 /**
  * Two frames either way, each two legs and an apron, resting on the floor: of a push F each leg takes a quarter, so that at
- * its apron stands F/4 · h. Sway of such a frame under F/2: F/2 · h²/12E · (2h/I_leg + L/I_apron).
+ * its apron stands F/4 · h. Sway of such a frame: F/4E · (∫ s²/I_leg ds + h²L/6I_apron), with the leg's section where it is.
  */
 function racking(
-  leg: { section: number; length: number },
+  leg: { section: number; length: number; taper: Part['taper'] | null },
   apron: { height: number; thickness: number },
   shoulder: { long: number; short: number },
   corner: CornerJoint,
 ): Racking[] {
   const height = leg.length - apron.height / 2;
   const resists = cornerResists(corner, apron.height);
-  const [ofLeg, ofApron] = [leg.section ** 4 / 12, (apron.thickness * apron.height ** 3) / 12];
+  const ofApron = (apron.thickness * apron.height ** 3) / 12;
+  const bends = legCompliance(leg.section, leg.taper, height);
   const ways = [
     ['along', shoulder.long, ['apron-front', 'apron-back']],
     ['across', shoulder.short, ['apron-left', 'apron-right']],
@@ -247,7 +250,7 @@ function racking(
     parts,
     lever: height / 4,
     resists,
-    sway: (height ** 2 / 24) * ((2 * height) / ofLeg + (span + leg.section) / ofApron),
+    sway: (bends + (height ** 2 * (span + leg.section)) / (6 * ofApron)) / 4,
     formula: 'push ÷ 4 legs · height of the apron’s middle',
   }));
 }

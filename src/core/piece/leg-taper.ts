@@ -47,6 +47,35 @@ export function taperAt(section: number, taper: Taper, height: number): { inset:
   return { inset: in0 - slope * (height - h0), slope };
 }
 
+/** Parts that a leg is cut into when it is summed up along its length; even, for Simpson's rule. */
+const SUMMED = 64;
+
+/**
+ * How far a leg bends at its foot when it is held at a height above the floor and pushed level there: ∫ s²/I(s) ds from the
+ * floor up, in 1/mm, to be multiplied by the push and divided by the modulus of elasticity. A straight leg gives h³/3I; one
+ * that tapers or is hollowed is summed up over its sections (unit load method; Simpson's rule on either side of where the
+ * taper begins).
+ *
+ * @param section the side of the square leg where it is not tapered, mm
+ * @param held    height above the floor at which it is held, mm
+ */
+export function legCompliance(section: number, taper: Taper | null, held: number): number {
+  const sides = taper?.faces === 'all' ? 2 : 1;
+  const over = (height: number) => {
+    const side = taper ? section - sides * taperAt(section, taper, height).inset : section;
+    return height ** 2 / (side ** 4 / 12);
+  };
+  const simpson = (from: number, to: number) => {
+    if (to <= from) return 0;
+    const step = (to - from) / SUMMED;
+    let sum = over(from) + over(to);
+    for (let i = 1; i < SUMMED; i += 1) sum += (i % 2 ? 4 : 2) * over(from + i * step);
+    return (sum * step) / 3;
+  };
+  const begins = Math.min(held, Math.max(0, taper?.from ?? 0));
+  return simpson(0, begins) + simpson(begins, held);
+}
+
 /**
  * A leg whose faces run in to its foot, straight or on an arc, the two inside ones or all, in its own axes, its foot at the
  * start; `inward` tells where inside is along its width and its thickness, 0 where neither side is. One solid where the
