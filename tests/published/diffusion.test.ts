@@ -76,6 +76,40 @@ describe('diffusion through the thickness: Crank, The Mathematics of Diffusion (
     }
   });
 
+  // As the season and its band are reckoned: one value of air a day, sixteen cells.
+  it.each([
+    [10, 1e-9],
+    [15, 6e-10],
+    [15, 1.2e-9],
+    [25, 3e-10],
+    [45, 2e-10],
+    [60, 1e-10],
+  ])(
+    'stays within half a hundredth of the change day by day, from the first on, after new air: %d mm at %d m²/s',
+    (thickness, at10) => {
+      const half = thickness / 2;
+      const perDay = at10 * 1e6 * 86_400;
+      for (const surface of [1e-7, 1e-8, 4e-9]) {
+        const resistance = (half * surface * 1000 * 86_400) / perDay;
+        // Still air for thirty days, then another place.
+        const { mean } = diffuse({
+          thickness,
+          diffusivity: { at10, moisture: 0, warmth: 0 },
+          faces: { upper: surface, lower: surface },
+          air: { moisture: Array.from({ length: 90 }, (_, i) => (i < 30 ? 8 : 12)) },
+          start: 8,
+          steps: 90,
+          step: 1,
+          cells: 16,
+        });
+        for (let day = 1; day <= 60; day += 1) {
+          const exact = crankResistance((perDay * day) / half ** 2, resistance);
+          expect(Math.abs((mean[30 + day]! - 8) / 4 - exact), `${surface} m/s, day ${day}`).toBeLessThan(0.005);
+        }
+      }
+    },
+  );
+
   it('follows a yearly sinusoid: amplitude within 1 %, lag within a day, against the complex cosh solution', () => {
     const omega = (2 * Math.PI) / 365;
     for (const [thickness, surface] of [

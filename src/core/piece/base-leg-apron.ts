@@ -231,7 +231,7 @@ function legsAndAprons(
  * its apron stands F/4 · h. Sway of such a frame: F/4E · (∫ s²/I_leg ds + h²L/6I_apron), with the leg's section where it is.
  */
 function racking(
-  leg: { section: number; length: number; taper: Part['taper'] | null },
+  leg: { section: number; length: number; taper: NonNullable<Part['taper']> | null },
   apron: { height: number; thickness: number },
   shoulder: { long: number; short: number },
   corner: CornerJoint,

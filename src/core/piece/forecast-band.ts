@@ -64,7 +64,7 @@ export function* drawBand(input: BandInput, draws = 500, seed = 1): Generator<nu
       },
       steps: Math.max(0, count - 1),
       step: 1,
-      cells: 12,
+      cells: 16,
       spread: {
         diffusivity: Math.exp(normal() * SPREADS.diffusivity),
         surface: Math.exp(normal() * SPREADS.surface),

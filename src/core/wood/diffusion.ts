@@ -1,8 +1,20 @@
 import type { Diffusivity } from './diffusivity';
 
 const SECONDS_PER_DAY = 86_400;
-/** Parts of the first step after a change of the faces. */
-const START_STEPS = 24;
+/** Of the implicit step that is taken by the trapezoidal rule before the backward difference (TR-BDF2). */
+const GAMMA = 2 - Math.SQRT2;
+/** The two weights of the backward difference: of the middle stage, and of the start. */
+const OF_MIDDLE = 1 / (GAMMA * (2 - GAMMA));
+const OF_START = OF_MIDDLE - 1;
+/** The first two stages in the whole step; the last has γ/2. */
+const OF_STAGE = Math.SQRT2 / 4;
+/** Leading coefficient of its error. */
+const ERROR = (-3 * GAMMA ** 2 + 4 * GAMMA - 2) / (12 * (2 - GAMMA));
+/** What a step may be off in the mean, % moisture, and the least share of the step that is asked for that is tried. */
+const TOLERANCE = 5e-4;
+const SHORTEST = 1 / 4096;
+/** After new faces steps begin so short: a new surface starts with a very steep slope. */
+const AFRESH = 1 / 64;
 const TABLE_STEP = 0.25;
 const TABLE_SIZE = 161; // 0 … 40 %
 
@@ -53,9 +65,10 @@ export interface DiffusionResult {
 
 /**
  * Moisture through the thickness of a board in changing air: ∂M/∂t = ∂/∂z(D(M,T) ∂M/∂z), at each face
- * −D ∂M/∂z = S·(M_surface − EMC). Finite volumes, cells finer towards the faces, implicit in time (second-order backward
- * differences; the first step of each phase in many short ones), D taken from the step before: never unstable, whatever
- * the step.
+ * −D ∂M/∂z = S·(M_surface − EMC). Finite volumes, cells finer towards the faces, implicit in time: a trapezoidal stage and
+ * a backward difference (TR-BDF2; R. Bank and others, 1985; error estimate of M. Hosea and L. Shampine, 1996; both from
+ * memory), stable whatever the step. A step asked for is taken in as many parts as keep the error of the mean small, many
+ * after the faces or the air have changed and few later; D is that of the start of a part.
  *
  * @returns series of `steps` + 1 values
  */
@@ -87,8 +100,6 @@ export function diffuse(input: DiffusionInput): DiffusionResult {
   const slope = new Float64Array(steps + 1);
   const profiles: DiffusionResult['profiles'] = [];
   const slab = newSlab(m, width, depth, table);
-  // Diffusivity and warmth change slowly: a quarter of a day old is new enough.
-  const renewEvery = Math.max(1, Math.round(0.25 / step));
 
   const keep = (index: number) => {
     mean[index] = at(slab.sums, 0);
@@ -98,40 +109,32 @@ export function diffuse(input: DiffusionInput): DiffusionResult {
   const water = (mean[0] ?? 0) * thickness;
   let lost = 0;
   let phase = 0;
-  let fresh = true;
-  let afterFresh = false;
+  /** Days of a part of a step that is about right. */
+  let part = step * AFRESH;
   for (let s = 0; s < steps; s += 1) {
     while (phase < phases.length - 1 && s >= (phases[phase]?.untilStep ?? 0)) {
       phase += 1;
-      fresh = true;
+      part = step * AFRESH;
     }
     const faces = phases[phase]?.faces ?? { upper: 0, lower: 0 };
     const emc = air.moisture[Math.min(s, air.moisture.length - 1)] ?? 0;
     const temperature = air.temperature?.[Math.min(s, air.temperature.length - 1)] ?? 20;
-    let gained: number;
-    let flowed = 0;
-    if (fresh) {
-      // A new surface starts with an infinite slope: short steps first, growing with the square of their number.
-      const whole = Float64Array.from(m);
-      for (let k = 0; k < START_STEPS; k += 1) {
-        const days = (step * (2 * k + 1)) / START_STEPS ** 2;
-        prepare(slab, days, warmthAt(temperature), perDay(faces.lower), perDay(faces.upper), 1);
-        flowed += days * advance(slab, emc, 1, 0);
+    conduct(slab, warmthAt(temperature), perDay(faces.lower), perDay(faces.upper));
+    for (let left = step; left > step * 1e-9; ) {
+      // Parts of one length, so that none is left over that is very short.
+      const days = left / Math.ceil(left / part - 1e-9);
+      const { error, gained } = advance(slab, emc, days);
+      if (error > TOLERANCE && days > step * SHORTEST) {
+        undo(slab);
+        part = Math.max(step * SHORTEST, days * Math.max(0.2, 0.85 * Math.cbrt(TOLERANCE / error)));
+        continue;
       }
-      slab.before.set(whole);
-      keep(s + 1);
-      gained = at(mean, s + 1) - at(mean, s);
-    } else {
-      if (afterFresh || s % renewEvery === 0)
-        prepare(slab, step, warmthAt(temperature), perDay(faces.lower), perDay(faces.upper), 1.5);
-      flowed = step * advance(slab, emc, 2, 0.5);
-      keep(s + 1);
-      gained = 1.5 * at(mean, s + 1) - 2 * at(mean, s) + 0.5 * at(mean, s - 1);
+      left -= days;
+      lost += Math.abs((at(slab.sums, 0) - at(slab.sums, 2)) * thickness - gained);
+      part = Math.min(step, days * Math.min(2.5, 0.85 * Math.cbrt(TOLERANCE / Math.max(1e-12, error))));
+      if (left > step * 1e-9) conduct(slab, warmthAt(temperature), perDay(faces.lower), perDay(faces.upper));
     }
-    // What came in, by the same differences as the board is reckoned with, so that nothing gets lost in between.
-    lost += Math.abs(gained * thickness - flowed);
-    afterFresh = fresh;
-    fresh = false;
+    keep(s + 1);
     if (input.profileEvery && (s + 1) % input.profileEvery === 0) {
       profiles.push({ step: s + 1, moisture: Float64Array.from(m) });
     }
@@ -141,7 +144,7 @@ export function diffuse(input: DiffusionInput): DiffusionResult {
 
 /** The equations of one step; the arrays are written over at every step, so that the loops allocate nothing. */
 interface Slab {
-  /** Moisture now and one step before, %. */
+  /** Moisture now, and at the start of the step, %. */
   m: Float64Array;
   before: Float64Array;
   /** mm */
@@ -149,6 +152,10 @@ interface Slab {
   /** mm²/day at 20 °C by moisture. */
   table: Float64Array;
   d: Float64Array;
+  /** Conductances between neighbours, from the air below the first cell to that above the last, mm a day. */
+  flow: Float64Array;
+  /** Days for which the equations are eliminated; 0 where they are not. */
+  days: number;
   /** What a cell keeps of its own past, takes from the cell below, and from the cell above. */
   kept: Float64Array;
   passed: Float64Array;
@@ -157,10 +164,10 @@ interface Slab {
   /** Of each cell in the mean, and in the slope through the thickness (its first moment, 12/L³ ∫ M·(z − L/2) dz). */
   weight: Float64Array;
   moment: Float64Array;
-  /** Mean and slope as they are now. */
+  /** Mean and slope as they are now, and as they were at the start of the step. */
   sums: Float64Array;
-  /** Conductances from the outer cells' middles into the air, mm a day. */
-  faces: Float64Array;
+  /** What a step came to; written over. */
+  outcome: { error: number; gained: number };
 }
 
 function newSlab(m: Float64Array, width: Float64Array, depth: Float64Array, table: Float64Array): Slab {
@@ -172,56 +179,98 @@ function newSlab(m: Float64Array, width: Float64Array, depth: Float64Array, tabl
   const [d, kept, passed, ratio, carried] = [empty(), empty(), empty(), empty(), empty()];
   return {
     ...{ m, before: m.slice(), width, table, d, kept, passed, ratio, carried, weight, moment },
-    ...{ sums: Float64Array.of(weighted(weight), weighted(moment)), faces: new Float64Array(2) },
+    ...{ flow: new Float64Array(m.length + 1), days: 0, outcome: { error: 0, gained: 0 } },
+    sums: Float64Array.of(weighted(weight), weighted(moment), 0, 0),
   };
 }
 
-/** Sets up the equations of a step of `days` in the wood as it is now, and eliminates forward (Thomas algorithm). */
-function prepare(slab: Slab, days: number, warmth: number, sLower: number, sUpper: number, lead: number): void {
-  const { m, width, table, d, kept, passed, ratio, faces } = slab;
+/** Conductances in the wood as it is now. */
+function conduct(slab: Slab, warmth: number, sLower: number, sUpper: number): void {
+  const { m, width, table, d, flow } = slab;
   const n = m.length;
   for (let i = 0; i < n; i += 1) {
     const place = Math.min(Math.max((m[i] as number) / TABLE_STEP, 0), TABLE_SIZE - 1);
     const low = place | 0;
     d[i] = ((table[low] as number) + ((table[low + 1] as number) - (table[low] as number)) * (place - low)) * warmth;
   }
-  faces[0] = sLower > 0 ? 1 / (1 / sLower + (width[0] as number) / (2 * (d[0] as number))) : 0;
-  faces[1] = sUpper > 0 ? 1 / (1 / sUpper + (width[n - 1] as number) / (2 * (d[n - 1] as number))) : 0;
-  let down = faces[0] as number;
+  flow[0] = sLower > 0 ? 1 / (1 / sLower + (width[0] as number) / (2 * (d[0] as number))) : 0;
+  flow[n] = sUpper > 0 ? 1 / (1 / sUpper + (width[n - 1] as number) / (2 * (d[n - 1] as number))) : 0;
+  for (let i = 0; i < n - 1; i += 1) {
+    const [here, next] = [d[i] as number, d[i + 1] as number];
+    flow[i + 1] = (2 * here * next) / ((width[i] as number) * next + (width[i + 1] as number) * here);
+  }
+  slab.days = 0;
+}
+
+/** Eliminates the equations of both stages of a step forward (Thomas algorithm): they are the same. */
+function eliminate(slab: Slab, days: number): void {
+  const { width, flow, kept, passed, ratio } = slab;
+  const n = width.length;
+  const share = (GAMMA / 2) * days;
   for (let i = 0; i < n; i += 1) {
-    let up = faces[1] as number;
-    if (i < n - 1) {
-      const [here, next] = [d[i] as number, d[i + 1] as number];
-      up = (2 * here * next) / ((width[i] as number) * next + (width[i + 1] as number) * here);
-    }
     // The air is one more neighbour at either end: it is coupled like a cell, and its moisture is given.
-    const held = (width[i] as number) / days;
-    const pivot = 1 / (held * lead + up + down - (i > 0 ? down * (ratio[i - 1] as number) : 0));
+    const [down, up] = [flow[i] as number, flow[i + 1] as number];
+    const held = (width[i] as number) / share;
+    const pivot = 1 / (held + up + down - (i > 0 ? down * (ratio[i - 1] as number) : 0));
     kept[i] = held * pivot;
     passed[i] = down * pivot;
     ratio[i] = up * pivot;
-    down = up;
   }
+  slab.days = days;
 }
 
-// The two loops below index directly: so many calls of a function, however small, are not inlined.
-/** One implicit step out of `then`·M − `old`·M₋₁. Returns what flows in at its end, mm·% a day. */
-function advance(slab: Slab, emc: number, then: number, old: number): number {
-  const { m, before, kept, passed, ratio, carried, weight, moment, sums, faces } = slab;
-  const lower = faces[0] as number;
-  const upper = faces[1] as number;
+// The loops below index directly: so many calls of a function, however small, are not inlined.
+
+/** What flows in from the air, mm·% a day. */
+function inflow({ m, flow }: Slab, emc: number): number {
   const n = m.length;
+  return (flow[0] as number) * (emc - (m[0] as number)) + (flow[n] as number) * (emc - (m[n - 1] as number));
+}
+
+/** Puts back what a step that was too long has changed. */
+function undo({ m, before, sums }: Slab): void {
+  m.set(before);
+  sums[0] = sums[2] as number;
+  sums[1] = sums[3] as number;
+}
+
+/** One step of so many days: how far its mean may be off, %, and what came in, mm·%. */
+function advance(slab: Slab, emc: number, days: number): Slab['outcome'] {
+  const { m, before, width, flow, kept, passed, ratio, carried, weight, moment, sums, outcome } = slab;
+  if (slab.days !== days) eliminate(slab, days);
+  const n = m.length;
+  const share = (GAMMA / 2) * days;
+  sums[2] = sums[0] as number;
+  sums[3] = sums[1] as number;
+  const atStart = inflow(slab, emc);
   let carry = emc;
+  let below = emc;
   for (let i = 0; i < n; i += 1) {
-    carry =
-      (kept[i] as number) * (then * (m[i] as number) - old * (before[i] as number)) + (passed[i] as number) * carry;
+    const here = m[i] as number;
+    const above = i < n - 1 ? (m[i + 1] as number) : emc;
+    const change = (flow[i] as number) * (below - here) + (flow[i + 1] as number) * (above - here);
+    carry = (kept[i] as number) * (here + (share * change) / (width[i] as number)) + (passed[i] as number) * carry;
     carried[i] = carry;
+    before[i] = here;
+    below = here;
   }
   let next = emc;
+  for (let i = n - 1; i >= 0; i -= 1) {
+    next = (carried[i] as number) + (ratio[i] as number) * next;
+    m[i] = next;
+  }
+  const atMiddle = inflow(slab, emc);
+  carry = emc;
+  for (let i = 0; i < n; i += 1) {
+    carry =
+      (kept[i] as number) * (OF_MIDDLE * (m[i] as number) - OF_START * (before[i] as number)) +
+      (passed[i] as number) * carry;
+    carried[i] = carry;
+  }
+  next = emc;
   let sum = 0;
   let first = 0;
   for (let i = n - 1; i >= 0; i -= 1) {
-    before[i] = m[i] as number;
     next = (carried[i] as number) + (ratio[i] as number) * next;
     m[i] = next;
     sum += (weight[i] as number) * next;
@@ -229,7 +278,13 @@ function advance(slab: Slab, emc: number, then: number, old: number): number {
   }
   sums[0] = sum;
   sums[1] = first;
-  return lower * (emc - (m[0] as number)) + upper * (emc - (m[n - 1] as number));
+  const atEnd = inflow(slab, emc);
+  outcome.gained = days * (OF_STAGE * (atStart + atMiddle) + (GAMMA / 2) * atEnd);
+  const thickness = (width[0] as number) / (weight[0] as number);
+  outcome.error = Math.abs(
+    ((2 * ERROR * days) / thickness) * (atStart / GAMMA - atMiddle / (GAMMA * (1 - GAMMA)) + atEnd / (1 - GAMMA)),
+  );
+  return outcome;
 }
 
 /** A cell that is known to be there. */

@@ -20,9 +20,9 @@ export interface Finish {
  */
 export const FINISHES: Record<FinishKind, Finish> = {
   none: { name: 'None, bare wood', excluding: null, coefficient: BARE_FACE },
-  wax: { name: 'Paste wax, one coat', excluding: [6, 0, 0], coefficient: 8.78e-8 },
-  oil: { name: 'Linseed oil, three coats', excluding: [33, 2, 0], coefficient: 4.87e-8 },
-  lacquer: { name: 'Lacquer, three coats', excluding: [73, 26, 10], coefficient: 1.43e-8 },
+  wax: { name: 'Paste wax, one coat', excluding: [6, 0, 0], coefficient: 8.8e-8 },
+  oil: { name: 'Linseed oil, three coats', excluding: [33, 2, 0], coefficient: 4.9e-8 },
+  lacquer: { name: 'Lacquer, three coats', excluding: [73, 26, 10], coefficient: 1.44e-8 },
   shellac: { name: 'Shellac, three coats', excluding: [91, 64, 42], coefficient: 4.67e-9 },
   varnish: { name: 'Varnish, three coats', excluding: [90, 64, 44], coefficient: 4.53e-9 },
   epoxy: { name: 'Epoxy sealer, two coats', excluding: [91, 78, 70], coefficient: 2.13e-9 },
