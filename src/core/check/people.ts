@@ -12,7 +12,6 @@ export const KNEE_HEIGHT = 24 * MM_PER_INCH;
 export const KNEE_HEIGHT_GOOD = 25 * MM_PER_INCH;
 /** Behind a chair: 36 in to a wall, 44 in where people pass. */
 export const BEHIND_CHAIR = { wall: 36 * MM_PER_INCH, passing: 44 * MM_PER_INCH } as const;
-const DOOR_HANDS = 20;
 
 /** How many sit at a table: along both sides, and one at each end where it is wide enough for a chair. */
 export function seatsAt(top: { length: number; width: number }, seating: Brief['seating'], edge?: number): number {
@@ -153,8 +152,9 @@ export function roomAround({ document, piece }: CheckContext): Check[] {
   const { room, behindChairs } = document.brief;
   const need = BEHIND_CHAIR[behindChairs];
   const [roomLong, roomShort] = [Math.max(room.length, room.width), Math.min(room.length, room.width)];
-  const long = Math.max(piece.overall.length, piece.overall.width);
-  const short = Math.min(piece.overall.length, piece.overall.width);
+  // Feet and ends that stand out beyond the top take up room too.
+  const { from, to } = piece.envelope;
+  const [long, short] = [Math.max(to[0] - from[0], to[1] - from[1]), Math.min(to[0] - from[0], to[1] - from[1])];
   const atEnds = (roomLong - long) / 2;
   const atSides = (roomShort - short) / 2;
   const least = Math.min(atEnds, atSides);
@@ -185,50 +185,6 @@ export function roomAround({ document, piece }: CheckContext): Check[] {
             wayOut: canFit
               ? { say: say`Make the top at most ${mm(fits.length)} × ${mm(fits.width)}`, changes }
               : { say: say`The room is too small for chairs all round: put one side to the wall`, changes: [] },
-          }),
-    },
-  ];
-}
-
-/** Straight through the door on its side, top on or top off. */
-export function throughTheDoor({ document, piece }: CheckContext): Check[] {
-  const { door } = document.brief;
-  const { width, height } = piece.overall;
-  const length = piece.top.closed ?? piece.overall.length;
-  const goes = (a: number, b: number) =>
-    (a + DOOR_HANDS <= door.width && b <= door.height - DOOR_HANDS) ||
-    (b + DOOR_HANDS <= door.width && a <= door.height - DOOR_HANDS);
-  const whole = goes(height, width) || goes(height, length) || goes(width, length);
-  const { thickness } = piece.top.size;
-  const baseHeight = height - thickness;
-  const { length: bl, width: bw } = piece.base;
-  // Bolted halves are carried one by one.
-  const narrow = piece.kind.top === 'halves' ? width / 2 : width;
-  const apart =
-    goes(thickness, Math.min(length, narrow)) && (goes(baseHeight, bw) || goes(baseHeight, bl) || goes(bw, bl));
-  const level = whole ? 'good' : apart ? 'watch' : 'stop';
-  const smallest = Math.min(height, width);
-  return [
-    {
-      id: 'people.door',
-      step: 'brief',
-      level,
-      sentence: whole
-        ? say`The table goes through the door of ${mm(door.width)} on its side.`
-        : apart
-          ? say`The table does not go through the door of ${mm(door.width)} in one piece; with the top taken off it does.`
-          : say`Neither the table nor its base goes through the door of ${mm(door.width)} × ${mm(door.height)}.`,
-      value: mm(smallest),
-      limit: mm(door.width - DOOR_HANDS),
-      where: piece.top.parts,
-      why: 'Straight through, with a hand’s breadth of room; turning round a corner is not counted.',
-      ...(level === 'good'
-        ? {}
-        : {
-            wayOut:
-              level === 'watch'
-                ? { say: say`Deliver the top and the base apart, and fasten it there`, changes: [] }
-                : { say: say`Make the base come apart, or bring the parts in and glue up there`, changes: [] },
           }),
     },
   ];

@@ -1,6 +1,6 @@
 import type { Form } from '../decision/job-document';
 import type { Cut, Grown, Joint } from '../joint/joint';
-import { type Convex, clipAll, volumeOf } from '../solid/convex';
+import { boundsOf, type Convex, clipAll, volumeOf } from '../solid/convex';
 import { type Frame, inPiece, planeInPart, solidInPiece, stretched } from '../solid/frame';
 import { boundsOfFlat, type Outline, polygonOf } from '../solid/outline';
 import { profiled } from '../solid/profile';
@@ -154,11 +154,13 @@ function compose(decisions: PieceDecisions): Piece {
     ...joined.problems,
     ...tooThick(form, size),
   ];
+  const parts = [...drafts, ...base.drafts, ...battens.drafts, ...gear.drafts, ...joined.drafts].map((draft, i) =>
+    finish(draft, letterOf(i), bench, work),
+  );
   return {
     kind: { top: form.top.kind, base: form.base.kind },
-    parts: [...drafts, ...base.drafts, ...battens.drafts, ...gear.drafts, ...joined.drafts].map((draft, i) =>
-      finish(draft, letterOf(i), bench, work),
-    ),
+    parts,
+    envelope: boundsOf(parts.flatMap(({ placed, added }) => [...placed, ...added.map(({ solid }) => solid)])),
     joints: all,
     seats,
     unreached,

@@ -1,7 +1,7 @@
 import type { Bench, Form, HoldKind, Joints } from '../decision/job-document';
 import type { Cut, Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
-import type { Plane } from '../solid/convex';
+import type { Bounds, Plane } from '../solid/convex';
 import type { Flat, Outline } from '../solid/outline';
 import type { Draft, Fastener, Fitting, Part, Unreached } from './part';
 import type { Unbuildable } from './unbuildable';
@@ -197,7 +197,9 @@ export interface Piece {
   corner: CornerJoint | null;
   fasteners: readonly Fastener[];
   fittings: readonly Fitting[];
-  /** Of the whole piece, mm. */
+  /** The box round all of its solids, tenons and feet beyond the top with them, mm. */
+  envelope: Bounds;
+  /** Over the top, and its height, mm: what is sat at, set and said. */
   overall: { length: number; width: number; height: number };
   /** Over the legs or feet on the floor. */
   base: { length: number; width: number };
