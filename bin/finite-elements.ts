@@ -5,6 +5,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { partsOfKind } from '@/core';
+import { ladderOf } from '@/core/check/apron-bow';
 import { baseOf, CONSTRUCTIONS, derived } from '../tests/fixtures/constructions';
 
 type Point = readonly [number, number, number];
@@ -331,6 +332,29 @@ legFrame('sway-along-tapered', find('a square table on tapered legs'));
       members,
       feet,
       heads,
+      push: document.form.loads.push,
+      modulus: job.species.modulusOfElasticity,
+    }),
+  };
+}
+
+{
+  // Seen from above: the aprons and a cross rail lie along z and x here, the corners are held, the front apron is pushed.
+  const { document, job, name } = long;
+  const ladder = ladderOf({ document, ...job });
+  if (!ladder) throw new Error('no aprons');
+  const { frame, pushed } = ladder;
+  const point = (i: number): Point => [frame.nodes[i]?.[1] ?? 0, 0, frame.nodes[i]?.[0] ?? 0];
+  results['bow-of-apron'] = {
+    piece: name,
+    value: sway({
+      name: 'ladder',
+      members: frame.members.map(({ from, to, area, second }): Member => {
+        const thickness = Math.sqrt((12 * second) / area);
+        return { from: point(from), to: point(to), section: [area / thickness, thickness], across: Y };
+      }),
+      feet: frame.held.map(point),
+      heads: [point(pushed)],
       push: document.form.loads.push,
       modulus: job.species.modulusOfElasticity,
     }),

@@ -15,6 +15,7 @@ describe('beside finite elements', () => {
     ['sway-along-tapered', 'stiffness.sway-along', 1],
     ['sway-along-trestle', 'stiffness.sway-along', 1],
     ['sway-along-crossed', 'stiffness.sway-along', 1],
+    ['bow-of-apron', 'stiffness.apron-bow', 1],
     // After years: twice what it is at once.
     ['sag-of-top', 'stiffness.top-sag', 2],
   ])('%s is what %s says to within a twentieth', (key, id, creep) => {

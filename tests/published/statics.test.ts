@@ -95,6 +95,7 @@ describe('a top for a brief (common practice)', () => {
     seating: 'chairs' as const,
     room: { length, width },
     behindChairs: 'wall' as const,
+    kneeRoom: null,
     door: { width: 830, height: 2000 },
     dueOn: '2027-06-01',
     note: '',

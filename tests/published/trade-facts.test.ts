@@ -77,6 +77,7 @@ describe('facts of the trade (common practice)', () => {
       seating: 'chairs' as const,
       room: { length: 6500, width: 4200 },
       behindChairs: 'wall' as const,
+      kneeRoom: null,
       door: { width: 830, height: 2000 },
       dueOn: '2027-06-01',
       note: '',

@@ -2,7 +2,7 @@ import type { Brief } from '../decision/job-document';
 import { MM_PER_INCH } from '../measure/length';
 import { count, mm, say } from '../measure/quantity';
 import { roundOf } from '../solid/outline';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, type CheckContext, judge, type WayOut } from './check';
 
 /** Common practice, mm: 24 in of edge a chair (22 is tight), 18 in on a bench; 24 in under the apron, better 25. */
 export const EDGE_PER_CHAIR = 24 * MM_PER_INCH;
@@ -38,33 +38,48 @@ export function kneeRoom({ document, piece }: CheckContext): Check[] {
   const { base } = document.form;
   if (piece.overall.height < SAT_AT) return [];
   const { height, parts, words } = piece.knees;
-  const level = judge(height, KNEE_HEIGHT, { sense: 'at-least', watchFrom: KNEE_HEIGHT_GOOD });
-  const lower = base.kind === 'leg-apron' ? Math.floor(base.apron.height - (KNEE_HEIGHT_GOOD - height)) : 0;
+  const own = document.brief.kneeRoom;
+  const least = own ?? KNEE_HEIGHT;
+  const wanted = own ?? KNEE_HEIGHT_GOOD;
+  const level = judge(height, least, { sense: 'at-least', watchFrom: wanted });
+  const missing = Math.max(0, wanted - height);
+  const lower = base.kind === 'leg-apron' ? Math.floor(base.apron.height - missing) : 0;
+  const higher = Math.ceil(base.height + missing);
+  const thinner = Math.floor(piece.top.size.thickness - missing);
+  const ways: WayOut[] = [
+    ...(lower >= 40
+      ? [{ say: say`Make the aprons ${mm(lower)} high`, changes: [{ path: 'form.base.apron.height', value: lower }] }]
+      : []),
+    ...(own !== null || higher <= HIGHEST
+      ? [{ say: say`Make the piece ${mm(higher)} high`, changes: [{ path: 'form.base.height', value: higher }] }]
+      : []),
+    ...(thinner >= LEAST_TOP
+      ? [{ say: say`Make the top ${mm(thinner)} thick`, changes: [{ path: 'form.top.thickness', value: thinner }] }]
+      : []),
+  ];
   return [
     {
       id: 'people.knees',
       step: 'form',
       level,
-      sentence: say`Under ${words} ${mm(height)} are free for knees; ${mm(KNEE_HEIGHT)} is the least, ${mm(KNEE_HEIGHT_GOOD)} better.`,
+      sentence:
+        own === null
+          ? say`Under ${words} ${mm(height)} are free for knees; ${mm(KNEE_HEIGHT)} is the least, ${mm(KNEE_HEIGHT_GOOD)} better.`
+          : say`Under ${words} ${mm(height)} are free for knees; ${mm(own)} are asked for.`,
       value: mm(height),
-      limit: mm(KNEE_HEIGHT),
+      limit: mm(least),
       where: parts,
       why: 'Thighs rub on a deep apron, and chairs with arms do not go under.',
-      school: '24 in under the apron, common practice',
-      ...(level === 'good'
-        ? {}
-        : {
-            wayOut:
-              lower >= 40
-                ? {
-                    say: say`Make the aprons ${mm(lower)} high`,
-                    changes: [{ path: 'form.base.apron.height', value: lower }],
-                  }
-                : { say: say`Make the table higher or the top thinner`, changes: [] },
-          }),
+      school: own === null ? '24 in under the apron, common practice' : 'As the brief asks',
+      wayOut: ways[0] ?? { say: say`Make the table higher or the top thinner`, changes: [] },
+      otherWaysOut: ways.slice(1),
     },
   ];
 }
+
+/** Above this a table is too high for a chair, and a top thinner than that is none, mm; common practice. */
+const HIGHEST = 780;
+const LEAST_TOP = 18;
 
 /** A low and narrow piece is sat on, not at; mm, common practice. */
 const SAT_ON_WIDTH = 500;

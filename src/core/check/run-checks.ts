@@ -1,3 +1,4 @@
+import { apronsPushedAside } from './apron-bow';
 import { glassInChannel, resinInChannel } from './channel';
 import type { Check, CheckContext, Level } from './check';
 import { cutsInParts, partsInParts } from './collisions';
@@ -39,6 +40,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   kneeRoom,
   thicknessOnTheRack,
   sagging,
+  apronsPushedAside,
   racked,
   leanedOn,
   tipping,

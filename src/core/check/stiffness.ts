@@ -2,7 +2,7 @@ import { mm, movement, say } from '../measure/quantity';
 import { type BendingPart, findPart, leadingPart } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { bendingStress, cantileverSag, cantileverUniformSag, uniformSag } from './beam';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, type CheckContext, judge, type WayOut } from './check';
 
 /** 0.02 in per foot of span, the sag an eye accepts; common practice. */
 export const SAG_PER_SPAN = 0.02 / 12;
@@ -47,7 +47,8 @@ export function sagging(context: CheckContext): Check[] {
         source,
         limits: CAUTION,
       },
-      ...(level === 'good' ? {} : { wayOut: check.out }),
+      wayOut: check.out,
+      ...(check.others ? { otherWaysOut: check.others } : {}),
     };
   };
   return [
@@ -68,7 +69,9 @@ interface Sag {
   label: string;
   formula: string;
   inputs: { label: string; quantity: ReturnType<typeof mm> }[];
-  out: NonNullable<Check['wayOut']>;
+  out: WayOut;
+  /** What else helps. */
+  others?: readonly WayOut[];
   /** Told without creep. */
   atOnce?: true;
 }
@@ -97,7 +100,33 @@ function bendingOf(
   const limit = (held ? 2 : 1) * span * SAG_PER_SPAN;
   const stress = bendingStress(section, (perMm * span ** 2) / (held ? 2 : 8));
   const working = species.modulusOfRupture / STRESS_FACTOR;
-  const deeper = Math.ceil(depth * Math.cbrt(sag / (WATCHED * limit)) + 1) + (bending.hollowed ?? 0);
+  const ways = (ratio: { depth: number; breadth: number }): WayOut[] => {
+    const deeper = Math.ceil(depth * ratio.depth + 1) + (bending.hollowed ?? 0);
+    const thicker = Math.ceil(breadth * ratio.breadth + 1);
+    const { breadthPath, legsBetween } = bending;
+    return [
+      { say: say`Make them ${mm(deeper)} high`, changes: [{ path, value: deeper }] },
+      ...(breadthPath
+        ? [{ say: say`Make them ${mm(thicker)} thick`, changes: [{ path: breadthPath, value: thicker }] }]
+        : []),
+      ...(legsBetween
+        ? [
+            {
+              say: legsBetween.pairs > 1 ? say`Set one more pair of legs between` : say`Set a pair of legs between`,
+              changes: [{ path: legsBetween.path, value: legsBetween.pairs }],
+            },
+          ]
+        : []),
+    ];
+  };
+  const [deeperForSag, ...othersForSag] = ways({
+    depth: Math.cbrt(sag / (WATCHED * limit)),
+    breadth: sag / (WATCHED * limit),
+  });
+  const [deeperForStress, ...othersForStress] = ways({
+    depth: Math.sqrt(stress / (0.8 * working)),
+    breadth: stress / (0.8 * working),
+  });
   const where = alike(piece, bending.part);
   const name = words.replace(/,.*$/, '').replace(/^The /, '');
   return [
@@ -116,7 +145,8 @@ function bendingOf(
         { label: 'Its share of the top and its load', quantity: { amount: load * share, unit: 'newton' } },
         { label: 'E', quantity: { amount: species.modulusOfElasticity, unit: 'megapascal' } },
       ],
-      out: { say: say`Make them ${mm(deeper)} high`, changes: [{ path, value: deeper }] },
+      out: deeperForSag as WayOut,
+      others: othersForSag,
     }),
     {
       id: `strength.${bending.id}`,
@@ -127,7 +157,8 @@ function bendingOf(
       limit: { amount: working, unit: 'megapascal' },
       where,
       why: `The working stress is the breaking stress over ${STRESS_FACTOR}. ${CAUTION}`,
-      wayOut: { say: say`Make them higher, or add legs`, changes: [] },
+      wayOut: deeperForStress as WayOut,
+      otherWaysOut: othersForStress,
     },
   ];
 }

@@ -11,6 +11,8 @@ export const BriefSchema = v.object({
   room: v.object({ length: length(500, 50000), width: length(500, 50000) }),
   /** Wall behind the chairs only, or people passing behind them. */
   behindChairs: v.picklist(['wall', 'passing']),
+  /** Free under the piece for the knees of who sits there; null: 24 in, 25 better. */
+  kneeRoom: v.optional(v.nullable(length(400, 900)), null),
   door: v.object({ width: length(300, 5000), height: length(500, 6000) }),
   dueOn: day,
   note: line(4000),

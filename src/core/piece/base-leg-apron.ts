@@ -7,7 +7,7 @@ import { hollowFrom, legApronProblems } from './leg-apron-problems';
 import { legStretchers } from './leg-stretchers';
 import { legCompliance } from './leg-taper';
 import { midLegs } from './mid-legs';
-import type { Part } from './part';
+import { type Part, shoulderLengthOf } from './part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from './piece';
 import { LEG_IDS, LONG_APRON_IDS, measured, SHORT_APRON_IDS, settleLegApron } from './settle-locks';
 import { splayedLegs } from './splayed-legs';
@@ -15,6 +15,8 @@ import { squareLegs } from './square-legs';
 
 /** Below the apron before a taper begins, mm; common practice. */
 const BEFORE_TAPER = 15;
+
+const tangent = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
 
 /** Four legs, four aprons and perhaps cross rails between the long aprons. */
 export function legApronBase(form: BaseOf<'leg-apron'>, decisions: PieceDecisions, top: TopSize): BasePlan {
@@ -29,7 +31,6 @@ export function legApronBase(form: BaseOf<'leg-apron'>, decisions: PieceDecision
   };
   const [legs, long, short] = [off(LEG_IDS), off(LONG_APRON_IDS), off(SHORT_APRON_IDS)];
   if (legs === 0 && long === 0 && short === 0) return drawn;
-  const tangent = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
   const higher = legs / Math.hypot(tangent(splay.ends), tangent(splay.sides), 1);
   const whole = decisions.form;
   const { endOverhang, sideOverhang } = whole.top;
@@ -51,7 +52,7 @@ function legsAndAprons(
   // Between legs that lean there are plain tenons; what else is chosen is told, and not listed.
   const choice: Joints = splayed ? { ...joints, corner: 'mortise-tenon', haunch: 'none', pegs: 'none' } : joints;
   // Lower down a leaning leg has moved outward: its tenons are sized as if the aprons stood back by so much more.
-  const leaned = (height: number) => height * Math.tan((Math.max(splay.ends, splay.sides) * Math.PI) / 180);
+  const leaned = (height: number) => height * tangent(Math.max(splay.ends, splay.sides));
   const cornerFor = (section: number, apronThickness: number, apronHeight: number) =>
     legCorner({
       section,
@@ -91,6 +92,12 @@ function legsAndAprons(
     splayed && isInserted(corner)
       ? splayedLegs({ ...places, section: leg.section, corner, angled: joints.angled })
       : squareLegs({ ...places, leg, corner, choice, hollowFrom });
+  // Between legs that lean the aprons are longest at their lower edge: here in the middle of their height.
+  const between = (id: string, lean: number) => {
+    const own = aprons.find((apron) => apron.id === id);
+    return own ? Math.max(1, shoulderLengthOf(own) - own.size.width * tangent(lean)) : 1;
+  };
+  const apronSpan = { long: between('apron-front', splay.ends), short: between('apron-left', splay.sides) };
   const shortX = base.length / 2 - apronInset;
   const middle = midLegs({
     form: splayed ? { ...form, midLegs: 0 } : form,
@@ -165,11 +172,7 @@ function legsAndAprons(
     through: form.leg.through ? { ...form.leg.through, legs: LEG_IDS } : null,
     clearAcross: inside,
     feet: [...framed.feet, ...middle.feet],
-    knees: {
-      height: underside - apron.height + form.apron.arch,
-      parts: ['apron-front', 'apron-back'],
-      words: form.apron.arch > 0 ? 'the middle of the apron' : 'the apron',
-    },
+    knees: { height: underside - apron.height, parts: ['apron-front', 'apron-back'], words: 'the apron' },
     span: {
       along: (base.length - 2 * form.apron.reveal) / (form.crossRails + 1),
       beyond: Math.max(0, (top.length - base.length) / 2 + form.apron.reveal),
@@ -182,12 +185,16 @@ function legsAndAprons(
         words: 'The long aprons',
         how: 'span',
         // Middle legs part it.
-        span: shoulder.long / (form.midLegs + 1),
+        span: apronSpan.long / (form.midLegs + 1),
         breadth: apron.thickness,
         depth: apron.height - form.apron.arch,
         share: 0.5 / (form.midLegs + 1),
         path: 'form.base.apron.height',
         hollowed: form.apron.arch,
+        breadthPath: 'form.base.apron.thickness',
+        ...(form.midLegs < 2 && !splayed
+          ? { legsBetween: { path: 'form.base.midLegs', pairs: form.midLegs + 1 } }
+          : {}),
       },
     ],
     leaned: isInserted(corner)
@@ -197,7 +204,7 @@ function legsAndAprons(
             joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
             parts: APRON_IDS,
             // Of legs that lean the foot pushes up outside the joint.
-            lever: (underside - apron.height / 2) * Math.tan((Math.max(splay.ends, splay.sides) * Math.PI) / 180),
+            lever: (underside - apron.height / 2) * tangent(Math.max(splay.ends, splay.sides)),
             modulus: leanModulus(corner, apron.height),
             area: shearedOf(corner),
             formula: 'load · how far the foot stands outside the joint, all on one leg',
@@ -215,7 +222,7 @@ function legsAndAprons(
             formula: 'load, all on one end of one apron',
           },
         ],
-    racking: racking({ section: leg.section, length: underside, taper }, apron, shoulder, corner),
+    racking: racking({ section: leg.section, length: underside, taper }, apron, apronSpan, corner),
     corner,
     fittings: [...cornerFittings(corner, choice, leg.section), ...blocks.fittings],
     problems: [

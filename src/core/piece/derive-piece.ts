@@ -18,6 +18,7 @@ import { nothingLeft, solidDraft, solidJoint } from './degenerate';
 import { HOLDS, placeFasteners } from './hold';
 import { holdSeats } from './hold-seats';
 import { planJoinedEnd } from './joined-end';
+import { kneeRoom } from './knee-room';
 import { planLift } from './lift';
 import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
 import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
@@ -185,7 +186,10 @@ function compose(decisions: PieceDecisions): Piece {
       side: size.width / 2 - Math.max(ground.high, -ground.low),
     },
     ground,
-    knees: base.knees.parts.length > 0 ? base.knees : { ...base.knees, parts: drafts.map((draft) => draft.id) },
+    knees:
+      base.knees.parts.length > 0
+        ? kneeRoom(base.knees, parts, size.length)
+        : { ...base.knees, parts: drafts.map((draft) => draft.id) },
     span: base.span,
     bending: [...base.bending, ...gear.bending],
     racking: base.racking,

@@ -361,11 +361,11 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
   const [u0, u1] = name === 'front' ? [from.x, to.x] : [from.y, to.y];
   const [foot0, foot1] = name === 'front' ? [ground.left, ground.right] : [ground.low, ground.high];
   const across = name === 'front' ? piece.overall.length : width;
-  const under = piece.knees.height;
   const apron = drawn.find((d) => d.part.kind === 'apron');
   // Where it is hollowed for the knees, in its middle.
   const hollow = Math.min(0, ...(apron?.part.profile ?? []).map(({ sagitta = 0 }) => sagitta));
   const apronDeep = (apron?.real.width ?? 0) + hollow;
+  const under = hollow < 0 ? piece.overall.height - piece.top.size.thickness - apronDeep : piece.knees.height;
   return [
     dimension('across', [u0, -h], [u1, -h], 'above', 1, across, name === 'end' && !slatted),
     dimension('height', [u1, -h], [u1, 0], 'right', 1, piece.overall.height),

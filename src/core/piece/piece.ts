@@ -97,6 +97,10 @@ export interface BendingPart {
   /** Its depth in the decisions; and what of that is hollowed away where it bends. */
   path: string;
   hollowed?: number;
+  /** Its thickness in the decisions, where it has one of its own. */
+  breadthPath?: string;
+  /** Legs that can be set under it, and how many pairs there would then be. */
+  legsBetween?: { path: string; pairs: number };
 }
 
 /** What takes the moment in a joint: tenons that are bent, or a row of fasteners that are drawn. mm */

@@ -1,6 +1,6 @@
 'use client';
 
-import { topForBrief } from '@/core';
+import { KNEE_HEIGHT, topForBrief } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, DayField, LengthField, NumberField, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
@@ -53,6 +53,14 @@ export function BriefStep() {
           { value: 'wall', label: 'A wall', reason: '36 in from table to wall.' },
           { value: 'passing', label: 'People pass', reason: '44 in, so that somebody gets by.' },
         ]}
+      />
+      <LengthField
+        label="Free for knees"
+        hint="From the floor, for tall sitters or a wheelchair; 24 in where nothing is asked."
+        mm={brief.kneeRoom ?? KNEE_HEIGHT}
+        least={400}
+        most={900}
+        onCommit={change('brief.kneeRoom')}
       />
       <LengthField
         label="Door, wide"

@@ -42,6 +42,7 @@ export function NewJobPage({
     seating: 'chairs',
     room: { length: 4200, width: 3400 },
     behindChairs: 'wall',
+    kneeRoom: null,
     door: { width: 830, height: 2000 },
     dueOn: plusDays(today, 70),
     note: '',

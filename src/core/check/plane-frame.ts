@@ -1,0 +1,116 @@
+/** A member of a plane frame: between two of its nodes, of one section. */
+export interface FrameMember {
+  from: number;
+  to: number;
+  /** Cross-section, mm², and its second moment about the axis square to the frame's plane, mm⁴. */
+  area: number;
+  second: number;
+  /** MPa */
+  modulus: number;
+}
+
+export interface PlaneFrame {
+  /** mm */
+  nodes: readonly (readonly [number, number])[];
+  members: readonly FrameMember[];
+  /** Nodes that cannot go anywhere and are free to turn. */
+  held: readonly number[];
+  /** N at a node, along x and y. */
+  loads: readonly { node: number; force: readonly [number, number] }[];
+}
+
+/**
+ * Displacements of the nodes of a plane frame whose joints are stiff, mm along x and y and radians: the direct stiffness
+ * method (any textbook of structural analysis), shear left out. Null where the frame is a mechanism.
+ */
+export function solveFrame({ nodes, members, held, loads }: PlaneFrame): [number, number, number][] | null {
+  const n = 3 * nodes.length;
+  const k = Array.from({ length: n }, () => new Float64Array(n));
+  const load = new Float64Array(n);
+  for (const { from, to, area, second, modulus } of members) {
+    const [[x0, y0], [x1, y1]] = [nodes[from] as [number, number], nodes[to] as [number, number]];
+    const long = Math.hypot(x1 - x0, y1 - y0);
+    const [c, s] = [(x1 - x0) / long, (y1 - y0) / long];
+    const [axial, bend] = [(modulus * area) / long, (modulus * second) / long ** 3];
+    // In the member's own axes, then turned into the frame's.
+    const own = [
+      [axial, 0, 0, -axial, 0, 0],
+      [0, 12 * bend, 6 * bend * long, 0, -12 * bend, 6 * bend * long],
+      [0, 6 * bend * long, 4 * bend * long ** 2, 0, -6 * bend * long, 2 * bend * long ** 2],
+      [-axial, 0, 0, axial, 0, 0],
+      [0, -12 * bend, -6 * bend * long, 0, 12 * bend, -6 * bend * long],
+      [0, 6 * bend * long, 2 * bend * long ** 2, 0, -6 * bend * long, 4 * bend * long ** 2],
+    ];
+    const turn = [
+      [c, s, 0, 0, 0, 0],
+      [-s, c, 0, 0, 0, 0],
+      [0, 0, 1, 0, 0, 0],
+      [0, 0, 0, c, s, 0],
+      [0, 0, 0, -s, c, 0],
+      [0, 0, 0, 0, 0, 1],
+    ];
+    const place = [3 * from, 3 * from + 1, 3 * from + 2, 3 * to, 3 * to + 1, 3 * to + 2];
+    const whole = product(product(transposed(turn), own), turn);
+    whole.forEach((row, i) => {
+      const into = k[place[i] as number] as Float64Array;
+      row.forEach((value, j) => {
+        add(into, place[j] as number, value);
+      });
+    });
+  }
+  for (const { node, force } of loads) {
+    add(load, 3 * node, force[0]);
+    add(load, 3 * node + 1, force[1]);
+  }
+  const fixed = new Set(held.flatMap((node) => [3 * node, 3 * node + 1]));
+  const moved = eliminate(k, load, fixed);
+  return moved && nodes.map((_, i) => [moved[3 * i] as number, moved[3 * i + 1] as number, moved[3 * i + 2] as number]);
+}
+
+const add = (row: Float64Array, i: number, value: number) => {
+  row[i] = (row[i] as number) + value;
+};
+
+type Matrix = readonly (readonly number[])[];
+const transposed = (m: Matrix): Matrix => (m[0] ?? []).map((_, j) => m.map((row) => row[j] as number));
+const product = (a: Matrix, b: Matrix): Matrix => {
+  const columns = transposed(b);
+  return a.map((row) => columns.map((column) => row.reduce((sum, v, i) => sum + v * (column[i] as number), 0)));
+};
+
+/** Gaussian elimination with pivots; rows that are fixed come to nought. */
+function eliminate(k: Float64Array[], load: Float64Array, fixed: ReadonlySet<number>): Float64Array | null {
+  const n = load.length;
+  for (const i of fixed) {
+    for (let j = 0; j < n; j += 1) {
+      (k[i] as Float64Array)[j] = 0;
+      (k[j] as Float64Array)[i] = 0;
+    }
+    (k[i] as Float64Array)[i] = 1;
+    load[i] = 0;
+  }
+  for (let i = 0; i < n; i += 1) {
+    let best = i;
+    for (let r = i + 1; r < n; r += 1) {
+      if (Math.abs((k[r] as Float64Array)[i] as number) > Math.abs((k[best] as Float64Array)[i] as number)) best = r;
+    }
+    if (Math.abs((k[best] as Float64Array)[i] as number) < 1e-9) return null;
+    [k[i], k[best]] = [k[best] as Float64Array, k[i] as Float64Array];
+    [load[i], load[best]] = [load[best] as number, load[i] as number];
+    const row = k[i] as Float64Array;
+    for (let r = i + 1; r < n; r += 1) {
+      const other = k[r] as Float64Array;
+      const share = (other[i] as number) / (row[i] as number);
+      if (share === 0) continue;
+      for (let j = i; j < n; j += 1) add(other, j, -share * (row[j] as number));
+      add(load, r, -share * (load[i] as number));
+    }
+  }
+  for (let i = n - 1; i >= 0; i -= 1) {
+    const row = k[i] as Float64Array;
+    let sum = load[i] as number;
+    for (let j = i + 1; j < n; j += 1) sum -= (row[j] as number) * (load[j] as number);
+    load[i] = sum / (row[i] as number);
+  }
+  return load;
+}
