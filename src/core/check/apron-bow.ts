@@ -44,7 +44,8 @@ export function apronLadder(given: {
       (a, b) => a - b,
     );
     places.slice(1).forEach((x, i) => {
-      members.push({ from: node(places[i] as number, y), to: node(x, y), ...section(apron) });
+      const [from, to] = [node(places[i] as number, y), node(x, y)];
+      if (from !== to) members.push({ from, to, ...section(apron) });
     });
   }
   for (const x of [0, length]) members.push({ from: node(x, 0), to: node(x, width), ...section(apron) });
