@@ -54,6 +54,34 @@ describe('a length is read the way it is said', () => {
     },
   );
 
+  it.each([
+    ['1 850 1/2', 'metric', /1850 1\/2 in, or millimetres/],
+    ['1 850 1/2', 'inch', /1850 1\/2 in/],
+    ['1 850½', 'metric', /1850 1\/2 in/],
+    ['750 1/2', 'metric', /750 1\/2 in, or millimetres/],
+    ['1’234', 'metric', /1234 or 1 ft 234 in/],
+    ["1'234", 'inch', /1234 or 1 ft 234 in/],
+    ["5' 14", 'inch', /14 inches after its feet/],
+    ['2 ft 12 1/2 in', 'inch', /12.5 inches after its feet/],
+  ] as [string, UnitSystem, RegExp][])(
+    'refuses %s in a %s shop, which nobody means, with the reason',
+    (text, system, reason) => {
+      const parsed = parseLength(text, system);
+      expect('problem' in parsed ? parsed.problem : parsed.mm).toMatch(reason);
+    },
+  );
+
+  it.each([
+    ['96 1/2', 'metric', inch(96.5)],
+    ['1 850 mm', 'metric', 1850],
+    ['1 850', 'metric', 1850],
+    ["12' 11 15/16", 'inch', inch(155.9375)],
+    ['2400 1/2"', 'metric', inch(2400.5)],
+  ] as [string, UnitSystem, number][])('still reads %s', (text, system, mm) => {
+    const parsed = parseLength(text, system);
+    expect('mm' in parsed ? parsed.mm : parsed.problem).toBeCloseTo(mm, 9);
+  });
+
   it('takes a minus only where less than nothing makes sense', () => {
     expect(parseLength('-3', 'metric')).toHaveProperty('problem');
     expect(parseLength('−3 1/2"', 'metric', { allowNegative: true })).toEqual({ mm: -3.5 * 25.4 });

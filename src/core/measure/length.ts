@@ -70,6 +70,15 @@ export function parseLength(text: string, system: UnitSystem, options: { allowNe
   } else if (rest.startsWith('+')) rest = rest.slice(1).trim();
 
   rest = rest.replace(/\s*[+-]$/, '');
+  const thousands = /^(\d{1,3})'(\d{3})(?!\d)/.exec(rest);
+  if (thousands) {
+    const [, left, right] = thousands;
+    return {
+      problem: `“${text.trim()}” could be ${left}${right} or ${left} ft ${right} in. Write one of these, without the mark between.`,
+    };
+  }
+  const spaced = /^(\d{1,3}(?: \d{3})+)[ -](\d+\s*\/\s*\d+)\s*$/.exec(rest);
+  if (spaced) return { problem: halfOfWhat(text, (spaced[1] ?? '').replace(/ /g, ''), spaced[2] ?? '') };
   const marks = settleMarks(rest);
   if ('problem' in marks) return marks;
   rest = marks.text;
@@ -100,7 +109,15 @@ export function parseLength(text: string, system: UnitSystem, options: { allowNe
       }
       rest = '';
       const afterFeet = lastUnit === UNIT_MM.ft;
+      if (system === 'metric' && !afterFeet && over !== undefined && Number(wholePart ?? 0) >= MOST_INCHES) {
+        return { problem: halfOfWhat(text, wholePart ?? '', `${over}/${under}`) };
+      }
       unit = over !== undefined || afterFeet || system === 'inch' ? MM_PER_INCH : 1;
+    }
+    if (lastUnit === UNIT_MM.ft && unit === MM_PER_INCH && value >= 12) {
+      return {
+        problem: `“${text.trim()}” has ${Number(value.toFixed(4))} inches after its feet; after feet come less than 12. Write it in inches alone.`,
+      };
     }
     if (unit >= lastUnit) {
       return { problem: `“${text.trim()}” goes from a small unit to a larger one. Write feet before inches.` };
@@ -113,6 +130,12 @@ export function parseLength(text: string, system: UnitSystem, options: { allowNe
   const mm = total === 0 ? 0 : sign * total;
   return quarters && sign > 0 ? { mm, quarters: Number(quarters[1]) } : { mm };
 }
+
+/** A fraction without a unit is in inches; after more whole ones than this nobody in a metric shop means inches. */
+const MOST_INCHES = 240;
+
+const halfOfWhat = (text: string, whole: string, fraction: string) =>
+  `“${text.trim()}” could be ${whole} ${fraction} in, or millimetres and a part of one. Write ${whole} ${fraction} in, or ${whole}.5 and the like.`;
 
 /** Primes, quotes, vulgar fractions, fraction slashes and odd spaces as plain characters. */
 function tidy(text: string): string {
