@@ -1,6 +1,7 @@
 import type { Check, CheckContext } from './check/check';
-import { EDGE_ON_BENCH, EDGE_PER_CHAIR, seatsOf } from './check/people';
+import { seatsOf } from './check/people';
 import { pieceWeight } from './check/stability';
+import { edgePerPerson } from './decision/room-for-people';
 import type { Glue } from './glueup/glue';
 import { type LaidStrip, MATCH_WEIGHTS, panelMatch } from './glueup/lay-panel';
 import type { GlueUp } from './glueup/plan-glue-ups';
@@ -54,7 +55,7 @@ export function collectFigures(given: FigureContext): Record<string, Figure> {
 function pieceFigures(context: CheckContext): Figure[] {
   const { piece, season, document } = context;
   const { brief, form } = document;
-  const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
+  const each = edgePerPerson(brief.seating);
   const proposed = topForBrief(brief);
   const cut = 'geometry; where a part is cut, from its real size';
   return [

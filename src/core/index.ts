@@ -1,7 +1,6 @@
 /** The public names of the core: what the interface, the server, tools and tests may rely on. */
 export * from './check/beam';
 export type { Check, CheckContext, Level, Step, WayOut } from './check/check';
-export { BEHIND_CHAIR, EDGE_ON_BENCH, EDGE_PER_CHAIR, KNEE_HEIGHT, seatsAt } from './check/people';
 export { runChecks } from './check/run-checks';
 export { pieceWeight } from './check/stability';
 export { CLIMATE_TYPES, type ClimateType, turnedSouth } from './climate/climate-types';
@@ -29,6 +28,7 @@ export {
 } from './climate/readings';
 export { problemsOf, read } from './decision/issues';
 export * from './decision/job-document';
+export * from './decision/room-for-people';
 export { type Shop, ShopSchema } from './decision/shop';
 export { composeBoardSheets } from './format/board-sheets';
 export { curveTables } from './format/curve-tables';
@@ -164,6 +164,7 @@ export { partVolume, partWeight } from './piece/weight';
 export type { Operation } from './plan/operation';
 export { FINISH_NAMES, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
+export { proposeJob } from './propose-job';
 export * from './restraint/restraint';
 export * from './restraint/tie';
 export { acrossAt } from './solid/line-across';

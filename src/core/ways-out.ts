@@ -20,10 +20,11 @@ const BISECTIONS = 4;
 /** Numbered checks of one kind, such as ties that fight, are compared by how many there are. */
 const familyOf = (id: string) => id.replace(/-\d+$/, '');
 
-function stopsByFamily(checks: readonly Check[]): Map<string, number> {
+/** How many checks of each kind are at a level or worse. */
+function countsByFamily(checks: readonly Check[], worst: Level): Map<string, number> {
   const counts = new Map<string, number>();
   for (const { id, level } of checks) {
-    if (level === 'stop') counts.set(familyOf(id), (counts.get(familyOf(id)) ?? 0) + 1);
+    if (RANK[level] <= RANK[worst]) counts.set(familyOf(id), (counts.get(familyOf(id)) ?? 0) + 1);
   }
   return counts;
 }
@@ -31,7 +32,7 @@ function stopsByFamily(checks: readonly Check[]): Map<string, number> {
 /** What some changes do to a check, and what else they bring. */
 interface Trial {
   cured: boolean;
-  /** Checks that stop the work now and did not before. */
+  /** Checks that stop the work now and did not before, or stop it more; against a check that only watches, those that watch too. */
   stops: readonly Check[];
   job: DerivedJob | null;
 }
@@ -47,8 +48,8 @@ export function tryChanges(inputs: JobInputs, job: DerivedJob, check: Check, cha
   if (!read.success) return failed;
   const after = deriveJob({ ...inputs, document: read.output });
   if (!('piece' in after)) return failed;
-  const before = stopsByFamily(job.checks);
-  const now = stopsByFamily(after.checks);
+  const counts = (of: DerivedJob, worst: Level) => countsByFamily(of.checks, worst);
+  const [before, now] = [counts(job, check.level), counts(after, check.level)];
   const family = familyOf(check.id);
   const numbered = family !== check.id;
   const same = after.checks.find(({ id }) => id === check.id);
@@ -56,11 +57,31 @@ export function tryChanges(inputs: JobInputs, job: DerivedJob, check: Check, cha
     cured: numbered
       ? (now.get(family) ?? 0) < (before.get(family) ?? 0)
       : !same || RANK[same.level] > RANK[check.level],
-    stops: after.checks.filter(
-      ({ id, level }) => level === 'stop' && (now.get(familyOf(id)) ?? 0) > (before.get(familyOf(id)) ?? 0),
-    ),
+    stops: [
+      ...newAt('stop', job, after),
+      ...worseNow(job, after, check),
+      ...(check.level === 'watch' ? newAt('watch', job, after) : []),
+    ],
     job: after,
   };
+}
+
+/** Checks that stopped the work before and are farther from their limit now. */
+function worseNow(job: DerivedJob, after: DerivedJob, mended: Check): Check[] {
+  const before = new Map(job.checks.filter(({ level }) => level === 'stop').map((own) => [own.id, own]));
+  const over = ({ value, limit }: Check) => Math.abs(value.amount - limit.amount);
+  return after.checks.filter((own) => {
+    const was = before.get(own.id);
+    return own.level === 'stop' && own.id !== mended.id && was !== undefined && over(own) > 1.02 * over(was) + 1e-6;
+  });
+}
+
+/** Checks that are at a level now, of kinds of which fewer were at it or worse before. */
+function newAt(level: Level, job: DerivedJob, after: DerivedJob): Check[] {
+  const [before, now] = [countsByFamily(job.checks, level), countsByFamily(after.checks, level)];
+  return after.checks.filter(
+    (own) => own.level === level && (now.get(familyOf(own.id)) ?? 0) > (before.get(familyOf(own.id)) ?? 0),
+  );
 }
 
 /**
@@ -95,8 +116,9 @@ interface Miss {
   trial: Trial;
 }
 
-function* searchWayOut(inputs: JobInputs, job: DerivedJob, check: Check): Generator<void, WayOut> {
-  const proposals = [check.wayOut, ...(check.otherWaysOut ?? [])].filter((own): own is WayOut => own !== undefined);
+/** The way out of one check, tried; yields after every trial. */
+export function* searchWayOut(inputs: JobInputs, job: DerivedJob, check: Check): Generator<void, WayOut> {
+  const proposals = [check.wayOut, ...(check.otherWaysOut ?? [])].flatMap((own) => own ?? []);
   const attempt: Try = (changes) => tryChanges(inputs, job, check, changes);
   const misses: Miss[] = [];
   for (const proposal of proposals) {

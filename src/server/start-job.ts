@@ -1,5 +1,6 @@
 import type { InferOutput } from 'valibot';
-import { findSpecies, type JobDocument, newJob, readJobFile } from '@/core';
+import { findSpecies, type JobDocument, proposeJob, readJobFile } from '@/core';
+import { boardsOfJobs, usableFor } from './board-store';
 import { addJob, type StoredJob } from './job-store';
 import { inTransaction } from './pool';
 import { Refusal } from './refusal';
@@ -29,7 +30,10 @@ export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJ
       : [{ problem: `There is no species “${wish.species}”.`, where: 'species', wayOut: 'Choose one of the list.' }]),
   ];
   if (problems.length > 0 || !shopPlace) throw new Refusal(422, problems);
-  return newJob({ ...wish, shopPlaceId: shopPlace.id });
+  return proposeJob(
+    { ...wish, shopPlaceId: shopPlace.id },
+    { shop: workshop.settings, places, boards: usableFor(await boardsOfJobs(workshop.id), '') },
+  );
 }
 
 /** A job file brought in: its places are found by name here, or added. */

@@ -1,24 +1,16 @@
-import type { Brief } from '../decision/job-document';
-import { MM_PER_INCH } from '../measure/length';
+import {
+  BEHIND_CHAIR,
+  EDGE_ON_BENCH,
+  EDGE_PER_CHAIR,
+  EDGE_PER_CHAIR_TIGHT,
+  edgePerPerson,
+  KNEE_HEIGHT,
+  KNEE_HEIGHT_GOOD,
+  seatsAt,
+} from '../decision/room-for-people';
 import { count, mm, say } from '../measure/quantity';
 import { roundOf } from '../solid/outline';
 import { type Check, type CheckContext, judge, type WayOut } from './check';
-
-/** Common practice, mm: 24 in of edge a chair (22 is tight), 18 in on a bench; 24 in under the apron, better 25. */
-export const EDGE_PER_CHAIR = 24 * MM_PER_INCH;
-export const EDGE_PER_CHAIR_TIGHT = 22 * MM_PER_INCH;
-export const EDGE_ON_BENCH = 18 * MM_PER_INCH;
-export const KNEE_HEIGHT = 24 * MM_PER_INCH;
-export const KNEE_HEIGHT_GOOD = 25 * MM_PER_INCH;
-/** Behind a chair: 36 in to a wall, 44 in where people pass. */
-export const BEHIND_CHAIR = { wall: 36 * MM_PER_INCH, passing: 44 * MM_PER_INCH } as const;
-
-/** How many sit at a table: along both sides, and one at each end where it is wide enough for a chair. */
-export function seatsAt(top: { length: number; width: number }, seating: Brief['seating'], edge?: number): number {
-  const each = edge ?? (seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR);
-  const atEnd = top.width >= (edge ?? EDGE_PER_CHAIR) - 1e-9 ? 2 : 0;
-  return 2 * Math.floor((top.length + 1e-6) / each) + atEnd;
-}
 
 /** How many sit at a piece: along the edge of a round top, else along its sides and at its ends. */
 export function seatsOf({ document, piece }: Pick<CheckContext, 'document' | 'piece'>, edge?: number): number {
@@ -122,7 +114,7 @@ export function seatCount(context: CheckContext): Check[] {
   const easy = seatsOf({ document, piece });
   const tight = brief.seating === 'benches' ? easy : seatsOf({ document, piece }, EDGE_PER_CHAIR_TIGHT);
   const level = easy >= brief.seats ? 'good' : tight >= brief.seats ? 'watch' : 'stop';
-  const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
+  const each = edgePerPerson(brief.seating);
   const ends = piece.overall.width >= EDGE_PER_CHAIR ? 2 : 0;
   const longer = Math.ceil((Math.ceil(Math.max(0, brief.seats - ends) / 2) * each) / 10) * 10;
   return [

@@ -1,9 +1,9 @@
+import { EDGE_PER_CHAIR } from '../decision/room-for-people';
 import { type Flat, polygonOf } from '../solid/outline';
 import type { Part } from './part';
 import type { BasePlan } from './piece';
 
-/** Edge a sitter has, and how much of it his knees take, mm; common practice. */
-const PLACE = 610;
+/** How much of his edge a sitter's knees take, mm; common practice. */
 const KNEES = 400;
 
 /**
@@ -15,7 +15,7 @@ export function kneeRoom(knees: BasePlan['knees'], parts: readonly Part[], lengt
     ({ id, profile, frame }) => profile && knees.parts.includes(id) && Math.abs(frame.length[0]) > 0.99,
   );
   if (hollowed.length === 0) return knees;
-  const seats = Math.max(1, Math.floor(length / PLACE));
+  const seats = Math.max(1, Math.floor(length / EDGE_PER_CHAIR));
   const middles = Array.from({ length: seats }, (_, i) => (length * (i + 0.5)) / seats - length / 2);
   const height = Math.min(
     ...hollowed.flatMap((part) => middles.map((x) => lowest(part, x - KNEES / 2, x + KNEES / 2))),

@@ -1,26 +1,31 @@
 import type { Brief, JobDocument } from '../decision/job-document';
+import { BEHIND_CHAIR, EDGE_PER_CHAIR, edgePerPerson } from '../decision/room-for-people';
 import { type Day, plusDays } from '../measure/calendar';
 
-const EDGE_PER_CHAIR = 610;
-const EDGE_ON_BENCH = 457;
-const BEHIND_CHAIR = { wall: 915, passing: 1118 };
+const up = (value: number) => Math.ceil((value - 1e-6) / 10) * 10;
+const down = (value: number) => Math.floor((value + 1e-6) / 10) * 10;
 
-/** A table top for a brief: long enough for the seats, no larger than the room lets people round it. mm. */
+/** Up to so many sit at a square, mm by mm; common practice. */
+const SQUARE = { seats: 4, forTwo: 700, forFour: 850 };
+/** A long table: as wide as two places face each other, as narrow as a chair has room at its end, mm; common practice. */
+const WIDE = { most: 900, least: up(EDGE_PER_CHAIR) };
+/** At a long table whoever sits at an end takes some of the sides' edge, mm; common practice. */
+const FOR_THE_ENDS = 380;
+
+/** A table top for a brief: long enough for the seats, no larger than the room lets people round it where both can be had. mm. */
 export function topForBrief(brief: Brief): { length: number; width: number } {
   const clear = 2 * BEHIND_CHAIR[brief.behindChairs];
   const [long, short] = [Math.max(brief.room.length, brief.room.width), Math.min(brief.room.length, brief.room.width)];
-  const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
-  const down = (value: number) => Math.floor(value / 10) * 10;
-  // Up to four sit at a square; more along the two sides, with one at each end.
-  if (brief.seats <= 4 && brief.seating === 'chairs') {
-    const side = Math.max(600, Math.min(brief.seats <= 2 ? 700 : 850, down(short - clear)));
+  if (brief.seats <= SQUARE.seats && brief.seating === 'chairs') {
+    const own = brief.seats <= 2 ? SQUARE.forTwo : SQUARE.forFour;
+    const side = Math.max(up(EDGE_PER_CHAIR), Math.min(own, down(short - clear)));
     return { length: side, width: side };
   }
-  const width = Math.max(620, Math.min(900, down(short - clear)));
-  const sides = Math.ceil(Math.max(0, brief.seats - 2) / 2) * each;
-  const wanted = Math.ceil((sides + (brief.seating === 'chairs' ? 380 : 0)) / 10) * 10;
-  const room = down(long - clear);
-  return { length: Math.max(sides, Math.min(wanted, room), 700), width };
+  const width = Math.max(WIDE.least, Math.min(WIDE.most, down(short - clear)));
+  // With one at each end the others sit along the two sides.
+  const sides = up(Math.ceil(Math.max(0, brief.seats - 2) / 2) * edgePerPerson(brief.seating));
+  const wanted = sides + (brief.seating === 'chairs' ? FOR_THE_ENDS : 0);
+  return { length: Math.max(sides, Math.min(wanted, down(long - clear)), SQUARE.forTwo), width };
 }
 
 /** The first decisions of a job: a sound leg-and-apron table for the brief, every one open to change. */
@@ -38,6 +43,8 @@ export function newJob(given: {
   const large = top.length > 1300;
   // Long rails are made deeper, and the table a little higher so that knees keep their room.
   const long = top.length > 1850;
+  // Still longer ones stand on a pair of legs in their middle.
+  const longest = top.length > 2500;
   return {
     format: 'taller.job',
     version: 1,
@@ -67,10 +74,10 @@ export function newJob(given: {
           splay: { ends: 0, sides: 0 },
           through: null,
         },
-        apron: { height: long ? 105 : large ? 90 : 75, thickness: long ? 25 : 22, reveal: 5, arch: 0 },
+        apron: { height: longest ? 95 : long ? 105 : large ? 90 : 75, thickness: long ? 25 : 22, reveal: 5, arch: 0 },
         crossRails: large ? (long ? 2 : 1) : 0,
         railJoint: 'stub',
-        midLegs: 0,
+        midLegs: longest ? 1 : 0,
         cornerBlocks: false,
         stretchers: { kind: 'none' },
       },
