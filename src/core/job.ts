@@ -229,6 +229,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...(trim && panel ? panelChecks(panel, laid, trim, document.layout.jointMargin) : []),
     ...(panel && alignerOf && edges.length > 0
       ? edgeChecks({
+          panel: panel.id,
           kind: aligner,
           size: alignerOf,
           joints: edges,
@@ -239,7 +240,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
         })
       : []),
     ...glueUps.flatMap((glueUp, i) =>
-      glueUp.limits.map((limit) => glueUpCheck(limit, i === 0 ? '' : `${demand.panels[i]?.id ?? i}.`)),
+      glueUp.limits.map((limit) => glueUpCheck(limit, demand.panels[i]?.id ?? '', i === 0)),
     ),
     ...planChecks(document, dates),
   ]);
@@ -370,15 +371,15 @@ const WHY_LIMITED: Record<GlueLimit['kind'], string> = {
   room: 'A panel taken out of its clamps to make room is a panel that was not clamped long enough.',
 };
 
-function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit, panel: string): Check {
+function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit, panel: string, first: boolean): Check {
   return {
-    id: `glue-up.${panel}${stage}.${kind}`,
+    id: `glue-up.${first ? '' : `${panel}.`}${stage}.${kind}`,
     step: 'glue-up',
     level: 'watch',
     sentence,
     value,
     limit,
-    where: ['top'],
+    where: [panel],
     why: WHY_LIMITED[kind],
     wayOut: { say: wayOut, changes: [] },
   };

@@ -17,7 +17,7 @@ function* notFinite(thing: unknown, path: string): Generator<string> {
 }
 
 describe(`${COUNT} random valid documents`, () => {
-  const faults = { thrown: [] as string[], numbers: [] as string[], ids: [] as string[] };
+  const faults = { thrown: [] as string[], numbers: [] as string[], ids: [] as string[], places: [] as string[] };
   const missing = allChoices();
   let buildable = 0;
   let at = 0;
@@ -25,8 +25,15 @@ describe(`${COUNT} random valid documents`, () => {
     at += 1;
     for (const choice of choicesOf(document)) missing.delete(choice);
     try {
-      const { piece, season, restraint, checks, figures, schedule, glueUps, problems } = derived(document);
+      const { piece, season, restraint, checks, figures, schedule, glueUps, demand, problems } = derived(document);
       if (problems.length === 0) buildable += 1;
+      if (problems.length === 0) {
+        const known = new Set(
+          [...piece.parts, ...piece.fasteners, ...piece.joints, ...piece.seats, ...demand.panels].map(({ id }) => id),
+        );
+        for (const { id, where } of checks)
+          for (const place of where) if (!known.has(place)) faults.places.push(`document ${at}: ${id} at ${place}`);
+      }
       const told = Object.entries({ piece, season, restraint, checks, figures, schedule, glueUps });
       for (const [name, part] of told)
         for (const path of notFinite(part, name)) faults.numbers.push(`document ${at}: ${path}`);
@@ -42,6 +49,7 @@ describe(`${COUNT} random valid documents`, () => {
   it('never throw', () => expect(faults.thrown.slice(0, 3)).toEqual([]));
   it('carry no number that is none', () => expect(faults.numbers.slice(0, 10)).toEqual([]));
   it('have every check once', () => expect(faults.ids.slice(0, 10)).toEqual([]));
+  it('name parts and joints that are there', () => expect(faults.places.slice(0, 10)).toEqual([]));
   it('can be built, half of them and more', () => expect(buildable).toBeGreaterThan(COUNT / 2));
   it('meet every kind and every option', () => expect([...missing]).toEqual([]));
 });

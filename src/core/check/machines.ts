@@ -2,7 +2,8 @@ import type { Shop } from '../decision/shop';
 import { UNDER_DOWEL } from '../joint/corner-dowels';
 import { type InsertedCorner, isInserted } from '../joint/leg-corner';
 import { mm, say } from '../measure/quantity';
-import { findPart, type Piece } from '../piece/piece';
+import type { Part } from '../piece/part';
+import type { Piece } from '../piece/piece';
 import { type Check, type CheckContext, judge } from './check';
 
 /** A tenon is fitted to its mortise by less than this, mm. */
@@ -131,17 +132,23 @@ function dowelsByTheShop(piece: Piece, { tenon }: InsertedCorner, shop: Shop): C
   ];
 }
 
-/** The finished top against the saw's crosscut and the bench. Common practice. */
+/** What of the top is crosscut and worked on the bench, against saw and bench: the widest and the longest of it. Common practice. */
 export function topOnSawAndBench({ piece, shop }: CheckContext): Check[] {
-  const top = findPart(piece, 'top');
-  if (!top || top.cut) return [];
+  const tops = piece.parts.filter((part) => piece.top.parts.includes(part.id) && !part.material && !part.cut);
+  const [first] = tops;
+  if (!first) return [];
+  const most = (size: (part: Part) => number) => tops.reduce((a, b) => (size(b) > size(a) + 1e-9 ? b : a), first);
+  const wide = most((part) => part.size.width);
+  const large = most((part) => part.size.length * part.size.width);
+  const nameOf = (part: Part) => (tops.length === 1 ? 'top' : part.name.toLowerCase());
   const { crosscut } = shop.tools;
   const { bench } = shop.space;
-  const { length, width } = top.size;
+  const { width } = wide.size;
+  const { length, width: across } = large.size;
   const over = Math.max(length - bench.length, 0);
-  const beside = Math.max(width - bench.width, 0);
+  const beside = Math.max(across - bench.width, 0);
   // Half of it may hang over before it tips by itself; a third is comfortable.
-  const steady = over <= length / 3 && beside <= width / 3;
+  const steady = over <= length / 3 && beside <= across / 3;
   return [
     {
       id: 'machines.crosscut',
@@ -149,11 +156,11 @@ export function topOnSawAndBench({ piece, shop }: CheckContext): Check[] {
       level: width <= crosscut + 1e-9 ? 'good' : 'watch',
       sentence:
         width <= crosscut + 1e-9
-          ? say`The saw cuts the ends of the ${mm(width)} top square.`
-          : say`The top is ${mm(width)} wide; the saw crosscuts ${mm(crosscut)}.`,
+          ? say`The saw cuts the ends of the ${mm(width)} ${nameOf(wide)} square.`
+          : say`The ${nameOf(wide)} is ${mm(width)} wide; the saw crosscuts ${mm(crosscut)}.`,
       value: mm(width),
       limit: mm(crosscut),
-      where: ['top'],
+      where: [wide.id],
       why: 'A panel pushed free-hand past a blade binds and kicks back.',
       school: 'common practice',
       wayOut: { say: say`Trim the ends with a track-guided cut, from both faces where it is thick`, changes: [] },
@@ -163,11 +170,11 @@ export function topOnSawAndBench({ piece, shop }: CheckContext): Check[] {
       step: 'glue-up',
       level: steady ? 'good' : 'watch',
       sentence: steady
-        ? say`The top lies steady on the bench.`
-        : say`The top is ${mm(length)} × ${mm(width)}; the bench is ${mm(bench.length)} × ${mm(bench.width)}.`,
+        ? say`The ${nameOf(large)} lies steady on the bench.`
+        : say`The ${nameOf(large)} is ${mm(length)} × ${mm(across)}; the bench is ${mm(bench.length)} × ${mm(bench.width)}.`,
       value: mm(length),
       limit: mm(bench.length),
-      where: ['top'],
+      where: [large.id],
       why: 'What hangs over by more than a third sags while it is planed, and tips when it is leaned on.',
       school: 'common practice',
       wayOut: { say: say`Work it on trestles with two straight bearers, or turn it half-way`, changes: [] },

@@ -12,6 +12,8 @@ const LEAST_BETWEEN = 10;
 
 /** What keeps boards level against the panel's faces, the outline and the boards' widths. */
 export function edgeChecks(given: {
+  /** Id of the panel. */
+  panel: string;
   kind: Aligner;
   size: AlignerSize;
   joints: readonly EdgeJoint[];
@@ -20,7 +22,7 @@ export function edgeChecks(given: {
   edge: Edge;
   polygon: readonly Flat[];
 }): Check[] {
-  const { kind, size, joints, strips, thickness, edge, polygon } = given;
+  const { panel, kind, size, joints, strips, thickness, edge, polygon } = given;
   const { one } = ALIGNERS[kind];
   // Gauged from the show face to the middle of the thickness: a bevel from below comes nearest where the edge is near.
   const spots = joints.flatMap(({ y, places }) => places.map((x): Flat => [x, y]));
@@ -51,7 +53,7 @@ export function edgeChecks(given: {
           : say`Over and under each ${one} at least ${mm(wall)} of the top are left.`,
       value: mm(wall),
       limit: mm(LEAST_TO_FACE),
-      where: ['top'],
+      where: [panel],
       why: 'A slot near a face shows as a hollow when its glue has dried, or comes through when the top is planed.',
       school: 'common practice',
       figure: {
@@ -84,7 +86,7 @@ export function edgeChecks(given: {
                 : say`In the narrowest board, ${narrow.label}, ${mm(left)} are left between those of its two edges.`,
             value: mm(left),
             limit: mm(LEAST_BETWEEN),
-            where: ['top'],
+            where: [panel],
             why: 'Two slots that meet in a narrow board leave it hanging on its ends.',
             school: 'common practice',
             wayOut: {
@@ -104,7 +106,7 @@ export function edgeChecks(given: {
           : say`Every joint has at least two, all inside the outline that is cut.`,
       value: count(empty.length),
       limit: count(0),
-      where: ['top'],
+      where: [panel],
       why: 'What reaches beyond the outline is cut through when it is sawn, and shows in the edge.',
       school: 'common practice',
       wayOut: { say: say`Bring that joint level by hand, a clamp at its end`, changes: [] },

@@ -38,7 +38,7 @@ export function panelChecks(panel: PanelDemand, laid: readonly LaidStrip[], trim
         : say`The joint lines keep ${mm(trim.clearance)} off the fasteners and cut-outs.`,
       value: mm(trim.clearance),
       limit: mm(margin),
-      where: ['top'],
+      where: [panel.id],
       why: 'A screw in a joint line wedges the joint apart, and holds in half of it only.',
       school: 'common practice',
       wayOut: { say: say`Lay the strips in another order, or search for the best one in the tab Panel`, changes: [] },
@@ -53,7 +53,7 @@ export function panelChecks(panel: PanelDemand, laid: readonly LaidStrip[], trim
       sentence: say`As it is laid, ${showing.map((strip) => strip.label).join(', ')} shows a ${kinds}.`,
       value: count(showing.length),
       limit: count(0),
-      where: ['top'],
+      where: [panel.id],
       why: 'The strip was taken from that board with its other face up.',
       wayOut: { say: say`Turn it over in the tab Panel, or take the school that puts the best face up`, changes: [] },
     });

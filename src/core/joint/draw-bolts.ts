@@ -33,12 +33,14 @@ export function drawBolts(given: {
   /** The panel in front of the seam and the one behind it. */
   front: string;
   back: string;
+  /** Where the seam runs, across the table. */
+  seam: number;
   underside: number;
   length: number;
   thickness: number;
   count: number;
 }): Joint {
-  const { id, front, back, underside, length, thickness, count } = given;
+  const { id, front, back, seam, underside, length, thickness, count } = given;
   const deep = pocketDepth(thickness);
   const { bolts, dowels } = boltPlaces(length, count);
   const removed: Cut[] = [];
@@ -49,7 +51,7 @@ export function drawBolts(given: {
       [front, -1],
       [back, 1],
     ] as const) {
-      const y = side * FROM_SEAM;
+      const y = seam + side * FROM_SEAM;
       removed.push(
         {
           part,
@@ -61,8 +63,8 @@ export function drawBolts(given: {
           part,
           what: 'channel for a bolt',
           solid: box(
-            [x - CHANNEL / 2, Math.min(0, side * (FROM_SEAM - POCKET / 2)), underside],
-            [x + CHANNEL / 2, Math.max(0, side * (FROM_SEAM - POCKET / 2)), underside + (deep + CHANNEL) / 2],
+            [x - CHANNEL / 2, seam + Math.min(0, side * (FROM_SEAM - POCKET / 2)), underside],
+            [x + CHANNEL / 2, seam + Math.max(0, side * (FROM_SEAM - POCKET / 2)), underside + (deep + CHANNEL) / 2],
           ),
           open: [down, [0, -side, 0]],
         },
@@ -79,11 +81,11 @@ export function drawBolts(given: {
       removed.push({
         part,
         what: 'dowel hole',
-        ...bored([x, 0, z], [x, side * (DOWEL_IN + 1), z], thick),
+        ...bored([x, seam, z], [x, seam + side * (DOWEL_IN + 1), z], thick),
         open: [[0, -side, 0]],
       });
     }
-    added.push({ part: front, solid: rod([x, -DOWEL_IN, z], [x, DOWEL_IN, z], thick), inside: true });
+    added.push({ part: front, solid: rod([x, seam - DOWEL_IN, z], [x, seam + DOWEL_IN, z], thick), inside: true });
   }
   const name = 'Bolts between the halves';
   return {
@@ -94,6 +96,6 @@ export function drawBolts(given: {
     from: back,
     removed,
     added,
-    ties: [fixed({ id, name: 'bolts between the halves', a: front, b: back, at: { x: 0, y: 0, z } })],
+    ties: [fixed({ id, name: 'bolts between the halves', a: front, b: back, at: { x: 0, y: seam, z } })],
   };
 }

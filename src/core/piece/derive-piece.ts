@@ -70,7 +70,7 @@ function planTop(top: Form['top'], { bench }: PieceDecisions, size: TopSize, und
     case 'framed':
       return framedTop(top, size, underside);
     case 'halves':
-      return halvesTop(top, size, underside);
+      return halvesTop(top, size, underside, bench);
     case 'pieced':
       return piecedTop(top, size, underside);
   }

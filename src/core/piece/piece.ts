@@ -224,7 +224,11 @@ export function findPart(piece: Piece, id: string): Part | undefined {
 }
 
 /** The part of the top that stands for it: the panel, or a slat. */
-export const leadingPart = (piece: Piece): Part | undefined => findPart(piece, piece.top.leading);
+export function leadingPart(piece: Piece): Part {
+  const part = findPart(piece, piece.top.leading);
+  if (!part) throw new Error(`a top without its ${piece.top.leading}`);
+  return part;
+}
 
 export const partsOfKind = (piece: Piece, kind: Part['kind']): readonly Part[] =>
   piece.parts.filter((part) => part.kind === kind);

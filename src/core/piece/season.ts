@@ -77,7 +77,7 @@ export function deriveSeason(given: {
   const lineInput: LineInput = {
     air,
     species,
-    thickness: top?.size.thickness ?? 25,
+    thickness: top.size.thickness,
     finish: FINISH_OF_PLAN[document.plan.finish],
     coated,
     from,
@@ -99,7 +99,7 @@ export function deriveSeason(given: {
   const measuredOn = lock?.width != null ? lock.on : null;
   const uncorrectedAt = (index: number) => inForce[Math.min(days - 1, Math.max(0, index))] ?? 0;
   const reference = {
-    width: top?.size.width ?? 0,
+    width: top.size.width,
     moisture: measuredOn ? uncorrectedAt(daysBetween(start, measuredOn)) : gluedAt,
     measuredOn,
   };

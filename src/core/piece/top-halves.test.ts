@@ -86,4 +86,28 @@ describe('a top in two bolted halves', () => {
     expect(level(derived(whole), 'people.door')).toBe('stop');
     expect(level(derived(low), 'people.door')).not.toBe('stop');
   });
+
+  it('a half that is cut leaves the other one the rest of the top, not its own width', () => {
+    const cut = change(table(), (d) => {
+      d.bench.locks = { 'half-front': { length: null, width: 512, thickness: null, on: '2027-03-20' } };
+    });
+    const job = derived(cut);
+    const width = (id: string) => job.piece.parts.find((part) => part.id === id)!.size.width;
+    expect(width('half-front')).toBe(512);
+    expect(width('half-back')).toBeCloseTo(cut.form.top.width - 512, 9);
+    expect(job.piece.overall.width).toBeCloseTo(cut.form.top.width, 9);
+    // Both meet in the seam and the top stands in the middle of its base.
+    const [front, back] = ['half-front', 'half-back'].map((id) => job.piece.parts.find((part) => part.id === id)!);
+    expect(front!.frame.at[1] + front!.size.width / 2).toBeCloseTo(back!.frame.at[1] - back!.size.width / 2, 9);
+    expect(back!.frame.at[1] + back!.size.width / 2).toBeCloseTo(cut.form.top.width / 2, 9);
+    expect(job.checks.some((check) => check.level === 'stop')).toBe(false);
+  });
+
+  it('halves, fields, slabs and slats are asked for on saw and bench like any top', () => {
+    for (const { name, document } of CONSTRUCTIONS) {
+      const ids = derived(document).checks.map(({ id }) => id);
+      expect(ids, name).toContain('machines.crosscut');
+      expect(ids, name).toContain('machines.bench');
+    }
+  });
 });

@@ -15,27 +15,40 @@ const BESIDE_SEAM = 100;
 /** From there the screw that holds it stands so far into its half. */
 const HELD_IN = 30;
 
+/** A half that is cut is as wide as it is; the other takes what is left of the top, so that this stays as wide as it is decided. */
+function widthsOf(form: Halves, bench: Bench): readonly [number, number] {
+  const [front, back] = HALVES.map((id) => bench.locks[id]?.width ?? null) as [number | null, number | null];
+  const rest = (cut: number) => Math.max(1, form.width - cut);
+  return [
+    front ?? (back === null ? form.width / 2 : rest(back)),
+    back ?? (front === null ? form.width / 2 : rest(front)),
+  ];
+}
+
 export function halvesSize(form: Halves, bench: Bench): TopSize {
-  const half = measured(bench, HALVES, 'width');
+  const [front, back] = widthsOf(form, bench);
   return {
     length: measured(bench, HALVES, 'length') ?? form.length,
-    width: half === undefined ? form.width : 2 * half,
+    width: front + back,
     thickness: measured(bench, HALVES, 'thickness') ?? form.thickness,
   };
 }
 
 /** Two panels side by side, drawn together by bolts from below: each goes through a door, and is turned, by itself. */
-export function halvesTop(form: Halves, size: TopSize, underside: number): TopPlan {
+export function halvesTop(form: Halves, size: TopSize, underside: number, bench: Bench): TopPlan {
   const half = size.width / 2;
+  const widths = widthsOf(form, bench);
+  const seam = widths[0] - half;
   const drafts = HALVES.map((id, i): Draft => {
     const side = i === 0 ? -1 : 1;
+    const width = widths[i] as number;
     return {
       id,
       name: side < 0 ? 'Half, front' : 'Half, back',
       kind: 'top',
       grade: 'one-face',
-      size: { length: size.length, width: half, thickness: size.thickness },
-      frame: squareFrame([0, (side * half) / 2, underside + size.thickness / 2], {
+      size: { length: size.length, width, thickness: size.thickness },
+      frame: squareFrame([0, seam + (side * width) / 2, underside + size.thickness / 2], {
         length: 'x',
         width: 'y',
         thickness: 'z',
@@ -49,6 +62,7 @@ export function halvesTop(form: Halves, size: TopSize, underside: number): TopPl
         id: 'half-front/half-back',
         front: 'half-front',
         back: 'half-back',
+        seam,
         underside,
         length: size.length,
         thickness: size.thickness,
@@ -61,15 +75,15 @@ export function halvesTop(form: Halves, size: TopSize, underside: number): TopPl
     leads: 'a half',
     // Bolted together they move as one: it is held at one of them, near the seam as far as pockets let it.
     plates: [
-      { id: 'half-front', low: -half, high: -BESIDE_SEAM, held: true, at: -BESIDE_SEAM - HELD_IN },
-      { id: 'half-back', low: BESIDE_SEAM, high: half, held: false },
+      { id: 'half-front', low: -half, high: seam - BESIDE_SEAM, held: true, at: seam - BESIDE_SEAM - HELD_IN },
+      { id: 'half-back', low: seam + BESIDE_SEAM, high: half, held: false },
     ],
     fittings: [{ name: 'Bolts that draw the halves together', count: form.bolts, size: [BOLT_LONG] }],
-    problems: impossible(size),
+    problems: impossible(size, Math.min(...widths)),
   };
 }
 
-function impossible(size: TopSize): Unbuildable[] {
+function impossible(size: TopSize, narrower: number): Unbuildable[] {
   const problems: Unbuildable[] = [];
   if (size.thickness - pocketDepth(size.thickness) < LEAST_OVER_POCKET) {
     problems.push({
@@ -78,7 +92,7 @@ function impossible(size: TopSize): Unbuildable[] {
       ...atFigure('Make the top at least', Math.ceil(LEAST_OVER_POCKET / 0.35), ' thick.'),
     });
   }
-  if (size.width < 2 * (BESIDE_SEAM + 120)) {
+  if (narrower < BESIDE_SEAM + 120) {
     problems.push({
       problem: 'Each half is too narrow to be held beside its bolts.',
       where: 'form.top.width',

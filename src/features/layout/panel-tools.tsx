@@ -2,8 +2,8 @@
 
 import {
   clearanceFigure,
-  findPart,
   freeHeightFigure,
+  leadingPart,
   partnerOf,
   plusDays,
   RING_SCHOOLS,
@@ -29,7 +29,7 @@ export function PanelTools({ hands }: { hands: PanelHands }) {
   const strip = laid.find((s) => s.label === hands.chosen);
   const partner = strip ? partnerOf(laid, strip) : undefined;
   const book = demand.panels[0]?.pairs === 'book';
-  const thickness = findPart(piece, 'top')?.size.thickness ?? 25;
+  const { thickness } = leadingPart(piece).size;
   const at = { moisture, slope: season.slopes[index] ?? 0 };
   const shape = shapeOfTop(season, thickness, at, 'as laid');
   const turned = choices.some((choice) => choice.heartUp !== null);

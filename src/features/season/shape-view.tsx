@@ -2,7 +2,15 @@
 
 import clsx from 'clsx';
 import { useMemo } from 'react';
-import { findPart, plusDays, RING_SCHOOLS, type RingSchool, type SectionPoint, sayDayShort, shapeOfTop } from '@/core';
+import {
+  leadingPart,
+  plusDays,
+  RING_SCHOOLS,
+  type RingSchool,
+  type SectionPoint,
+  sayDayShort,
+  shapeOfTop,
+} from '@/core';
 import { Length } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useChange, useDerived, useJobState, useLook, useShownDay } from '../job/job-context';
@@ -18,7 +26,7 @@ export function ShapeView() {
   const chosen = useJobState((state) => state.document.season.ringSchool);
   const change = useChange();
   const [ref, size] = useSize<HTMLDivElement>();
-  const thickness = findPart(piece, 'top')?.size.thickness ?? 25;
+  const { thickness } = leadingPart(piece).size;
   const slope = season.slopes[index] ?? 0;
   const shapes = useMemo(
     () =>
