@@ -102,6 +102,7 @@ export {
   wrongOfMoves,
 } from './layout/move-piece';
 export { type LayoutProgress, planLayout, searchLayout } from './layout/plan-layout';
+export { PROPOSAL, shoppingList, whyToBuy } from './layout/shopping-list';
 export { highsSolver } from './linear/highs-solver';
 export * from './linear/linear-problem';
 export * from './measure/calendar';

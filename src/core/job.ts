@@ -65,6 +65,8 @@ export interface DerivedJob {
   layoutOptions: LayoutOptions;
   layout: Layout | null;
   layoutState: 'none' | 'current' | 'stale';
+  /** The layout is current and nothing is missing; until then it is a proposal, and nothing takes its widths. */
+  layoutComplete: boolean;
   glueUps: readonly GlueUp[];
   glue: Glue;
   /** The strips of the top as they lie side by side; none until a layout is current. */
@@ -140,9 +142,10 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const givenBack = layout?.offcuts.filter((offcut) => used.has(offcut.board)) ?? [];
   const layoutOptions = { ...plain, fixed, givenBack };
 
+  const layoutComplete = layout !== null && layoutState === 'current' && layout.shortfall.length === 0;
   const panel = demand.panels[0];
   const layOut = (own: PanelDemand): LaidStrip[] =>
-    layout && layoutState === 'current'
+    layout && layoutComplete
       ? layPanel({
           panel: own,
           layout,
@@ -199,8 +202,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     glueUps,
     glue,
     aligners: edges.reduce((sum, { places }) => sum + places.length, 0),
-    boards:
-      layout && layoutState === 'current' ? layout.boards.length : Math.ceil(demand.parts.length / 3) + strips.length,
+    boards: layout && layoutComplete ? layout.boards.length : Math.ceil(demand.parts.length / 3) + strips.length,
     pairs: pairsToResaw(
       demand,
       stripsOfPanel.map((own) => own.length),
@@ -265,6 +267,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     layoutOptions,
     layout,
     layoutState,
+    layoutComplete,
     glueUps,
     glue,
     laid,
@@ -366,6 +369,8 @@ function impossibility({ problem, where, wayOut, mends }: Unbuildable, document:
 }
 
 const WHY_LIMITED: Record<GlueLimit['kind'], string> = {
+  pressure:
+    'Joints in one clamp-up share the clamps’ force in series. Well-planed edges hold with less than the glue’s maker asks; poor ones do not.',
   clamps: 'A joint that is not pressed along its whole length opens there first.',
   time: 'Glue that sets before the last joint is home cannot be undone.',
   room: 'A panel taken out of its clamps to make room is a panel that was not clamped long enough.',
@@ -382,6 +387,9 @@ function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit,
     where: [panel],
     why: WHY_LIMITED[kind],
     wayOut: { say: wayOut, changes: [] },
+    ...(kind === 'pressure'
+      ? { school: 'Force of a clamp as the shop has it; pressure by adhesive makers’ general guidance' }
+      : {}),
   };
 }
 

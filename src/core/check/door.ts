@@ -1,7 +1,7 @@
 import type { JobDocument } from '../decision/job-document';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
-import type { Piece } from '../piece/piece';
+import { type Piece, topLoads } from '../piece/piece';
 import { boundsOf, type Convex, shifted } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
 import { narrowest, type Passage, throughOpening } from '../solid/through-opening';
@@ -93,7 +93,7 @@ export function throughTheDoor({ document, piece }: CheckContext): Check[] {
   const whole = wayThroughDoor([...tops, ...base], door);
   // Sides mitred to a top do not come off it.
   const comesApart = piece.kind.base !== 'box';
-  const apart = whole || !comesApart ? null : wayApart(piece, tops, base, door);
+  const apart = whole || !comesApart ? null : wayApart(piece, base, door);
   const smallest = narrowestOf([...tops, ...base]);
   const straight = whole?.passage.kind === 'straight';
   const room = say`with ${mm(HAND_ROOM)} of room in its width and its height`;
@@ -139,16 +139,9 @@ export function throughTheDoor({ document, piece }: CheckContext): Check[] {
   ];
 }
 
-/** The top by itself, of two bolted halves the larger, and the base by itself. */
-function wayApart(piece: Piece, tops: readonly Convex[], base: readonly Convex[], door: JobDocument['brief']['door']) {
-  const loads =
-    piece.kind.top === 'halves' || piece.top.closed !== undefined
-      ? piece.top.parts.flatMap((id) => {
-          const part = piece.parts.find((own) => own.id === id);
-          return part ? [solidsOf([part])] : [];
-        })
-      : [tops];
-  const ways = [...loads, base].map((solids) => wayThroughDoor(solids, door));
+/** The top by itself, or each part of it that is carried alone, and the base by itself. */
+function wayApart(piece: Piece, base: readonly Convex[], door: JobDocument['brief']['door']) {
+  const ways = [...topLoads(piece).map(solidsOf), base].map((solids) => wayThroughDoor(solids, door));
   return ways.every(Boolean) ? ways : null;
 }
 

@@ -1,4 +1,5 @@
 import { kilogram, mm, newton, say } from '../measure/quantity';
+import { topLoads } from '../piece/piece';
 import { GRAVITY, partWeight, weightOf } from '../piece/weight';
 import { middleOf } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
@@ -139,11 +140,14 @@ function wayOutOf({ document }: CheckContext, path: string | null, name: string,
 /** Whether one person can turn and carry it. */
 export function lifting(context: CheckContext): Check[] {
   const weight = pieceWeight(context);
-  const topWeight = weightOf(
-    context.piece.parts.filter((part) => context.piece.top.parts.includes(part.id)),
-    context.species,
-    context.season.glued.moisture,
-  );
+  const { piece, species, season } = context;
+  const loads = topLoads(piece).map((parts) => ({
+    parts,
+    weight: weightOf(parts, species, season.glued.moisture),
+  }));
+  const heaviest = loads.reduce((a, b) => (b.weight > a.weight ? b : a));
+  const topWeight = heaviest.weight;
+  const name = loads.length === 1 ? 'The top' : (heaviest.parts[0]?.name ?? 'The top');
   const limit = Math.min(context.shop.tools.lift, LIFT_CONSTANT);
   const level = topWeight > limit ? 'watch' : 'good';
   return [
@@ -151,14 +155,14 @@ export function lifting(context: CheckContext): Check[] {
       id: 'stability.lifting',
       step: 'form',
       level,
-      sentence: say`The top weighs ${kilogram(topWeight)}, the whole table ${kilogram(weight)}; one person lifts ${kilogram(limit)}.`,
+      sentence: say`${name} weighs ${kilogram(topWeight)}, the whole table ${kilogram(weight)}; one person lifts ${kilogram(limit)}.`,
       value: kilogram(topWeight),
       limit: kilogram(limit),
-      where: context.piece.top.parts,
+      where: heaviest.parts.map(({ id }) => id),
       why: 'A top is turned over many times while it is made. Two people carry twice what one does, and no more.',
       figure: {
         id: 'weight-top',
-        label: 'Weight of the top',
+        label: `Weight of ${name.toLowerCase()}`,
         quantity: kilogram(topWeight),
         formula: 'volume · 1000 · G₁₂ · (1 + M/100)',
         inputs: [
@@ -170,7 +174,7 @@ export function lifting(context: CheckContext): Check[] {
       ...(level === 'watch'
         ? {
             wayOut: {
-              say: say`Plan ${Math.ceil(topWeight / limit).toFixed(0)} people for turning the top`,
+              say: say`Plan ${Math.ceil(topWeight / limit).toFixed(0)} people for turning ${loads.length === 1 ? 'the top' : 'it'}`,
               changes: [],
             },
           }

@@ -2,6 +2,9 @@ import * as v from 'valibot';
 import { OwnSpeciesSchema } from '../wood/species';
 import { amount, length, line, whole } from './fields';
 
+/** A bar clamp tightened by hand, N; common practice: light bars 1 000 to 2 000, steel bars and pipes 4 000 to 7 000. */
+const CLAMP_FORCE = 5000;
+
 /** What this shop has and how it likes to see lengths. */
 export const ShopSchema = v.object({
   name: v.pipe(line(120), v.nonEmpty('the workshop needs a name')),
@@ -58,7 +61,17 @@ export const ShopSchema = v.object({
         { diameter: 10, length: 60 },
       ],
     ),
-    clamps: v.pipe(v.array(v.object({ length: length(100, 6000), count: whole(1, 200) })), v.maxLength(40)),
+    clamps: v.pipe(
+      v.array(
+        v.object({
+          length: length(100, 6000),
+          count: whole(1, 200),
+          /** What one of them presses with when it is tightened by hand, N. */
+          force: v.optional(amount(100, 60_000), CLAMP_FORCE),
+        }),
+      ),
+      v.maxLength(40),
+    ),
     /** What one person lifts, kg. */
     lift: amount(5, 100),
     /** Greatest width a board may have to be resawn on edge, and what the band takes away; 0 where there is no band saw. */

@@ -2,6 +2,7 @@ import { type Blank, blanksOf } from '../layout/blanks';
 import { type CutStep, cutSteps } from '../layout/cut-steps';
 import type { Demand } from '../layout/demand';
 import { boardsUsed, type Layout, type LayoutOptions } from '../layout/layout';
+import { PROPOSAL } from '../layout/shopping-list';
 import { formatLength, type LengthStyle } from '../measure/length';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
@@ -37,6 +38,7 @@ export function composeBoardSheets(input: BoardSheetInput): Page[] {
   const used = boardsUsed(input.layout, input.boards);
   const scale = writer.width / Math.max(1, ...used.map((board) => board.length));
   const steps = cutSteps(input.layout, input.boards, input.demand, input.options);
+  if (input.layout.shortfall.length > 0) writer.text(`${PROPOSAL}.`, { size: 14, bold: true });
   for (const board of used) {
     strip(
       writer,

@@ -2,6 +2,7 @@ import type { GlueUp } from '../glueup/plan-glue-ups';
 import { blanksOf } from '../layout/blanks';
 import type { Demand } from '../layout/demand';
 import { boardsUsed, type Layout } from '../layout/layout';
+import { PROPOSAL, shoppingList } from '../layout/shopping-list';
 import { formatLength, type LengthStyle } from '../measure/length';
 import { writePhrase } from '../measure/write-quantity';
 import { type Dimension, drawView, type View, type ViewName } from '../piece/drawing';
@@ -216,18 +217,21 @@ function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (m
   }
   if (layout.shortfall.length > 0) {
     writer.title('To buy');
+    writer.text(`${PROPOSAL}.`, { size: 9 });
     writer.table(
       [
-        { title: 'For', share: 4 },
+        { title: 'Pieces', share: 1.2, right: true },
+        { title: 'Long and wide', share: 3 },
         { title: 'Rough', share: 2 },
-        { title: 'At least', share: 5 },
-        { title: 'Board feet', share: 2, right: true },
+        { title: 'Board feet', share: 1.6, right: true },
+        { title: 'For', share: 6 },
       ],
-      layout.shortfall.map((s) => [
-        s.name,
-        s.quarters ? `${s.quarters}/4` : `over ${say(s.thickness)}`,
-        `${say(s.length)} × ${say(s.width)}`,
-        s.boardFeet.toFixed(1),
+      shoppingList(layout.shortfall).map((line) => [
+        `${line.count}`,
+        `${say(line.length)} × ${say(line.width)}`,
+        line.quarters ? `${line.quarters}/4` : `over ${say(line.thickness)}`,
+        line.boardFeet.toFixed(1),
+        line.names.join(', '),
       ]),
     );
   }
@@ -243,6 +247,7 @@ function gluing(writer: PageWriter, input: SheetInput, say: (mm: number) => stri
         { title: 'Pieces', share: 4 },
         { title: 'Width', share: 2, right: true },
         { title: 'Clamps', share: 3.4, right: true },
+        { title: 'Pressure, MPa', share: 2.4, right: true },
         { title: 'Glue', share: 1.6, right: true },
         { title: 'Minutes', share: 2.6, right: true },
       ],
@@ -251,6 +256,7 @@ function gluing(writer: PageWriter, input: SheetInput, say: (mm: number) => stri
         s.members.join(' + '),
         say(s.width),
         `${s.clamps.count} of ${say(Math.ceil(s.clamps.leastLength / 10) * 10)}`,
+        `${s.clamps.pressure.toFixed(2)} of ${s.clamps.asked.toFixed(1)}`,
         `${Math.ceil(s.glue)} g`,
         `${Math.ceil(s.minutes)} of ${s.closedBy}`,
       ]),

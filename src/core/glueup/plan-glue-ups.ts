@@ -9,6 +9,8 @@ export interface GlueStrip {
   label: string;
   /** mm after jointing. */
   width: number;
+  /** As it is glued, mm; that of the panel where it is not said. */
+  length?: number;
 }
 
 /** What goes into one gluing: strips, or sections made in stages before. */
@@ -24,7 +26,8 @@ export interface GlueStage {
   length: number;
   thickness: number;
   joints: number;
-  clamps: { count: number; leastLength: number; spacing: number; forceEach: number };
+  /** How many, how far they open, and how far apart; what they press with together, N, and on every joint, MPa, of what is asked. */
+  clamps: { count: number; leastLength: number; spacing: number; force: number; pressure: number; asked: number };
   /** g */
   glue: number;
   /** Minutes of spreading and closing, against the glue's own. */
@@ -44,18 +47,22 @@ export interface GlueUp {
 /** Something a stage asks for that the shop or the glue does not give. */
 export interface GlueLimit {
   stage: string;
-  kind: 'clamps' | 'time' | 'room';
+  kind: 'clamps' | 'time' | 'room' | 'pressure';
   sentence: Phrase;
   value: Quantity;
   limit: Quantity;
   wayOut: Phrase;
 }
 
+const megapascal = (amount: number): Quantity => ({ amount, unit: 'megapascal' });
+
 /** Minutes to spread and close a metre of edge joint, one person; common practice. */
 const MINUTES_PER_METRE = 0.8;
 /** What a clamp's jaws need beyond the panel, for pads and opening, mm. */
 const CLAMP_EXTRA = 60;
 const PAD = 20;
+/** Side by side clamps take so much of the edge, mm; common practice. */
+const CLAMP_WIDE = 75;
 
 /**
  * The gluing of a panel: by the shop's school either at once, in halves, or in stages no wider than the planer, which
@@ -77,12 +84,21 @@ export function planGlueUps(given: {
   const { panel, strips, shop } = given;
   const groups = stageGroups(strips, given.staging, shop.tools.planerWidth);
   const single = groups.length === 1;
-  const first = groups.map((members, i) =>
-    stage(given, single ? 'panel' : `section-${i + 1}`, single ? 'The whole panel' : `Section ${i + 1}`, members),
-  );
-  const sections = first.map((s) => ({ label: s.name, width: s.width }));
-  // A section of one strip needs no gluing; it only waits for the last joint.
-  const glued = first.filter((s) => s.joints > 0);
+  // A section of one strip needs no gluing: the strip itself waits for the last joint.
+  let number = 0;
+  const first = groups.map((members) => {
+    const [strip, ...others] = members;
+    if (!single && strip && others.length === 0) return strip;
+    number += 1;
+    return stage(
+      given,
+      single ? 'panel' : `section-${number}`,
+      single ? 'The whole panel' : `Section ${number}`,
+      members,
+    );
+  });
+  const sections = first.map((s): GlueStrip => ('id' in s ? { label: s.name, width: s.width, length: s.length } : s));
+  const glued = first.flatMap((s) => ('id' in s && s.joints > 0 ? [s] : []));
   const stages = single ? glued : [...glued, stage(given, 'panel', 'Sections into the panel', sections)];
   return { panel, stages, figures: stages.map((s) => glueFigure(s, given.glue)), limits: limits(stages, shop) };
 }
@@ -143,13 +159,22 @@ function stage(
   name: string,
   members: readonly GlueStrip[],
 ): GlueStage {
-  const { length, thickness, glue, species, shop } = given;
+  const { thickness, glue, species, shop } = given;
+  const length = Math.max(...members.map((member) => member.length ?? given.length));
   const width = members.reduce((sum, member) => sum + member.width, 0);
   const joints = Math.max(0, members.length - 1);
   const outer = Math.min(members[0]?.width ?? 0, members.at(-1)?.width ?? 0);
   const widestSpacing = Math.max(100, 2 * outer + PAD);
-  const count = Math.max(2, Math.ceil(length / widestSpacing) + 1);
-  const pressure = glue.pressure[species.kind];
+  const leastLength = width + CLAMP_EXTRA;
+  const asked = glue.pressure[species.kind];
+  const reaching = clampForces(shop, leastLength);
+  // As many as spread the pressure, and as many more as the shop has where that is too little; they stand side by side.
+  const least = Math.max(2, Math.ceil(length / widestSpacing) + 1);
+  const most = Math.max(least, Math.min(reaching.length, Math.floor(length / CLAMP_WIDE)));
+  const forceOf = (n: number) => reaching.slice(0, n).reduce((sum, force) => sum + force, 0);
+  let count = least;
+  while (count < most && forceOf(count) < asked * length * thickness) count += 1;
+  const force = forceOf(count);
   return {
     id: given.beside ? `${given.panel}-${id}` : id,
     name: given.beside ? `${name}, ${given.beside}` : name,
@@ -161,9 +186,11 @@ function stage(
     joints,
     clamps: {
       count,
-      leastLength: width + CLAMP_EXTRA,
+      leastLength,
       spacing: length / (count - 1),
-      forceEach: (pressure * length * thickness) / count,
+      force,
+      pressure: force / (length * thickness),
+      asked,
     },
     glue: joints * length * thickness * 1e-6 * glue.spread,
     minutes: 1 + joints * (length / 1000) * MINUTES_PER_METRE + count * 0.25,
@@ -187,6 +214,13 @@ function glueFigure(s: GlueStage, glue: Glue): Figure {
     source: 'Adhesive makers’ general guidance, single spread 150–250 g/m²; from memory',
   };
 }
+
+/** What each of the clamps that open so far presses with, the strongest first, N. */
+const clampForces = (shop: Shop, leastLength: number): number[] =>
+  shop.tools.clamps
+    .filter((own) => own.length >= leastLength)
+    .flatMap((own) => Array.from({ length: own.count }, () => own.force))
+    .sort((a, b) => b - a);
 
 /** Clamps long enough on the wall, counted against what the widest stage wants. */
 export function clampsThatReach(shop: Shop, leastLength: number): number {
@@ -225,6 +259,17 @@ function limitsOfStages(stages: readonly GlueStage[], shop: Shop): GlueLimit[] {
         value: count(have),
         limit: count(s.clamps.count),
         wayOut: say`Borrow clamps, set them wider behind stiff cauls, or glue in smaller sections`,
+      });
+    }
+    const { pressure, asked } = s.clamps;
+    if (have > 0 && pressure < asked - 1e-9) {
+      found.push({
+        stage: s.id,
+        kind: 'pressure',
+        sentence: say`${s.name}: ${count(Math.min(have, s.clamps.count))} clamps press its joints with ${megapascal(pressure)}; the glue’s maker asks for some ${megapascal(asked)}.`,
+        value: megapascal(pressure),
+        limit: megapascal(asked),
+        wayOut: say`Set ${count(Math.ceil((s.clamps.count * asked) / pressure))} such clamps, stronger ones, or take a glue that asks for less; or plane the edges until they meet without a gap`,
       });
     }
     if (s.minutes > s.closedBy) {

@@ -10,8 +10,8 @@ import type { Demand } from './demand';
 import { inSequence } from './in-sequence';
 import type { Layout, LayoutOptions, Placement, Rectangle, Shortfall, Strip } from './layout';
 import { leavesOf, stripBlank } from './matched-pairs';
-import { rectanglesOf } from './ready-boards';
-import { type Sawn, usefulOffcuts } from './sawn-board';
+import { givesStrips, rectanglesOf } from './ready-boards';
+import { CORNERS, type Sawn, spotFor, stripSpotFor, usefulOffcuts } from './sawn-board';
 
 /** A plan written as a layout: ids given out, strips narrowed to what the panel needs, the money added up. */
 export function describeLayout(
@@ -73,15 +73,21 @@ export function describeLayout(
     ...kinds.parts.flatMap((kind, i) =>
       (ids[i] as string[]).map((id) => {
         const name = demand.parts.find((part) => part.id === id)?.name ?? id;
-        return toBuy(id, name, kind.thickness, kind.length, kind.width);
+        return toBuy(id, name, kind, 1, !anyBoardGives(problem, i));
       }),
     ),
     ...kinds.bands.flatMap((kind, i) => {
       const width = plan.bands[i] as number;
       const panel = demand.panels[kind.panel];
       if (width <= 1e-6 || !panel) return [];
-      const count = Math.ceil(width / kind.greatest);
-      return [toBuy(panel.id, panel.name, stripBlank(panel, options), kind.length, width + count * kind.jointing)];
+      // Strips that the panel takes, no wider than they may be.
+      const count = Math.ceil(width / kind.greatest - 1e-9);
+      const strip = {
+        thickness: stripBlank(panel, options),
+        length: kind.length,
+        width: width / count + kind.jointing,
+      };
+      return [toBuy(panel.id, panel.name, strip, count, !anyBoardGivesStrips(problem, i))];
     }),
   ];
   const ordered = inSequence(demand, boards, options, { placements, offcuts });
@@ -184,7 +190,35 @@ function placeOf(piece: Sawn): Rectangle & { turned?: boolean } {
   return { x, y, length, width, ...(lie === 'under' ? { turned: true } : {}) };
 }
 
-function toBuy(part: string, name: string, thickness: number, length: number, width: number): Shortfall {
+/** Whether some board of the rack, whole, gives a piece of a kind. */
+const anyBoardGives = ({ whole, boards, kinds }: Problem, part: number): boolean => {
+  const kind = kinds.parts[part];
+  return boards.some(({ layers }, i) => {
+    const state = whole[i];
+    return kind && state && (layers[part] ?? 0) > 0 && anyCorner((corner) => spotFor(state, part, kind, corner));
+  });
+};
+
+/** The same for a strip of a band. */
+const anyBoardGivesStrips = ({ whole, boards, kinds, options }: Problem, index: number): boolean => {
+  const band = kinds.bands[index];
+  return boards.some((ready, i) => {
+    const state = whole[i];
+    if (!band || !state || !givesStrips(ready, band)) return false;
+    return anyCorner((corner) => stripSpotFor(state, index, band, band.width, options.kerf, corner));
+  });
+};
+
+const anyCorner = (spot: (corner: number) => unknown): boolean =>
+  Array.from({ length: CORNERS }, (_, corner) => spot(corner)).some(Boolean);
+
+function toBuy(
+  part: string,
+  name: string,
+  { thickness, length, width }: { thickness: number; length: number; width: number },
+  count: number,
+  noBoard: boolean,
+): Shortfall {
   const quarters = quartersFor(thickness);
   const roughThickness = quarters === undefined ? thickness + 6 : (quarters / 4) * MM_PER_INCH;
   return {
@@ -192,8 +226,10 @@ function toBuy(part: string, name: string, thickness: number, length: number, wi
     name,
     quarters: quarters ?? null,
     thickness,
+    count,
     length,
     width,
-    boardFeet: boardFeet({ length, width, roughThickness }),
+    boardFeet: count * boardFeet({ length, width, roughThickness }),
+    noBoard,
   };
 }

@@ -82,9 +82,14 @@ export const LayoutSchema = v.object({
         name: id,
         quarters: v.nullable(v.number()),
         thickness: size,
+        /** So many pieces of this length and width. */
+        count: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1)), 1),
         length: size,
         width: size,
+        /** Of all of them. */
         boardFeet: share,
+        /** No board of the rack gives even one of them; otherwise it is not known whether another layout would. */
+        noBoard: v.optional(v.boolean(), false),
       }),
     ),
     v.maxLength(500),

@@ -183,7 +183,8 @@ function bestPlans(write: (plan: CutPlan) => Layout) {
   };
 }
 
-const missing = (layout: Layout) => layout.shortfall.reduce((sum, { length, width }) => sum + length * width, 0);
+const missing = (layout: Layout) =>
+  layout.shortfall.reduce((sum, { count, length, width }) => sum + count * length * width, 0);
 const isBetter = (one: Layout, other: Layout): boolean => {
   const [a, b] = [missing(one), missing(other)];
   return a !== b ? a < b : one.cost.total < other.cost.total - 1e-9;

@@ -45,6 +45,8 @@ export interface TopPlan {
   plates?: readonly { id: string; low: number; high: number; held: boolean; at?: number }[];
   /** Its length closed, where it can be drawn out; everything else is drawn out. mm */
   closed?: number;
+  /** Its parts are turned and carried one by one. */
+  carriedApart?: true;
   /** Between its slats, mm. */
   gap?: number;
   /** Through it, for outlets and cables; and round what runs up through it. */
@@ -221,6 +223,12 @@ export interface Piece {
 
 export function findPart(piece: Piece, id: string): Part | undefined {
   return piece.parts.find((part) => part.id === id);
+}
+
+/** What of the top is turned and carried as one. */
+export function topLoads(piece: Piece): readonly (readonly Part[])[] {
+  const tops = piece.parts.filter(({ id }) => piece.top.parts.includes(id));
+  return piece.top.carriedApart ? tops.map((part) => [part]) : [tops];
 }
 
 /** The part of the top that stands for it: the panel, or a slat. */

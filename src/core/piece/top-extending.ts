@@ -68,6 +68,7 @@ export function extendingTop(form: Extending, size: TopSize, underside: number):
     size,
     leading: 'half-left',
     closed: 2 * half,
+    carriedApart: true,
     fittings: [],
     problems: [],
   };

@@ -73,6 +73,7 @@ export function halvesTop(form: Halves, size: TopSize, underside: number, bench:
     size,
     leading: 'half-front',
     leads: 'a half',
+    carriedApart: true,
     // Bolted together they move as one: it is held at one of them, near the seam as far as pockets let it.
     plates: [
       { id: 'half-front', low: -half, high: seam - BESIDE_SEAM, held: true, at: seam - BESIDE_SEAM - HELD_IN },

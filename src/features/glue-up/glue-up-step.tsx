@@ -66,7 +66,7 @@ export function GlueUpStep() {
           {
             value: 'in-halves',
             label: 'In halves',
-            reason: 'Two halves that one person can handle, then one last joint.',
+            reason: 'Two halves, each turned and clamped by itself, then one last joint.',
           },
           { value: 'all-at-once', label: 'At once', reason: 'One go, one mess; needs slow glue and every clamp.' },
         ]}
@@ -109,7 +109,12 @@ export function GlueUpStep() {
             <FigureButton figure={figures[`clamps-${stage.id}`]} />{' '}
             <span className="font-normal text-ink-2">of {clampsThatReach(shop, stage.clamps.leastLength)}</span>
           </FigureLine>
-          <FigureLine label="Pressing with, each" figure={figures[`force-${stage.id}`]} />
+          <FigureLine label="Pressure on the joints">
+            <FigureButton figure={figures[`pressure-${stage.id}`]} />{' '}
+            <span className="font-normal text-ink-2">
+              of <QuantityText of={{ amount: stage.clamps.asked, unit: 'megapascal' }} />
+            </span>
+          </FigureLine>
           <FigureLine label="Spread and close" figure={figures[`minutes-${stage.id}`]} />
           <FigureLine label="Glue">
             <FigureButton figure={figures[`glue-${stage.id}`]} />

@@ -55,9 +55,8 @@ export const isStep = (text: string): text is Step => STEPS.some((row) => row.st
 /** Whether a step's figure rests on something that has changed since, or has a stop of its own. */
 export function stepState(step: Step, job: DerivedJob): 'settled' | 'open' | 'stale' {
   if (job.checks.some((check) => check.step === step && check.level === 'stop')) return 'open';
-  if (step === 'layout')
-    return job.layoutState === 'current' ? 'settled' : job.layoutState === 'stale' ? 'stale' : 'open';
-  if (step === 'glue-up' || step === 'plan') return job.layoutState === 'current' ? 'settled' : 'stale';
+  if (step === 'layout') return job.layoutComplete ? 'settled' : job.layoutState === 'stale' ? 'stale' : 'open';
+  if (step === 'glue-up' || step === 'plan') return job.layoutComplete ? 'settled' : 'stale';
   if (step === 'bench') return madeParts(job.piece).every((part) => part.cut) ? 'settled' : 'open';
   return 'settled';
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { Fragment } from 'react';
-import { LAYOUT_AIMS, type Layout, PAIR_SCHOOLS } from '@/core';
+import { LAYOUT_AIMS, type Layout, PAIR_SCHOOLS, PROPOSAL, shoppingList, whyToBuy } from '@/core';
 import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { PhraseText, useUnits } from '@/ui/units';
@@ -226,14 +226,20 @@ export const buy = (layout: Layout) =>
 function ShortfallList({ layout }: { layout: Layout }) {
   const units = useUnits();
   return (
-    <ul className="my-2">
-      {layout.shortfall.map((s, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: two parts may want the very same
-        <li key={i} className="figures border-hairline border-t py-1">
-          {s.name}: {s.quarters ? `${s.quarters}/4 rough` : `over ${units.length(s.thickness)} thick`},{' '}
-          {units.length(s.length)} × {units.length(s.width)}, {s.boardFeet.toFixed(1)} board feet
-        </li>
-      ))}
-    </ul>
+    <>
+      <p className="my-2 text-watch">{PROPOSAL}. Glue-up and season wait for it.</p>
+      <ul className="my-2">
+        {shoppingList(layout.shortfall).map((line) => (
+          <li
+            key={`${line.thickness} ${line.length} ${line.width} ${line.noBoard}`}
+            className="figures border-hairline border-t py-1"
+          >
+            {line.count} × {units.length(line.length)} × {units.length(line.width)},{' '}
+            {line.quarters ? `${line.quarters}/4 rough` : `over ${units.length(line.thickness)} thick`},{' '}
+            {line.boardFeet.toFixed(1)} board feet: {line.names.join(', ')}; {whyToBuy(line)}
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }

@@ -20,7 +20,7 @@ export function Cutters({
       <List
         title="Clamps"
         rows={clamps}
-        fresh={{ length: 1000, count: 2 }}
+        fresh={{ length: 1000, count: 2, force: 5000 }}
         onRows={(rows) => onTools({ clamps: rows })}
         fields={(row, set, i) => (
           <>
@@ -32,6 +32,13 @@ export function Cutters({
               onCommit={(length) => set({ length })}
             />
             <NumberField label="How many" value={row.count} least={1} most={200} onCommit={(count) => set({ count })} />
+            <NumberField
+              label="Press with, N"
+              value={row.force}
+              least={100}
+              most={60000}
+              onCommit={(force) => set({ force })}
+            />
           </>
         )}
       />
