@@ -1,4 +1,4 @@
-// Sway and sag of three pieces by finite elements: `npm run finite-elements` (needs `ccx` of Debian's calculix-ccx).
+// Sway, sag and bow of pieces by finite elements: `npm run finite-elements` (needs `ccx` of Debian's calculix-ccx).
 // Writes tests/fixtures/finite-elements.json, which a test compares with what the checks say.
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { partsOfKind } from '@/core';
 import { ladderOf } from '@/core/check/apron-bow';
-import { baseOf, CONSTRUCTIONS, derived } from '../tests/fixtures/constructions';
+import { baseOf, CONSTRUCTIONS, derived, topOf } from '../tests/fixtures/constructions';
 
 type Point = readonly [number, number, number];
 interface Member {
@@ -43,8 +43,10 @@ function sway(given: {
   heads: readonly Point[];
   push: number;
   modulus: number;
+  /** Feet that are moved along x before they are held, mm. */
+  moved?: readonly { at: Point; by: number }[];
 }) {
-  const { name, members, feet, heads, push, modulus } = given;
+  const { name, members, feet, heads, push, modulus, moved: shifts = [] } = given;
   const nodes: Point[] = [];
   const at = (p: Point) => {
     const known = nodes.findIndex((q) => Math.hypot(q[0] - p[0], q[1] - p[1], q[2] - p[2]) < 1e-6);
@@ -97,6 +99,7 @@ function sway(given: {
     'ALL, 2, 2',
     '*STEP',
     '*STATIC',
+    ...shifts.flatMap((own) => ['*BOUNDARY', `${at(own.at)}, 1, 1, ${own.by}`]),
     '*CLOAD',
     ...headIds.map((id) => `${id}, 1, ${push / headIds.length}`),
     '*NODE PRINT, NSET=HEADS',
@@ -357,6 +360,41 @@ legFrame('sway-along-tapered', find('a square table on tapered legs'));
       heads: [point(pushed)],
       push: document.form.loads.push,
       modulus: job.species.modulusOfElasticity,
+    }),
+  };
+}
+
+{
+  // A leaf drawn out, from the side: one beam as stiff as the slides and half beside each other, on two points; its inner
+  // end rises by the play of the keys before it is held.
+  const { document, job, name } = find('a dining table with two leaves on slides');
+  const give = job.checks.find((check) => check.id === 'slides.give')?.figure;
+  const input = (label: string) => {
+    const quantity = give?.inputs.find((i) => i.label === label)?.quantity;
+    return typeof quantity === 'object' ? quantity.amount : Number.NaN;
+  };
+  const [out, held] = [input('Beyond the end apron, drawn out, a'), input('In its guide o')];
+  const { slides, thickness } = topOf(document, 'extending');
+  const second = (2 * slides.thickness * slides.height ** 3) / 12 + (600 * thickness ** 3) / 12;
+  const side = (12 * second) ** 0.25;
+  const section = [side, side] as const;
+  results['leaf-drawn-out'] = {
+    piece: name,
+    // Lying along z, pushed along x at its end.
+    value: sway({
+      name: 'leaf',
+      members: [
+        { from: [0, 0, -held], to: [0, 0, 0], section, across: Y },
+        { from: [0, 0, 0], to: [0, 0, out], section, across: Y },
+      ],
+      feet: [
+        [0, 0, 0],
+        [0, 0, -held],
+      ],
+      heads: [[0, 0, out]],
+      push: document.form.loads.edge,
+      modulus: job.species.modulusOfElasticity,
+      moved: [{ at: [0, 0, -held], by: -input('Play of the keys') }],
     }),
   };
 }

@@ -25,4 +25,17 @@ describe('beside finite elements', () => {
     expect(check.value.amount / creep / value).toBeGreaterThan(0.95);
     expect(check.value.amount / creep / value).toBeLessThan(1.05);
   });
+
+  it('a leaf drawn out gives what bending and the play of its keys come to, to within a twentieth', () => {
+    const { piece, value } = recorded.results['leaf-drawn-out']!;
+    const { document } = CONSTRUCTIONS.find((c) => c.name === piece)!;
+    const { inputs } = derived(document).checks.find((c) => c.id === 'slides.give')!.figure!;
+    const part = (label: string) => {
+      const quantity = inputs.find((input) => input.label === label)!.quantity;
+      return typeof quantity === 'object' ? quantity.amount : Number.NaN;
+    };
+    const sum = part('Bending') + part('Tilting by it');
+    expect(sum / value).toBeGreaterThan(0.95);
+    expect(sum / value).toBeLessThan(1.05);
+  });
 });

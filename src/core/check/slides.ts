@@ -1,10 +1,12 @@
-import { count, mm, movement, say } from '../measure/quantity';
+import { crushingAcrossGrain } from '../joint/hold-strength';
+import { count, mm, movement, newton, say } from '../measure/quantity';
 import { findPart, type Piece, partsOfKind } from '../piece/piece';
+import { keyOf } from '../piece/slides';
 import { travelOfHalf } from '../piece/top-extending';
 import { boundsOf, box } from '../solid/convex';
 import { overlap } from '../solid/distance';
-import { type Check, type CheckContext, judge } from './check';
-import { STRESS_FACTOR } from './stiffness';
+import { type Check, type CheckContext, judge, type WayOut } from './check';
+import { ACROSS_GRAIN_RATIO, STRESS_FACTOR } from './stiffness';
 
 /** Under a way in a rail so much of the rail must be left, mm; common practice. */
 const LEAST_UNDER_WAY = 30;
@@ -152,7 +154,24 @@ export function slidesOnTheirWay(context: CheckContext): Check[] {
   ];
 }
 
-/** The drawn-out end under somebody's weight: a beam that overhangs the end apron, held down at the runner's inner end. */
+/**
+ * A stiff bar held in an elastic bed over a length and pushed down beyond its edge: how far the point pushed gives, and how
+ * deep the bar presses in at the edge, where it is deepest. Straight-line pressure under a rigid beam, as in any textbook
+ * of foundations; also used for a pin in a hole.
+ *
+ * @param load N; `out` from the edge to the load and `held` in the bed, mm; `bed` N per mm of length and mm pressed in
+ */
+export function barInBed(load: number, out: number, held: number, bed: number): { give: number; deepest: number } {
+  const share = out / held;
+  const each = load / (bed * held);
+  return { give: each * (4 + 12 * share + 12 * share ** 2), deepest: each * (4 + 6 * share) };
+}
+
+/**
+ * The drawn-out end under somebody's weight. Three things add up: the slides bend, as a beam that overhangs the end apron
+ * and is held down at the runner's inner end; the keys tilt by their play; and they press into the wood of their grooves,
+ * the more the shorter they are held.
+ */
 export function drawnOutEnd(context: CheckContext): Check[] {
   const top = extendingOf(context);
   const { piece, species, document } = context;
@@ -163,54 +182,94 @@ export function drawnOutEnd(context: CheckContext): Check[] {
   const { height, thickness } = top.slides;
   const { width, thickness: thick } = piece.top.size;
   const second = (2 * thickness * height ** 3) / 12 + (Math.min(width, 600) * thick ** 3) / 12;
-  const give = (load * out ** 2 * (out + held)) / (3 * species.modulusOfElasticity * second);
+  const bends = (load * out ** 2 * (out + held)) / (3 * species.modulusOfElasticity * second);
+  const key = keyOf(top.slides);
+  // The key rests on the floor of its groove at the apron, and rises to its ceiling at its inner end.
+  const tilts = (key.play * out) / held;
+  const across = ACROSS_GRAIN_RATIO * species.modulusOfElasticity;
+  // Key and groove are pressed together over the height of both.
+  const bed = (2 * across * key.deep) / (2 * key.high);
+  const pressed = barInBed(load, out, held, bed);
+  const give = bends + tilts + pressed.give;
+  const pressure = (pressed.deepest * across) / (2 * key.high);
+  const crushed = crushingAcrossGrain(species.specificGravity, species.kind);
   const stress = (load * out * (height / 2)) / second;
   const working = species.modulusOfRupture / STRESS_FACTOR;
   const lifts = (load * out) / held / 2;
-  const higher = Math.ceil(height * Math.cbrt(give / LEAST_GIVE) + 2);
-  const where = [...runnersOf(piece).map(({ id }) => id), 'half-left', 'half-right'];
+  const higher = Math.ceil(height * Math.cbrt(Math.max(1, give / LEAST_GIVE)) + 2);
+  const longer = Math.ceil((top.slides.overlap * 1.25) / 5) * 5;
+  const shorter = Math.floor((top.leaf * 0.9) / 5) * 5;
+  const where = [...runnersOf(piece).map(({ id }) => id), ...piece.top.parts.filter((id) => id.startsWith('half'))];
+  const megapascal = (amount: number) => ({ amount, unit: 'megapascal' as const });
+  const ways: WayOut[] = [
+    {
+      say: say`Let ${mm(longer)} of each runner stay in its guide`,
+      changes: [{ path: 'form.top.slides.overlap', value: longer }],
+    },
+    { say: say`Make the slides ${mm(higher)} high`, changes: [{ path: 'form.top.slides.height', value: higher }] },
+    { say: say`Make the leaves ${mm(shorter)}`, changes: [{ path: 'form.top.leaf', value: shorter }] },
+  ];
+  // What gives most is mended first.
+  const [first, ...others] = bends > tilts + pressed.give ? [ways[1], ways[0], ways[2]] : ways;
   const figure = {
     id: 'slides-give',
     label: 'Give of the drawn-out end',
     quantity: movement(give),
-    formula: 'P·a²·(a + o)/3EI, two runners and at most 600 mm of the half beside each other',
+    formula:
+      'P·a²·(a + o)/3EI, two runners and at most 600 mm of the half beside each other; + play·a/o; + P/ko·(4 + 12a/o + 12a²/o²) of the keys in their grooves',
     inputs: [
       { label: 'Beyond the end apron, drawn out, a', quantity: mm(out) },
       { label: 'In its guide o', quantity: mm(held) },
-      { label: 'Edge load P', quantity: { amount: load, unit: 'newton' as const } },
-      { label: 'E', quantity: { amount: species.modulusOfElasticity, unit: 'megapascal' as const } },
-      { label: 'Lifts each runner in its guide with', quantity: { amount: lifts, unit: 'newton' as const } },
+      { label: 'Edge load P', quantity: newton(load) },
+      { label: 'E', quantity: megapascal(species.modulusOfElasticity) },
+      { label: 'Bending', quantity: movement(bends) },
+      { label: 'Play of the keys', quantity: movement(key.play) },
+      { label: 'Tilting by it', quantity: movement(tilts) },
+      { label: 'Keys pressed into their grooves', quantity: movement(pressed.give) },
+      { label: 'Lifts each runner in its guide with', quantity: newton(lifts) },
     ],
-    source: 'beam with an overhang, handbook case',
-    limits: 'Play in the guides comes to it: half a millimetre there is more at the end.',
+    source: `beam with an overhang, handbook case; bar in an elastic bed, E across the grain ${ACROSS_GRAIN_RATIO} of E (Wood Handbook ch. 5, from memory)`,
+    limits: 'Slides of wood in grooves as they are drawn here; bought-in ones by their maker’s figures.',
   };
   return [
     {
       id: 'slides.give',
       step: 'form',
       level: judge(give, LEAST_GIVE, { sense: 'at-most', watchFrom: 0.8 * LEAST_GIVE }),
-      sentence: say`Drawn out, and somebody leaning on it, the end gives ${movement(give)}.`,
+      sentence: say`Drawn out, and somebody leaning on it, the end gives ${movement(give)}: ${movement(bends)} bending, ${movement(tilts)} by the play of the keys, ${movement(pressed.give)} pressed into the wood.`,
       value: movement(give),
-      limit: mm(LEAST_GIVE),
+      limit: movement(LEAST_GIVE),
       where,
       why: 'An end that dips under an elbow opens its joints to the leaf, and frightens who sits there.',
       school: 'common practice',
       figure,
-      wayOut: {
-        say: say`Make the slides ${mm(higher)} high`,
-        changes: higher <= 100 ? [{ path: 'form.top.slides.height', value: higher }] : [],
-      },
+      wayOut: first as WayOut,
+      otherWaysOut: others.flatMap((own) => own ?? []),
+    },
+    {
+      id: 'slides.crushing',
+      step: 'form',
+      level: judge(pressure, crushed, { sense: 'at-most', watchFrom: 0.8 * crushed }),
+      sentence: say`At the end apron the keys press their grooves with ${megapascal(pressure)}; the wood is dented from ${megapascal(crushed)} on.`,
+      value: megapascal(pressure),
+      limit: megapascal(crushed),
+      where,
+      why: 'What is dented once has more play the next time, and the end hangs lower.',
+      school: 'Proportional limit across the grain, Wood Handbook ch. 5, from memory',
+      wayOut: ways[0] as WayOut,
+      otherWaysOut: [ways[2] as WayOut],
     },
     {
       id: 'slides.strength',
       step: 'form',
       level: judge(stress, working, { sense: 'at-most', watchFrom: 0.8 * working }),
-      sentence: say`The runners are stressed to ${{ amount: stress, unit: 'megapascal' }} of ${{ amount: working, unit: 'megapascal' }}.`,
-      value: { amount: stress, unit: 'megapascal' },
-      limit: { amount: working, unit: 'megapascal' },
+      sentence: say`The runners are stressed to ${megapascal(stress)} of ${megapascal(working)}.`,
+      value: megapascal(stress),
+      limit: megapascal(working),
       where,
       why: 'The working stress is the breaking stress over 4. A design load of your own choosing, not a proof.',
-      wayOut: { say: say`Make the slides ${mm(higher)} high`, changes: [] },
+      wayOut: ways[1] as WayOut,
+      otherWaysOut: [ways[2] as WayOut],
     },
   ];
 }

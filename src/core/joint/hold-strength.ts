@@ -16,6 +16,10 @@ export const lagWithdrawal = (gravity: number, diameter: number, bite: number): 
 export const shearAlongGrain = (gravity: number, kind: 'hardwood' | 'softwood'): number =>
   kind === 'hardwood' ? 21.9 * gravity ** 1.13 : 16.6 * gravity ** 0.85;
 
+/** Pressed across the grain at the proportional limit at 12 %, MPa: 18.5·G^2.48 for hardwoods, 16.5·G^1.57 for softwoods; Wood Handbook ch. 5, from memory. */
+export const crushingAcrossGrain = (gravity: number, kind: 'hardwood' | 'softwood'): number =>
+  kind === 'hardwood' ? 18.5 * gravity ** 2.48 : 16.5 * gravity ** 1.57;
+
 /**
  * A glued dowel in side grain: half of the wood's shear along the grain over the dowel's surface, since round it half the
  * fibres lie across. Published tests of dowels in furniture come to the same share (Eckelman; value from memory).

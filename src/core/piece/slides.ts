@@ -25,6 +25,13 @@ const FROM_END = 70;
 /** Its inner end stays so far from the other end apron when closed, mm. */
 const BEFORE_APRON = 12;
 
+/** The key of a runner: how far it reaches into its guide, how high it is, and how much it can go up and down there. mm */
+export const keyOf = ({ height, thickness }: { height: number; thickness: number }) => ({
+  deep: KEY_OUT * thickness - PLAY,
+  high: height / 3,
+  play: 2 * PLAY,
+});
+
 const NOTHING = NO_GEAR;
 
 const SIDES = [
