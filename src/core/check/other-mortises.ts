@@ -4,7 +4,7 @@ import { mm, type Phrase, say } from '../measure/quantity';
 import { findPart, type Piece } from '../piece/piece';
 import { reach } from '../solid/convex';
 import { directionInPart } from '../solid/frame';
-import { cross, unit, type Vec } from '../solid/vector';
+import { cross, dot, unit, type Vec } from '../solid/vector';
 import type { Check, CheckContext } from './check';
 
 /** A tenon is fitted to its mortise by less than this, mm. */
@@ -38,18 +38,23 @@ function slotOf(piece: Piece, joint: Joint, cut: Cut): Slot | null {
   const entry = cut.open[0];
   const part = findPart(piece, cut.part);
   if (!entry || !part) return null;
-  const way = unit(entry);
   const span = (axis: Vec) => {
     const { from, to } = reach(cut.solid, axis);
     return to - from;
   };
+  const opposite = (way: Vec) =>
+    cut.open.some((other) => dot(other, way) < -0.9) && cut.open.some((other) => dot(other, way) > 0.9);
+  if (cut.slot) {
+    const { along, width, thickness } = cut.slot;
+    return { joint, cut, wide: Math.min(width, thickness), deep: span(along) / (opposite(unit(entry)) ? 2 : 1) };
+  }
+  const way = unit(entry);
   // Square to the way in: along the part, and across it; a slot is as wide as the lesser.
   const own = directionInPart(part.frame, way);
   const axis = Math.abs(own[0]) < 0.7 ? part.frame.length : part.frame.width;
   const across = unit(cross(way, axis));
   const along = unit(cross(across, way));
-  const through = cut.open.some((other) => other[0] * way[0] + other[1] * way[1] + other[2] * way[2] < -0.9);
-  return { joint, cut, wide: Math.min(span(across), span(along)), deep: span(way) / (through ? 2 : 1) };
+  return { joint, cut, wide: Math.min(span(across), span(along)), deep: span(way) / (opposite(way) ? 2 : 1) };
 }
 
 /** Whether a chisel of the mortiser makes it in one row, or a straight cutter reaches it. */

@@ -23,6 +23,7 @@ import { piecedSeams } from './pieced';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
 import { battensInSlots, boardsAsDryAsTheAir, roomInNotches, topOnItsFasteners } from './season';
+import { sectionsLeft } from './section-left';
 import { shelves } from './shelves';
 import { curvedParts, cutsBesideHollows, slantedTenons } from './short-grain';
 import { drawnOutEnd, leavesStored, runnersHeld, slidesOnTheirWay } from './slides';
@@ -85,6 +86,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   fastenersInOutline,
   cutOuts,
   cutsInParts,
+  sectionsLeft,
   partsInParts,
   slantedTenons,
   curvedParts,

@@ -23,6 +23,8 @@ export interface Cut {
   open: readonly Vec[];
   /** Taken out of what joints give the part as well: a peg's hole in a tenon. */
   late?: true;
+  /** A mortise in axes of its own: the way in, the way its longer side lies, and its true section square to the way in. mm */
+  slot?: { along: Vec; wide: Vec; width: number; thickness: number };
   /** Bored round, from one point to another: its solid has sides, the hole has not. mm */
   bore?: { from: Vec; to: Vec; diameter: number };
 }

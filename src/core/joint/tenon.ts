@@ -29,6 +29,9 @@ export interface TenonGiven {
   ruled?: Joint['ruled'];
 }
 
+/** Without a nought below nought, which does not come through JSON. */
+const plain = ([x, y, z]: Vec): Vec => [x + 0, y + 0, z + 0];
+
 const NAMES: Partial<Record<JointKind, string>> = { 'loose-tenon': 'slot' };
 
 /** A tenon's own axes: its length the way it goes in, from the middle of its shoulder. */
@@ -58,6 +61,7 @@ export function tenonJoint(given: TenonGiven): Joint {
   const inner = piece(0, size.length);
   const middle = inPiece(frame, [size.length / 2, 0, 0]);
   const name = `${from.name} in ${into.name.toLowerCase()}`;
+  const slot = { along: plain(frame.length), wide: plain(frame.width), width: size.width, thickness: size.thickness };
   return {
     id,
     kind,
@@ -66,8 +70,8 @@ export function tenonJoint(given: TenonGiven): Joint {
     from: from.id,
     along: frame.length,
     removed: [
-      { part: into.id, what, solid: inner, open: through ? [entry, through.face] : [entry] },
-      ...(back > 0 ? [{ part: from.id, what, solid: piece(-back, 0), open: [frame.length] }] : []),
+      { part: into.id, what, solid: inner, open: through ? [entry, through.face] : [entry], slot },
+      ...(back > 0 ? [{ part: from.id, what, solid: piece(-back, 0), open: [frame.length], slot }] : []),
     ],
     added: [
       back > 0 ? { part: from.id, solid: piece(-back, size.length), inside: true } : { part: from.id, solid: inner },

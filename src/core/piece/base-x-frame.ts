@@ -177,6 +177,7 @@ export function xFrameBase(
         name: `Stretcher in the crossing, ${word}`,
         removed: [
           {
+            ...mortise,
             part: a.id,
             what: 'mortise',
             solid: halfOf(side),
@@ -185,7 +186,7 @@ export function xFrameBase(
               [side, 0, 0],
             ],
           },
-          { part: b.id, what: 'mortise', solid: halfOf(-side), open: [[-side, 0, 0]] },
+          { ...mortise, part: b.id, what: 'mortise', solid: halfOf(-side), open: [[-side, 0, 0]] },
         ],
         meets: [lap.id],
       },

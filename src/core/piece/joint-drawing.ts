@@ -132,7 +132,9 @@ export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): V
   const entry = cut?.open[0];
   if (!joint || !into || !cut || !entry) return null;
   const from = findPart(piece, joint.from);
-  const { right, up } = paperFor(into, entry);
+  const slant = slantOf(into, cut);
+  // What lies askew is drawn in its own axes, so that its true sizes are measured.
+  const { right, up } = slant ? { right: cross(slant.up, unit(entry)), up: slant.up } : paperFor(into, entry);
   const spread = (axis: Vec) => {
     const { from: a, to: b } = reach(cut.solid, axis);
     return b - a;
@@ -191,6 +193,29 @@ export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): V
     dimensions: dimensions(cut, whole, paper, all),
     fasteners: [],
   };
+}
+
+/** Turned by less than this, degrees, a mortise lies along its part. */
+const ASKEW = 0.5;
+
+/** A mortise that lies askew to its part: how far it leans from square to the face it goes in by, and is turned in it. Degrees. */
+export function slantOf(part: Part, cut: Cut): { leans: number; turned: number; up: Vec } | null {
+  const entry = cut.open[0];
+  if (!entry || !cut.slot) return null;
+  const out = unit(entry);
+  const { along, wide } = cut.slot;
+  const degrees = (cosine: number) => (Math.acos(Math.min(1, Math.abs(cosine))) * 180) / Math.PI;
+  const inFace = (way: Vec) => minus(way, times(out, dot(way, out)));
+  const leans = degrees(dot(along, out));
+  // The part's own axes in that face: its length, or across it where the mortise goes in by the end.
+  const own = [part.frame.length, part.frame.width, part.frame.thickness]
+    .map(inFace)
+    .filter((axis) => norm(axis) > 0.7);
+  const lies = inFace(wide);
+  if (norm(lies) < 1e-6) return null;
+  const up = unit(lies);
+  const turned = Math.min(...own.map((axis) => degrees(dot(up, unit(axis)))));
+  return leans > ASKEW || turned > ASKEW ? { leans, turned, up } : null;
 }
 
 /** Right and up on paper, square to the way in, along the part's own axes; up is what stands highest in the piece. */
@@ -271,7 +296,10 @@ export function jointFigures(piece: Piece, id: string): Figure[] {
     const { from, to } = reach(cut.solid, axis);
     return to - from;
   };
-  const [deep, a, b] = [size(unit(entry)), size(right), size(up)];
+  const slant = slantOf(into, cut);
+  const { slot } = cut;
+  const [deep, a, b] =
+    slant && slot ? [size(slot.along), slot.width, slot.thickness] : [size(unit(entry)), size(right), size(up)];
   const what = cut.what.charAt(0).toUpperCase() + cut.what.slice(1);
   const source = 'geometry of the joint’s solids; the rule of size stands above';
   if (cut.bore) return boreFigures(into, what, cut.bore, ends);
@@ -291,7 +319,9 @@ export function jointFigures(piece: Piece, id: string): Figure[] {
   return [
     figure('long', `${what}, long`, Math.max(a, b), 'as its tenon is wide, with what it needs to move', sizes),
     figure('wide', `${what}, wide`, Math.min(a, b), 'as its tenon is thick', sizes),
-    figure('deep', `${what}, deep`, deep, 'as far as its tenon goes in', sizes),
+    figure('deep', `${what}, deep`, deep, slant ? 'along its own way in' : 'as far as its tenon goes in', sizes),
+    ...(slant ? slantFigures(slant, source) : []),
+    ...wallFigures(into, cut, source),
     figure(
       'from-start',
       `From one end of ${into.letter}`,
@@ -307,6 +337,64 @@ export function jointFigures(piece: Piece, id: string): Figure[] {
       [{ label: `${into.name}, between its shoulders`, quantity: mm(ends.to - ends.from) }],
     ),
   ];
+}
+
+const angle = (id: string, label: string, amount: number, formula: string, source: string): Figure => ({
+  id: `joint-${id}`,
+  label,
+  quantity: { amount, unit: 'degrees' },
+  formula,
+  inputs: [],
+  source,
+});
+
+const slantFigures = ({ leans, turned }: NonNullable<ReturnType<typeof slantOf>>, source: string): Figure[] => [
+  ...(leans > ASKEW
+    ? [angle('leans', 'Leans from square to the face', leans, 'between its way in and the face’s normal', source)]
+    : []),
+  ...(turned > ASKEW
+    ? [
+        angle(
+          'turned',
+          'Turned in the face from the part’s edge',
+          turned,
+          'between its longer side and the part’s edge',
+          source,
+        ),
+      ]
+    : []),
+];
+
+/** What is left of a part beside a cut, toward each of its four long faces that the cut does not open to. mm */
+function wallFigures(into: Part, cut: Cut, source: string): Figure[] {
+  if (into.body.length !== 1) return [];
+  const body = into.body.flatMap((solid) => solid.corners);
+  const own = cut.solid.corners.map((p) => inPart(into.frame, p));
+  const walls = ([1, 2] as const).flatMap((k) => {
+    const axis = k === 1 ? into.frame.width : into.frame.thickness;
+    return ([-1, 1] as const).flatMap((side) => {
+      const outward = times(axis, side);
+      if (cut.open.some((way) => dot(unit(way), outward) > 0.9)) return [];
+      const far = (points: readonly Vec[]) => Math.max(...points.map((p) => side * p[k]));
+      return [{ outward, left: far(body) - far(own) }];
+    });
+  });
+  return walls.map(({ outward, left }, i) => ({
+    id: `joint-wall-${i + 1}`,
+    label: `Wood left ${sideWords(outward)}`,
+    quantity: movement(left),
+    formula: 'from the cut to that face of the part',
+    inputs: [],
+    source,
+  }));
+}
+
+/** Where a direction points, in words. */
+function sideWords([x, y, z]: Vec): string {
+  const most = Math.max(Math.abs(x), Math.abs(y), Math.abs(z));
+  if (Math.abs(z) === most) return z > 0 ? 'above it' : 'below it';
+  if (Math.abs(y) === most) return y > 0 ? 'toward the back' : 'toward the front';
+  return x > 0 ? 'toward the right' : 'toward the left';
 }
 
 /** A bored hole: bit, depth, and where its middle stands from both ends and from the edges of its face. */

@@ -1,0 +1,119 @@
+import type { JobDocument } from '../decision/job-document';
+import type { Cut, Joint } from '../joint/joint';
+import { mm, percent, say } from '../measure/quantity';
+import type { Part } from '../piece/part';
+import type { Piece } from '../piece/piece';
+import { type Convex, type Plane, planesOf } from '../solid/convex';
+import { inPiece } from '../solid/frame';
+import { dot, type Vec } from '../solid/vector';
+import { type Check, type CheckContext, judge } from './check';
+
+/** Of a part's section so much must be left where the cuts of several joints lie in one another; common practice. */
+const LEAST_LEFT = 0.25;
+const WATCHED_LEFT = 0.35;
+/** Points looked at across a section, each way. */
+const POINTS = 24;
+
+interface Gutted {
+  part: Part;
+  joints: readonly Joint[];
+  left: number;
+}
+
+/** Where the cuts of several joints lie in one section of a part: a lap that a mortise goes through, mortises one behind the other. */
+export function sectionsLeft({ document, piece }: CheckContext): Check[] {
+  const worst = piece.parts.reduce<Gutted | null>((before, part) => {
+    const own = gutted(piece, part);
+    return own && (!before || own.left < before.left) ? own : before;
+  }, null);
+  if (!worst) return [];
+  const { part, joints, left } = worst;
+  const names = [...new Set(joints.map(({ name }) => name.toLowerCase()))].join(' and ');
+  return [
+    {
+      id: 'joints.section-left',
+      step: 'joints',
+      level: judge(left, LEAST_LEFT, { sense: 'at-least', watchFrom: WATCHED_LEFT }),
+      sentence: say`Of the section of ${part.name.toLowerCase()} ${percent(100 * left)} stay where two joints are cut: ${names}.`,
+      value: percent(100 * left),
+      limit: percent(100 * LEAST_LEFT),
+      where: [part.id],
+      why: 'Each cut may be sound by itself; together they leave a part that breaks where it is joined.',
+      school: 'A quarter of the section at the least, common practice',
+      ...waysOut(document),
+    },
+  ];
+}
+
+function waysOut({ form: { base } }: JobDocument): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+  const advice = { say: say`Make the part thicker, the tenon smaller, or set the joints apart along it`, changes: [] };
+  if (base.kind !== 'x-frame') return { wayOut: advice };
+  const [lower, wider] = [Math.floor(base.stretcher.height * 0.8), Math.ceil(base.leg.width * 1.15)];
+  return {
+    wayOut: {
+      say: say`Make the stretcher ${mm(lower)} high`,
+      changes: [{ path: 'form.base.stretcher.height', value: lower }],
+    },
+    otherWaysOut: [
+      { say: say`Make the legs ${mm(wider)} wide`, changes: [{ path: 'form.base.leg.width', value: wider }] },
+      advice,
+    ],
+  };
+}
+
+/** The section of a part through the middle of a cut in which cuts of more than one joint take the most. */
+function gutted(piece: Piece, part: Part): Gutted | null {
+  if (part.material || part.placed.length !== 1) return null;
+  const own = [...piece.joints, ...piece.seats].flatMap((joint) =>
+    joint.ruled ? [] : joint.removed.filter((cut) => cut.part === part.id && !cut.late).map((cut) => ({ joint, cut })),
+  );
+  if (new Set(own.map(({ joint }) => joint)).size < 2) return null;
+  const along = part.frame.length;
+  const spans = own.map(({ joint, cut }) => ({ joint, cut, ...reachAlong(cut.solid, along) }));
+  let worst: Gutted | null = null;
+  for (const one of spans) {
+    const at = (one.from + one.to) / 2;
+    const met = spans.filter(({ from, to }) => from < at && at < to);
+    const joints = [...new Set(met.map(({ joint }) => joint))];
+    if (joints.length < 2) continue;
+    const left = shareLeft(
+      part,
+      at,
+      met.map(({ cut }) => cut),
+    );
+    if (left !== null && (!worst || left < worst.left)) worst = { part, joints, left };
+  }
+  return worst;
+}
+
+function reachAlong({ corners }: Convex, along: Vec): { from: number; to: number } {
+  const places = corners.map((p) => dot(along, p));
+  return { from: Math.min(...places), to: Math.max(...places) };
+}
+
+const inside = (planes: readonly Plane[], p: Vec) =>
+  planes.every(({ normal, offset }) => dot(normal, p) <= offset + 1e-9);
+
+/** What share of the points of a section square to the part is in none of its cuts; null where the section misses the part. */
+function shareLeft(part: Part, at: number, cuts: readonly Cut[]): number | null {
+  const [body] = part.placed;
+  if (!body) return null;
+  const bodyPlanes = planesOf(body);
+  const cutPlanes = cuts.map(({ solid }) => planesOf(solid));
+  const { width, thickness } = part.size;
+  const length = at - dot(part.frame.length, part.frame.at);
+  let [all, left] = [0, 0];
+  for (let i = 0; i < POINTS; i += 1) {
+    for (let k = 0; k < POINTS; k += 1) {
+      const p = inPiece(part.frame, [
+        length,
+        ((i + 0.5) / POINTS - 0.5) * width,
+        ((k + 0.5) / POINTS - 0.5) * thickness,
+      ]);
+      if (!inside(bodyPlanes, p)) continue;
+      all += 1;
+      if (!cutPlanes.some((planes) => inside(planes, p))) left += 1;
+    }
+  }
+  return all === 0 ? null : left / all;
+}
