@@ -24,7 +24,6 @@ import { layoutChecks, movesGivenUp, ringChecks } from './layout/layout-checks';
 import { machineChecks } from './layout/machine-checks';
 import { pairChecks, pairsToResaw } from './layout/matched-pairs';
 import { movedLayout, standingMoves } from './layout/move-piece';
-import { sayDay } from './measure/calendar';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
 import { count, type Phrase, say } from './measure/quantity';
@@ -36,6 +35,7 @@ import { deriveSeason, type Season } from './piece/season';
 import type { Unbuildable } from './piece/unbuildable';
 import type { Operation } from './plan/operation';
 import { planOperations } from './plan/operations';
+import { planChecks } from './plan/plan-checks';
 import { type Schedule, schedule } from './plan/schedule';
 import type { Board } from './stock/board';
 import { findSpecies, type Species } from './wood/species';
@@ -391,22 +391,4 @@ function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit,
       ? { school: 'Force of a clamp as the shop has it; pressure by adhesive makers’ general guidance' }
       : {}),
   };
-}
-
-function planChecks(document: JobDocument, dates: Schedule): Check[] {
-  const late = dates.finishedOn > document.brief.dueOn;
-  return [
-    {
-      id: 'plan.due',
-      step: 'plan',
-      level: late ? 'watch' : 'good',
-      sentence: late
-        ? say`Done on ${sayDay(dates.finishedOn)}; it was promised for ${sayDay(document.brief.dueOn)}.`
-        : say`Done on ${sayDay(dates.finishedOn)}, promised for ${sayDay(document.brief.dueOn)}.`,
-      ...nothing,
-      where: [],
-      why: 'Hours are common practice for one person; glue and finish wait by the clock.',
-      wayOut: { say: say`Start earlier, or work longer days`, changes: [] },
-    },
-  ];
 }

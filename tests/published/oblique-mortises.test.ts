@@ -74,16 +74,17 @@ describe('a stretcher in crossed legs', () => {
     for (const wall of walls) expect(told.some((own) => Math.abs(own - wall) < 1e-6)).toBe(true);
   });
 
-  it('that guts the lap is stopped', () => {
+  it('that leaves less than a third of the crossing is told', () => {
     const gutted = derived(
       change(document, (d) => {
         const base = baseOf(d, 'x-frame');
-        base.leg = { width: 52, thickness: 45 };
+        base.leg = { width: 44, thickness: 45 };
         base.stretcher = { height: 110, thickness: 60 };
       }),
     );
     const check = gutted.checks.find(({ id }) => id === 'joints.section-left')!;
-    expect(check.level).toBe('stop');
+    expect(check.level).toBe('watch');
+    expect(check.value.amount).toBeLessThan(100 / 3);
   });
 });
 

@@ -83,8 +83,9 @@ describe('a table with such legs', () => {
     const rows = cutList(job.piece.parts, job.demand);
     expect(rows.filter((row) => row.letter.startsWith('B.'))).toHaveLength(wanted.length / 4);
     expect(rows.find((row) => row.letter === 'B')?.rough).toBeNull();
-    const blanks = job.operations.filter((operation) => /^leg-/.test(operation.id));
-    expect(blanks).toHaveLength(making.kind === 'faced' ? 2 : 1);
+    const blanks = job.operations.filter((operation) => /^leg-(blanks|faces|squared)/.test(operation.id));
+    // Squared when the glue is dry, in an operation of its own.
+    expect(blanks).toHaveLength(making.kind === 'faced' ? 3 : 2);
     expect(job.operations.find((operation) => operation.id === 'joints')?.after).toContain(blanks.at(-1)!.id);
   });
 
@@ -135,7 +136,7 @@ describe('posts and feet of a trestle', () => {
     expect(blanks[0]!.finished.thickness).toBeCloseTo(post.size.thickness / 2 + 1, 9);
     expect(job.operations.map(({ id }) => id)).toEqual(expect.arrayContaining(['post-blanks', 'foot-blanks']));
     const { after } = job.operations.find(({ id }) => id === 'joints')!;
-    expect(after).toEqual(expect.arrayContaining(['post-blanks', 'foot-blanks']));
+    expect(after).toEqual(expect.arrayContaining(['post-squared', 'foot-squared']));
   });
 
   it('too thick for any board are led to staves', () => {

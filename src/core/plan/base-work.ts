@@ -13,10 +13,9 @@ interface BaseWords {
   marking: string;
   /** Cut or shaped after the joints, while the parts are still square to hold. */
   shaping: { id: string; name: string; hours: number; caution: string; parts: readonly string[] } | null;
-  first: { name: string; caution: string; parts: readonly string[] };
-  second: { name: string; caution: string };
-  /** Pegged and wedged without glue. */
-  dry?: true;
+  /** Dry: pegged, screwed, bolted or wedged, and nothing waits for glue. */
+  first: { name: string; caution: string; parts: readonly string[]; dry?: boolean };
+  second: { name: string; caution: string; dry?: boolean };
 }
 
 const degrees = (angle: number) => `${angle.toFixed(1)}°`;
@@ -35,9 +34,12 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
   const ids = (...kinds: Parameters<typeof partsOfKind>[1][]) =>
     kinds.flatMap((kind) => partsOfKind(piece, kind).map((part) => part.id));
   switch (base.kind) {
-    case 'leg-apron':
+    case 'leg-apron': {
+      const corner = piece.corner?.kind ?? 'mortise-tenon';
+      const dry = corner === 'pocket-screws' || corner === 'corner-plate';
+      const closing = corner === 'pocket-screws' ? 'Screw' : corner === 'corner-plate' ? 'Bolt' : 'Glue';
       return {
-        joints: CORNER_WORK[piece.corner?.kind ?? 'mortise-tenon'],
+        joints: CORNER_WORK[corner],
         marking:
           'Mark inside faces and letters on all four legs before the first cut. Chisel and cutter away from the other hand.',
         shaping:
@@ -54,15 +56,18 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
               }
             : null,
         first: {
-          name: 'Glue the two ends: legs and short aprons',
-          caution: 'Two small glue-ups instead of one large one.',
+          name: `${closing} the two ends: legs and short aprons`,
+          caution: dry ? 'Clamped square while the screws go in.' : 'Two small glue-ups instead of one large one.',
+          dry,
           parts: [...ids('leg'), 'apron-left', 'apron-right', ...ids('stretcher').filter((id) => id !== 'stretcher')],
         },
         second: {
-          name: 'Glue the ends to the long aprons and rails',
-          caution: 'On a flat surface; measure both diagonals while the clamps can still be moved.',
+          name: `${closing} the ends to the long aprons${base.crossRails > 0 ? ', the cross rails between them' : ''}`,
+          caution: 'On a flat surface; measure both diagonals while it can still be moved.',
+          dry,
         },
       };
+    }
     case 'trestle': {
       const last = {
         wedged: 'Glue the stretcher through both posts and wedge it',
@@ -77,10 +82,11 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
         first: {
           name: 'Glue the two trestles: foot, post and bearer',
           caution: 'Check that post and foot stand square, and both trestles alike, before the glue sets.',
-          parts: ids('foot', 'post', 'bearer', 'brace', 'pad'),
+          parts: ids('foot', 'post', 'bearer', 'brace'),
         },
         second: {
           name: last,
+          dry: base.stretcher.joint !== 'wedged',
           caution: 'Wedges and tusks across the grain of the post, or they split it. Not harder than snug.',
         },
       };
@@ -99,6 +105,7 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
           caution:
             'No glue. Braces go in while post and bearer still stand apart; pegs are driven with the joint backed up.',
           parts: ids('foot', 'post', 'bearer', ...(base.braces.way === 'across' ? (['brace'] as const) : [])),
+          dry: true,
         },
         second: {
           name:
@@ -109,8 +116,8 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
             base.braces.way === 'diagonal'
               ? 'The diagonal braces stand in the posts before the rails come down over them. Heavy parts: two people.'
               : 'Heavy parts: two people. Wedges snug, not hard.',
+          dry: true,
         },
-        dry: true,
       };
     case 'x-frame': {
       const mitre = partsOfKind(piece, 'leg')[0]?.ends?.start.mitre ?? 0;
@@ -147,6 +154,7 @@ function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
               ? 'Level the splines and the corners'
               : 'Bore and glue the cross dowels, pare them flush',
           caution: 'From the outer face in: what breaks out must not be seen.',
+          dry: base.key === 'spline',
         },
       };
     case 'steel':
@@ -201,11 +209,31 @@ export function baseWork(
     id: 'joints',
     name: words.joints,
     work: own.length * 0.45,
-    after: [...milled, ...blanks.filter(({ id }) => id !== 'leg-faces-1').map((operation) => operation.id)],
+    after: [...milled, ...blanks.filter(({ id }) => id.endsWith('-squared')).map((operation) => operation.id)],
     caution: words.marking,
     parts: base,
   });
   let ready = ['joints'];
+  const rail = partsOfKind(piece, 'cross-rail').map((part) => part.id);
+  if (rail.length > 0 && document.form.base.kind === 'leg-apron') {
+    add({
+      id: 'rail-joints',
+      name:
+        document.form.base.railJoint === 'dovetail'
+          ? 'Cut the dovetails of the cross rails and let the long aprons in for them from above'
+          : 'Cut the stubs of the cross rails and mortise the long aprons for them',
+      work: 0.5 * rail.length,
+      after: ready,
+      caution: 'Both aprons marked side by side, so that the rails stand square.',
+      parts: [
+        ...rail,
+        ...partsOfKind(piece, 'apron')
+          .filter(({ frame }) => Math.abs(frame.length[0]) > 0.9)
+          .map((part) => part.id),
+      ],
+    });
+    ready = ['rail-joints'];
+  }
   if (words.shaping) {
     const { hours, ...shaping } = words.shaping;
     add({ ...shaping, work: hours, after: ready });
@@ -239,37 +267,87 @@ export function baseWork(
     caution: 'Dust mask and extraction. No rounding where two parts meet flush.',
     parts: base,
   });
+  ready = ['sand-base'];
+  const pegged = piece.joints.filter(({ kind }) => kind === 'pegs');
+  const drawn = document.form.base.kind === 'leg-apron' && document.joints.pegs === 'draw-bored';
+  if (pegged.length > 0 && drawn) {
+    add({
+      id: 'peg-holes',
+      name: 'Bore the legs for the pegs, mark the tenons through the holes, and bore them a little nearer to the shoulder',
+      work: 0.1 * pegged.length,
+      after: ready,
+      caution:
+        'Toward the shoulder, never away from it: the peg draws the joint up. Back the leg up where the bit comes out.',
+      parts: [...new Set(pegged.map(({ into }) => into))],
+    });
+    ready = ['peg-holes'];
+  }
   add({
     id: 'glue-ends',
     name: words.first.name,
     work: 0.7,
-    wait: words.dry ? 0 : glue.clampFor / 60,
-    after: ['sand-base'],
-    caution: words.dry ? words.first.caution : `${words.first.caution} ${glue.caution}`,
+    wait: words.first.dry ? 0 : document.form.base.kind === 'box' ? glue.levelAfter : glue.clampFor / 60,
+    after: ready,
+    caution: words.first.dry ? words.first.caution : `${words.first.caution} ${glue.caution}`,
     parts: words.first.parts,
   });
   add({
     id: 'glue-base',
     name: words.second.name,
     work: 0.8,
-    wait: words.dry ? 0 : glue.levelAfter,
+    wait: words.second.dry ? 0 : glue.levelAfter,
     after: ['glue-ends'],
     caution: words.second.caution,
     parts: base,
   });
+  let done = 'glue-base';
+  const then = (operation: Omit<Operation, 'group' | 'wait' | 'after'> & { wait?: number }) => {
+    add({ ...operation, after: [done] });
+    done = operation.id;
+  };
+  if (pegged.length > 0 && document.form.base.kind === 'leg-apron') {
+    then({
+      id: 'pegs',
+      name: drawn
+        ? 'Drive the pegs while the glue is wet, and pare them flush when it has set'
+        : 'Bore for the pegs through leg and tenon, drive them and pare them flush',
+      work: 0.1 * pegged.length,
+      caution: 'Pointed pegs, straight-grained; a peg that is driven askew splits the leg.',
+      parts: [...new Set(pegged.map(({ into }) => into))],
+    });
+  }
+  const blocks = partsOfKind(piece, 'block').map((part) => part.id);
+  if (blocks.length > 0) {
+    then({
+      id: 'corner-blocks',
+      name: 'Cut the corner blocks, their ends at 45°, and screw them to aprons and legs',
+      work: 0.2 * blocks.length,
+      caution: 'Short pieces are cut from a long one, clamped; bored for their screws before they are cut off.',
+      parts: blocks,
+    });
+  }
+  const pads = partsOfKind(piece, 'pad').map((part) => part.id);
+  if (pads.length > 0) {
+    then({
+      id: 'pads',
+      name: 'Glue the pads under both ends of each foot',
+      work: 0.15 * pads.length,
+      wait: glue.clampFor / 60,
+      caution: 'Grain along the foot, or they part from it within a year.',
+      parts: pads,
+    });
+  }
   const shelf = partsOfKind(piece, 'shelf').map((part) => part.id);
   if (shelf.length > 0) {
-    add({
+    then({
       id: 'shelf',
       name: 'Lay the boards of the shelf on with spacers between them, and screw each from below in its middle',
       work: 0.2 * shelf.length,
-      after: ['glue-base'],
       caution: 'Their edges are rounded and finished before: no brush comes between them after. A stop on the bit.',
       parts: shelf,
     });
-    return { operations, last: ['shelf'] };
   }
-  return { operations, last: ['glue-base'] };
+  return { operations, last: [done] };
 }
 
 /** Joints that are cut with the top and its slides. */
@@ -320,12 +398,22 @@ function gluedStaves(
   return [
     {
       id: `${kind}-blanks`,
-      name: `Glue ${making.count} boards face to face for each ${kind}, and square the blanks`,
+      name: `Glue ${making.count} boards face to face for each ${kind}`,
       group: 'Base',
-      work: parts.length * (0.3 * (making.count - 1) + 0.2),
+      work: parts.length * 0.3 * (making.count - 1),
       wait: glue.levelAfter,
       after: rough,
       caution: `Grain one way, cauls on both faces; stop the boards at their ends, they slide on wet glue. ${glue.caution}`,
+      parts,
+    },
+    {
+      id: `${kind}-squared`,
+      name: `Joint and plane the blanks of the ${kind === 'foot' ? 'feet' : 'posts'} square`,
+      group: 'Base',
+      work: parts.length * 0.2,
+      wait: 0,
+      after: [`${kind}-blanks`],
+      caution: 'Scrape the squeezed-out glue off first: it chips knives and throws the blank off the fence.',
       parts,
     },
   ];
@@ -348,6 +436,12 @@ function gluedLegs(
     caution: `${caution} ${glue.caution}`,
     parts: legs,
   });
+  const squared = (
+    name: string,
+    work: number,
+    after: string,
+    caution = 'Scrape the squeezed-out glue off first: it chips knives and throws the blank off the fence.',
+  ): Operation => ({ id: 'leg-squared', name, group: 'Base', work, wait: 0, after: [after], caution, parts: legs });
   const each = 0.3 * legs.length;
   switch (making.kind) {
     case 'solid':
@@ -356,19 +450,26 @@ function gluedLegs(
       return [
         go(
           'leg-blanks',
-          `Glue ${making.count} staves face to face for each leg, and square the blanks`,
-          each * (making.count - 1) + 0.15 * legs.length,
+          `Glue ${making.count} staves face to face for each leg`,
+          each * (making.count - 1),
           rough,
           'Cauls on both faces; staves slide on wet glue, so stop them at the ends.',
         ),
+        squared('Joint and plane the blanks of the legs square', 0.15 * legs.length, 'leg-blanks'),
       ];
     case 'two-at-45':
       return [
         go(
           'leg-blanks',
-          'Glue two pieces face to face for each leg, and cut the leg out at 45°',
-          each + 0.5 * legs.length,
+          'Glue two pieces face to face for each leg',
+          each,
           rough,
+          'Cauls on both faces; the pieces slide on wet glue, so stop them at the ends.',
+        ),
+        squared(
+          'Cut each leg out of its blank at 45°',
+          0.5 * legs.length,
+          'leg-blanks',
           'The blank lies on a flat to the fence for every cut; the offcut falls free, never between blade and fence.',
         ),
       ];
@@ -376,18 +477,19 @@ function gluedLegs(
       return [
         go(
           'leg-faces-1',
-          'Resaw the veneers; glue the first two to each core, and level them with it',
-          2 * each,
+          'Resaw the veneers; glue the first two to each core',
+          1.7 * each,
           rough,
           'Mark the four of each leg in the order they came off the board.',
         ),
         go(
           'leg-faces-2',
-          'Glue the other two veneers to each leg, and level them',
+          'Level these with their cores, and glue the other two veneers to each leg',
           1.5 * each,
           ['leg-faces-1'],
           'Cauls as long as the leg: a veneer not pressed along its edge lifts there.',
         ),
+        squared('Level the last veneers with their legs', 0.3 * each, 'leg-faces-2'),
       ];
   }
 }

@@ -1,48 +1,73 @@
 import type { JobDocument } from '../decision/job-document';
 import { HOLDS } from '../piece/hold';
 import { madeParts } from '../piece/material';
+import type { Part } from '../piece/part';
 import { baseWork } from './base-work';
 import type { Operation, WorkGiven } from './operation';
 import { topWork } from './top-work';
 
-const FINISHES: Record<JobDocument['plan']['finish'], { name: string; coats: number; dry: number; caution: string }> = {
+interface FinishWork {
+  name: string;
+  /** The last grit before it; common practice. */
+  sandedTo: 150 | 180 | 220;
+  /** Before every coat but the first. */
+  between: string | null;
+  coats: number;
+  /** Hours. */
+  dry: number;
+  caution: string;
+}
+
+const FINISHES: Record<JobDocument['plan']['finish'], FinishWork> = {
   'oil-wax': {
     name: 'oil and wax',
+    sandedTo: 180,
+    between: 'Rub down with fine wool',
     coats: 3,
     dry: 24,
     caution: 'Oily rags heat by themselves: hang them out flat or keep them under water. Fresh air.',
   },
   film: {
     name: 'varnish',
+    sandedTo: 150,
+    between: 'Rub down with 320',
     coats: 3,
     dry: 24,
     caution: 'Solvent vapour: fresh air, a mask for vapour, no flame. The same coats on both faces.',
   },
   shellac: {
     name: 'shellac',
+    sandedTo: 220,
+    between: 'Rub down with 400',
     coats: 3,
     dry: 8,
     caution: 'Alcohol vapour burns: fresh air, no flame. It softens under hot cups and spirits.',
   },
   lacquer: {
     name: 'lacquer',
+    sandedTo: 180,
+    between: 'Rub down with 320',
     coats: 3,
     dry: 4,
     caution: 'Solvent vapour burns and harms: a mask for vapour, strong airing, no flame or spark.',
   },
   epoxy: {
     name: 'epoxy sealer',
+    sandedTo: 150,
+    between: 'Rub down with 180',
     coats: 2,
     dry: 24,
     caution: 'Resin and hardener harm the skin: gloves, fresh air; never sand it before it is hard.',
   },
   wax: {
     name: 'paste wax',
+    sandedTo: 220,
+    between: null,
     coats: 1,
     dry: 8,
     caution: 'Rags with solvent heat by themselves: hang them out flat or keep them under water.',
   },
-  none: { name: 'none', coats: 0, dry: 0, caution: '' },
+  none: { name: 'none', sandedTo: 180, between: null, coats: 0, dry: 0, caution: '' },
 };
 
 /** The finishes of a plan by their names, in the order they are offered. */
@@ -50,6 +75,93 @@ export const FINISH_NAMES = Object.entries(FINISHES).map(([value, { name }]) => 
   value: value as JobDocument['plan']['finish'],
   label: name.charAt(0).toUpperCase() + name.slice(1),
 }));
+
+const COATED: Record<JobDocument['season']['coated'], string> = {
+  both: ', both faces alike',
+  show: ', the show face of the top only',
+  neither: ', the base only',
+};
+
+/** Every grit takes out the scratches of the one before; the last one by the finish (common practice). */
+const GRITS = { 150: '80, 120, 150', 180: '80, 120, 150, 180', 220: '80, 120, 180, 220' } as const;
+
+/** What is fitted, marked from one another and cut while nothing is finished yet, one after the other. */
+function fitting({ document, piece }: WorkGiven): Omit<Operation, 'after'>[] {
+  const { form } = document;
+  const top = piece.top.parts;
+  const found: Omit<Operation, 'after'>[] = [];
+  const add = (id: string, name: string, work: number, caution: string, parts: readonly string[]) =>
+    found.push({ id, name, group: 'Base', work, wait: 0, caution, parts });
+  const ids = (...kinds: Part['kind'][]) =>
+    piece.parts.filter(({ kind }) => kinds.includes(kind)).map((part) => part.id);
+  const notches = piece.top.notches?.length ?? 0;
+  if (notches > 0) {
+    add(
+      'top-notches',
+      `Notch the top round ${notches} legs, marked from the glued base`,
+      0.5 * notches,
+      'From both faces to the line. A corner notch leaves short grain: carry the top by its middle.',
+      top,
+    );
+    add(
+      'leg-heads',
+      'Lay the top on, mark the legs at its face and trim their heads flush',
+      0.2 * notches,
+      'A knife line all round first; pare from the edges in, so that no corner breaks out.',
+      ids('leg'),
+    );
+  }
+  if (form.base.kind !== 'steel' && form.base.kind !== 'box') {
+    add(
+      'level-feet',
+      'Stand the base on a flat surface, level its feet and break their edges',
+      0.5,
+      'Wedges under it until it stands level; scribe all feet from the surface with one block.',
+      ids('leg', 'foot', 'pad'),
+    );
+  }
+  const battens = ids('batten');
+  const channels = ids('channel');
+  if (battens.length > 0) {
+    add(
+      'batten-slots',
+      'Bore the battens, slot their outer holes, and bore the top from them',
+      0.3 * battens.length,
+      'A stop on the bit keeps it from coming through the show face.',
+      [...top, ...battens],
+    );
+  }
+  if (channels.length > 0) {
+    add(
+      'channel-grooves',
+      'Groove the top for the channels, slot their outer holes and bore the top from them',
+      0.5 * channels.length,
+      'A guide on both sides of the router; a stop on the bit keeps it from coming through.',
+      [...top, ...channels],
+    );
+  }
+  const slides = ids('slide');
+  if (slides.length > 0) {
+    add(
+      'slides',
+      'Plane the slides straight, groove the guides, cut the keys and run them in dry',
+      0.5 * slides.length,
+      'Straight, dry wood; long thin pieces are ripped with a featherboard and a push stick, the fence on the wide side.',
+      slides,
+    );
+  }
+  const hold = HOLDS[form.hold.kind];
+  if (hold.cuts.before === 'hanging' && piece.fasteners.some(({ own }) => !own)) {
+    add(
+      'hold-cuts',
+      hold.cuts.what,
+      0.1 * piece.fasteners.filter(({ own }) => !own).length,
+      'Mark from the top lying on the base; a stop on the bit keeps it from coming through.',
+      piece.parts.filter(({ material }) => !material).map((part) => part.id),
+    );
+  }
+  return found;
+}
 
 /** Resting before final size, days' hours: freshly planed stock moves (common practice). */
 const REST_AFTER_ROUGHING = 72;
@@ -121,31 +233,40 @@ export function planOperations(
   );
 
   const { operations: ofTop, last: topDone } = topWork(given, ['final-mill']);
-  const { operations: ofBase, last: baseDone } = baseWork(given, ['rough-mill'], ['final-mill']);
+  // What is folded out of one panel is cut when that panel is level.
+  const folded = document.form.base.kind === 'box';
+  const { operations: ofBase, last: baseDone } = baseWork(given, ['rough-mill'], folded ? topDone : ['final-mill']);
   operations.push(...ofTop, ...ofBase);
+  let fitted = [...topDone, ...baseDone];
+  for (const own of fitting(given)) {
+    operations.push({ ...own, after: fitted });
+    fitted = [own.id];
+  }
 
   const finish = FINISHES[document.plan.finish];
+  const grits = GRITS[finish.sandedTo];
   add(
     'sand-top',
-    'Sand the top and break its edges',
+    `Sand the top with ${grits}, and break its edges`,
     'Finish',
     0.8 + 0.8 * area,
     0,
-    topDone,
+    fitted,
     'Dust mask and extraction.',
     top,
   );
-  let before = ['sand-top', ...baseDone];
+  let before = ['sand-top'];
+  const { coated } = document.season;
   for (let coat = 1; coat <= finish.coats; coat += 1) {
     add(
       `coat-${coat}`,
-      `Coat ${coat} of ${finish.coats}, ${finish.name}, both faces alike`,
+      `${coat > 1 && finish.between ? `${finish.between}, then coat` : 'Coat'} ${coat} of ${finish.coats}, ${finish.name}${COATED[coated]}`,
       'Finish',
       0.5 + 0.35 * area,
       finish.dry,
       before,
       finish.caution,
-      all,
+      coated === 'neither' ? all.filter((id) => !top.includes(id)) : all,
     );
     before = [`coat-${coat}`];
   }
@@ -155,10 +276,10 @@ export function planOperations(
     add(
       'battens',
       steel.length > 0
-        ? 'Groove the top for the channels, slot their outer holes and screw them in: tight in the middle, washers in the slots'
-        : 'Slot the battens and screw them under the top: tight in the middle, washers in the slots',
+        ? 'Screw the channels into their grooves: tight in the middle, washers in the slots'
+        : 'Screw the battens under the top: tight in the middle, washers in the slots',
       'Delivery',
-      0.5 * battens.length,
+      0.25 * battens.length,
       0,
       before,
       'No glue. Screws driven home, then eased by a quarter turn, so that the slot can slide.',
@@ -169,22 +290,12 @@ export function planOperations(
   const slides = piece.parts.filter((part) => part.kind === 'slide').map((part) => part.id);
   if (slides.length > 0) {
     add(
-      'slides',
-      'Plane the slides straight, groove the guides, cut the keys, wax both and run them in',
-      'Delivery',
-      0.5 * slides.length,
-      0,
-      before,
-      'Straight, dry wood; long thin pieces are ripped with a featherboard and a push stick, the fence on the wide side.',
-      slides,
-    );
-    add(
       'slides-in',
-      'Screw the guides into their ways, put the runners in with their stops, and try them without the top',
+      'Wax the slides, screw the guides into their ways, put the runners in with their stops, and try them without the top',
       'Delivery',
       1,
       0,
-      ['slides'],
+      before,
       'Fingers away from between runner and rail when it is pushed home.',
       slides,
     );
@@ -203,20 +314,6 @@ export function planOperations(
       lifts,
     );
     before = ['lift'];
-  }
-  const hold = HOLDS[document.form.hold.kind];
-  if (hold.cuts.before === 'hanging') {
-    add(
-      'hold-cuts',
-      hold.cuts.what,
-      'Delivery',
-      0.1 * piece.fasteners.length,
-      0,
-      before,
-      'Mark from the top lying on the base; a stop on the bit keeps it from coming through.',
-      all,
-    );
-    before = ['hold-cuts'];
   }
   add(
     'hang-top',
@@ -243,9 +340,9 @@ export function planOperations(
   }
   add(
     'check-over',
-    'Level the feet, look it over, wrap it',
+    'Look it over, screw on glides or felt, wrap it',
     'Delivery',
-    0.8,
+    0.6,
     0,
     [glass.length > 0 ? 'set-glass' : 'hang-top'],
     'Lift with two; bend the knees, not the back.',

@@ -42,6 +42,8 @@ export function schedule(operations: readonly Operation[], calendar: { hoursPerD
   };
 
   while (left.length > 0) {
+    // In the morning it is asked anew what may be begun: something may have become ready overnight.
+    if (spent >= hoursPerDay - 1e-9) nextDay();
     while (!isWorkday(day)) nextDay();
     const now = () => day * 24 + FIRST_HOUR + spent;
     const index = left.findIndex((op) =>
@@ -59,8 +61,6 @@ export function schedule(operations: readonly Operation[], calendar: { hoursPerD
     }
     left.splice(index, 1);
     let work = operation.work;
-    if (spent >= hoursPerDay - 1e-9) nextDay();
-    while (!isWorkday(day)) nextDay();
     const first = day;
     for (;;) {
       worked.add(day);

@@ -44,7 +44,7 @@ export function topWork(
         0.1 * all.length,
         0,
         cut,
-        'Before assembly: neither edges nor gaps are reached after it. The first coat goes on now too.',
+        'Before assembly: neither edges nor gaps are reached after it.',
         all,
       ),
     };
@@ -147,7 +147,7 @@ export function topWork(
   if (form.kind === 'breadboard') {
     last = add(
       'breadboard-joints',
-      'Cut the tongue and the mortises of the ends; bore the pegs through the ends',
+      `${BREADBOARD_WORK[form.end.tongue]}${form.end.pegs === 'none' ? '' : '; bore the ends for the pegs'}`,
       2 + 0.3 * piece.joints.filter((joint) => joint.kind === 'breadboard').length * form.end.tenons,
       0,
       last,
@@ -158,11 +158,24 @@ export function topWork(
       'breadboard-ends',
       form.end.pegs === 'none'
         ? 'Glue each end in its middle only'
-        : 'Slot the tongue for the outer pegs, glue each end in its middle only, and peg it',
+        : `Slot ${form.end.tongue === 'long' ? 'the tongue' : 'the tenons'} for the outer pegs, ${form.end.pegs === 'draw-bored' ? 'the middle hole nearer to the shoulder, ' : ''}glue each end in its middle only, and peg it`,
       1,
       glue.clampFor / 60,
       last,
       'No glue beyond the middle: an end that cannot slide splits the panel.',
+      all,
+    );
+  }
+  if (form.kind === 'breadboard') {
+    last = add(
+      'breadboard-trim',
+      form.end.proud > 0
+        ? 'Trim the ends, as much longer than the panel is wide as is wanted on that day, and level them with it'
+        : 'Trim the ends flush with the panel and level them with it',
+      0.5,
+      0,
+      last,
+      'From the outer corner inward; the plane is not run over the end from the panel, it would tear its grain.',
       all,
     );
   }
@@ -208,18 +221,6 @@ export function topWork(
       0,
       last,
       'Bore the corners first; clamp the waste so that it does not fall on the cutter. Wiring is for a licensed electrician.',
-      panel,
-    );
-  }
-  const notches = piece.top.notches?.length ?? 0;
-  if (notches > 0) {
-    last = add(
-      'top-notches',
-      `Notch the top round ${notches} legs, marked from the base as it stands`,
-      0.5 * notches,
-      0,
-      last,
-      'From both faces to the line. A corner notch leaves short grain: carry the top by its middle.',
       panel,
     );
   }
@@ -352,6 +353,12 @@ function channelWork(form: TopOf<'channel'>, piece: Piece, milled: readonly stri
     piece.top.parts,
   );
 }
+
+const BREADBOARD_WORK: Record<TopOf<'breadboard'>['end']['tongue'], string> = {
+  long: 'Cut the tongue on both ends of the panel and groove the ends for it',
+  tenons: 'Cut the tongue and its tenons on both ends of the panel; groove and mortise the ends',
+  loose: 'Slot the panel’s ends and the breadboards for the loose tenons, wider toward the outside',
+};
 
 const EDGE_WORK: Record<Exclude<Edge['kind'], 'square'>, string> = {
   rounded: 'Round the edges over',
