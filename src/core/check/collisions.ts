@@ -6,6 +6,7 @@ import { boundsOf, type Convex, clipAll, gapBetween, type Plane, planesOf, reach
 import { distance, overlap } from '../solid/distance';
 import { dot } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
+import { otherHolds } from './hold-changes';
 
 /** Wood between two cuts in one part, and between a cut and a face it must not come through; mm, common practice. */
 const LEAST_BETWEEN = 4;
@@ -81,13 +82,14 @@ interface OwnCut {
  * Every mortise, notch and hole of a part against every other and against the part's faces. Joints that are sized
  * together by a rule of their own are judged there.
  */
-export function cutsInParts({ piece }: CheckContext): Check[] {
+export function cutsInParts(context: CheckContext): Check[] {
+  const { piece } = context;
   const between = nearestCuts(byPart([...piece.joints, ...piece.seats]));
   const wall = thinnestWall(
     piece,
     piece.joints.filter((joint) => !joint.ruled),
   );
-  return [...(between ? [betweenCheck(piece, between)] : []), ...(wall ? [wallCheck(piece, wall)] : [])];
+  return [...(between ? [betweenCheck(context, between)] : []), ...(wall ? [wallCheck(piece, wall)] : [])];
 }
 
 function byPart(joints: readonly Joint[]): Map<string, OwnCut[]> {
@@ -148,7 +150,9 @@ function eachPair(own: ReadonlyMap<string, OwnCut[]>, look: (part: string, a: Ow
   }
 }
 
-function betweenCheck(piece: Piece, { part, a, b, apart }: Between): Check {
+function betweenCheck(context: CheckContext, { part, a, b, apart }: Between): Check {
+  const { piece } = context;
+  const ways = a.joint.kind === 'hold' || b.joint.kind === 'hold' ? otherHolds(context) : [];
   const level = judge(apart, 0, { sense: 'at-least', watchFrom: LEAST_BETWEEN });
   const name = findPart(piece, part)?.name ?? part;
   return {
@@ -164,13 +168,8 @@ function betweenCheck(piece: Piece, { part, a, b, apart }: Between): Check {
     where: [part, a.joint.from, b.joint.from],
     why: 'Two mortises that open into each other leave neither tenon anything to be glued to.',
     school: 'Wood left between two cuts, common practice',
-    wayOut:
-      a.joint.kind === 'hold' || b.joint.kind === 'hold'
-        ? {
-            say: say`Hold the top with slotted cleats: they want no more than a screw in the rail`,
-            changes: [{ path: 'form.hold.kind', value: 'slotted-cleats' }],
-          }
-        : { say: say`Move one of the two, or make it smaller`, changes: [] },
+    wayOut: ways[0] ?? { say: say`Move one of the two, or make it smaller`, changes: [] },
+    otherWaysOut: [...ways.slice(1), { say: say`Move one of the two, or make it smaller`, changes: [] }],
   };
 }
 

@@ -1,12 +1,8 @@
-import { MM_PER_INCH } from '../measure/length';
 import { count, mm, movement, say } from '../measure/quantity';
 import { HOLDS, pilotHole } from '../piece/hold';
 import { findPart } from '../piece/piece';
-import { type Check, type CheckContext, judge } from './check';
-
-/** Wood left between a screw's point and the show face, 1/4 in; common practice. */
-export const LEAST_OVER_SCREW = MM_PER_INCH / 4;
-const LEAST_BITE = 10;
+import { type Check, type CheckContext, judge, type WayOut } from './check';
+import { LEAST_BITE, LEAST_OVER_SCREW, otherHolds, screwFor } from './hold-changes';
 
 /** A slat that nothing lies under is held by nothing; one held once turns about its screw. */
 export function everySlatHeld({ piece }: CheckContext): Check[] {
@@ -37,7 +33,8 @@ export function everySlatHeld({ piece }: CheckContext): Check[] {
   ];
 }
 
-export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] {
+export function screwsThroughTheTop(context: CheckContext): Check[] {
+  const { document, piece, shop } = context;
   const { hold } = document.form;
   if (!piece.fasteners.some((fastener) => !fastener.own)) return [];
   const what = hold.kind === 'inserts' ? 'inserts' : 'screws';
@@ -47,28 +44,42 @@ export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] 
   const { screw, pilot } = pilotHole(hold.screwLength);
   const left = thickness - bite;
   const level = judge(left, LEAST_OVER_SCREW, { sense: 'at-least' });
-  const fits = Math.floor((thickness - LEAST_OVER_SCREW + rule.underHead) / 5) * 5;
+  const fits = screwFor(hold.kind, thickness, shop.units);
   const shallow = bite < LEAST_BITE;
+  const thicker = Math.ceil(LEAST_OVER_SCREW + Math.max(bite, LEAST_BITE));
+  const ways: WayOut[] = [
+    ...(fits === null || Math.abs(fits - hold.screwLength) < 1e-6
+      ? []
+      : [{ say: say`Take ${mm(fits)} ${what}`, changes: [{ path: 'form.hold.screwLength', value: fits }] }]),
+    ...otherHolds(context),
+    { say: say`Make the top ${mm(thicker)} thick`, changes: [{ path: 'form.top.thickness', value: thicker }] },
+    { say: say`The top is too thin for screws from below: glue a batten to it, free to move`, changes: [] },
+  ];
   return [
     {
       id: 'fasteners.screw',
       step: 'joints',
-      level: level === 'good' && shallow ? 'watch' : level,
+      level: level === 'good' && bite <= 0 ? 'stop' : level === 'good' && shallow ? 'watch' : level,
       sentence:
         left < 0
-          ? say`The ${what} come ${mm(-left)} through the top.`
-          : shallow
-            ? say`The ${what} bite only ${mm(bite)} into the top.`
-            : say`The ${what} leave ${mm(left)} of wood under the show face.`,
-      value: mm(left),
-      limit: mm(LEAST_OVER_SCREW),
+          ? say`The ${what} come ${movement(-left)} through the top.`
+          : bite <= 0
+            ? say`The ${what} do not reach the top: they end ${movement(-bite)} short of it.`
+            : shallow
+              ? say`The ${what} bite only ${movement(bite)} into the top; ${movement(LEAST_BITE)} are wanted.`
+              : say`The ${what} leave ${movement(left)} of wood under the show face; ${movement(LEAST_OVER_SCREW)} are wanted.`,
+      value: movement(left >= LEAST_OVER_SCREW && shallow ? bite : left),
+      limit: movement(left >= LEAST_OVER_SCREW && shallow ? LEAST_BITE : LEAST_OVER_SCREW),
       where: [...piece.top.parts, ...piece.fasteners.map((fastener) => fastener.id)],
-      why: 'A screw’s point dimples the face before it breaks through. Leave a quarter inch.',
+      why:
+        left >= LEAST_OVER_SCREW && shallow
+          ? 'So few threads strip when the top moves, or when it is lifted by its edge.'
+          : 'A screw’s point dimples the face before it breaks through.',
       school: 'common practice',
       figure: {
         id: 'screw',
         label: 'Wood over the screw',
-        quantity: mm(left),
+        quantity: movement(left),
         formula: 'top − (screw − what lies under its head)',
         inputs: [
           { label: 'Top', quantity: mm(thickness) },
@@ -79,17 +90,8 @@ export function screwsThroughTheTop({ document, piece }: CheckContext): Check[] 
         ],
         source: 'geometry; 1/4 in left, common practice',
       },
-      ...(level === 'good' && !shallow
-        ? {}
-        : {
-            wayOut:
-              fits - rule.underHead >= LEAST_BITE
-                ? { say: say`Take ${mm(fits)} ${what}`, changes: [{ path: 'form.hold.screwLength', value: fits }] }
-                : {
-                    say: say`The top is too thin for screws from below: glue a batten to it, free to move`,
-                    changes: [],
-                  },
-          }),
+      wayOut: ways[0] as WayOut,
+      otherWaysOut: ways.slice(1),
     },
   ];
 }

@@ -5,6 +5,7 @@ import { findPart, type Piece } from '../piece/piece';
 import { travelOfTop } from '../piece/restraint-of-piece';
 import { type Check, type CheckContext, judge } from './check';
 import { thinnestWall } from './collisions';
+import { otherHolds } from './hold-changes';
 
 /** Fasteners that let the top go and are of the kind chosen for the piece. */
 export const slidingFasteners = (piece: Piece) =>
@@ -75,6 +76,10 @@ export function seatsInRails(context: CheckContext): Check[] {
   const room = travelInRails(context);
   const enough = enoughTravel(context);
   const given = travelOf(hold);
+  const ways = [
+    ...(enough && given.outward + given.inward > enough.outward + enough.inward ? [letItGo(enough)] : []),
+    ...otherHolds(context),
+  ];
   return [
     {
       id: 'fasteners.seats',
@@ -89,19 +94,8 @@ export function seatsInRails(context: CheckContext): Check[] {
       where: [wall.part, wall.joint.id.replace('hold/', '')],
       why: 'The more a fastener lets the top go, the more it wants cut out of its rail.',
       school: 'Wood left behind a slot or beside a counterbore, common practice',
-      wayOut:
-        enough && given.outward + given.inward > enough.outward + enough.inward
-          ? letItGo(enough)
-          : {
-              say: say`Hold it with slotted cleats: they want no more than a screw in the rail`,
-              changes: [
-                { path: 'form.hold.kind', value: 'slotted-cleats' },
-                {
-                  path: 'form.hold.screwLength',
-                  value: Math.min(45, 5 * Math.floor((piece.top.size.thickness + 8) / 5)),
-                },
-              ],
-            },
+      wayOut: ways[0] ?? { say: say`Make the rails thicker, or hold the top from elsewhere`, changes: [] },
+      otherWaysOut: ways.slice(1),
       figure: {
         id: 'hold-seat',
         label: `Wood left at the ${wall.cut.what}`,
@@ -122,7 +116,8 @@ export function seatsInRails(context: CheckContext): Check[] {
 const LEAST_WALL = 3;
 
 /** Whether a hand or a driver comes to every fastener. */
-export function fastenersInReach({ document, piece }: CheckContext): Check[] {
+export function fastenersInReach(context: CheckContext): Check[] {
+  const { document, piece } = context;
   const [first] = piece.unreached;
   if (piece.fasteners.length === 0) return [];
   const name = (id: string) => findPart(piece, id)?.name.toLowerCase() ?? id;
@@ -158,12 +153,8 @@ export function fastenersInReach({ document, piece }: CheckContext): Check[] {
               },
             ],
           }
-        : document.form.hold.kind === 'slotted-cleats'
-          ? { say: say`Set apart what stands in the way`, changes: [] }
-          : {
-              say: say`Hold it with slotted cleats, screwed to the rails from inside`,
-              changes: [{ path: 'form.hold.kind', value: 'slotted-cleats' }],
-            },
+        : (otherHolds(context)[0] ?? { say: say`Set apart what stands in the way`, changes: [] }),
+      otherWaysOut: otherHolds(context).slice(1),
     },
   ];
 }

@@ -170,9 +170,11 @@ export function roomAround({ document, piece }: CheckContext): Check[] {
     length: Math.floor((roomLong - 2 * need) / 10) * 10,
     width: Math.floor((roomShort - 2 * need) / 10) * 10,
   };
+  const { top } = document.form;
+  const lower = { length: Math.min(top.length, fits.length), width: Math.min(top.width, fits.width) };
   const changes = [
-    ...(atEnds < need ? [{ path: 'form.top.length', value: fits.length }] : []),
-    ...(atSides < need ? [{ path: 'form.top.width', value: fits.width }] : []),
+    ...(lower.length < top.length ? [{ path: 'form.top.length', value: lower.length }] : []),
+    ...(lower.width < top.width ? [{ path: 'form.top.width', value: lower.width }] : []),
   ];
   const canFit = fits.length >= 600 && fits.width >= 500;
   return [
@@ -189,9 +191,10 @@ export function roomAround({ document, piece }: CheckContext): Check[] {
       ...(level === 'good'
         ? {}
         : {
-            wayOut: canFit
-              ? { say: say`Make the top at most ${mm(fits.length)} × ${mm(fits.width)}`, changes }
-              : { say: say`The room is too small for chairs all round: put one side to the wall`, changes: [] },
+            wayOut:
+              canFit && changes.length > 0
+                ? { say: say`Make the top ${mm(lower.length)} × ${mm(lower.width)}`, changes }
+                : { say: say`The room is too small for chairs all round: put one side to the wall`, changes: [] },
           }),
     },
   ];

@@ -27,7 +27,8 @@ const seamsOf = (piece: Piece): SeamPlace[] =>
 export function piecedSeams(context: CheckContext): Check[] {
   const { top } = context.document.form;
   if (top.kind !== 'pieced') return [];
-  return [endGrain(context, top.stripe > 0), ...carriedSeams(context)];
+  // Where nothing but glue is, there are no tenons to be bent.
+  return [endGrain(context, top.stripe > 0), ...(top.seam === 'tenons' ? carriedSeams(context) : [])];
 }
 
 /** End grain that is glued and nothing more. */

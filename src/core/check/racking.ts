@@ -1,3 +1,4 @@
+import type { JobDocument } from '../decision/job-document';
 import { dowelWithdrawal, lagWithdrawal, screwWithdrawal } from '../joint/hold-strength';
 import { mm, movement, say } from '../measure/quantity';
 import type { Racking, Resistance } from '../piece/piece';
@@ -113,13 +114,23 @@ function drawn(
       source,
       limits: 'Glue on end grain counts for nothing; the top itself and its fasteners not counted.',
     },
-    wayOut:
-      document.form.base.kind === 'leg-apron'
-        ? {
-            say: say`Take mortise and tenon, or make the aprons higher so that more of them stand farther apart`,
-            changes: [{ path: 'joints.corner', value: 'mortise-tenon' }],
-          }
-        : { say: say`Take larger plates, or longer inserts in a thicker top`, changes: [] },
+    ...waysToHold(document, pull / working),
+  };
+}
+
+/** @param over how many times more is asked than is allowed */
+function waysToHold({ form: { base } }: JobDocument, over: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+  const advice = { say: say`Take larger plates, or longer inserts in a thicker top`, changes: [] };
+  if (base.kind !== 'leg-apron') return { wayOut: advice };
+  const higher = Math.ceil(base.apron.height * Math.sqrt(Math.min(16, Math.max(1, over)) * 1.25));
+  const tenons = { path: 'joints.corner', value: 'mortise-tenon' };
+  const height = { path: 'form.base.apron.height', value: higher };
+  return {
+    wayOut: { say: say`Take mortise and tenon`, changes: [tenons] },
+    otherWaysOut: [
+      { say: say`Make the aprons ${mm(higher)} high`, changes: [height] },
+      { say: say`Take mortise and tenon, and make the aprons ${mm(higher)} high`, changes: [tenons, height] },
+    ],
   };
 }
 

@@ -3,6 +3,7 @@ import { HOLDS, travelOf } from '../piece/hold';
 import { travelOfTop } from '../piece/restraint-of-piece';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import { type Check, type CheckContext, judge } from './check';
+import { otherHolds } from './hold-changes';
 import { enoughTravel, letItGo, slidingFasteners, travelNeeded } from './hold-seats';
 
 /** The top's growth against what its fasteners allow, both ways, at the fastener that is worst off. */
@@ -12,6 +13,7 @@ export function topOnItsFasteners(context: CheckContext): Check[] {
   const rule = HOLDS[hold.kind];
   const given = travelOf(hold);
   const sliding = slidingFasteners(piece);
+  if (sliding.length === 0) return [];
   const need = travelNeeded(context);
   const reach = Math.max(0, ...sliding.map((fastener) => Math.abs(fastener.y)));
   const levelOf = (way: 'outward' | 'inward') =>
@@ -24,6 +26,8 @@ export function topOnItsFasteners(context: CheckContext): Check[] {
   const [needed, travel] = [need[worse], given[worse]];
   const way = worse === 'outward' ? 'outward in the wet season' : 'inward in the dry season';
   const enough = enoughTravel(context);
+  const wanted = Math.ceil(Math.max(need.outward, need.inward) * 1.25);
+  const ways = [...(enough ? [letItGo(enough)] : []), ...otherHolds(context, wanted)];
   return [
     {
       id: 'season.top-travel',
@@ -38,11 +42,8 @@ export function topOnItsFasteners(context: CheckContext): Check[] {
       where: [...piece.top.parts, ...sliding.map((fastener) => fastener.id)],
       why: `A top that cannot move splits, or tears its fasteners out. ${rule.how}`,
       school: `${MOVEMENT_SCHOOLS[season.school].name}, ${season.reckoning === 'simulated' ? 'moisture as simulated' : 'wood in equilibrium with the air'}`,
-      ...(level === 'good'
-        ? {}
-        : {
-            wayOut: enough ? letItGo(enough) : onCleats(need),
-          }),
+      wayOut: ways[0] ?? { say: say`Hold it so that it can slide, or make it narrower`, changes: [] },
+      otherWaysOut: ways.slice(1),
       figure: {
         id: 'top-travel',
         label: 'Travel needed at the outer fasteners',
@@ -60,18 +61,6 @@ export function topOnItsFasteners(context: CheckContext): Check[] {
       },
     },
   ];
-}
-
-function onCleats(need: { outward: number; inward: number }): NonNullable<Check['wayOut']> {
-  const enough = Math.ceil(Math.max(need.outward, need.inward) * 1.25);
-  return {
-    say: say`Hold it with slotted cleats, ${movement(enough)} each way`,
-    changes: [
-      { path: 'form.hold.kind', value: 'slotted-cleats' },
-      { path: 'form.hold.travel', value: enough },
-      { path: 'form.hold.inward', value: null },
-    ],
-  };
 }
 
 /** The outer screws of battens in their slots. */

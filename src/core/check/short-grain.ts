@@ -84,7 +84,9 @@ function slanted(piece: Piece, joint: Joint): Slanted[] {
 /** Parts that curve: of where one is narrowest, the fibres that run through it from end to end. */
 export function curvedParts({ piece }: CheckContext): Check[] {
   const curved = piece.parts.flatMap((part) => {
-    const { taper, size } = part;
+    const { taper, size, material } = part;
+    // Only wood has fibres.
+    if (material) return [];
     const outline =
       part.profile ?? (taper?.hollow ? taperOutline({ section: size.width, length: size.length }, taper) : null);
     if (!outline) return [];

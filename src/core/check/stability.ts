@@ -1,9 +1,10 @@
-import { kilogram, mm, newton, say } from '../measure/quantity';
+import { valueAt } from '../decision/job-document';
+import { count, kilogram, mm, newton, say } from '../measure/quantity';
 import { topLoads } from '../piece/piece';
 import { GRAVITY, partWeight, weightOf } from '../piece/weight';
 import { middleOf } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, type CheckContext, judge, type WayOut } from './check';
 
 /** Load constant for one person under ideal conditions, kg (NIOSH revised lifting equation; from memory). */
 export const LIFT_CONSTANT = 23;
@@ -91,8 +92,9 @@ export function tipping(context: CheckContext): Check[] {
     }
     const tips = tipsAt(weight, worst);
     const level = judge(tips, design, { sense: 'at-least', watchFrom: design * 1.25 });
-    // weight·(total − 2a)/2 = design·a, solved for the overhang a, with a tenth in hand.
+    // weight·(total − 2a)/2 = design·a, solved for the overhang a beyond the feet, with a tenth in hand.
     const safe = Math.floor((weight * total) / 2 / (design * 1.1 + weight));
+    const ways = waysToStand(context, path, name, overhang - safe);
     return {
       id: `stability.${id}`,
       step: 'form',
@@ -115,7 +117,8 @@ export function tipping(context: CheckContext): Check[] {
         source: 'Statics; load cases of the kind used in EN 1730, the design load editable',
         limits: 'A table standing level on hard floor, nothing on it.',
       },
-      ...(level === 'good' ? {} : { wayOut: wayOutOf(context, path, name, safe) }),
+      wayOut: ways[0] as WayOut,
+      otherWaysOut: ways.slice(1),
     } satisfies Check;
   });
 }
@@ -123,18 +126,36 @@ export function tipping(context: CheckContext): Check[] {
 const tipsAt = (weight: number, { base, overhang }: Edge) =>
   overhang <= 0 ? Number.POSITIVE_INFINITY : (weight * Math.max(0, base)) / overhang;
 
-function wayOutOf({ document }: CheckContext, path: string | null, name: string, safe: number): Check['wayOut'] {
-  const { base } = document.form;
+/** How the feet can come under a load on the edge. @param over mm by which the top stands too far beyond them */
+function waysToStand({ document }: CheckContext, path: string | null, name: string, over: number): WayOut[] {
+  const { base, top } = document.form;
+  const smaller = { length: Math.floor(top.length * 0.9), width: Math.floor(top.width * 0.9) };
+  const advice = {
+    say: say`Set the feet farther out, make the top smaller, or what stands below heavier`,
+    changes: [],
+  };
   if (base.kind === 'splayed') {
     const wider = Math.ceil((base.reach * 1.15) / 5) * 5;
-    return {
-      say: say`Set the legs ${mm(wider)} from the middle`,
-      changes: [{ path: 'form.base.reach', value: wider }],
-    };
+    return [
+      { say: say`Set the legs ${mm(wider)} from the middle`, changes: [{ path: 'form.base.reach', value: wider }] },
+      ...Array.from({ length: 6 - base.legs }, (_, i) => base.legs + 1 + i).map((legs) => ({
+        say: say`Take ${count(legs)} legs`,
+        changes: [{ path: 'form.base.legs', value: legs }],
+      })),
+      {
+        say: say`Make the top ${mm(smaller.length)} × ${mm(smaller.width)}`,
+        changes: [
+          { path: 'form.top.length', value: smaller.length },
+          { path: 'form.top.width', value: smaller.width },
+        ],
+      },
+      advice,
+    ];
   }
-  return path
-    ? { say: say`Let the ${name} overhang ${mm(safe)}`, changes: [{ path, value: safe }] }
-    : { say: say`Set the feet farther out, or make the top smaller`, changes: [] };
+  const now = path === null ? undefined : valueAt(document, path);
+  if (path === null || typeof now !== 'number') return [advice];
+  const less = Math.max(0, Math.floor(now - over));
+  return [{ say: say`Let the ${name} overhang ${mm(less)}`, changes: [{ path, value: less }] }, advice];
 }
 
 /** Whether one person can turn and carry it. */

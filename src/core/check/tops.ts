@@ -8,7 +8,7 @@ import { thicknessInside } from '../piece/top-outline';
 import type { Convex } from '../solid/convex';
 import { type Flat, hullOf, insideBy } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';
-import { LEAST_OVER_SCREW } from './fasteners';
+import { LEAST_OVER_SCREW } from './hold-changes';
 
 /** A gap that closes presses slat on slat; common practice leaves so much at the wettest, mm. */
 const LEAST_GAP = 2;
@@ -94,6 +94,7 @@ export function breadboardEnds({ document, piece, season }: CheckContext): Check
   const level = worst > FELT ? 'watch' : 'good';
   const now = end.size.length - panel.size.width;
   const middle = Math.max(0, Math.min(30, Math.round((driest + wettest) / 2 - panel.size.width)));
+  const quarterSawn = [{ path: 'season.ringAngle', value: 90 }];
   return [
     {
       id: 'season.breadboard-ends',
@@ -121,13 +122,21 @@ export function breadboardEnds({ document, piece, season }: CheckContext): Check
         ],
         source: 'widths by the season; an end hardly moves along its grain',
       },
-      wayOut:
-        Math.abs(middle - now) >= 1
-          ? {
-              say: say`Make the ends ${movement(middle)} longer than the panel: half-way through its year`,
-              changes: [{ path: 'form.top.end.proud', value: middle }],
-            }
-          : { say: say`Take quarter-sawn boards, or let the step show and round its corners`, changes: [] },
+      wayOut: {
+        say: say`Make the ends ${movement(middle)} longer than the panel: half-way through its year`,
+        changes: [{ path: 'form.top.end.proud', value: middle }],
+      },
+      otherWaysOut: [
+        { say: say`Take quarter-sawn boards, which move half as much`, changes: quarterSawn },
+        {
+          say: say`Take quarter-sawn boards, and make the ends ${movement(middle / 2)} longer than the panel`,
+          changes: [...quarterSawn, { path: 'form.top.end.proud', value: middle / 2 }],
+        },
+        {
+          say: say`Let the step show and round its corners: no length of the ends hides so much movement`,
+          changes: [],
+        },
+      ],
     },
   ];
 }

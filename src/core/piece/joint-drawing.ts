@@ -42,7 +42,27 @@ export function jointFamilies(piece: Piece): JointFamily[] {
     if (known) known.joints.push(joint);
     else families.set(key, { id: joint.id, joints: [joint], words: familyWords(joint, into, from) });
   }
-  return [...families.values()];
+  return named(piece, [...families.values()]);
+}
+
+/** Families of one name are told apart: by what kind of joint each is, and then by the letters of the parts it is cut into. */
+function named(piece: Piece, families: readonly JointFamily[]): JointFamily[] {
+  const alike = (list: readonly JointFamily[], one: JointFamily) => list.filter(({ words }) => words === one.words);
+  const byKind = families.map((own) => {
+    const kinds = new Set(alike(families, own).map(({ joints }) => wordsOfJoint(joints[0] as Joint).name));
+    return kinds.size > 1
+      ? { ...own, words: `${own.words}: ${wordsOfJoint(own.joints[0] as Joint).name.toLowerCase()}` }
+      : own;
+  });
+  const byParts = byKind.map((own) => {
+    if (alike(byKind, own).length < 2) return own;
+    const letters = [...new Set(own.joints.map(({ into }) => findPart(piece, into)?.letter ?? ''))];
+    return { ...own, words: `${own.words} ${letters.join(', ')}` };
+  });
+  return byParts.map((own) => {
+    const same = alike(byParts, own);
+    return same.length < 2 ? own : { ...own, words: `${own.words}, ${same.indexOf(own) + 1}` };
+  });
 }
 
 const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {

@@ -75,8 +75,7 @@ describe('what then follows for the piece', () => {
     expect(check.level).toBe('stop');
     expect(check.limit.amount).toBe(0);
     const mended = table((d) => {
-      d.form.hold.kind = 'buttons';
-      d.form.hold.travel = Number(check.wayOut!.changes.find((c) => c.path === 'form.hold.travel')!.value);
+      d.form.hold = check.wayOut!.changes.find((c) => c.path === 'form.hold')!.value as typeof d.form.hold;
     });
     expect(byId(mended, 'season.top-travel')!.level).not.toBe('stop');
   });

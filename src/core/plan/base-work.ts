@@ -191,9 +191,6 @@ export function baseWork(
   const base = madeParts(piece)
     .filter((part) => !piece.top.parts.includes(part.id) && part.kind !== 'batten' && part.kind !== 'slide')
     .map((part) => part.id);
-  const rails = piece.parts
-    .filter((part) => ['apron', 'cross-rail', 'top-rail', 'bearer'].includes(part.kind))
-    .map((part) => part.id);
   const legs = partsOfKind(piece, 'leg').map((part) => part.id);
   const operations: Operation[] = [];
   const add = (operation: Omit<Operation, 'group' | 'wait'> & { wait?: number }) =>
@@ -240,14 +237,15 @@ export function baseWork(
     ready = [shaping.id];
   }
   const { cuts } = HOLDS[document.form.hold.kind];
-  if (cuts.before === 'assembly') {
+  const held = piece.fasteners.filter(({ own }) => !own);
+  if (cuts.before === 'assembly' && held.length > 0) {
     add({
       id: 'groove',
       name: cuts.what,
       work: 0.4,
       after: ready,
       caution: 'Before assembly: it cannot be reached with a saw after it. Stock flat to the fence.',
-      parts: rails,
+      parts: [...new Set(held.map(({ on }) => on))],
     });
     ready = ['groove'];
   }
