@@ -57,6 +57,28 @@ export function joinedEnd(context: CheckContext): Check[] {
       },
     },
     reach(context),
+    ...bevelled(context),
+  ];
+}
+
+/** A bevel from below takes away what the connectors are let into. */
+function bevelled({ document, piece }: CheckContext): Check[] {
+  const { top } = document.form;
+  if (!('edge' in top) || top.edge.kind !== 'under-bevelled') return [];
+  const { width, left } = top.edge;
+  return [
+    {
+      id: 'joined.bevel',
+      step: 'form',
+      level: 'stop',
+      sentence: say`The bevel from below takes ${mm(width)} off the underside at the mating end, where the connectors are let in; ${mm(left)} are left of the edge.`,
+      value: mm(width),
+      limit: mm(0),
+      where: [...piece.top.parts, ...piece.parts.filter(({ kind }) => kind === 'connector').map(({ id }) => id)],
+      why: 'A plate let into a face that is not there hangs in the air, and two bevelled ends do not meet.',
+      school: 'geometry',
+      wayOut: { say: say`Leave the edges square`, changes: [{ path: 'form.top.edge', value: { kind: 'square' } }] },
+    },
   ];
 }
 

@@ -6,6 +6,7 @@ import { withChanges } from '../decision/job-document';
 import { boundsOf } from '../solid/convex';
 import { connectorPlaces } from './joined-end';
 import { findPart, partsOfKind } from './piece';
+import { startTop } from './start-form';
 
 const table = () => CONSTRUCTIONS.find((c) => c.name.includes('conference'))!.document;
 const named = (words: string) => CONSTRUCTIONS.find((c) => c.name.includes(words))!.document;
@@ -84,5 +85,17 @@ describe('two tables end to end', () => {
       expect(job.problems.map((p) => p.where)).toContain('form.joined');
       expect(partsOfKind(job.piece, 'connector')).toEqual([]);
     }
+  });
+
+  it('is stopped where a bevel from below leaves nothing to let connectors into, and led out of it', () => {
+    const plain = CONSTRUCTIONS.find(({ document }) => document.form.joined)!.document;
+    const bevelled = change(plain, (d) => {
+      const top = startTop('glued-panel', d.form.top);
+      d.form.top = { ...top, edge: { kind: 'under-bevelled', width: 60, left: 12 } } as typeof top;
+    });
+    const check = derived(bevelled).checks.find(({ id }) => id === 'joined.bevel')!;
+    expect(check.level).toBe('stop');
+    const mended = derived(withChanges(bevelled, check.wayOut!.changes));
+    expect(mended.checks.some(({ id }) => id === 'joined.bevel')).toBe(false);
   });
 });
