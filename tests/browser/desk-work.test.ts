@@ -73,7 +73,7 @@ describe('at the desk', () => {
     await page.waitForSelector('[data-check="season.top-travel"][data-level="stop"]');
     await reads(page, '[data-check="season.top-travel"]', /moves .* mm .*they let it go 2 mm/);
     await page.hover('[data-check="season.top-travel"]');
-    await (await page.$('[data-check="season.top-travel"] button'))!.click();
+    await (await page.waitForSelector('[data-check="season.top-travel"] button[data-way-out]'))!.click();
     await page.waitForFunction(() => !document.querySelector('[data-check="season.top-travel"][data-level="stop"]'));
     await saved(page);
     const { travel, inward } = (await decisions()).form.hold;

@@ -68,7 +68,7 @@ describe('the season of a job', () => {
     await fill(page, 'Travel outward', '1');
     await reads(page, 'main', /too short/);
     await page.waitForSelector('[data-check="season.top-travel"][data-level="stop"]');
-    await (await page.$('[data-check="season.top-travel"] button'))!.click();
+    await (await page.waitForSelector('[data-check="season.top-travel"] button[data-way-out]'))!.click();
     await page.waitForFunction(() => !document.querySelector('[data-check="season.top-travel"][data-level="stop"]'));
     expect(await page.$eval('main', (e) => e.textContent)).not.toMatch(/too short/);
     await saved(page);

@@ -126,7 +126,7 @@ describe('each step of the work', () => {
     await fill(page, 'Tenon length', '52');
     await page.waitForSelector('[data-check="joints.tenons-meet"][data-level="stop"]');
     await page.waitForSelector('svg .fill-stop-tint');
-    await (await page.$('[data-check="joints.tenons-meet"] button'))!.click();
+    await (await page.waitForSelector('[data-check="joints.tenons-meet"] button[data-way-out]'))!.click();
     await page.waitForFunction(() => !document.querySelector('[data-check="joints.tenons-meet"][data-level="stop"]'));
     await expect.poll(async () => (await decisions()).joints).toMatchObject({ meeting: 'auto', tenonLength: null });
   });

@@ -4,7 +4,7 @@ import { type InsertedCorner, isInserted } from '../joint/leg-corner';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, type CheckContext, judge, type WayOut } from './check';
 
 /** A tenon is fitted to its mortise by less than this, mm. */
 const FITS = 0.3;
@@ -92,9 +92,15 @@ function dowelsByTheShop(piece: Piece, { tenon }: InsertedCorner, shop: Shop): C
   const bored = shop.tools.borers.some((diameter) => Math.abs(diameter - tenon.thickness) <= FITS);
   const stock = shop.tools.dowels.filter((dowel) => Math.abs(dowel.diameter - tenon.thickness) <= FITS);
   const fits = stock.find((dowel) => dowel.length <= wanted + UNDER_DOWEL && dowel.length >= wanted * 0.8);
-  const other = shop.tools.dowels.find(({ diameter }) =>
-    shop.tools.borers.some((own) => Math.abs(own - diameter) <= FITS),
-  );
+  // Those there is a bit for, the nearest in thickness first.
+  const ways: WayOut[] = [...new Set(shop.tools.dowels.map(({ diameter }) => diameter))]
+    .filter((diameter) => shop.tools.borers.some((own) => Math.abs(own - diameter) <= FITS))
+    .sort((p, q) => Math.abs(p - tenon.thickness) - Math.abs(q - tenon.thickness))
+    .map((diameter) => ({
+      say: say`Take ${mm(diameter)} dowels, for which there is a bit`,
+      changes: [{ path: 'joints.tenonThickness', value: diameter }],
+    }));
+  const buy: WayOut = { say: say`Buy bit and dowels together and try one in the other`, changes: [] };
   return [
     {
       id: 'machines.dowel-bit',
@@ -108,12 +114,8 @@ function dowelsByTheShop(piece: Piece, { tenon }: InsertedCorner, shop: Shop): C
       where,
       why: 'A dowel in a hole of another size is loose, or splits the part: bore once in waste and try it.',
       school: 'common practice',
-      wayOut: other
-        ? {
-            say: say`Take ${mm(other.diameter)} dowels, for which there is a bit`,
-            changes: [{ path: 'joints.tenonThickness', value: other.diameter }],
-          }
-        : { say: say`Buy bit and dowels together and try one in the other`, changes: [] },
+      wayOut: ways[0] ?? buy,
+      otherWaysOut: [...ways.slice(1), buy],
     },
     {
       id: 'machines.dowels',
