@@ -96,6 +96,9 @@ describe('from a room to a cut board', () => {
     await tabTo(page, 'Room, wide');
     await page.keyboard.type('3400');
     await press(page, 'Enter');
+    // Of the wood that the rack has enough of for a table of this size.
+    await tabTo(page, 'Wood');
+    await page.keyboard.type('Black walnut');
     await tabTo(page, 'Start the job');
     await press(page, 'Enter');
     await page.waitForFunction(() => location.pathname.endsWith('/brief'));
