@@ -130,6 +130,10 @@ describe('a bench over its sag limit', () => {
     expect(check.level).not.toBe('good');
     const between = check.otherWaysOut!.find(({ changes }) => changes[0]?.path === 'form.base.midLegs')!;
     expect(between.changes).toEqual([{ path: 'form.base.midLegs', value: 1 }]);
-    expect([...waysOut(inputs(bench, { boards: thickBoards }), job)].length).toBeGreaterThan(0);
+    const search = waysOut(inputs(bench, { boards: thickBoards }), job);
+    let step = search.next();
+    while (!step.done) step = search.next();
+    // Whatever is found to cure it is a press of a button, not advice.
+    expect(step.value.find((own) => own.check === 'stiffness.apron-sag')!.wayOut.changes.length).toBeGreaterThan(0);
   });
 });

@@ -60,7 +60,7 @@ export function BriefStep() {
         mm={brief.kneeRoom ?? KNEE_HEIGHT}
         least={400}
         most={900}
-        onCommit={change('brief.kneeRoom')}
+        onCommit={(mm) => change('brief.kneeRoom')(Math.abs(mm - KNEE_HEIGHT) < 0.1 ? null : mm)}
       />
       <LengthField
         label="Door, wide"
