@@ -141,6 +141,7 @@ export {
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './piece/forecast-band';
 export { HOLDS } from './piece/hold';
 export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint } from './piece/joint-drawing';
+export { KIND_PLURALS } from './piece/kind-words';
 export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning';
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/leg-making';
 export { isMade, MATERIALS, madeParts } from './piece/material';

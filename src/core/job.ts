@@ -22,8 +22,9 @@ import { type Layout, type LayoutOptions, layoutKey } from './layout/layout';
 import { layoutOptionsOf } from './layout/layout-aims';
 import { layoutChecks, movesGivenUp, ringChecks } from './layout/layout-checks';
 import { machineChecks } from './layout/machine-checks';
-import { pairChecks, pairsToResaw } from './layout/matched-pairs';
+import { pairChecks } from './layout/matched-pairs';
 import { movedLayout, standingMoves } from './layout/move-piece';
+import { resawWork } from './layout/resaw-work';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
 import { count, type Phrase, say } from './measure/quantity';
@@ -203,8 +204,9 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     glue,
     aligners: edges.reduce((sum, { places }) => sum + places.length, 0),
     boards: layout && layoutComplete ? layout.boards.length : Math.ceil(demand.parts.length / 3) + strips.length,
-    pairs: pairsToResaw(
+    resaw: resawWork(
       demand,
+      layoutComplete ? layout : null,
       stripsOfPanel.map((own) => own.length),
       shop,
       species,
@@ -218,7 +220,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...impossibilities(piece.problems, document),
     ...(layoutState === 'current' && layout
       ? [
-          ...layoutChecks(layout, demand, species, document.layout.oneBoard),
+          ...layoutChecks(layout, demand, piece, species, document.layout),
           ...sequenceChecks(demand, layout, layoutOptions.kerf),
           ...ringChecks(layout, demand, boards, document.layout.aim),
         ]

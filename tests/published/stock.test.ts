@@ -15,11 +15,11 @@ describe('hardwood thickness, rough to surfaced two sides: NHLA rules (values fr
   ])('%i/4 comes to %f in', (quarters, surfaced) => {
     expect(SURFACED_INCHES[quarters]).toBe(surfaced);
     const board = { thickness: inch(quarters / 4), quarters, surface: 'rough' as const };
-    expect(surfacedThickness(board, 3)).toBeCloseTo(inch(surfaced), 9);
+    expect(surfacedThickness(board, { flattening: 3, skim: 0 })).toBeCloseTo(inch(surfaced), 9);
   });
 
   it('a board that lies thinner than it was sold gives no more than is there', () => {
-    expect(surfacedThickness({ thickness: 34, quarters: 6, surface: 'rough' }, 5)).toBe(29);
+    expect(surfacedThickness({ thickness: 34, quarters: 6, surface: 'rough' }, { flattening: 5, skim: 0 })).toBe(29);
   });
 
   it('a finished 30 mm wants 6/4, a finished 65 mm wants 12/4, and nothing sold gives 100 mm', () => {

@@ -5,6 +5,7 @@ import { cutsInParts, partsInParts } from './collisions';
 import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
 import { cutOuts } from './cut-outs';
 import { throughTheDoor } from './door';
+import { dressedStock } from './dressed-stock';
 import { everySlatHeld, screwsThroughTheTop } from './fasteners';
 import { stepAtTheLegs } from './flush';
 import { framedPanel } from './framed';
@@ -40,6 +41,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   throughTheDoor,
   kneeRoom,
   thicknessOnTheRack,
+  dressedStock,
   sagging,
   apronsPushedAside,
   racked,

@@ -1,5 +1,6 @@
 import type { BaseKind } from '../decision/job-document';
 import { count, mm, say } from '../measure/quantity';
+import { KIND_PLURALS } from '../piece/kind-words';
 import { legBlanks, makingOf } from '../piece/leg-making';
 import { isPanel, type PartKind } from '../piece/part';
 import { planedThickness } from '../stock/thickness';
@@ -48,34 +49,15 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>
   brace: { any: 'form.base.braces.thickness' },
 };
 
-const PLURALS: Partial<Record<PartKind, string>> = {
-  top: 'top',
-  slat: 'slats',
-  slab: 'slabs',
-  border: 'borders',
-  side: 'sides',
-  leaf: 'leaves',
-  slide: 'slides',
-  leg: 'legs',
-  apron: 'aprons',
-  foot: 'feet',
-  post: 'posts',
-  bearer: 'bearers',
-  'top-rail': 'top rails',
-  shelf: 'shelf boards',
-  stretcher: 'stretcher',
-  brace: 'braces',
-  batten: 'battens',
-};
-
 /** Finished thickness against what the boards on the rack can be planed to. */
 export function thicknessOnTheRack({ document, piece, shop, boards, species }: CheckContext): Check[] {
   const kinds = [...new Set(piece.parts.map((part) => part.kind))];
   return kinds.flatMap((kind): Check[] => {
     const path = PATHS[kind]?.[document.form.base.kind] ?? PATHS[kind]?.any;
-    const plain = kind === 'bearer' && piece.kind.base === 'splayed' ? 'arms' : PLURALS[kind];
+    const plain = kind === 'bearer' && piece.kind.base === 'splayed' ? 'arms' : KIND_PLURALS[kind];
     const part = piece.parts.find((own) => own.kind === kind);
     if (!part || !path || !plain || part.cut) return [];
+    if (document.layout.asDressed.some((own) => own === kind)) return [];
     const making = makingOf(document.form, kind);
     const glued = making.kind !== 'solid';
     const words = glued ? `pieces of the ${plain}` : plain;
@@ -84,9 +66,9 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
       : part.size.thickness;
     // Of a panel each strip is planed by itself.
     const { greatestStrip } = document.layout;
-    const { stripJointing, flattening } = shop.allowances;
+    const { stripJointing } = shop.allowances;
     const width = isPanel(kind) ? Math.min(part.size.width, greatestStrip + stripJointing) : part.size.width;
-    const given = boards.map((board) => planedThickness(board, flattening, { length: part.size.length, width }));
+    const given = boards.map((board) => planedThickness(board, shop.allowances, { length: part.size.length, width }));
     const greatest = Math.max(0, ...given);
     const enough = given.filter((thickness) => thickness >= finished - 1e-9).length;
     const level = judge(greatest, finished, { sense: 'at-least' });

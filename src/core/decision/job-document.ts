@@ -4,6 +4,21 @@ import { FormSchema } from './form';
 
 export * from './form';
 
+/** Kinds of parts that may be taken as dressed stock, and planed no further. */
+export const DRESSED_KINDS = [
+  'leg',
+  'apron',
+  'cross-rail',
+  'slat',
+  'stretcher',
+  'foot',
+  'post',
+  'top-rail',
+  'bearer',
+  'brace',
+  'batten',
+] as const;
+
 /** Who sits there, in what room, by when. */
 export const BriefSchema = v.object({
   seats: whole(1, 40),
@@ -110,6 +125,8 @@ export const LayoutChoiceSchema = v.object({
   pairs: v.optional(v.picklist(['none', 'book', 'slip']), 'none'),
   /** Kinds of parts whose parts all come from one board, so that they match. */
   oneBoard: v.optional(v.pipe(v.array(v.picklist(['leg', 'apron', 'cross-rail'])), v.maxLength(3)), []),
+  /** Kinds of parts that are taken as dressed stock of their own section, and planed no further. */
+  asDressed: v.optional(v.pipe(v.array(v.picklist(DRESSED_KINDS)), v.maxLength(DRESSED_KINDS.length)), []),
   /** What a layout is searched for. */
   aim: v.optional(v.picklist(['save-wood', 'fewest-boards', 'best-match', 'own']), 'save-wood'),
   /** What counts besides the wood, where the aim is the maker's own: offcuts in % of their price, the rest in minutes. */

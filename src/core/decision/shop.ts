@@ -101,8 +101,10 @@ export const ShopSchema = v.object({
     panelWidth: length(0, 100),
     /** Taken from each strip's width by jointing both its edges. */
     stripJointing: length(0, 30),
-    /** Taken from a dressed or measured board's thickness when it is flattened. */
+    /** Taken from a rough board's thickness when it is flattened. */
     flattening: length(0, 20),
+    /** Taken from a dressed board's thickness, and from its width where its own edges stay; 0: used as it is. */
+    skim: v.optional(length(0, 20), 0),
     /** Over-thickness of each resawn piece, for its cup and for cleaning both faces. */
     resaw: v.optional(length(0, 20), 3),
   }),

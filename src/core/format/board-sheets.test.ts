@@ -35,7 +35,7 @@ describe.each(['a4', 'letter'] as const)('the boards for the saw on %s', (paper)
     const said = texts.map((mark) => mark.text);
     for (const id of layout.boards) expect(said).toContain(job.boards.find((b) => b.id === id)!.tag);
     for (const blank of blanksOf(layout.placements)) expect(said).toContain(blankLabel(job.piece, blank));
-    const cuts = said.filter((text) => /^(crosscut|rip)/.test(text));
+    const cuts = said.filter((text) => /^(crosscut|rip|resaw)/.test(text));
     expect(cuts).toHaveLength(cutSteps(layout, job.boards, demand, options).length);
   });
 
@@ -43,7 +43,7 @@ describe.each(['a4', 'letter'] as const)('the boards for the saw on %s', (paper)
     const tall = blanksOf(layout.placements).filter((blank) => blank.width >= 60);
     const letters = new Set(tall.map((blank) => blankLabel(job.piece, blank)));
     for (const mark of texts) {
-      if (letters.has(mark.text) || /^(crosscut|rip)/.test(mark.text)) expect(mark.size).toBeGreaterThanOrEqual(10);
+      if (letters.has(mark.text) || /^(crosscut|rip|resaw)/.test(mark.text)) expect(mark.size).toBeGreaterThanOrEqual(10);
     }
   });
 

@@ -229,7 +229,11 @@ function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (m
       shoppingList(layout.shortfall).map((line) => [
         `${line.count}`,
         `${say(line.length)} × ${say(line.width)}`,
-        line.quarters ? `${line.quarters}/4` : `over ${say(line.thickness)}`,
+        line.dressed
+          ? `dressed ${say(line.thickness)}`
+          : line.quarters
+            ? `${line.quarters}/4`
+            : `over ${say(line.thickness)}`,
         line.boardFeet.toFixed(1),
         line.names.join(', '),
       ]),

@@ -1,4 +1,5 @@
 import type { LaidChoice } from '../decision/job-document';
+import { blanksOf } from '../layout/blanks';
 import type { PanelDemand } from '../layout/demand';
 import type { Layout, Placement } from '../layout/layout';
 import { stripUse } from '../layout/matched-pairs';
@@ -19,6 +20,10 @@ export interface LaidStrip {
   placement: Placement;
   /** After jointing, mm. */
   width: number;
+  /** Strips resawn from its blank, itself among them. */
+  leaves: number;
+  /** Whether those belong side by side. */
+  paired: boolean;
   /** As they lie here: offsets count to the right. */
   rings: Rings;
   /** The heart side is up: the face under the tagged one, for the tagged face is taken as the bark side. */
@@ -40,19 +45,28 @@ export const laidAs = (board: Pick<Board, 'tag'>, placement: Placement) => (choi
   Math.abs(choice.y - placement.y) < NEAR &&
   (choice.layer ?? 0) === (placement.layer ?? 0);
 
-type Sawn = Pick<LaidStrip, 'strip' | 'label' | 'board' | 'placement' | 'width'>;
+type Sawn = Pick<LaidStrip, 'strip' | 'label' | 'board' | 'placement' | 'width' | 'leaves' | 'paired'>;
 
 function sawnStrips(panel: PanelDemand, layout: Layout, boards: readonly Board[]): Sawn[] {
   const labels = layout.strips.filter((strip) => strip.panel === panel.id);
-  return layout.placements
-    .filter((p) => p.part === panel.id && p.strip !== undefined)
+  const own = layout.placements.filter((p) => p.part === panel.id && p.strip !== undefined);
+  const blanks = blanksOf(own);
+  return own
     .sort((a, b) => (a.strip ?? 0) - (b.strip ?? 0))
     .flatMap((placement, i) => {
       const board = boards.find((b) => b.id === placement.board);
-      const label = labels[i]?.label ?? `${panel.letter}${i + 1}`;
-      return board
-        ? [{ strip: placement.strip ?? i, label, board, placement, width: placement.width - panel.jointing }]
-        : [];
+      if (!board) return [];
+      return [
+        {
+          strip: placement.strip ?? i,
+          label: labels[i]?.label ?? `${panel.letter}${i + 1}`,
+          board,
+          placement,
+          width: placement.width - panel.jointing,
+          leaves: blanks.find((blank) => blank.placements.includes(placement))?.placements.length ?? 1,
+          paired: panel.pairs !== undefined,
+        },
+      ];
     });
 }
 
@@ -111,12 +125,12 @@ const otherWayUp = (panel: PanelDemand, strip: Sawn): boolean => panel.pairs ===
 const isUpper = ({ placement }: Pick<LaidStrip, 'placement'>): boolean => (placement.layer ?? 0) === 0;
 
 /** Strips of one unit are from one blank, and stay side by side: the two leaves of a pair, or one strip alone. */
-export function unitsOf<S extends Pick<LaidStrip, 'board' | 'placement'>>(strips: readonly S[]): S[][] {
+export function unitsOf<S extends Pick<LaidStrip, 'board' | 'placement' | 'paired'>>(strips: readonly S[]): S[][] {
   const units: S[][] = [];
   for (const strip of strips) {
-    const { board, placement } = strip;
+    const { board, placement, paired } = strip;
     const partner =
-      placement.layer === undefined
+      !paired || placement.layer === undefined
         ? undefined
         : units.find(
             ([first]) =>
@@ -177,7 +191,7 @@ function lay(panel: PanelDemand, s: Sawn, heartUp: boolean, reversed: boolean): 
   const away = planesAway(board, heartUp);
   const rings = ringsOf(s);
   const mirrored = heartUp !== reversed;
-  const use = stripUse(panel);
+  const use = stripUse(panel, s.leaves);
   const showing = board.defects.filter((d) => meets(d, placement) && spoils(d, use, heartUp ? 'under' : 'tagged'));
   return {
     ...s,
@@ -190,10 +204,11 @@ function lay(panel: PanelDemand, s: Sawn, heartUp: boolean, reversed: boolean): 
 }
 
 /** Of a strip as its board lies: those of a leaf are seen from its own mid-thickness, above or below that of the board. */
-function ringsOf({ board, placement }: Sawn): Rings {
+function ringsOf({ board, placement, leaves }: Sawn): Rings {
   const rings = ringsAt(board, placement.y + placement.width / 2);
   if (typeof rings === 'number' || placement.layer === undefined) return rings;
-  return { ...rings, distance: rings.distance + (isUpper({ placement }) ? board.thickness / 4 : -board.thickness / 4) };
+  const aboveMiddle = (board.thickness * (leaves - 1 - 2 * placement.layer)) / (2 * leaves);
+  return { ...rings, distance: rings.distance + aboveMiddle };
 }
 
 const meets = (d: Defect, p: Placement) =>

@@ -1,6 +1,6 @@
 import { type ClearCutting, type Cuttable, clearCutting, OFFCUT, sumsOf } from './clear-cutting';
 import type { LayoutOptions, Rectangle } from './layout';
-import type { Kinds, ReadyBoard } from './ready-boards';
+import { type Kinds, type ReadyBoard, type StripBlanks, stripsFrom } from './ready-boards';
 import { type Cell, roundObstacles } from './round-obstacles';
 import { lieIn, possibleOn, type Rounding, roomy, type SawingField, STEP, sawingField, TIGHT } from './sawing-field';
 import { type Sawn, type SawnBoard, uncut } from './sawn-board';
@@ -9,7 +9,7 @@ import { type Sawn, type SawnBoard, uncut } from './sawn-board';
 export interface Prices {
   /** For one piece of each kind: a blank that is resawn gives several. */
   parts: readonly number[];
-  /** For a mm of strip of each band, and for each strip, which may be below nothing. */
+  /** For a mm of strip of each band, and for each strip, which may be below nothing: a blank that is resawn gives several. */
   bands: readonly { mm: number; each: number }[];
   /** For a mm² of offcut; null for what it keeps of the board's own price. */
   offcut: number | null;
@@ -18,7 +18,7 @@ export interface Prices {
 }
 
 /**
- * What a board gives, and what it takes: blanks of each kind, width in mm and number of the strips of each band, mm² of
+ * What a board gives, and what it takes: blanks of each kind, width in mm and number of the blanks of each band, mm² of
  * offcut; cuts.
  */
 export interface Gives {
@@ -67,19 +67,21 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
   const itemOf = (ready: ReadyBoard, i: number, [along, across]: Roundings): Cuttable => {
     const kind = kinds.parts[i];
     if (kind) {
-      const width = across.piece(kind.width + kerf);
+      const width = across.piece((ready.widths[i] as number) + kerf);
       const worth = (prices.parts[i] as number) * (ready.layers[i] as number);
       return { length: along.piece(kind.length + kerf), least: width, greatest: width, worth: () => worth };
     }
     const band = kinds.bands[i - P] as Kinds['bands'][number];
     const { mm, each } = prices.bands[i - P] as Prices['bands'][number];
     const beside = band.jointing + kerf;
-    const greatest = across.slack > 0 ? band.greatest : widest(band);
+    const blanks = stripsFrom(ready, band);
+    const greatest = across.slack > 0 ? blanks.greatest : widest(band, blanks);
     return {
       length: along.piece(band.length + kerf),
       least: across.piece(band.least + beside),
       greatest: across.piece(greatest + beside),
-      worth: (width) => mm * Math.max(band.least, Math.min(greatest, (width + across.slack) * STEP - beside)) + each,
+      worth: (width) =>
+        blanks.copies * (mm * Math.max(band.least, Math.min(greatest, (width + across.slack) * STEP - beside)) + each),
     };
   };
   /** @param allowed kinds that may be cut, those of bands numbered after those of parts */
@@ -95,7 +97,11 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
     const price = offcuts ? (prices.offcut ?? weights.offcutWorth * ready.priceOfArea) : 0;
     // Tables reach far enough for any board that is much the same.
     const [longest, broadest] = [Math.ceil(field.length / 5000) * 5000, Math.ceil(field.width / 1000) * 1000];
-    const copies = allowed.map((i) => (i < P ? ready.layers[i] : 1));
+    const copies = allowed.map((i) => {
+      if (i < P) return `${ready.layers[i]} ${ready.widths[i]}`;
+      const { copies, greatest } = stripsFrom(ready, kinds.bands[i - P] as Kinds['bands'][number]);
+      return `${copies} ${greatest}`;
+    });
     const key = `${allowed.join()} ${copies.join()} ${price} ${along.slack} ${across.slack} ${longest} ${broadest}`;
     let table = tables.get(key);
     if (!table) {
@@ -135,7 +141,7 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
         widths: [...new Set(items.flatMap((item) => [item.least, item.greatest]))],
         cutPrice: prices.cut,
         tolerant: (inWay) => {
-          const allowed = possible.filter((i) => lieIn(inWay, ofUse(kinds, i)) !== null);
+          const allowed = possible.filter((i) => lieIn(inWay, ofUse(ready, kinds, i)) !== null);
           return allowed.length > 0 ? clear(allowed, false) : null;
         },
       });
@@ -174,7 +180,7 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
         if (item === OFFCUT) gives.offcut += ((l + along.slack) * STEP - kerf) * ((w + across.slack) * STEP - kerf);
         else if (item >= P) {
           const band = gives.bands[item - P] as Gives['bands'][number];
-          band.mm += widthOf(item - P, across, w);
+          band.mm += widthOf(ready, item - P, across, w);
           band.each += 1;
         } else if (item >= 0) gives.parts[item] = (gives.parts[item] as number) + 1;
       });
@@ -219,10 +225,11 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
   }
 
   /** Finished width of a strip in a space so wide, as it is worth most; mm. */
-  function widthOf(k: number, across: Rounding, w: number): number {
+  function widthOf(ready: ReadyBoard, k: number, across: Rounding, w: number): number {
     const band = kinds.bands[k] as Kinds['bands'][number];
     if ((prices.bands[k]?.mm ?? 0) < 0) return band.least;
-    const greatest = across.slack > 0 ? band.greatest : widest(band);
+    const blanks = stripsFrom(ready, band);
+    const greatest = across.slack > 0 ? blanks.greatest : widest(band, blanks);
     return Math.max(band.least, Math.min(greatest, (w + across.slack) * STEP - band.jointing - kerf));
   }
 
@@ -243,15 +250,17 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
       const item = itemOf(ready, i, EXACT);
       const wide = Math.min(w, item.greatest);
       const inWay = field.obstacles.filter((o) => o.x0 < x + item.length && x < o.x1 && o.y0 < y + wide && y < o.y1);
-      const lie = lieIn(inWay, ofUse(kinds, i)) ?? 'tagged';
+      const lie = lieIn(inWay, ofUse(ready, kinds, i)) ?? 'tagged';
       const at = { x: field.x + x * STEP, y: field.y + y * STEP, lie };
       const kind = kinds.parts[i];
       if (kind) {
-        pieces.push({ ...at, length: kind.length, width: kind.width, part: i, copies: ready.layers[i] as number });
+        const width = ready.widths[i] as number;
+        pieces.push({ ...at, length: kind.length, width, part: i, copies: ready.layers[i] as number });
       } else {
         const band = kinds.bands[i - P] as Kinds['bands'][number];
-        const finished = widthOf(i - P, TIGHT, wide);
-        pieces.push({ ...at, length: band.length, width: finished + band.jointing, band: i - P, finished });
+        const finished = widthOf(ready, i - P, TIGHT, wide);
+        const { copies } = stripsFrom(ready, band);
+        pieces.push({ ...at, length: band.length, width: finished + band.jointing, band: i - P, finished, copies });
       }
       if (l > item.length) {
         cuts += 1;
@@ -301,9 +310,15 @@ function eachPiece(
   );
 }
 
-const ofUse = (kinds: Kinds, i: number): number =>
-  (kinds.parts[i] ?? (kinds.bands[i - kinds.parts.length] as Kinds['bands'][number])).use;
+function ofUse(ready: ReadyBoard, kinds: Kinds, i: number): number {
+  const part = kinds.parts[i];
+  if (part) return part.use;
+  const band = kinds.bands[i - kinds.parts.length] as Kinds['bands'][number];
+  return stripsFrom(ready, band).copies > 1 ? band.resawnUse : band.use;
+}
 
-/** As wide as strips of one width are that fill a band, as few as may be. */
-const widest = (band: Kinds['bands'][number]): number =>
-  Math.max(band.least, band.width / Math.ceil(band.width / band.greatest - 1e-9));
+/** As wide as blanks of one width are that fill a band, as few as may be. */
+function widest(band: Kinds['bands'][number], { copies, greatest }: StripBlanks): number {
+  const width = band.width / Math.max(1, copies);
+  return Math.max(band.least, width / Math.ceil(width / greatest - 1e-9));
+}

@@ -1,7 +1,8 @@
+import { hasSectionOf, widthFrom } from '../stock/as-dressed';
 import type { Board } from '../stock/board';
 import { boardShape, reachAcross } from '../stock/board-shape';
 import { spoils } from '../stock/spoils';
-import { planedThickness } from '../stock/thickness';
+import { planedThickness, resawableThickness } from '../stock/thickness';
 import { overlap } from './clear-regions';
 import { cutSequence } from './cut-sequence';
 import type { Demand, PanelDemand, PartDemand } from './demand';
@@ -32,7 +33,8 @@ export function checkLayout(
   for (const board of boards) wrong.push(...checkBoard(board, demand, options, layout));
   wrong.push(...checkTogether(demand, boards, layout.placements));
   const missing = new Set(layout.shortfall.map((s) => s.part));
-  for (const part of demand.parts) wrong.push(...checkPart(part, layout.placements, missing.has(part.id)));
+  for (const part of demand.parts)
+    wrong.push(...checkPart(part, boards, options, layout.placements, missing.has(part.id)));
   for (const panel of demand.panels) {
     wrong.push(...checkPanel(panel, layout.placements, missing.has(panel.id)));
   }
@@ -107,13 +109,15 @@ export function checkBoard(
         wrong.push(`${nameOf(p)} is not asked for`);
         continue;
       }
-      const use = panel ? stripUse(panel) : { kind: 'part' as const, shows: wanted.shows };
+      const use = panel ? stripUse(panel, placements.length) : { kind: 'part' as const, shows: wanted.shows };
       for (const defect of board.defects) {
         if (overlap(at, defect) && spoils(defect, use, p.turned ? 'under' : 'tagged')) {
           wrong.push(`${nameOf(p)} lies on a ${defect.kind} of ${board.tag}`);
         }
       }
       thickness += wanted.finished.thickness;
+      if (part?.asDressed && !hasSectionOf(part, board))
+        wrong.push(`${board.tag} is not dressed to the section of ${nameOf(p)}`);
       if (panel) widest = Math.max(widest, widestBlank(panel, options));
     }
     const layers = placements.length;
@@ -121,14 +125,18 @@ export function checkBoard(
       const { resaw } = options;
       thickness += layers * resaw.allowance + (layers - 1) * resaw.kerf;
       const told = new Set(placements.map((p) => p.layer));
-      const leaves = placements.every(
-        (p) => p.part === placements[0]?.part && demand.panels.some((panel) => panel.id === p.part && panel.pairs),
-      );
+      const leaves = placements.every((p) => p.part === placements[0]?.part);
       if (told.size !== layers || told.has(undefined) || (placements.some((p) => p.strip !== undefined) && !leaves))
         wrong.push(`two pieces lie on one another on ${board.tag}`);
       if (at.width > resaw.height + SLACK) wrong.push(`${board.tag} cannot be resawn so wide`);
     }
-    if (planedThickness(board, options.flattening, { length: at.length, width: widest }) < thickness - SLACK) {
+    const size = {
+      length: at.length,
+      width: layers > 1 ? Math.min(widest, Math.max(options.resaw.height, at.width)) : widest,
+    };
+    const given = (layers > 1 ? resawableThickness : planedThickness)(board, options, size);
+    const dressed = placements.every((p) => demand.parts.some((part) => part.id === p.part && part.asDressed));
+    if (!dressed && given < thickness - SLACK) {
       const crooked = board.crook ? ', crooked as it is,' : '';
       wrong.push(`${board.tag}${crooked} is too thin for ${placements.map(nameOf).join(' and ')}`);
     }
@@ -178,12 +186,24 @@ function blanksOf(placements: readonly Placement[]): { at: Placement; placements
   return blanks;
 }
 
-function checkPart(part: PartDemand, placements: readonly Placement[], missing: boolean): string[] {
+/** Whether a piece has the size that is asked for, from the board it lies on. */
+export function hasSizeOf(part: PartDemand, placement: Placement, boards: readonly Board[], skim: number): boolean {
+  const board = boards.find(({ id }) => id === placement.board);
+  const width = board ? widthFrom(part, board, skim) : part.rough.width;
+  return near(placement.length, part.rough.length) && near(placement.width, width);
+}
+
+function checkPart(
+  part: PartDemand,
+  boards: readonly Board[],
+  { skim }: LayoutOptions,
+  placements: readonly Placement[],
+  missing: boolean,
+): string[] {
   const placed = placements.filter((p) => p.part === part.id);
   const wrong = placed.length === (missing ? 0 : 1) ? [] : [`${part.id} is placed ${placed.length} times`];
   for (const p of placed) {
-    if (!near(p.length, part.rough.length) || !near(p.width, part.rough.width))
-      wrong.push(`${part.id} has the wrong size`);
+    if (!hasSizeOf(part, p, boards, skim)) wrong.push(`${part.id} has the wrong size`);
   }
   return wrong;
 }

@@ -75,10 +75,11 @@ function planOf(problem: Problem, patterns: readonly Pattern[]): CutPlan {
         left[i] = before - copies;
         return { ...piece, copies };
       }
-      const { panel, leaves } = kinds.bands[i] as BandKind;
-      left[i] = before - piece.finished;
-      plan.strips[panel] = (plan.strips[panel] as number) + leaves;
-      return piece;
+      const { panel, pairs } = kinds.bands[i] as BandKind;
+      const copies = pairs ? piece.copies : Math.min(piece.copies, Math.ceil(before / piece.finished - 1e-9));
+      left[i] = before - piece.finished * copies;
+      plan.strips[panel] = (plan.strips[panel] as number) + copies;
+      return { ...piece, copies };
     });
     plan.boards[board] = sawn.pieces.length > 0 || state.ready.begun ? sawn : undefined;
     plan.costs[board] = plan.boards[board] ? boardCost(sawn, options) : 0;

@@ -4,8 +4,8 @@ import { faceArea } from '../stock/board';
 import { sawyer } from './best-sawing';
 import type { Problem } from './cut-plan';
 import { bestBars, brokenBars, type Lanes, lanesOf } from './lanes';
-import { type BandKind, givesStrips, type Kinds, type ReadyBoard, rectanglesOf, stripKey } from './ready-boards';
-import { type Sawings, type SawnLimit, sawnLimit } from './sawn-bound';
+import { type BandKind, type Kinds, type ReadyBoard, rectanglesOf, stripKey, stripsFrom } from './ready-boards';
+import { blankPrices, eachOf, type Sawings, type SawnLimit, sawnLimit } from './sawn-bound';
 
 /** Units of the programme's columns, so that its numbers are of one size: mm of strips, mm² of offcut. */
 const [WIDE, LARGE] = [100, 100_000];
@@ -66,7 +66,11 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
     return layers > 0 ? Math.ceil((kinds.parts[i]?.ids.length ?? 0) / layers) : null;
   };
 
-  const ofBoards: LinearColumn[] = boards.flatMap((ready): LinearColumn[] => {
+  /** Strips of each board's blanks, band by band, and how wide they may be. */
+  const blanks = boards.map((ready) => kinds.bands.map((band) => stripsFrom(ready, band)));
+  const copies = (b: number, k: number): number => blanks[b]?.[k]?.copies ?? 0;
+
+  const ofBoards: LinearColumn[] = boards.flatMap((ready, b): LinearColumn[] => {
     const layersOf = (i: number) => ready.layers[i] as number;
     return [
       {
@@ -81,15 +85,15 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
         upper: layersOf(i) > 0 ? Math.ceil(kind.ids.length / layersOf(i)) : 0,
         whole: true,
       })),
-      ...kinds.bands.map((band) => ({
+      ...kinds.bands.map((band, k) => ({
         cost: 0,
         lower: 0,
-        upper: givesStrips(ready, band) ? (band.width + band.least) / WIDE : 0,
+        upper: copies(b, k) > 0 ? (band.width + band.least) / WIDE : 0,
       })),
-      ...kinds.bands.map((band) => ({
-        cost: weights.joint * band.leaves,
+      ...kinds.bands.map((band, k) => ({
+        cost: weights.joint * (band.pairs ? copies(b, k) : Math.min(1, copies(b, k))),
         lower: 0,
-        upper: givesStrips(ready, band) ? Math.ceil(band.width / band.least) : 0,
+        upper: copies(b, k) > 0 ? Math.ceil(band.width / band.least) : 0,
         whole: true,
       })),
       {
@@ -143,17 +147,24 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
       entries: boards.map((ready, b) => [at.part(b, i), ready.layers[i] as number] as const),
     })),
     ...kinds.bands.flatMap((band, k) => [
-      { lower: band.width / WIDE, upper: infinite, entries: boards.map((_, b) => [at.width(b, k), 1] as const) },
+      {
+        lower: band.width / WIDE,
+        upper: infinite,
+        entries: boards.map((_, b) => [at.width(b, k), copies(b, k)] as const),
+      },
       {
         lower: band.leastStrips,
         upper: infinite,
-        entries: boards.map((_, b) => [at.count(b, k), 1] as const),
+        entries: boards.map((_, b) => [at.count(b, k), copies(b, k)] as const),
       },
       ...boards.flatMap((_, b) => [
         {
           lower: 0,
           upper: infinite,
-          entries: [[at.count(b, k), band.greatest / WIDE] as const, [at.width(b, k), -1] as const],
+          entries: [
+            [at.count(b, k), (blanks[b]?.[k]?.greatest ?? band.greatest) / WIDE] as const,
+            [at.width(b, k), -1] as const,
+          ],
         },
         {
           lower: 0,
@@ -170,7 +181,10 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
               lower: 0,
               upper: panel.mostStrips,
               entries: boards.flatMap((_, b) =>
-                kinds.bands.flatMap((band, k) => (band.panel === p ? [[at.count(b, k), band.leaves] as const] : [])),
+                // Of what a blank gives not all need be taken, but for pairs.
+                kinds.bands.flatMap((band, k) =>
+                  band.panel === p ? [[at.count(b, k), band.pairs ? copies(b, k) : 1] as const] : [],
+                ),
               ),
             },
           ]
@@ -198,7 +212,7 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
     const entries: [number, number][] = [];
     kinds.parts.forEach((kind, i) => {
       const layers = ready?.layers[i] ?? 0;
-      const beside = (along ? kind.width : kind.length) + kerf;
+      const beside = (along ? (ready?.widths[i] ?? kind.width) : kind.length) + kerf;
       if (layers > 0) entries.push([at.part(b, i), (prices[i] as number) * beside]);
     });
     kinds.bands.forEach((band, k) => {
@@ -280,14 +294,13 @@ export function* costBounds(problem: Problem, solver: LinearSolver, effort: Boun
   };
   /** What the prices that broke on one board say of all the others, so that none takes its place unlimited. */
   function forOthers(b: number, { prices }: SawnLimit): LinearRow[] {
-    const perPiece = prices.parts.map((price, i) => price / Math.max(1, boards[b]?.layers[i] ?? 0));
-    const { clear } = sawyer(kinds, options, { ...prices, parts: perPiece, cut: prices.cuts });
+    const perPiece = eachOf(boards[b] as ReadyBoard, kinds, prices);
+    const { clear } = sawyer(kinds, options, { ...prices, ...perPiece, cut: prices.cuts });
     return boards.flatMap((ready, other) => {
       if (other === b || ready.board.takenFor) return [];
       const worth = clear(ready)?.worth ?? 0;
       if (worth <= 1e-9) return [];
-      const parts = perPiece.map((price, i) => price * (ready.layers[i] as number));
-      return [sawnRow(other, { prices: { ...prices, parts }, worth })];
+      return [sawnRow(other, { prices: { ...prices, ...blankPrices(ready, kinds, perPiece) }, worth })];
     });
   }
 

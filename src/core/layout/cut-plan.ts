@@ -134,8 +134,8 @@ function giveBack(kinds: Kinds, plan: CutPlan, piece: Sawn): void {
     plan.parts[piece.part] = (plan.parts[piece.part] as number) + piece.copies;
   } else {
     const band = kinds.bands[piece.band] as BandKind;
-    plan.bands[piece.band] = (plan.bands[piece.band] as number) + piece.finished;
-    plan.strips[band.panel] = (plan.strips[band.panel] as number) - band.leaves;
+    plan.bands[piece.band] = (plan.bands[piece.band] as number) + piece.finished * piece.copies;
+    plan.strips[band.panel] = (plan.strips[band.panel] as number) - piece.copies;
   }
 }
 

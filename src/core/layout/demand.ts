@@ -19,6 +19,8 @@ export interface PartDemand {
   rough: { length: number; width: number };
   /** Whether it may be one of several resawn from a thick board; taken as yes. */
   resawn?: boolean;
+  /** Taken as dressed stock of its own section: nothing is planed off it. */
+  asDressed?: boolean;
   /** m³ of it that become the piece, where it is not all of its finished size. */
   becomes?: number;
   /** Parts with the same word here all come from one board: a matched set, or pieces in sequence. */
@@ -141,7 +143,12 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
           ...(blank.together === undefined ? oneBoard(part) : { together: id, follows: blank.together }),
         });
       }
-    } else parts.push({ id, letter, name, shows, finished, rough: roughOf(finished), ...oneBoard(part) });
+    } else {
+      const asDressed = document.layout.asDressed.some((own) => own === part.kind);
+      const rough = roughOf(finished);
+      const sized = asDressed ? { rough: { ...rough, width: finished.width }, asDressed } : { rough };
+      parts.push({ id, letter, name, shows, finished, ...sized, ...oneBoard(part) });
+    }
   }
   return { species: document.form.species, parts, panels };
 }

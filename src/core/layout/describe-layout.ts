@@ -9,8 +9,8 @@ import { cutSequence } from './cut-sequence';
 import type { Demand } from './demand';
 import { inSequence } from './in-sequence';
 import type { Layout, LayoutOptions, Placement, Rectangle, Shortfall, Strip } from './layout';
-import { leavesOf, stripBlank } from './matched-pairs';
-import { givesStrips, rectanglesOf } from './ready-boards';
+import { leavesOf, stripBlank, widestBlank } from './matched-pairs';
+import { rectanglesOf, stripsFrom } from './ready-boards';
 import { CORNERS, type Sawn, spotFor, stripSpotFor, usefulOffcuts } from './sawn-board';
 
 /** A plan written as a layout: ids given out, strips narrowed to what the panel needs, the money added up. */
@@ -25,7 +25,7 @@ export function describeLayout(
   const placements: Placement[] = [...(options.fixed ?? [])];
   const ids = kinds.parts.map((kind) => [...kind.ids]);
   const excess = plan.bands.map((width) => Math.max(0, -width));
-  const strips: { panel: number; band: number; placement: Placement }[] = [];
+  const strips: { panel: number; band: number; copies: number; placement: Placement }[] = [];
 
   for (const state of plan.boards) {
     for (const piece of state?.pieces ?? []) {
@@ -39,12 +39,16 @@ export function describeLayout(
         const kind = kinds.bands[piece.band];
         const panel = demand.panels[kind?.panel ?? 0];
         if (!kind || !panel) continue;
-        // What a panel has too much of comes off the strips that can spare it.
-        const off = Math.min(excess[piece.band] as number, piece.finished - kind.least);
-        excess[piece.band] = (excess[piece.band] as number) - Math.max(0, off);
-        const width = piece.width - Math.max(0, off);
+        // A whole strip too many stays in its blank; what else a panel has too much of comes off strips that can spare it.
+        let { copies } = piece;
+        let over = excess[piece.band] as number;
+        while (!kind.pairs && copies > 1 && over >= piece.finished - 1e-9)
+          [copies, over] = [copies - 1, over - piece.finished];
+        const off = Math.max(0, Math.min(over / copies, piece.finished - kind.least));
+        excess[piece.band] = over - off * copies;
+        const width = piece.width - off;
         const placement = { ...where, width, part: panel.id, ...(panel.bands.length > 1 ? { band: kind.band } : {}) };
-        strips.push({ panel: kind.panel, band: kind.band, placement });
+        strips.push({ panel: kind.panel, band: kind.band, copies, placement });
       }
     }
   }
@@ -52,10 +56,9 @@ export function describeLayout(
     Math.max(-1, ...(options.fixed ?? []).filter((p) => p.part === panel).map((p) => p.strip ?? -1)) + 1;
   demand.panels.forEach((panel, index) => {
     let number = fixedStrips(panel.id);
-    const leaves = leavesOf(panel);
-    for (const { placement } of strips.filter((s) => s.panel === index).sort((a, b) => a.band - b.band)) {
-      for (let layer = 0; layer < leaves; layer += 1) {
-        placements.push({ ...placement, strip: number, ...(leaves > 1 ? { layer } : {}) });
+    for (const { placement, copies } of strips.filter((s) => s.panel === index).sort((a, b) => a.band - b.band)) {
+      for (let layer = 0; layer < copies; layer += 1) {
+        placements.push({ ...placement, strip: number, ...(copies > 1 ? { layer } : {}) });
         number += 1;
       }
     }
@@ -73,19 +76,22 @@ export function describeLayout(
     ...kinds.parts.flatMap((kind, i) =>
       (ids[i] as string[]).map((id) => {
         const name = demand.parts.find((part) => part.id === id)?.name ?? id;
-        return toBuy(id, name, kind, 1, !anyBoardGives(problem, i));
+        return toBuy(id, name, kind, 1, !anyBoardGives(problem, i), kind.asDressed);
       }),
     ),
     ...kinds.bands.flatMap((kind, i) => {
       const width = plan.bands[i] as number;
       const panel = demand.panels[kind.panel];
       if (width <= 1e-6 || !panel) return [];
-      // Strips that the panel takes, no wider than they may be.
-      const count = Math.ceil(width / kind.greatest - 1e-9);
+      // Blanks that the panel takes, no wider than they may be: strips, or what pairs are resawn from.
+      const leaves = leavesOf(panel);
+      const count = Math.ceil(
+        width / leaves / Math.max(kind.least, widestBlank(panel, options) - kind.jointing) - 1e-9,
+      );
       const strip = {
         thickness: stripBlank(panel, options),
         length: kind.length,
-        width: width / count + kind.jointing,
+        width: width / leaves / count + kind.jointing,
       };
       return [toBuy(panel.id, panel.name, strip, count, !anyBoardGivesStrips(problem, i))];
     }),
@@ -193,9 +199,10 @@ function placeOf(piece: Sawn): Rectangle & { turned?: boolean } {
 /** Whether some board of the rack, whole, gives a piece of a kind. */
 const anyBoardGives = ({ whole, boards, kinds }: Problem, part: number): boolean => {
   const kind = kinds.parts[part];
-  return boards.some(({ layers }, i) => {
+  return boards.some(({ layers, widths }, i) => {
     const state = whole[i];
-    return kind && state && (layers[part] ?? 0) > 0 && anyCorner((corner) => spotFor(state, part, kind, corner));
+    if (!kind || !state || (layers[part] ?? 0) === 0) return false;
+    return anyCorner((corner) => spotFor(state, part, { ...kind, width: widths[part] as number }, corner));
   });
 };
 
@@ -204,8 +211,12 @@ const anyBoardGivesStrips = ({ whole, boards, kinds, options }: Problem, index: 
   const band = kinds.bands[index];
   return boards.some((ready, i) => {
     const state = whole[i];
-    if (!band || !state || !givesStrips(ready, band)) return false;
-    return anyCorner((corner) => stripSpotFor(state, index, band, band.width, options.kerf, corner));
+    if (!band || !state) return false;
+    const { copies, greatest } = stripsFrom(ready, band);
+    if (copies === 0) return false;
+    return anyCorner((corner) =>
+      stripSpotFor(state, index, copies > 1, { ...band, greatest }, band.width, options.kerf, corner),
+    );
   });
 };
 
@@ -218,9 +229,10 @@ function toBuy(
   { thickness, length, width }: { thickness: number; length: number; width: number },
   count: number,
   noBoard: boolean,
+  dressed = false,
 ): Shortfall {
-  const quarters = quartersFor(thickness);
-  const roughThickness = quarters === undefined ? thickness + 6 : (quarters / 4) * MM_PER_INCH;
+  const quarters = dressed ? undefined : quartersFor(thickness);
+  const roughThickness = dressed ? thickness : quarters === undefined ? thickness + 6 : (quarters / 4) * MM_PER_INCH;
   return {
     part,
     name,
@@ -230,6 +242,7 @@ function toBuy(
     length,
     width,
     boardFeet: count * boardFeet({ length, width, roughThickness }),
+    dressed,
     noBoard,
   };
 }

@@ -1,6 +1,6 @@
 import { boardCost, type CutPlan, lotOf, type Problem, planCost, ringCost } from './cut-plan';
 import type { Rectangle } from './layout';
-import { givesStrips, type PartKind, type PartSet, type ReadyBoard } from './ready-boards';
+import { type BandKind, type PartKind, type PartSet, type ReadyBoard, stripsFrom } from './ready-boards';
 import { cutOut, type Sawn, type SawnBoard, type Spot, spotFor, stripSpotFor } from './sawn-board';
 
 /** How a plan is filled: what the dice decided for this go. */
@@ -85,20 +85,22 @@ function cutPart(
     const ready = problem.boards[i] as ReadyBoard;
     const layers = ready.layers[part] as number;
     if (layers === 0 || (best && manner.random() < manner.blink)) continue;
-    const spot = spotFor(stateOf(problem, plan, i), part, kind, manner.corner);
+    const width = ready.widths[part] as number;
+    const spot = spotFor(stateOf(problem, plan, i), part, { ...kind, width }, manner.corner);
     if (!spot) continue;
     const copies = Math.min(layers, left);
     const score =
       (manner.liking(i) *
-        ((spot.waste * 0.5 + kind.length * kind.width) * ready.priceOfArea + opening(problem, plan, i, manner))) /
+        ((spot.waste * 0.5 + kind.length * width) * ready.priceOfArea + opening(problem, plan, i, manner))) /
         copies +
       ringCost(kind, ready, problem.options.weights);
     if (!best || score < best.score) best = { i, spot, copies, score };
   }
   if (!best) return false;
   const { spot, i, copies } = best;
-  const piece: Sawn = { x: spot.x, y: spot.y, length: kind.length, width: kind.width, lie: spot.lie, part, copies };
-  cut(problem, plan, i, spot, kind, [piece], manner);
+  const block = { length: kind.length, width: (problem.boards[i] as ReadyBoard).widths[part] as number };
+  const piece: Sawn = { x: spot.x, y: spot.y, ...block, lie: spot.lie, part, copies };
+  cut(problem, plan, i, spot, block, [piece], manner);
   plan.parts[part] = left - copies;
   touched.add(i);
   return true;
@@ -145,14 +147,14 @@ function setInto(
     const kind = problem.kinds.parts[part] as PartKind;
     const layers = state.ready.layers[part] as number;
     let left = plan.parts[part] as number;
+    const block = { length: kind.length, width: state.ready.widths[part] as number };
     while (left > 0) {
-      const spot = layers > 0 ? spotFor(state, part, kind, manner.corner) : null;
+      const spot = layers > 0 ? spotFor(state, part, { ...kind, ...block }, manner.corner) : null;
       if (!spot) return null;
       const copies = Math.min(layers, left);
-      const { length, width } = kind;
-      const piece: Sawn = { x: spot.x, y: spot.y, length, width, lie: spot.lie, part, copies };
-      state = sawn(problem, state, spot, kind, [piece], manner);
-      waste += spot.waste * 0.5 + length * width;
+      const piece: Sawn = { x: spot.x, y: spot.y, ...block, lie: spot.lie, part, copies };
+      state = sawn(problem, state, spot, block, [piece], manner);
+      waste += spot.waste * 0.5 + block.length * block.width;
       left -= copies;
     }
   }
@@ -172,26 +174,41 @@ function cutStrips(
   const band = kinds.bands[index];
   const panel = band && kinds.panels[band.panel];
   if (need <= 1e-6 || !band || !panel) return false;
-  const more = Math.floor((panel.mostStrips + panel.fixedStrips - (plan.strips[band.panel] as number)) / band.leaves);
-  if (more <= 0) return false;
+  const more = panel.mostStrips + panel.fixedStrips - (plan.strips[band.panel] as number);
+  if (more < (band.pairs ? 2 : 1)) return false;
   const lot = panel.oneLot ? lotOf(problem, plan, band.panel) : null;
-  let best: { i: number; spot: NonNullable<ReturnType<typeof stripSpotFor>>; score: number } | undefined;
+  let best:
+    | { i: number; spot: NonNullable<ReturnType<typeof stripSpotFor>>; copies: number; score: number }
+    | undefined;
   for (const i of candidates) {
     const ready = problem.boards[i] as ReadyBoard;
-    if (!givesStrips(ready, band) || (best && manner.random() < manner.blink)) continue;
+    const blanks = stripsFrom(ready, band);
+    if (blanks.copies === 0 || (best && manner.random() < manner.blink)) continue;
     if (lot !== null && ready.board.lot !== lot) continue;
-    const spot = stripSpotFor(stateOf(problem, plan, i), index, band, need, options.kerf, manner.corner);
+    const copies = asManyAsAreWanted(blanks.copies, band, need, more);
+    const resawn = copies > 1;
+    const asked = { ...band, greatest: blanks.greatest, use: resawn ? band.resawnUse : band.use };
+    const spot = stripSpotFor(
+      stateOf(problem, plan, i),
+      index,
+      resawn,
+      asked,
+      need / copies,
+      options.kerf,
+      manner.corner,
+    );
     if (!spot) continue;
     const { count, width } = spot;
     const score =
-      manner.liking(i) *
-      ((spot.waste + band.length) * ready.priceOfArea +
-        (opening(problem, plan, i, manner) + options.weights.joint * band.leaves * count) / (count * width));
-    if (!best || score < best.score) best = { i, spot, score };
+      (manner.liking(i) *
+        ((spot.waste + band.length) * ready.priceOfArea +
+          (opening(problem, plan, i, manner) + options.weights.joint * copies * count) / (count * width))) /
+      copies;
+    if (!best || score < best.score) best = { i, spot, copies, score };
   }
   if (!best) return false;
-  const { i, spot } = best;
-  const count = Math.min(spot.count, more);
+  const { i, spot, copies } = best;
+  const count = Math.min(spot.count, Math.floor(more / copies));
   const sawn = spot.width + band.jointing;
   const pieces = Array.from(
     { length: count },
@@ -203,6 +220,7 @@ function cutStrips(
       lie: spot.lie,
       band: index,
       finished: spot.width,
+      copies,
     }),
   );
   cut(
@@ -214,10 +232,15 @@ function cutStrips(
     pieces,
     manner,
   );
-  plan.bands[index] = need - count * spot.width;
-  plan.strips[band.panel] = (plan.strips[band.panel] as number) + count * band.leaves;
+  plan.bands[index] = need - count * spot.width * copies;
+  plan.strips[band.panel] = (plan.strips[band.panel] as number) + count * copies;
   touched.add(i);
   return true;
+}
+
+/** Strips that are taken of those a blank gives: none that nobody needs, each at least as wide as the narrowest. */
+function asManyAsAreWanted(copies: number, { pairs, least }: BandKind, need: number, more: number): number {
+  return pairs ? copies : Math.max(1, Math.min(copies, more, Math.floor(need / least + 1e-9)));
 }
 
 function cut(

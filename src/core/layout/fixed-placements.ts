@@ -2,7 +2,7 @@ import type { Move } from '../decision/job-document';
 import { ownerOf } from '../piece/leg-making';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
-import { checkBoard } from './check-layout';
+import { checkBoard, hasSizeOf } from './check-layout';
 import type { Demand } from './demand';
 import type { Layout, LayoutOptions, Placement } from './layout';
 import { isMoved } from './move-piece';
@@ -30,7 +30,7 @@ export function fixedPlacements(given: {
       (placement) =>
         !sawn.includes(placement) &&
         (pinned.includes(board.tag) || moved.some((move) => isMoved(placement, move))) &&
-        asAsked(placement, demand),
+        asAsked(placement, demand, boards, options.skim),
     );
     if (kept.length === 0) return sawn;
     const placements = [...sawn, ...kept];
@@ -40,16 +40,16 @@ export function fixedPlacements(given: {
 }
 
 /** Whether a piece of the layout still has the size that is asked for. */
-function asAsked(placement: Placement, demand: Demand): boolean {
+function asAsked(placement: Placement, demand: Demand, boards: readonly Board[], skim: number): boolean {
   const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
   const part = demand.parts.find((p) => p.id === placement.part);
-  if (part) return near(part.rough.length, placement.length) && near(part.rough.width, placement.width);
+  if (part) return hasSizeOf(part, placement, boards, skim);
   const panel = demand.panels.find((p) => p.id === placement.part);
   const band = panel?.bands[placement.band ?? 0];
   const width = placement.width - (panel?.jointing ?? 0);
   return (
     panel !== undefined &&
-    (panel.pairs === undefined) === (placement.layer === undefined) &&
+    (panel.pairs === undefined || placement.layer !== undefined) &&
     near(band?.length ?? 0, placement.length) &&
     width >= panel.leastStrip - 1e-6 &&
     width <= panel.greatestStrip + 1e-6

@@ -33,7 +33,7 @@ export function* growPatterns(
       parts: kinds.parts.map((kind, i) => (kind.set === null ? (prices[rows.part(i)] as number) : 0)),
       bands: kinds.bands.map((band, k) => ({
         mm: (prices[rows.band(k)] as number) / band.width,
-        each: band.leaves * ((prices[rows.panel(band.panel)] as number) - weights.joint),
+        each: (prices[rows.panel(band.panel)] as number) - weights.joint,
       })),
       offcut: null,
       cut: weights.cut,
@@ -73,7 +73,7 @@ function withoutSurplus({ kinds }: Problem, state: SawnBoard): SawnBoard {
       ? piece.band
       : needy.sort((a, b) => (widths[b] as number) - (widths[a] as number))[0];
     if (band === undefined) return null;
-    widths[band] = (widths[band] as number) - piece.finished;
+    widths[band] = (widths[band] as number) - piece.finished * piece.copies;
     return { ...piece, band };
   });
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { aBoard, aPart, demandFor, plainOptions as options } from '../../../tests/fixtures/layout-parts';
+import type { JobDocument } from '../decision/job-document';
 import { checkLayout } from './check-layout';
 import { inSequence, sequenceChecks } from './in-sequence';
 import type { Placement } from './layout';
@@ -72,12 +73,13 @@ describe('aprons that no one board gives', () => {
   it('are offered from several boards, and only they', () => {
     const set = demandFor(aprons.map((part) => ({ ...part, together: 'apron' })));
     const boards = [aBoard('a', 1500, 95), aBoard('b', 1500, 95)];
-    const { species } = derive(demoJob('1-square-table'));
-    const [check] = layoutChecks(planLayout(set, boards, options), set, species, ['leg', 'apron']);
+    const { species, piece } = derive(demoJob('1-square-table'));
+    const wishes = (oneBoard: JobDocument['layout']['oneBoard']) => ({ oneBoard, asDressed: [] });
+    const [check] = layoutChecks(planLayout(set, boards, options), set, piece, species, wishes(['leg', 'apron']));
     expect(check!.level).toBe('stop');
     expect(check!.wayOut!.changes).toEqual([{ path: 'layout.oneBoard', value: ['leg'] }]);
     const apart = demandFor(aprons.map(({ together: _, follows: __, ...part }) => part));
-    expect(layoutChecks(planLayout(apart, boards, options), apart, species, [])[0]!.level).toBe('good');
+    expect(layoutChecks(planLayout(apart, boards, options), apart, piece, species, wishes([]))[0]!.level).toBe('good');
   });
 });
 

@@ -2,6 +2,7 @@ import type { Check } from '../check/check';
 import { ordersOf } from '../measure/orders';
 import { count, say } from '../measure/quantity';
 import { ownerOf } from '../piece/leg-making';
+import { widthFrom } from '../stock/as-dressed';
 import type { Board } from '../stock/board';
 import { checkBoard } from './check-layout';
 import type { Demand, PartDemand } from './demand';
@@ -40,7 +41,7 @@ export function inSequence(
     const others = placements.filter((p) => !own.includes(p));
     let most = joinsIn(set, rows);
     for (const order of ordersOf(set)) {
-      const laid = laidOut(set, rows, order, options.kerf);
+      const laid = laidOut(set, rows, order, options.kerf, (part) => widthFrom(part, board, options.skim));
       if (!laid) continue;
       const joins = joinsIn(set, laid);
       if (joins <= most) continue;
@@ -101,6 +102,7 @@ function laidOut(
   rows: readonly Row[],
   order: readonly Follower[],
   kerf: number,
+  widthOf: (part: Follower) => number,
 ): Placement[][] | null {
   const byId = new Map(set.map((part) => [part.id, part]));
   const laid: Placement[][] = [];
@@ -121,7 +123,7 @@ function laidOut(
         if (piece.layer !== undefined) return { ...piece, part: part.id };
         const at = x;
         x += part.rough.length + kerf;
-        return { ...piece, part: part.id, x: at, length: part.rough.length, width: part.rough.width };
+        return { ...piece, part: part.id, x: at, length: part.rough.length, width: widthOf(part) };
       }),
     );
   }

@@ -1,5 +1,5 @@
 import type { LayoutOptions, Rectangle } from './layout';
-import { givesStrips, type Kinds, type ReadyBoard } from './ready-boards';
+import { type Kinds, type ReadyBoard, stripsFrom } from './ready-boards';
 
 /**
  * The bar relaxation of cutting a board up. Every piece with its kerf is thought of as thin bars: along the board in
@@ -56,15 +56,16 @@ export function lanesOf(
   const size = (r: { length: number; width: number }) => (along ? r.length : r.width);
   const items: LaneItem[] = [
     ...kinds.parts.map((kind, i) => {
-      const full = size(kind) + kerf;
+      const full = (along ? kind.length : (ready.widths[i] as number)) + kerf;
       return { possible: (ready.layers[i] as number) > 0, least: full, greatest: full, beside: 0, free: false };
     }),
     ...kinds.bands.map((band) => {
-      const possible = givesStrips(ready, band);
+      const { copies, greatest } = stripsFrom(ready, band);
+      const possible = copies > 0;
       const full = band.length + kerf;
       return along
         ? { possible, least: full, greatest: full, beside: 0, free: false }
-        : { possible, least: band.least, greatest: band.greatest, beside: band.jointing + kerf, free: true };
+        : { possible, least: band.least, greatest, beside: band.jointing + kerf, free: true };
     }),
     { possible: true, least: size(usefulOffcut), greatest: Number.POSITIVE_INFINITY, beside: kerf, free: true },
   ];

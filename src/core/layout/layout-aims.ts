@@ -41,6 +41,7 @@ export function layoutOptionsOf(
     kerf: tools.kerf,
     endTrim: allowances.endTrim,
     flattening: allowances.flattening,
+    skim: allowances.skim,
     usefulOffcut,
     resaw: { height: tools.resawHeight, kerf: tools.resawKerf, allowance: allowances.resaw },
     woodPrice: prices.wood,

@@ -1,6 +1,7 @@
 import type { Check } from '../check/check';
 import type { JobDocument, Move } from '../decision/job-document';
 import { count, say } from '../measure/quantity';
+import { KIND_PLURALS } from '../piece/kind-words';
 import { ownerOf } from '../piece/leg-making';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
@@ -12,13 +13,14 @@ import type { Layout } from './layout';
 /**
  * Whether the rack gives everything.
  *
- * @param oneBoard kinds of parts that the maker wants all from one board
+ * @param wishes kinds of parts that the maker wants all from one board, or as dressed
  */
 export function layoutChecks(
   layout: Layout,
   demand: Demand,
+  piece: Piece,
   species: Species,
-  oneBoard: JobDocument['layout']['oneBoard'],
+  { oneBoard, asDressed }: Pick<JobDocument['layout'], 'oneBoard' | 'asDressed'>,
 ): Check[] {
   if (layout.shortfall.length === 0) {
     return [
@@ -37,6 +39,9 @@ export function layoutChecks(
   const feet = layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0);
   const short = new Set(layout.shortfall.map((s) => s.part));
   const sets = oneBoard.filter((kind) => demand.parts.some((part) => part.together === kind && short.has(part.id)));
+  const dressed = asDressed.filter((kind) =>
+    layout.shortfall.some((s) => s.dressed && piece.parts.some((part) => part.id === s.part && part.kind === kind)),
+  );
   const names = [...new Set(layout.shortfall.map((s) => s.name.toLowerCase().split(',')[0]))].join(', ');
   return [
     {
@@ -49,12 +54,17 @@ export function layoutChecks(
       where: layout.shortfall.map((s) => s.part),
       why: 'Boards too short, too narrow, too thin or too few, found out before the first cut.',
       wayOut:
-        sets.length > 0
+        dressed.length > 0
           ? {
-              say: say`Take the ${sets.map((kind) => `${kind.replace('-', ' ')}s`).join(' and ')} from several boards`,
-              changes: [{ path: 'layout.oneBoard', value: oneBoard.filter((kind) => !sets.includes(kind)) }],
+              say: say`Plane the ${dressed.map((kind) => KIND_PLURALS[kind] ?? kind).join(' and the ')} from other stock`,
+              changes: [{ path: 'layout.asDressed', value: asDressed.filter((kind) => !dressed.includes(kind)) }],
             }
-          : { say: say`Add boards to the rack, or change sizes or species in the step Form`, changes: [] },
+          : sets.length > 0
+            ? {
+                say: say`Take the ${sets.map((kind) => `${kind.replace('-', ' ')}s`).join(' and ')} from several boards`,
+                changes: [{ path: 'layout.oneBoard', value: oneBoard.filter((kind) => !sets.includes(kind)) }],
+              }
+            : { say: say`Add boards to the rack, or change sizes or species in the step Form`, changes: [] },
     },
   ];
 }

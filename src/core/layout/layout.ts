@@ -29,7 +29,9 @@ export interface LayoutWeights {
 export interface LayoutOptions {
   kerf: number;
   endTrim: number;
+  /** What a rough board loses of its thickness to be flat, and a dressed one all the same; mm. */
   flattening: number;
+  skim: number;
   usefulOffcut: { length: number; width: number };
   /** Greatest board width that can be resawn, the band's kerf and the over-thickness of each piece; mm. */
   resaw: { height: number; kerf: number; allowance: number };
@@ -88,6 +90,8 @@ export const LayoutSchema = v.object({
         width: size,
         /** Of all of them. */
         boardFeet: share,
+        /** As dressed stock of this section. */
+        dressed: v.optional(v.boolean(), false),
         /** No board of the rack gives even one of them; otherwise it is not known whether another layout would. */
         noBoard: v.optional(v.boolean(), false),
       }),
@@ -158,9 +162,9 @@ export function layoutKey(demand: Demand, boards: readonly Board[], options: Lay
       b.defects.map((d) => [d.kind, d.face, d.x, d.y, d.length, d.width]),
     ])
     .sort((a, b) => (String(a[0]) < String(b[0]) ? -1 : 1));
-  const { kerf, endTrim, flattening, usefulOffcut, resaw, woodPrice, weights } = options;
+  const { kerf, endTrim, flattening, skim, usefulOffcut, resaw, woodPrice, weights } = options;
   return fingerprint(
-    JSON.stringify([demand, stock, kerf, endTrim, flattening, usefulOffcut, resaw, woodPrice, weights], toTheSaw),
+    JSON.stringify([demand, stock, kerf, endTrim, flattening, skim, usefulOffcut, resaw, woodPrice, weights], toTheSaw),
   );
 }
 

@@ -1,11 +1,11 @@
 import { type Board, type Defect, faceArea } from '../stock/board';
 import { boardPrice } from '../stock/price';
 import { spoils } from '../stock/spoils';
-import { surfacedThickness } from '../stock/thickness';
+import { resawableThickness } from '../stock/thickness';
 import type { Demand } from './demand';
 import type { LayoutOptions, Rectangle } from './layout';
-import { leavesOf, stripBlank } from './matched-pairs';
-import { layersOf } from './ready-boards';
+import { kindsOf, type ReadyBoard, readyBoards, stripsFrom } from './ready-boards';
+import { resawnFrom } from './resawing';
 
 /**
  * A cost that no layout can go below, without a solver: every piece is only an area that must come from boards thick
@@ -14,33 +14,33 @@ import { layersOf } from './ready-boards';
  * cheapest board each time is exact for the relaxation; kerf and shapes are left out, which only makes it lower.
  */
 export function leastCost(demand: Demand, boards: readonly Board[], options: LayoutOptions): number {
-  const done = new Set((options.fixed ?? []).map((p) => p.part));
+  const kinds = kindsOf(demand, options, boards);
+  const ready = readyBoards(boards, options, kinds);
+  const most = (of: (board: ReadyBoard) => number) => Math.max(1, ...ready.map(of));
   const needs = [
-    ...demand.parts.flatMap((part) => {
-      if (done.has(part.id)) return [];
-      const kind = { ...part.rough, thickness: part.finished.thickness, resawn: part.resawn ?? true };
-      const layers = boards.map((b) => layersOf(kind, surfacedThickness(b, options.flattening), b, options));
-      return [{ thickness: part.finished.thickness, area: (kind.length * kind.width) / Math.max(1, ...layers) }];
+    ...kinds.parts.map((kind, i) => {
+      const width = Math.min(kind.width, ...ready.map(({ widths }) => widths[i] as number));
+      const area = (kind.ids.length * kind.length * width) / most(({ layers }) => layers[i] as number);
+      // Dressed stock may be as much thinner as it is measured.
+      return { thickness: kind.asDressed ? 0 : kind.thickness, area };
     }),
-    ...demand.panels.flatMap((panel) =>
-      done.has(panel.id)
-        ? []
-        : panel.bands.map((band) => {
-            const strips = Math.ceil(band.width / panel.greatestStrip - 1e-9);
-            const width = (band.width + strips * panel.jointing) / leavesOf(panel);
-            return { thickness: stripBlank(panel, options), area: band.length * width };
-          }),
-    ),
+    ...kinds.bands.map((band) => {
+      const strips = Math.ceil(band.width / band.greatest - 1e-9);
+      const width = (band.width + strips * band.jointing) / most((board) => stripsFrom(board, band).copies);
+      const thickness = band.pairs ? resawnFrom(band.thickness, 2, options.resaw) : band.thickness;
+      return { thickness, area: band.length * width };
+    }),
   ].sort((a, b) => b.thickness - a.thickness);
 
-  const { weights, endTrim, flattening, woodPrice } = options;
+  const { weights, endTrim, woodPrice } = options;
   const supplies = boards
     .map((board) => {
       const left = clearArea({ ...board, defects: board.defects.filter(spoilsAll) }, endTrim);
       const price = boardPrice(board, woodPrice);
       const begun = options.fixed?.some((p) => p.board === board.id) ?? false;
       return {
-        thickness: surfacedThickness(board, flattening),
+        // What is resawn is not surfaced first.
+        thickness: resawableThickness({ ...board, crook: null }, options, board),
         left,
         // A board already begun costs only what would have come back of it.
         price: begun ? (weights.offcutWorth * price) / faceArea(board) : price / left,

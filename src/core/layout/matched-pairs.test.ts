@@ -29,8 +29,9 @@ describe('strips in matched pairs', () => {
     ]);
     expect(layout.strips.map(({ width }) => width)).toEqual([200, 200]);
     expect(checkLayout(leaves(), boards, options, layout)).toEqual([]);
-    // Without pairs it takes a board for each.
-    expect(planLayout(leaves({ pairs: undefined }), boards, options, solver).boards).toHaveLength(2);
+    // Where nothing can be resawn it takes a board for each.
+    const unsawn = { ...options, resaw: { ...options.resaw, height: 0 } };
+    expect(planLayout(leaves({ pairs: undefined }), boards, unsawn, solver).boards).toHaveLength(2);
   });
 
   it('want a board that is thick enough for two, and a saw that is high enough', () => {
@@ -160,10 +161,10 @@ describe('a top in pairs', () => {
   it('has its blanks resawn, and the leaves rested, before they come to their thickness', () => {
     const plain = derive(demoJob('2-long-table')).operations;
     const { operations } = derive(paired());
-    expect(plain.some(({ id }) => id === 'resaw-pairs')).toBe(false);
-    const resaw = operations.find(({ id }) => id === 'resaw-pairs')!;
+    expect(plain.some(({ id }) => id === 'resaw')).toBe(false);
+    const resaw = operations.find(({ id }) => id === 'resaw')!;
     expect(resaw.after).toEqual(['rough-mill']);
     expect(resaw.wait).toBeGreaterThan(24);
-    expect(operations.find(({ id }) => id === 'final-mill')?.after).toEqual(['resaw-pairs']);
+    expect(operations.find(({ id }) => id === 'final-mill')?.after).toEqual(['resaw']);
   });
 });

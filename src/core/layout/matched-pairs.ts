@@ -3,13 +3,12 @@ import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
 import { count, mm, movement, say } from '../measure/quantity';
-import { daysToRest } from '../milling/milling-figures';
 import type { Board } from '../stock/board';
 import type { Use } from '../stock/spoils';
-import { planedThickness } from '../stock/thickness';
-import type { Species } from '../wood/species';
+import { resawableThickness } from '../stock/thickness';
 import type { Demand, PanelDemand } from './demand';
 import type { LayoutOptions, Placement } from './layout';
+import { resawnFrom } from './resawing';
 
 /** How the two leaves that are resawn from one blank lie side by side. Common practice. */
 export const PAIR_SCHOOLS: Readonly<Record<NonNullable<PanelDemand['pairs']>, { name: string; reason: string }>> = {
@@ -32,17 +31,15 @@ export const leavesOf = ({ pairs }: Paired): 1 | 2 => (pairs ? 2 : 1);
 /**
  * What a panel's strips are for. A leaf shows wood from inside its blank, or either face of it: nobody knows how deep
  * a fault goes, so both faces are kept clear of it.
+ *
+ * @param leaves resawn from one blank
  */
-export const stripUse = ({ pairs, shows }: Paired & { shows: Use['shows'] }): Use => ({
+export const stripUse = ({ shows }: { shows: Use['shows'] }, leaves: number): Use => ({
   kind: 'strip',
-  shows: pairs && shows !== 'none' ? 'all' : shows,
+  shows: leaves > 1 && shows !== 'none' ? 'all' : shows,
 });
 
-/** What a blank must plane to that gives so many pieces of a thickness, each over-thick, a band's kerf between them; mm. */
-export const resawnFrom = (thickness: number, pieces: number, { kerf, allowance }: LayoutOptions['resaw']): number =>
-  pieces > 1 ? pieces * (thickness + allowance) + (pieces - 1) * kerf : thickness;
-
-/** What a board must plane to for the strips of a panel, mm. */
+/** How thick a blank must be for the strips of a panel, mm. */
 export const stripBlank = (
   panel: Paired & { finished: { thickness: number } },
   { resaw }: Pick<LayoutOptions, 'resaw'>,
@@ -67,11 +64,11 @@ export function withoutPartner(panel: PanelDemand, placements: readonly Placemen
   );
 }
 
-/** What a board must plane to for the pairs of a panel, with what it comes from. */
+/** How thick a flat board must be for the pairs of a panel, with what it comes from. */
 function pairBlankFigure(panel: PanelDemand, options: Pick<LayoutOptions, 'resaw'>): Figure {
   return {
     id: 'pair-blank',
-    label: 'A board for pairs planes to at least',
+    label: 'A board for pairs is, made flat, at least',
     quantity: movement(stripBlank(panel, options)),
     formula: '2 · (leaf + over-thickness) + kerf of the band',
     inputs: [
@@ -89,13 +86,13 @@ export function pairChecks(
   choice: JobDocument['layout'],
   { tools, allowances }: Shop,
   boards: readonly Board[],
-  options: Pick<LayoutOptions, 'resaw' | 'flattening'>,
+  options: Pick<LayoutOptions, 'resaw' | 'flattening' | 'skim'>,
 ): Check[] {
   const panel = demand.panels.find((own) => own.pairs);
   if (!panel) return [];
   const blank = stripBlank(panel, options);
   const strip = { length: panel.rough.length, width: widestBlank(panel, options) };
-  const given = boards.map((board) => planedThickness(board, options.flattening, strip));
+  const given = boards.map((board) => resawableThickness(board, options, strip));
   const thickest = Math.max(0, ...given);
   const without = { say: say`Take strips without pairs`, changes: [{ path: 'layout.pairs', value: 'none' }] };
   const high = panel.leastStrip + panel.jointing;
@@ -124,7 +121,7 @@ export function pairChecks(
       id: 'layout.pairs-thickness',
       step: 'layout',
       level: judge(thickest, blank, { sense: 'at-least' }),
-      sentence: say`Pairs want boards that plane to ${movement(blank)}; ${count(given.filter((thickness) => thickness >= blank - 1e-9).length)} do, the thickest to ${movement(thickest)}.`,
+      sentence: say`Pairs want boards that are ${movement(blank)} once they are flat; ${count(given.filter((thickness) => thickness >= blank - 1e-9).length)} are, the thickest ${movement(thickest)}.`,
       value: movement(thickest),
       limit: movement(blank),
       where: [panel.id],
@@ -168,19 +165,6 @@ export function pairChecks(
       wayOut: { say: say`Give resawn pieces more in the shop’s allowances`, changes: [] },
     });
   return checks;
-}
-
-/**
- * How many blanks are resawn into pairs, and how long their leaves rest, hours.
- *
- * @param strips of each panel
- */
-export function pairsToResaw(demand: Demand, strips: readonly number[], shop: Shop, species: Species) {
-  const paired = demand.panels.flatMap((panel, i) =>
-    panel.pairs ? [{ panel, blanks: (strips[i] ?? 0) / leavesOf(panel) }] : [],
-  );
-  const days = paired.map(({ panel }) => daysToRest(panel.finished.thickness + shop.allowances.resaw, species));
-  return { blanks: paired.reduce((sum, { blanks }) => sum + blanks, 0), rest: 24 * Math.max(0, ...days) };
 }
 
 /** A leaf sawn with less to spare may not clean up, mm; common practice. */

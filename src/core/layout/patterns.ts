@@ -14,7 +14,7 @@ export interface Pattern {
   cost: number;
   /** Pieces of each kind, no more than are asked for. */
   parts: readonly number[];
-  /** Width of the blanks of each band, and number of the strips they give. */
+  /** Width of the strips of each band together, and their number. */
   bands: readonly number[];
   strips: readonly number[];
 }
@@ -48,8 +48,8 @@ export function patternOf({ kinds }: Problem, board: number, state: SawnBoard, c
       const asked = kinds.parts[piece.part]?.ids.length ?? 0;
       parts[piece.part] = Math.min(asked, (parts[piece.part] as number) + piece.copies);
     } else {
-      bands[piece.band] = (bands[piece.band] as number) + piece.finished;
-      strips[piece.band] = (strips[piece.band] as number) + (kinds.bands[piece.band]?.leaves ?? 1);
+      bands[piece.band] = (bands[piece.band] as number) + piece.finished * piece.copies;
+      strips[piece.band] = (strips[piece.band] as number) + piece.copies;
     }
   }
   return { board, state, cost, parts, bands, strips };

@@ -1,20 +1,26 @@
+import { hasSectionOf, widthFrom } from '../stock/as-dressed';
 import type { Board } from '../stock/board';
 import { faceArea } from '../stock/board';
 import { type BoardShape, boardShape, reachAcross } from '../stock/board-shape';
 import { boardPrice } from '../stock/price';
 import { type RingKind, ringKind } from '../stock/ring-kind';
 import { type Lie, spoils, type Use } from '../stock/spoils';
-import { planedThickness } from '../stock/thickness';
+import { planedThickness, resawableThickness } from '../stock/thickness';
 import { clearRegions } from './clear-regions';
 import type { Demand } from './demand';
 import type { LayoutOptions, Rectangle } from './layout';
-import { leavesOf, stripBlank, stripUse, widestBlank } from './matched-pairs';
+import { leavesOf, stripUse } from './matched-pairs';
+import { piecesResawn } from './resawing';
 
 /** Pieces of one size and use: their ids are given out when the layout is written. mm. */
 export interface PartKind {
   length: number;
+  /** As it is sawn, where its board has room for that: {@link ReadyBoard.widths}. */
   width: number;
+  finishedWidth: number;
   thickness: number;
+  /** Only from dressed stock of its own section. */
+  asDressed: boolean;
   use: number;
   resawn: boolean;
   /** How it is best sawn from the log; null: as it comes. */
@@ -38,27 +44,59 @@ export interface BandKind {
   panel: number;
   band: number;
   length: number;
-  /** Of the blanks together, after jointing; what fixed strips already give is taken off. */
+  /** Of the strips together, after jointing; what fixed strips already give is taken off. */
   width: number;
   least: number;
   greatest: number;
   jointing: number;
-  /** Of the blank. */
+  /** Of a strip. */
   thickness: number;
-  /** Strips that one blank gives. */
-  leaves: number;
+  /** Strips come by twos that lay on one another in their board. */
+  pairs: boolean;
   use: number;
+  /** Of blanks that are resawn: a leaf may show either face, or what lies between. */
+  resawnUse: number;
 }
 
 /** The same for bands that ask for the same strips. */
-export const stripKey = ({ length, least, greatest, jointing, thickness, leaves, use }: BandKind): string =>
-  JSON.stringify([length, least, greatest, jointing, thickness, leaves, use]);
+export const stripKey = ({ length, least, greatest, jointing, thickness, pairs, use }: BandKind): string =>
+  JSON.stringify([length, least, greatest, jointing, thickness, pairs, use]);
 
-/** Whether a board is thick enough for the strips of a band, were they as wide as they may be. */
-export const givesStrips = (
-  { planed }: Pick<ReadyBoard, 'planed'>,
-  { length, greatest, jointing, thickness }: Pick<BandKind, 'length' | 'greatest' | 'jointing' | 'thickness'>,
-): boolean => planed({ length, width: greatest + jointing }) >= thickness - 1e-9;
+/** Blanks for strips as a board gives them. */
+export interface StripBlanks {
+  /** Strips that one blank gives: one that is planed, or several that are resawn; 0 where the board gives none. */
+  copies: number;
+  /** As wide as the strips may be, after jointing: what is resawn goes no higher than the band saw. mm */
+  greatest: number;
+}
+
+/** What of a band decides its blanks. */
+type StripSize = Pick<BandKind, 'length' | 'least' | 'greatest' | 'jointing' | 'thickness' | 'pairs'>;
+
+/**
+ * Blanks for the strips of a band out of a board that is thick enough for them, were they as wide as they may be: resawn
+ * where it gives more than one, for what is planed away is wood as well.
+ */
+export function stripsFrom(ready: ReadyBoard, band: StripSize): StripBlanks {
+  const known = ready.blanks.get(band);
+  if (known) return known;
+  const found = stripBlanks(ready, band);
+  ready.blanks.set(band, found);
+  return found;
+}
+
+function stripBlanks(
+  { planed, resawable, resaw }: Pick<ReadyBoard, 'planed' | 'resawable' | 'resaw'>,
+  { length, least, greatest, jointing, thickness, pairs }: StripSize,
+): StripBlanks {
+  if (resaw.height >= least + jointing - 1e-9) {
+    const wide = Math.min(greatest, resaw.height - jointing);
+    const copies = piecesResawn(resawable({ length, width: wide + jointing }), thickness, resaw);
+    if (copies > 1) return { copies: pairs ? 2 : copies, greatest: wide };
+  }
+  const one = !pairs && planed({ length, width: greatest + jointing }) >= thickness - 1e-9;
+  return { copies: one ? 1 : 0, greatest };
+}
 
 /** What is to be cut, sorted into kinds. */
 export interface Kinds {
@@ -77,6 +115,11 @@ export interface ReadyBoard {
   shape: BoardShape;
   /** What a piece of it planes to, mm. */
   planed: (piece: { length: number; width: number }) => number;
+  /** How thick a blank of it is that is resawn, mm. */
+  resawable: (piece: { length: number; width: number }) => number;
+  resaw: LayoutOptions['resaw'];
+  /** Blanks of bands that were asked for before. */
+  blanks: WeakMap<StripSize, StripBlanks>;
   /** In the shop's money, the whole board and a mm² of it. */
   price: number;
   priceOfArea: number;
@@ -86,6 +129,8 @@ export interface ReadyBoard {
   spoiled: readonly { tagged: readonly Rectangle[]; under: readonly Rectangle[] }[];
   /** Pieces one blank gives by resawing, for each kind of part; 0 where the board is too thin or small. */
   layers: readonly number[];
+  /** How wide each kind of part is sawn from it, mm. */
+  widths: readonly number[];
   /** Something is already sawn from it. */
   begun: boolean;
   rings: RingKind;
@@ -114,7 +159,9 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
     const kind = {
       length,
       width,
+      finishedWidth: part.finished.width,
       thickness: part.finished.thickness,
+      asDressed: part.asDressed ?? false,
       use: indexOf({ kind: 'part', shows: part.shows }),
       resawn: part.resawn ?? true,
       rings: part.rings ?? null,
@@ -134,23 +181,21 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
     const strips = fixed.filter((p) => p.part === panel.id && p.strip !== undefined);
     panel.bands.forEach(({ length, width }, band) => {
       const given = strips.filter((p) => (p.band ?? 0) === band).reduce((sum, p) => sum + p.width - panel.jointing, 0);
-      const leaves = leavesOf(panel);
-      const left = (width - given) / leaves;
+      const left = width - given;
       if (left <= 1e-6) return;
-      const least = Math.min(panel.leastStrip, width / leaves);
-      const widest = widestBlank(panel, options) - panel.jointing;
+      const least = Math.min(panel.leastStrip, width / leavesOf(panel));
       bands.push({
         panel: index,
         band,
         length,
         width: left,
         least,
-        greatest: Math.max(least, widest),
+        greatest: Math.max(least, panel.greatestStrip),
         jointing: panel.jointing,
-        // What cannot be resawn at all no board gives.
-        thickness: leaves > 1 && widest < least - 1e-9 ? Number.POSITIVE_INFINITY : stripBlank(panel, options),
-        leaves,
-        use: indexOf(stripUse(panel)),
+        thickness: panel.finished.thickness,
+        pairs: panel.pairs !== undefined,
+        use: indexOf(stripUse(panel, leavesOf(panel))),
+        resawnUse: indexOf(stripUse(panel, 2)),
       });
     });
     const first = boards.find((b) => b.id === strips[0]?.board);
@@ -168,9 +213,10 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
   return boards.map((board, index) => {
     const shape = boardShape(board);
     // Of a board used up there is no more to be had.
-    const planed: ReadyBoard['planed'] = board.takenFor
+    const planed: ReadyBoard['planed'] = board.takenFor ? () => 0 : (piece) => planedThickness(board, options, piece);
+    const resawable: ReadyBoard['resawable'] = board.takenFor
       ? () => 0
-      : (piece) => planedThickness(board, options.flattening, piece);
+      : (piece) => resawableThickness(board, options, piece);
     const price = boardPrice(board, options.woodPrice);
     const far = Math.max(shape.far.tagged, shape.far.other);
     const usable = {
@@ -191,6 +237,9 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
       board,
       shape,
       planed,
+      resawable,
+      resaw: options.resaw,
+      blanks: new WeakMap(),
       price,
       priceOfArea: price / faceArea(board),
       starts: {
@@ -198,29 +247,41 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
         rip: clearRegions(usable, taken, options.kerf, () => false),
       },
       spoiled: kinds.uses.map((use) => ({ tagged: clearOf(use, 'tagged'), under: clearOf(use, 'under') })),
-      layers: kinds.parts.map((kind) => layersOf(kind, planed(kind), board, options)),
+      layers: kinds.parts.map((kind) => layersOf(kind, { planed, resawable }, board, options)),
+      widths: kinds.parts.map((kind) => widthFrom(sectionOf(kind), board, options.skim)),
       begun: taken.length > 0,
       rings: ringKind(board.ringAngle),
     };
   });
 }
 
+type Sized = Pick<PartKind, 'length' | 'width' | 'finishedWidth' | 'thickness' | 'asDressed'>;
+
+const sectionOf = ({ width, finishedWidth, thickness, asDressed }: Sized) => ({
+  asDressed,
+  finished: { width: finishedWidth, thickness },
+  rough: { width },
+});
+
 /**
  * How many pieces one blank of the board gives: one where the planed board is thick enough; more where the piece may
  * be resawn, each piece over-thick for its cup and cleaning, a band's kerf between them.
  */
 export function layersOf(
-  kind: { length: number; width: number; thickness: number; resawn: boolean },
-  surfaced: number,
+  kind: Sized & Pick<PartKind, 'resawn'>,
+  { planed, resawable }: Pick<ReadyBoard, 'planed' | 'resawable'>,
   board: Board,
-  { resaw, endTrim }: Pick<LayoutOptions, 'resaw' | 'endTrim'>,
+  { resaw, endTrim, skim }: Pick<LayoutOptions, 'resaw' | 'endTrim' | 'skim'>,
 ): number {
   const widest = Math.max(board.width, board.farWidth ?? 0) - board.liveEdges.near - board.liveEdges.far;
-  if (surfaced < kind.thickness - 1e-9) return 0;
-  if (kind.length > board.length - 2 * endTrim + 1e-9 || kind.width > widest + 1e-9) return 0;
-  if (!kind.resawn || kind.width > resaw.height) return 1;
-  const each = kind.thickness + resaw.allowance;
-  return Math.max(1, Math.floor((surfaced + resaw.kerf + 1e-9) / (each + resaw.kerf)));
+  const section = sectionOf(kind);
+  const { length } = kind;
+  const width = widthFrom(section, board, skim);
+  if (length > board.length - 2 * endTrim + 1e-9 || width > widest + 1e-9) return 0;
+  if (kind.asDressed) return !board.takenFor && hasSectionOf(section, board) ? 1 : 0;
+  if (planed({ length, width }) < kind.thickness - 1e-9) return 0;
+  if (!kind.resawn || width > resaw.height) return 1;
+  return Math.max(1, piecesResawn(resawable({ length, width }), kind.thickness, resaw));
 }
 
 /** The rectangles of a board that placements take up: pieces resawn from one blank take it once. */

@@ -1,6 +1,6 @@
 import type { Lie } from '../stock/spoils';
 import type { LayoutOptions, Rectangle } from './layout';
-import { givesStrips, type Kinds, type ReadyBoard, reach } from './ready-boards';
+import { type Kinds, type ReadyBoard, reach, stripsFrom } from './ready-boards';
 
 /** mm of a step: boards are sawn in whole steps. */
 export const STEP = 0.1;
@@ -92,6 +92,6 @@ export function lieIn(inWay: readonly Obstacle[], use: number): Lie | null {
 export function possibleOn(ready: ReadyBoard, kinds: Kinds): number[] {
   return [
     ...kinds.parts.flatMap((_, i) => ((ready.layers[i] as number) > 0 ? [i] : [])),
-    ...kinds.bands.flatMap((band, k) => (givesStrips(ready, band) ? [kinds.parts.length + k] : [])),
+    ...kinds.bands.flatMap((band, k) => (stripsFrom(ready, band).copies > 0 ? [kinds.parts.length + k] : [])),
   ];
 }

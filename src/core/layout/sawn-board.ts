@@ -6,8 +6,8 @@ import { type ReadyBoard, reach } from './ready-boards';
 /** A piece cut from a board in the course of the search. */
 export type Sawn = Rectangle & { lie: Lie } & (
     | { part: number; copies: number }
-    /** `finished`: its width after jointing, mm. */
-    | { band: number; finished: number }
+    /** `finished`: its width after jointing, mm; `copies`: strips that are resawn from it. */
+    | { band: number; finished: number; copies: number }
   );
 
 /** A board as it is cut up so far. Never changed once it is in a plan: {@link cutOut} gives a new one. */
@@ -17,7 +17,7 @@ export interface SawnBoard {
   free: readonly Rectangle[];
   pieces: readonly Sawn[];
   cuts: number;
-  /** Spots looked for before, by kind of part and of band: null where there is none. */
+  /** Spots looked for before, by kind of part and of band, planed or resawn: null where there is none. */
   found: { parts: (Spot | null)[]; bands: (StripSpot | null)[] };
 }
 
@@ -169,12 +169,13 @@ interface StripKind {
 export function stripSpotFor(
   state: SawnBoard,
   index: number,
+  resawn: boolean,
   band: StripKind,
   need: number,
   kerf: number,
   corner: number,
 ): StripSpot | null {
-  const place = CORNERS * index + corner;
+  const place = CORNERS * (2 * index + (resawn ? 1 : 0)) + corner;
   const before = state.found.bands[place];
   // What the need did not limit stands for every need as large.
   if (before === null || (before && need - before.count * before.width > band.least + NEAR)) return before;

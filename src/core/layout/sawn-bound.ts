@@ -2,7 +2,7 @@ import type { LinearColumn, LinearRow, LinearSolver } from '../linear/linear-pro
 import { faceArea } from '../stock/board';
 import { type Gives, sawyer } from './best-sawing';
 import type { LayoutOptions } from './layout';
-import type { Kinds, ReadyBoard } from './ready-boards';
+import { type Kinds, type ReadyBoard, stripsFrom } from './ready-boards';
 
 /** Sawings of one board met in the search for prices, kept from one time to the next. */
 export type Sawings = Gives[];
@@ -92,8 +92,7 @@ export function sawnLimit(
         kinds,
       );
       const found = sawyer(kinds, options, {
-        parts: prices.parts.map((price, k) => price / Math.max(1, ready.layers[k] as number)),
-        bands: prices.bands,
+        ...eachOf(ready, kinds, prices),
         offcut: prices.offcut,
         cut: prices.cuts,
       }).clear(ready);
@@ -108,6 +107,31 @@ export function sawnLimit(
     return best && best.ratio > 1 + BROKEN ? best : undefined;
   });
 }
+
+/** Prices of blanks as prices of the pieces that a board's blanks give. */
+export const eachOf = (ready: ReadyBoard, kinds: Kinds, { parts, bands }: Gives): Pick<Gives, 'parts' | 'bands'> => ({
+  parts: parts.map((price, i) => price / Math.max(1, ready.layers[i] as number)),
+  bands: bands.map(({ mm, each }, k) => {
+    const copies = Math.max(1, copiesOf(ready, kinds, k));
+    return { mm: mm / copies, each: each / copies };
+  }),
+});
+
+/** The other way round. */
+export const blankPrices = (
+  ready: ReadyBoard,
+  kinds: Kinds,
+  { parts, bands }: Pick<Gives, 'parts' | 'bands'>,
+): Pick<Gives, 'parts' | 'bands'> => ({
+  parts: parts.map((price, i) => price * (ready.layers[i] as number)),
+  bands: bands.map(({ mm, each }, k) => {
+    const copies = copiesOf(ready, kinds, k);
+    return { mm: mm * copies, each: each * copies };
+  }),
+});
+
+const copiesOf = (ready: ReadyBoard, kinds: Kinds, k: number): number =>
+  stripsFrom(ready, kinds.bands[k] as Kinds['bands'][number]).copies;
 
 /** Cuts count against the others. */
 const flat = ({ parts, bands, offcut, cuts }: Gives): number[] => [

@@ -123,6 +123,7 @@ export function newJob(given: {
       equalStrips: null,
       pairs: 'none',
       oneBoard: [],
+      asDressed: [],
       pinned: [],
       moved: [],
       laid: [],

@@ -141,7 +141,12 @@ describe('a board whose pith is known', () => {
       const board = boards.find((b) => b.id === sawn.board)!;
       // A strip with its heart side up is turned over: what lay to the right of it lies to the left.
       const side = strip.heartUp ? 1 : -1;
-      expect(strip.rings).toEqual({ distance: 60, offset: side * (sawn.y + sawn.width / 2 - board.width / 2) });
+      // A leaf lies above or below the middle of its board.
+      const leaves = layout.placements.filter((p) => p.board === sawn.board && p.x === sawn.x && p.y === sawn.y).length;
+      const above = sawn.layer === undefined ? 0 : board.thickness * (0.5 - (sawn.layer + 0.5) / leaves);
+      const { distance, offset } = strip.rings as { distance: number; offset: number };
+      expect(distance).toBeCloseTo(60 + above, 9);
+      expect(offset).toBeCloseTo(side * (sawn.y + sawn.width / 2 - board.width / 2), 9);
     });
     // Near the pith the rings stand steeper than the boards' angles say: the top moves less.
     expect(topWidthAt(season, 14) - 900).toBeLessThan(topWidthAt(plain.season, 14) - 900);

@@ -1,4 +1,5 @@
 import type { JobDocument } from '../decision/job-document';
+import type { ResawWork } from '../layout/resaw-work';
 import { HOLDS } from '../piece/hold';
 import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';
@@ -170,11 +171,10 @@ const REST_AFTER_ROUGHING = 72;
 export function planOperations(
   given: WorkGiven & {
     boards: number;
-    /** Blanks that are resawn into pairs for the panels, and how long the leaves rest after, hours. */
-    pairs: { blanks: number; rest: number };
+    resaw: ResawWork;
   },
 ): Operation[] {
-  const { document, piece, boards, pairs } = given;
+  const { document, piece, boards, resaw } = given;
   const top = piece.top.parts;
   const all = madeParts(piece).map((part) => part.id);
   const area = (piece.overall.length * piece.overall.width) / 1e6;
@@ -210,16 +210,18 @@ export function planOperations(
     'No twisted stock on the table saw before one face and one edge are true. Push sticks under 150 mm. Dust mask, hearing.',
     all,
   );
-  if (pairs.blanks > 0)
+  if (resaw.blanks > 0)
     add(
-      'resaw-pairs',
-      'Resaw the pairs; mark the leaves and their matching edges, and lay them on sticks, weighted',
+      'resaw',
+      resaw.paired
+        ? 'Resaw the pairs; mark the leaves and their matching edges, and lay them on sticks, weighted'
+        : `Resaw ${resaw.blanks === 1 ? 'a blank' : `${resaw.blanks} blanks`} by the layout; mark what lay on what, and lay it on sticks, weighted`,
       'Milling',
-      0.4 + 0.25 * pairs.blanks,
-      pairs.rest,
+      0.4 + 0.25 * resaw.cuts,
+      resaw.rest,
       ['rough-mill'],
       'A tall fence, the guide just above the wood, a push block for the last of it; fingers never in line with the band.',
-      top,
+      resaw.parts,
     );
   add(
     'final-mill',
@@ -227,7 +229,7 @@ export function planOperations(
     'Milling',
     0.8 + boards * 0.2,
     0,
-    [pairs.blanks > 0 ? 'resaw-pairs' : 'rough-mill'],
+    [resaw.blanks > 0 ? 'resaw' : 'rough-mill'],
     'Nothing shorter than the planer’s rollers stand apart. Short and narrow pieces by hand.',
     all,
   );

@@ -22,17 +22,23 @@ export const DRESSED_INCHES = {
   width: { 4: 3.5, 6: 5.5, 8: 7.25, 10: 9.25, 12: 11.25 } as Readonly<Record<number, number>>,
 };
 
+/** What boards lose of their thickness when they are made flat, mm. */
+export interface Surfacing {
+  /** A rough board. */
+  flattening: number;
+  /** A dressed board: what the shop takes off it all the same; 0 where it is used as it is. */
+  skim: number;
+}
+
+type Bought = Pick<Board, 'thickness' | 'quarters' | 'surface'>;
+type Measured = Bought & Pick<Board, 'length' | 'width' | 'crook'>;
+
 /**
  * The thickness a board can be counted on to give, mm: a rough board bought in quarters gives the trade's surfaced
- * thickness, or what is left after `flattening` where that is less; any other board gives what is left.
+ * thickness, or what is left after flattening where that is less; any other board gives what is left.
  */
-export function surfacedThickness(
-  board: Pick<Board, 'thickness' | 'quarters' | 'surface'>,
-  flattening: number,
-): number {
-  const left = Math.max(0, board.thickness - flattening);
-  const trade = board.quarters !== null && board.surface === 'rough' ? SURFACED_INCHES[board.quarters] : undefined;
-  return trade === undefined ? left : Math.min(left, trade * MM_PER_INCH);
+export function surfacedThickness(board: Bought, surfacing: Surfacing): number {
+  return least(board, usual(board, surfacing));
 }
 
 /**
@@ -40,12 +46,36 @@ export function surfacedThickness(
  * was measured and is more crooked over that piece than is usual.
  */
 export function planedThickness(
-  board: Pick<Board, 'length' | 'width' | 'crook' | 'thickness' | 'quarters' | 'surface'>,
-  flattening: number,
+  board: Measured,
+  surfacing: Surfacing,
   piece: { length: number; width: number },
 ): number {
+  return least(board, lost(board, surfacing, piece));
+}
+
+/**
+ * How thick a blank for resawing can be, mm: flat and parallel, but not yet surfaced as the trade does it, for what its
+ * leaves are sawn over-thick cleans its faces as well.
+ */
+export function resawableThickness(
+  board: Measured,
+  surfacing: Surfacing,
+  piece: { length: number; width: number },
+): number {
+  return Math.max(0, board.thickness - lost(board, surfacing, piece));
+}
+
+const usual = ({ surface }: Bought, { flattening, skim }: Surfacing) => (surface === 'dressed' ? skim : flattening);
+
+function lost(board: Measured, surfacing: Surfacing, piece: { length: number; width: number }): number {
   const { crook } = board;
-  return surfacedThickness(board, crook ? Math.max(flattening, lostToCrook({ ...board, crook }, piece)) : flattening);
+  return crook ? Math.max(usual(board, surfacing), lostToCrook({ ...board, crook }, piece)) : usual(board, surfacing);
+}
+
+function least(board: Bought, lostToPlaning: number): number {
+  const left = Math.max(0, board.thickness - lostToPlaning);
+  const trade = board.quarters !== null && board.surface === 'rough' ? SURFACED_INCHES[board.quarters] : undefined;
+  return trade === undefined ? left : Math.min(left, trade * MM_PER_INCH);
 }
 
 /** The least rough quarters whose surfaced thickness reaches `finished` mm; undefined when none is sold. */

@@ -1,7 +1,16 @@
 'use client';
 
 import { Fragment } from 'react';
-import { LAYOUT_AIMS, type Layout, PAIR_SCHOOLS, PROPOSAL, shoppingList, whyToBuy } from '@/core';
+import {
+  DRESSED_KINDS,
+  KIND_PLURALS,
+  LAYOUT_AIMS,
+  type Layout,
+  PAIR_SCHOOLS,
+  PROPOSAL,
+  shoppingList,
+  whyToBuy,
+} from '@/core';
 import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { PhraseText, useUnits } from '@/ui/units';
@@ -12,7 +21,7 @@ import { BoardTools } from './board-tools';
 
 /** What the layout comes to, and what it is searched for. */
 export function LayoutSide({ layout }: { layout: Layout | null }) {
-  const { figures, demand, checks } = useDerived();
+  const { figures, demand, checks, piece } = useDerived();
   const inOrder = checks.find((check) => check.id === 'layout.sequence-apron');
   const units = useUnits();
   const currency = useJobState((s) => s.shop.prices.currency);
@@ -20,6 +29,7 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
   const choice = useJobState((s) => s.document.layout);
   const change = useChange();
   const [panel] = demand.panels;
+  const dressable = DRESSED_KINDS.filter((kind) => piece.parts.some((part) => part.kind === kind && !part.material));
   return (
     <>
       <FigureLine label="Becomes the piece" figure={figures.yield} />
@@ -147,6 +157,26 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
           </p>
         ) : null}
       </Group>
+      {dressable.length > 0 ? (
+        <Group title="As dressed, planed no further">
+          {dressable.map((kind) => (
+            <label key={kind} className="mb-1 flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-[24px]"
+                checked={choice.asDressed.includes(kind)}
+                onChange={(event) =>
+                  void change('layout.asDressed')(
+                    event.target.checked ? [...choice.asDressed, kind] : choice.asDressed.filter((own) => own !== kind),
+                  )
+                }
+              />
+              The {KIND_PLURALS[kind]}
+            </label>
+          ))}
+          <p className="text-ink-2">From dressed boards of their own section, edges and faces as they are.</p>
+        </Group>
+      ) : null}
       {layout ? <BoardTools layout={layout} /> : null}
       <Aim />
       <TextField
@@ -235,8 +265,12 @@ function ShortfallList({ layout }: { layout: Layout }) {
             className="figures border-hairline border-t py-1"
           >
             {line.count} × {units.length(line.length)} × {units.length(line.width)},{' '}
-            {line.quarters ? `${line.quarters}/4 rough` : `over ${units.length(line.thickness)} thick`},{' '}
-            {line.boardFeet.toFixed(1)} board feet: {line.names.join(', ')}; {whyToBuy(line)}
+            {line.dressed
+              ? `dressed ${units.length(line.thickness)}`
+              : line.quarters
+                ? `${line.quarters}/4 rough`
+                : `over ${units.length(line.thickness)} thick`}
+            , {line.boardFeet.toFixed(1)} board feet: {line.names.join(', ')}; {whyToBuy(line)}
           </li>
         ))}
       </ul>

@@ -280,11 +280,18 @@ export function ShopPage({
             onCommit={(stripJointing) => allow({ stripJointing })}
           />
           <LengthField
-            label="Flattening a measured board"
+            label="Flattening a rough board"
             mm={a.flattening}
             most={20}
             onCommit={(flattening) => allow({ flattening })}
             hint="Boards bought in quarters give the trade’s surfaced thickness, or less."
+          />
+          <LengthField
+            label="Skimming a dressed board"
+            mm={a.skim}
+            most={20}
+            onCommit={(skim) => allow({ skim })}
+            hint="0: used as it is bought. Where a part takes its whole width the edges stay as well."
           />
           <LengthField
             label="Each resawn piece, over-thick"
