@@ -79,6 +79,7 @@ export {
 export { MITRE_KEYS } from './joint/mitre';
 export { type Blank, blanksOf } from './layout/blanks';
 export { checkBoard, checkLayout } from './layout/check-layout';
+export { clearArea } from './layout/clear-area';
 export * from './layout/compare-layouts';
 export { cutSequence, type SawCut } from './layout/cut-sequence';
 export { type CutStep, cutSteps } from './layout/cut-steps';
@@ -86,7 +87,7 @@ export * from './layout/demand';
 export { sawCuts, writtenLayout } from './layout/describe-layout';
 export * from './layout/layout';
 export { LAYOUT_AIMS, layoutOptionsOf, layoutWeights } from './layout/layout-aims';
-export { clearArea, leastCost } from './layout/least-cost';
+export { leastCost } from './layout/least-cost';
 export { PAIR_SCHOOLS } from './layout/matched-pairs';
 export {
   isMoved,

@@ -43,7 +43,8 @@ describe.each(['a4', 'letter'] as const)('the boards for the saw on %s', (paper)
     const tall = blanksOf(layout.placements).filter((blank) => blank.width >= 60);
     const letters = new Set(tall.map((blank) => blankLabel(job.piece, blank)));
     for (const mark of texts) {
-      if (letters.has(mark.text) || /^(crosscut|rip|resaw)/.test(mark.text)) expect(mark.size).toBeGreaterThanOrEqual(10);
+      if (letters.has(mark.text) || /^(crosscut|rip|resaw)/.test(mark.text))
+        expect(mark.size).toBeGreaterThanOrEqual(10);
     }
   });
 

@@ -16,7 +16,7 @@ export interface BoardSheetInput {
   layout: Layout;
   boards: readonly Board[];
   demand: Demand;
-  options: Pick<LayoutOptions, 'kerf' | 'resaw'>;
+  options: Pick<LayoutOptions, 'kerf' | 'step' | 'resaw'>;
   style: LengthStyle;
   paper: Paper;
 }

@@ -30,14 +30,15 @@ describe('the cuts of a layout', () => {
       expect(set).toBeGreaterThanOrEqual(0);
       expect(set).toBeLessThan(size);
     }
-    expect(through).toHaveLength(layout.cuts);
+    // What a step of the saw leaves on a piece is not cut off.
+    expect(through.length).toBeLessThanOrEqual(layout.cuts);
   });
 
   it('are said as they are set at the saw', () => {
     const [cross, rip] = cutSequence(
       { x: 0, y: 0, length: 2000, width: 200 },
       [{ x: 0, y: 0, length: 1310, width: 148 }],
-      3,
+      { kerf: 3, step: 0 },
     )!;
     const base = { board: 'b', tag: 'b', number: 1, frees: { placements: [], offcut: false } };
     expect(sayCut({ ...base, ...cross!, trims: false }, { system: 'metric' })).toBe('crosscut at 1\u202f310');

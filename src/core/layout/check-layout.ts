@@ -3,10 +3,11 @@ import type { Board } from '../stock/board';
 import { boardShape, reachAcross } from '../stock/board-shape';
 import { spoils } from '../stock/spoils';
 import { planedThickness, resawableThickness } from '../stock/thickness';
+import { clearArea } from './clear-area';
 import { overlap } from './clear-regions';
-import { cutSequence } from './cut-sequence';
+import { cutSequence, type Wanted } from './cut-sequence';
 import type { Demand, PanelDemand, PartDemand } from './demand';
-import type { Layout, LayoutOptions, Placement, Rectangle } from './layout';
+import { clearOf, type Layout, type LayoutOptions, type Placement, type Rectangle } from './layout';
 import { leavesOf, stripUse, widestBlank, withoutPartner } from './matched-pairs';
 
 const SLACK = 1e-6;
@@ -91,9 +92,9 @@ export function checkBoard(
   if (here.length === 0 && offcuts.length === 0) return wrong;
   const shape = boardShape(board);
   const blanks = blanksOf(here);
-  const pieces: { name: string; at: Rectangle }[] = [
+  const pieces: { name: string; at: Wanted }[] = [
     ...blanks.map(({ at, placements }) => ({ name: placements.map(nameOf).join(', '), at })),
-    ...offcuts.map((at) => ({ name: 'an offcut', at })),
+    ...offcuts.map((at) => ({ name: 'an offcut', at: { ...at, offcut: true } })),
   ];
 
   // First what no other place on the board would mend.
@@ -162,16 +163,22 @@ export function checkBoard(
     }
   }
   for (const offcut of offcuts) {
-    for (const defect of board.defects) {
-      if (overlap(offcut, defect)) wrong.push(`an offcut of ${board.tag} lies on a ${defect.kind}`);
-    }
+    const sound = clearArea({ ...offcut, farWidth: null, defects: defectsIn(offcut, board) }, 0);
+    if (clearOf(offcut) > sound + 1) wrong.push(`an offcut of ${board.tag} is counted clear of what lies in it`);
   }
 
   const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
   const wanted = pieces.map((piece) => piece.at);
-  if (!cutSequence(whole, wanted, options.kerf)) wrong.push(`${board.tag} cannot be cut up by straight through cuts`);
+  if (!cutSequence(whole, wanted, { kerf: options.kerf, step: 0 }))
+    wrong.push(`${board.tag} cannot be cut up by straight through cuts`);
   return wrong;
 }
+
+/** Defects by their place in an offcut. */
+const defectsIn = (offcut: Rectangle, board: Board): Rectangle[] =>
+  board.defects
+    .filter((defect) => overlap(offcut, defect))
+    .map(({ x, y, length, width }) => ({ x: x - offcut.x, y: y - offcut.y, length, width }));
 
 /** Pieces resawn from one another share one blank. */
 function blanksOf(placements: readonly Placement[]): { at: Placement; placements: Placement[] }[] {

@@ -6,7 +6,7 @@ import type { Unit } from '../measure/quantity';
 import type { Board } from '../stock/board';
 import type { Demand } from './demand';
 import { writtenLayout } from './describe-layout';
-import { type Layout, type LayoutOptions, LayoutSchema, type LayoutWeights } from './layout';
+import { clearOf, type Layout, type LayoutOptions, LayoutSchema, type LayoutWeights } from './layout';
 
 /** A layout put aside: what was asked for, and what was found. */
 export const KeptLayoutSchema = v.object({ name, choice: LayoutChoiceSchema, layout: LayoutSchema });
@@ -52,7 +52,7 @@ export function meritsOf(
     boards: layout.boards.length,
     yield: share,
     leftover: offcuts.length,
-    leftoverArea: offcuts.reduce((sum, o) => sum + o.length * o.width, 0) * 1e-6,
+    leftoverArea: offcuts.reduce((sum, offcut) => sum + clearOf(offcut), 0) * 1e-6,
     longest: Math.max(0, ...offcuts.map((o) => o.length)),
     cuts,
     jointLines: strips.length - panels.size,

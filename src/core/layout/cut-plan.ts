@@ -1,4 +1,4 @@
-import type { LayoutOptions } from './layout';
+import { clearOf, type LayoutOptions } from './layout';
 import type { BandKind, Kinds, PartKind, ReadyBoard } from './ready-boards';
 import { type Sawn, type SawnBoard, uncut, usefulOffcuts } from './sawn-board';
 
@@ -63,7 +63,7 @@ export const copyOf = (plan: CutPlan): CutPlan => ({
 /** Its price and its handling, less what its useful offcuts are worth, plus its cuts; in the shop's money. */
 export function boardCost(state: SawnBoard, options: LayoutOptions): number {
   const { weights } = options;
-  const offcuts = usefulOffcuts(state, options).reduce((sum, r) => sum + r.length * r.width, 0);
+  const offcuts = usefulOffcuts(state, options).reduce((sum, offcut) => sum + clearOf(offcut), 0);
   return (
     state.ready.price +
     weights.board -

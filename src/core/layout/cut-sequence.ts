@@ -13,35 +13,69 @@ export interface SawCut {
   trims: boolean;
 }
 
+/** What is to come out of a board. */
+export interface Wanted extends Rectangle {
+  /** Wood that goes back to the rack as the cuts round the pieces leave it: none is made for its own sake. */
+  offcut?: boolean;
+  /** What it is sawn larger than it ends up, so that a cut may fall short by a step; mm. Nothing where that is not said. */
+  spare?: { length: number; width: number };
+}
+
+/** How a saw is set. mm */
+export interface Sawing {
+  kerf: number;
+  /** Stop and fence stand at whole steps, as far as there is room or a piece is sawn that much larger; 0: at any place. */
+  step: number;
+}
+
 /**
  * The cuts that part the wanted rectangles of a board, in order, each going straight through what lies on the saw.
  * Where both ways are open the one with fewer cuts is taken, crosscuts first where they are alike: short stock is
- * easier to rip straight.
+ * easier to rip straight. Of cuts that could come next the one at the setting of the last does.
  *
  * @returns null when straight through cuts cannot part them
  */
-export function cutSequence(board: Rectangle, wanted: readonly Rectangle[], kerf: number): SawCut[] | null {
-  if (wanted.length === 0) return [];
+export function cutSequence(board: Rectangle, wanted: readonly Wanted[], sawing: Sawing): SawCut[] | null {
+  const found = parted(board, wanted, sawing);
+  return found && atOneSetting(found.cuts);
+}
+
+/** Offcuts in the groups that the same cuts leave in one piece; null where they cannot be made. */
+export const leftTogether = <W extends Wanted>(
+  board: Rectangle,
+  wanted: readonly W[],
+  sawing: Sawing,
+): readonly (readonly W[])[] | null => (parted(board, wanted, sawing)?.left as W[][] | undefined) ?? null;
+
+interface Parted {
+  cuts: SawCut[];
+  left: Wanted[][];
+}
+
+function parted(board: Rectangle, wanted: readonly Wanted[], sawing: Sawing): Parted | null {
+  if (isAllLeft(wanted)) return { cuts: [], left: wanted.length > 0 ? [[...wanted]] : [] };
   const [only] = wanted;
-  if (wanted.length === 1 && only) return trims(board, only, kerf);
+  if (wanted.length === 1 && only) return { cuts: trims(board, only, sawing).cuts, left: [] };
   // What all of them leave over at one side comes off in one cut, not in one for each.
-  const common = { ...board };
+  const common: Wanted = { ...board, spare: spareOf(wanted) };
   for (const [at, size] of SIDES) {
     const start = Math.min(...wanted.map((p) => p[at]));
     const end = Math.max(...wanted.map((p) => p[at] + p[size]));
+    const atStart = wanted.some((p) => !p.offcut && p[at] - start < 1e-6);
     const shared = wanted.every((p) => Math.abs(p[at] + p[size] - end) < 1e-6);
-    const stop = shared ? end : board[at] + board[size];
-    common[at] = start;
-    common[size] = stop - start;
+    const from = atStart ? start : board[at];
+    common[at] = from;
+    common[size] = (shared ? end : board[at] + board[size]) - from;
   }
-  const first = trims(board, common, kerf);
+  const first = trims(board, common, sawing);
   const ways = (['crosscut', 'rip'] as const).flatMap((kind) => {
-    const cuts = throughCuts(common, wanted, kerf, kind);
-    return cuts ? [cuts] : [];
+    const found = throughCuts(first.wood, wanted, sawing, kind);
+    return found ? [found] : [];
   });
   const [a, b] = ways;
   if (!a) return null;
-  return [...first, ...(b && b.length < a.length ? b : a)];
+  const fewer = b && b.cuts.length < a.cuts.length ? b : a;
+  return { cuts: [...first.cuts, ...fewer.cuts], left: fewer.left };
 }
 
 const SIDES = [
@@ -49,14 +83,22 @@ const SIDES = [
   ['y', 'width'],
 ] as const;
 
+/** What every piece of a group can spare. */
+function spareOf(wanted: readonly Wanted[]): { length: number; width: number } {
+  const pieces = wanted.filter(({ offcut }) => !offcut);
+  const least = (of: (piece: Wanted) => number) => Math.min(...pieces.map(of));
+  return { length: least((p) => p.spare?.length ?? 0), width: least((p) => p.spare?.width ?? 0) };
+}
+
 function throughCuts(
   board: Rectangle,
-  wanted: readonly Rectangle[],
-  kerf: number,
+  wanted: readonly Wanted[],
+  sawing: Sawing,
   kind: SawCut['kind'],
-): SawCut[] | undefined {
+): Parted | undefined {
+  const { kerf } = sawing;
   const [at, size] = kind === 'crosscut' ? (['x', 'length'] as const) : (['y', 'width'] as const);
-  const groups: Rectangle[][] = [];
+  const groups: Wanted[][] = [];
   let reach = Number.NEGATIVE_INFINITY;
   for (const piece of [...wanted].sort((p, q) => p[at] - q[at])) {
     const group = groups.at(-1);
@@ -67,38 +109,107 @@ function throughCuts(
   if (groups.length < 2) return undefined;
   const cuts: SawCut[] = [];
   const inner: SawCut[] = [];
+  const left: Wanted[][] = [];
   let rest = board;
   for (const [i, group] of groups.entries()) {
-    const end = Math.max(...group.map((p) => p[at] + p[size]));
     let mine = rest;
-    if (i < groups.length - 1) {
-      cuts.push({ kind, from: rest, at: end, set: end - rest[at], trims: false });
-      mine = { ...rest, [size]: end - rest[at] };
-      rest = { ...rest, [at]: end + kerf, [size]: rest[at] + rest[size] - end - kerf };
+    const next = groups[i + 1];
+    const isLeft = isAllLeft(group);
+    if (next && !(isLeft && isAllLeft(next))) {
+      const end = Math.max(...group.map((p) => p[at] + p[size]));
+      const beyond = Math.min(...next.map((p) => p[at])) - kerf;
+      const set = isLeft
+        ? latest(rest[at], beyond, sawing)
+        : earliest(rest[at], end, beyond, sawing, spareOf(group)[size]);
+      const blade = rest[at] + set;
+      cuts.push({ kind, from: rest, at: blade, set, trims: false });
+      mine = { ...rest, [size]: set };
+      rest = { ...rest, [at]: blade + kerf, [size]: rest[at] + rest[size] - blade - kerf };
     }
-    const own = cutSequence(mine, group, kerf);
+    const own = parted(mine, group, sawing);
     if (!own) return undefined;
-    inner.push(...own);
+    inner.push(...own.cuts);
+    const before = groups[i - 1];
+    if (isLeft && before && isAllLeft(before)) left.at(-1)?.push(...group);
+    else left.push(...own.left);
   }
-  return [...cuts, ...inner];
+  return { cuts: [...cuts, ...inner], left };
 }
 
-function trims(board: Rectangle, piece: Rectangle, kerf: number): SawCut[] {
+/** Whether nothing but what goes back to the rack is among them: that stays in one. */
+const isAllLeft = (wanted: readonly Wanted[]): boolean => wanted.every(({ offcut }) => offcut);
+
+function trims(board: Rectangle, piece: Wanted, sawing: Sawing): { cuts: SawCut[]; wood: Rectangle } {
   const cuts: SawCut[] = [];
+  const { kerf } = sawing;
+  // What a step makes a piece larger or smaller is not cut off.
+  const worth = Math.max(1e-6, sawing.step);
   let from = board;
   for (const [kind, at, size] of [
     ['crosscut', 'x', 'length'],
     ['rip', 'y', 'width'],
   ] as const) {
-    if (piece[at] - from[at] > 1e-6) {
-      const blade = piece[at] - kerf;
-      cuts.push({ kind, from, at: Math.max(blade, from[at]), set: Math.max(0, blade - from[at]), trims: true });
-      from = { ...from, [at]: piece[at], [size]: from[at] + from[size] - piece[at] };
+    const spare = piece.spare?.[size] ?? 0;
+    if (piece[at] - from[at] > worth) {
+      const set = Math.max(0, latest(from[at], piece[at] - kerf, sawing));
+      const blade = from[at] + set;
+      cuts.push({ kind, from, at: blade, set, trims: true });
+      // Where there is no room for a whole kerf the blade takes what there is.
+      const start = Math.max(blade, Math.min(blade + kerf, piece[at]));
+      from = { ...from, [at]: start, [size]: from[at] + from[size] - start };
     }
-    if (from[at] + from[size] - piece[at] - piece[size] > 1e-6) {
-      cuts.push({ kind, from, at: piece[at] + piece[size], set: piece[size], trims: true });
-      from = { ...from, [size]: piece[size] };
+    const end = piece[at] + piece[size];
+    if (from[at] + from[size] - end > worth) {
+      const set = earliest(from[at], end, Number.POSITIVE_INFINITY, sawing, spare);
+      cuts.push({ kind, from, at: from[at] + set, set, trims: true });
+      from = { ...from, [size]: set };
     }
   }
-  return cuts;
+  return { cuts, wood: from };
 }
+
+/** Where the blade goes in that is to leave what ends at `end` whole and not touch what lies beyond; as near to the end as may be. */
+function earliest(start: number, end: number, beyond: number, { step }: Sawing, spare: number): number {
+  const exact = end - start;
+  if (step === 0) return exact;
+  const over = Math.ceil(exact / step - 1e-6) * step;
+  if (start + over <= beyond + 1e-6) return over;
+  const under = Math.floor((beyond - start) / step + 1e-6) * step;
+  return under >= exact - spare - 1e-6 ? under : exact;
+}
+
+/** The same as near as may be to what lies beyond, of what comes before nothing being wanted as large as it is. */
+function latest(start: number, beyond: number, { step }: Sawing): number {
+  const exact = beyond - start;
+  return step === 0 ? exact : Math.floor(exact / step + 1e-6) * step;
+}
+
+/** The cuts with those at one setting after one another, as far as what they cut is there by then. */
+function atOneSetting(cuts: readonly SawCut[]): SawCut[] {
+  const left = cuts.map((cut, i) => ({ cut, needs: cuts.slice(0, i).filter((before) => isOf(cut.from, before.from)) }));
+  const done = new Set<SawCut>();
+  const ordered: SawCut[] = [];
+  while (left.length > 0) {
+    const last = ordered.at(-1);
+    const ready = left.filter(({ needs }) => needs.every((before) => done.has(before)));
+    const alike = (of: (cut: SawCut, last: SawCut) => boolean) => ready.find(({ cut }) => last && of(cut, last));
+    const next =
+      alike((cut, { kind, set, trims }) => cut.kind === kind && cut.trims === trims && near(cut.set, set)) ??
+      alike((cut, { kind, set }) => cut.kind === kind && near(cut.set, set)) ??
+      alike((cut, { kind }) => cut.kind === kind) ??
+      (ready[0] as (typeof ready)[number]);
+    ordered.push(next.cut);
+    done.add(next.cut);
+    left.splice(left.indexOf(next), 1);
+  }
+  return ordered;
+}
+
+const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
+
+/** Whether a piece of wood comes of another, to within what steps have moved. */
+export const isOf = (piece: Rectangle, whole: Rectangle, step = 0): boolean =>
+  SIDES.every(
+    ([at, size]) =>
+      piece[at] >= whole[at] - step - 1e-6 && piece[at] + piece[size] <= whole[at] + whole[size] + step + 1e-6,
+  );

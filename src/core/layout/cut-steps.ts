@@ -1,6 +1,6 @@
 import type { Board } from '../stock/board';
 import { blanksOf } from './blanks';
-import type { SawCut } from './cut-sequence';
+import { isOf, type SawCut } from './cut-sequence';
 import type { Demand } from './demand';
 import { sawCuts } from './describe-layout';
 import type { Layout, LayoutOptions, Placement, Rectangle } from './layout';
@@ -24,18 +24,24 @@ export function cutSteps(
   layout: Pick<Layout, 'boards' | 'placements' | 'offcuts'>,
   boards: readonly Board[],
   demand: Demand,
-  { kerf, resaw }: Pick<LayoutOptions, 'kerf' | 'resaw'>,
+  { kerf, step, resaw }: Pick<LayoutOptions, 'kerf' | 'step' | 'resaw'>,
 ): CutStep[] {
   const thicknessOf = (part: string) =>
     [...demand.parts, ...demand.panels].find((wanted) => wanted.id === part)?.finished.thickness ?? 0;
+  const spareOf = ({ part, length, width }: Placement) => {
+    const own = demand.parts.find(({ id }) => id === part);
+    const panel = demand.panels.find(({ id }) => id === part);
+    if (panel) return { length: panel.rough.length - panel.finished.length, width: panel.jointing };
+    return own && { length: length - own.finished.length, width: width - own.finished.width };
+  };
   return layout.boards.flatMap((id) => {
     const board = boards.find((b) => b.id === id);
     if (!board) return [];
-    const cuts = sawCuts(board, layout.placements, layout.offcuts, kerf) ?? [];
+    const cuts = sawCuts(board, layout.placements, layout.offcuts, { kerf, step }, spareOf) ?? [];
     const placements = layout.placements.filter((p) => p.board === id);
     const offcuts = layout.offcuts.filter((o) => o.board === id);
-    // The last cut that lies on a piece's border sets it free.
-    const last = (piece: Rectangle) => cuts.findLastIndex((cut) => touches(cut, piece, kerf));
+    // The last cut of the wood that a piece is in sets it free.
+    const last = (piece: Rectangle) => cuts.findLastIndex((cut) => isOf(piece, cut.from, step));
     const freed = placements.map(last);
     const freedOffcuts = offcuts.map(last);
     const through = cuts.map(
@@ -69,18 +75,4 @@ export function cutSteps(
       });
     return [...through, ...resawn];
   });
-}
-
-const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
-
-function touches(cut: SawCut, piece: Rectangle, kerf: number): boolean {
-  const { from } = cut;
-  const within =
-    piece.x >= from.x - 1e-6 &&
-    piece.y >= from.y - 1e-6 &&
-    piece.x + piece.length <= from.x + from.length + 1e-6 &&
-    piece.y + piece.width <= from.y + from.width + 1e-6;
-  if (!within) return false;
-  const [start, end] = cut.kind === 'crosscut' ? [piece.x, piece.x + piece.length] : [piece.y, piece.y + piece.width];
-  return near(cut.at, end) || (cut.at <= start + 1e-6 && cut.at + kerf >= start - 1e-6);
 }

@@ -1,5 +1,6 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import { sawStep, upToStep } from '../measure/length';
 import { blankId, legBlanks, makingOf } from '../piece/leg-making';
 import { madeParts } from '../piece/material';
 import { isPanel, type Part } from '../piece/part';
@@ -74,6 +75,7 @@ export interface Demand {
 /** What the piece wants cut from boards, with the shop's allowances; a cut part keeps the size it was designed with. */
 export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Demand {
   const { allowances } = shop;
+  const step = sawStep(shop.units);
   const parts: PartDemand[] = [];
   const panels: PanelDemand[] = [];
   const round = apronsRound(piece);
@@ -89,22 +91,21 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
     if (isPanel(part.kind)) {
       const whole = panels.findIndex((panel) => panel.id === part.oneWith);
       if (panels[whole]) {
-        panels[whole] = longer(panels[whole], part.letter, finished.length + CROSSCUT);
+        panels[whole] = longer(panels[whole], part.letter, upToStep(finished.length + CROSSCUT, step));
         continue;
       }
-      const length = finished.length + allowances.panelLength;
+      const length = upToStep(finished.length + allowances.panelLength, step);
       const width = finished.width + allowances.panelWidth;
       const { oneLot } = document.layout;
       const pairs = document.layout.pairs === 'none' ? undefined : document.layout.pairs;
       const { equalStrips, mostStrips } = evenly(document.layout);
+      const equal = equalStrips === null ? null : equalStrip(width / equalStrips, allowances.stripJointing, step);
       const [leastStrip, greatestStrip] =
-        equalStrips === null
-          ? [document.layout.leastStrip, document.layout.greatestStrip]
-          : [width / equalStrips, width / equalStrips];
+        equal === null ? [document.layout.leastStrip, document.layout.greatestStrip] : [equal, equal];
       // The leaves of a pair are of one length: in steps, only one of them would have its place.
       const bands = pairs
         ? [{ length, width }]
-        : bandsOf(piece, { length, width }, finished, (leastStrip + greatestStrip) / 2);
+        : bandsOf(piece, { length, width }, finished, (leastStrip + greatestStrip) / 2, step);
       panels.push({
         id,
         letter,
@@ -124,8 +125,8 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
       continue;
     }
     const roughOf = (size: typeof finished) => ({
-      length: size.length + allowances.partLength,
-      width: size.width + allowances.partWidth,
+      length: upToStep(size.length + allowances.partLength, step),
+      width: upToStep(size.width + allowances.partWidth, step),
     });
     const making = makingOf(document.form, part.kind);
     if (making.kind !== 'solid') {
@@ -152,6 +153,10 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
   }
   return { species: document.form.species, parts, panels };
 }
+
+/** Width of each of several alike strips after jointing, so that it is sawn to a whole step. */
+const equalStrip = (width: number, jointing: number, step: number): number =>
+  upToStep(width + jointing, step) - jointing;
 
 /** Numbers of strips as they can be: leaves of pairs come by twos. */
 function evenly({ pairs, equalStrips, mostStrips }: JobDocument['layout']) {
@@ -195,6 +200,7 @@ function bandsOf(
   rough: { length: number; width: number },
   finished: { length: number; width: number },
   strip: number,
+  sawn: number,
 ): Band[] {
   const whole = [rough];
   if (top.gap !== undefined || top.parts.length > 1) return whole;
@@ -206,7 +212,7 @@ function bandsOf(
   const lengthFrom = (inner: number) => {
     const chords = [-inner, inner].map((y) => chordAt(top.polygon, y));
     const reach = Math.max(...chords.flatMap((c) => (c ? [Math.abs(c.from), Math.abs(c.to)] : [0])));
-    return 2 * reach + extra.length;
+    return upToStep(2 * reach + extra.length, sawn);
   };
   const bands: { from: number; to: number; length: number }[] = [{ from: 0, to: step / 2, length: lengthFrom(0) }];
   for (let i = 0; i < pairs; i += 1) {

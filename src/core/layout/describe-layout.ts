@@ -5,13 +5,24 @@ import { boardPrice } from '../stock/price';
 import { ringKind } from '../stock/ring-kind';
 import { quartersFor } from '../stock/thickness';
 import type { CutPlan, Problem } from './cut-plan';
-import { cutSequence } from './cut-sequence';
+import { cutSequence, type SawCut, type Sawing, type Wanted } from './cut-sequence';
 import type { Demand } from './demand';
 import { inSequence } from './in-sequence';
-import type { Layout, LayoutOptions, Placement, Rectangle, Shortfall, Strip } from './layout';
+import {
+  clearOf,
+  type Layout,
+  type LayoutOptions,
+  type Offcut,
+  type Placement,
+  type Rectangle,
+  type Shortfall,
+  type Strip,
+} from './layout';
+import { leftovers } from './leftovers';
 import { leavesOf, stripBlank, widestBlank } from './matched-pairs';
-import { rectanglesOf, stripsFrom } from './ready-boards';
+import { blanksFor, rectanglesOf, stripsFrom } from './ready-boards';
 import { CORNERS, type Sawn, spotFor, stripSpotFor, usefulOffcuts } from './sawn-board';
+import { wholeWidths } from './whole-widths';
 
 /** A plan written as a layout: ids given out, strips narrowed to what the panel needs, the money added up. */
 export function describeLayout(
@@ -44,7 +55,8 @@ export function describeLayout(
         let over = excess[piece.band] as number;
         while (!kind.pairs && copies > 1 && over >= piece.finished - 1e-9)
           [copies, over] = [copies - 1, over - piece.finished];
-        const off = Math.max(0, Math.min(over / copies, piece.finished - kind.least));
+        const spare = Math.max(0, Math.min(over / copies, piece.finished - kind.least));
+        const off = options.step > 0 ? Math.floor(spare / options.step + 1e-6) * options.step : spare;
         excess[piece.band] = over - off * copies;
         const width = piece.width - off;
         const placement = { ...where, width, part: panel.id, ...(panel.bands.length > 1 ? { band: kind.band } : {}) };
@@ -64,11 +76,16 @@ export function describeLayout(
     }
   });
 
-  const offcuts: (Rectangle & { board: string })[] = [
+  const offcuts: (Offcut & { board: string })[] = [
     ...(options.givenBack ?? []),
     ...plan.boards.flatMap((state) =>
       state && !state.ready.board.takenFor
-        ? usefulOffcuts(state, options).map((r) => ({ ...r, board: state.ready.board.id }))
+        ? leftovers(
+            state.ready.board,
+            placements.filter((p) => p.board === state.ready.board.id),
+            usefulOffcuts(state, options),
+            options.kerf,
+          ).map((offcut) => ({ ...offcut, board: state.ready.board.id }))
         : [],
     ),
   ];
@@ -96,7 +113,8 @@ export function describeLayout(
       return [toBuy(panel.id, panel.name, strip, count, !anyBoardGivesStrips(problem, i))];
     }),
   ];
-  const ordered = inSequence(demand, boards, options, { placements, offcuts });
+  const whole = options.step > 0 ? wholeWidths(demand, boards, options, { placements, offcuts }) : placements;
+  const ordered = inSequence(demand, boards, options, { placements: whole, offcuts });
   return writtenLayout(demand, boards, options, { placements: ordered, offcuts, shortfall, ...given });
 }
 
@@ -140,12 +158,12 @@ export function writtenLayout(
     const price = boardPrice(board, options.woodPrice);
     const area = faceArea(board);
     const back = offcuts.filter((o) => o.board === board.id);
-    const backArea = back.reduce((sum, o) => sum + o.length * o.width, 0);
+    const backArea = back.reduce((sum, o) => sum + clearOf(o), 0);
     money.wood += price;
     money.boards += options.weights.board;
     money.offcuts -= options.weights.offcutWorth * (price / area) * backArea;
     consumed += (area - backArea) * board.thickness * 1e-9;
-    cuts += sawCuts(board, placements, offcuts, options.kerf)?.length ?? 0;
+    cuts += sawCuts(board, placements, offcuts, { kerf: options.kerf, step: 0 })?.length ?? 0;
   }
   for (const { id, rings } of demand.parts) {
     const board = rings && used.find((own) => placements.some((p) => p.part === id && p.board === own.id));
@@ -176,19 +194,24 @@ export function writtenLayout(
   };
 }
 
-/** The cuts of one board of a layout, from its whole blank to every piece and offcut; null where they cannot be parted. */
+/** The cuts that free each piece of a board; null where they cannot be parted. What is left goes back to the rack as it comes. */
 export function sawCuts(
   board: Board,
   placements: readonly Placement[],
   offcuts: readonly (Rectangle & { board: string })[],
-  kerf: number,
-) {
-  const wanted = [
-    ...rectanglesOf(placements.filter((p) => p.board === board.id)),
-    ...offcuts.filter((o) => o.board === board.id),
-  ];
+  sawing: Sawing,
+  spareOf?: (placement: Placement) => Wanted['spare'],
+): SawCut[] | null {
+  const pieces = rectanglesOf(placements.filter((p) => p.board === board.id)).map((placement): Wanted => {
+    const { x, y, length, width } = placement;
+    const spare = spareOf?.(placement);
+    return { x, y, length, width, ...(spare ? { spare } : {}) };
+  });
+  const left = offcuts
+    .filter((o) => o.board === board.id)
+    .map(({ x, y, length, width }): Wanted => ({ x, y, length, width, offcut: true }));
   const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
-  return cutSequence(whole, wanted, kerf);
+  return cutSequence(whole, [...pieces, ...left], sawing);
 }
 
 function placeOf(piece: Sawn): Rectangle & { turned?: boolean } {
@@ -212,11 +235,11 @@ const anyBoardGivesStrips = ({ whole, boards, kinds, options }: Problem, index: 
   return boards.some((ready, i) => {
     const state = whole[i];
     if (!band || !state) return false;
-    const { copies, greatest } = stripsFrom(ready, band);
+    const blanks = stripsFrom(ready, band);
+    const { copies } = blanks;
     if (copies === 0) return false;
-    return anyCorner((corner) =>
-      stripSpotFor(state, index, copies > 1, { ...band, greatest }, band.width, options.kerf, corner),
-    );
+    const asked = blanksFor(band, blanks, copies);
+    return anyCorner((corner) => stripSpotFor(state, index, copies > 1, asked, band.width / copies, options, corner));
   });
 };
 

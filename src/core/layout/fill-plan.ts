@@ -1,6 +1,6 @@
 import { boardCost, type CutPlan, lotOf, type Problem, planCost, ringCost } from './cut-plan';
 import type { Rectangle } from './layout';
-import { type BandKind, type PartKind, type PartSet, type ReadyBoard, stripsFrom } from './ready-boards';
+import { type BandKind, blanksFor, type PartKind, type PartSet, type ReadyBoard, stripsFrom } from './ready-boards';
 import { cutOut, type Sawn, type SawnBoard, type Spot, spotFor, stripSpotFor } from './sawn-board';
 
 /** How a plan is filled: what the dice decided for this go. */
@@ -186,15 +186,14 @@ function cutStrips(
     if (blanks.copies === 0 || (best && manner.random() < manner.blink)) continue;
     if (lot !== null && ready.board.lot !== lot) continue;
     const copies = asManyAsAreWanted(blanks.copies, band, need, more);
-    const resawn = copies > 1;
-    const asked = { ...band, greatest: blanks.greatest, use: resawn ? band.resawnUse : band.use };
+    const asked = blanksFor(band, blanks, copies);
     const spot = stripSpotFor(
       stateOf(problem, plan, i),
       index,
-      resawn,
+      copies > 1,
       asked,
       need / copies,
-      options.kerf,
+      options,
       manner.corner,
     );
     if (!spot) continue;

@@ -1,5 +1,6 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import { sawStep } from '../measure/length';
 import type { LayoutOptions, LayoutWeights } from './layout';
 
 type Choice = JobDocument['layout'];
@@ -42,6 +43,7 @@ export function layoutOptionsOf(
     endTrim: allowances.endTrim,
     flattening: allowances.flattening,
     skim: allowances.skim,
+    step: sawStep(shop.units),
     usefulOffcut,
     resaw: { height: tools.resawHeight, kerf: tools.resawKerf, allowance: allowances.resaw },
     woodPrice: prices.wood,

@@ -3,11 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive, sixSeats } from '../../../tests/fixtures/demo';
 import { aBoard, aPanel, aPart, demandFor, plainOptions as options } from '../../../tests/fixtures/layout-parts';
 import { checkLayout } from './check-layout';
+import { clearArea } from './clear-area';
 import { clearRegions, overlap } from './clear-regions';
 import { cutSequence } from './cut-sequence';
 import { layoutKey } from './layout';
 import { ringChecks } from './layout-checks';
-import { clearArea, leastCost } from './least-cost';
+import { leastCost } from './least-cost';
 import { standingMoves, wrongOfMoves } from './move-piece';
 import { planLayout, searchLayout } from './plan-layout';
 
@@ -27,7 +28,7 @@ describe('the clear regions of a board', () => {
           expect(defects.some((d) => overlap(r, d))).toBe(false);
           for (const other of regions.slice(i + 1)) expect(overlap(r, other)).toBe(false);
         }
-        expect(cutSequence({ x: 0, y: 0, length: 1000, width: 200 }, regions, 0)).not.toBeNull();
+        expect(cutSequence({ x: 0, y: 0, length: 1000, width: 200 }, regions, { kerf: 0, step: 0 })).not.toBeNull();
       }),
     );
   });
@@ -297,9 +298,9 @@ describe('the checker', () => {
       { x: 33, y: 33, length: 27, width: 27 },
     ];
     const board = { x: 0, y: 0, length: 93, width: 93 };
-    expect(cutSequence(board, pinwheel, 3)).toBeNull();
-    expect(cutSequence(board, pinwheel.slice(0, 4), 3)).toBeNull();
-    expect(cutSequence(board, pinwheel.slice(0, 3), 3)).not.toBeNull();
+    expect(cutSequence(board, pinwheel, { kerf: 3, step: 0 })).toBeNull();
+    expect(cutSequence(board, pinwheel.slice(0, 4), { kerf: 3, step: 0 })).toBeNull();
+    expect(cutSequence(board, pinwheel.slice(0, 3), { kerf: 3, step: 0 })).not.toBeNull();
   });
 });
 

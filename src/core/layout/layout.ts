@@ -28,6 +28,8 @@ export interface LayoutWeights {
 
 export interface LayoutOptions {
   kerf: number;
+  /** Stop and fence stand at whole steps. */
+  step: number;
   endTrim: number;
   /** What a rough board loses of its thickness to be flat, and a dressed one all the same; mm. */
   flattening: number;
@@ -49,6 +51,7 @@ export interface LayoutOptions {
 }
 
 const size = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(100_000));
+const size2 = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(1e10));
 const share = v.pipe(v.number(), v.finite());
 const id = v.pipe(v.string(), v.maxLength(80));
 const rectangle = { x: size, y: size, length: size, width: size };
@@ -75,7 +78,8 @@ export const LayoutSchema = v.object({
   placements: v.pipe(v.array(PlacementSchema), v.maxLength(5000)),
   /** The strips of the panels in their order; widths in mm after jointing. */
   strips: v.pipe(v.array(v.object({ panel: id, label: id, board: id, width: size })), v.maxLength(2000)),
-  offcuts: v.pipe(v.array(v.object({ ...rectangle, board: id })), v.maxLength(5000)),
+  /** What goes back to the rack in one piece; what of it is clear of defects, mm², where that is not all of it. */
+  offcuts: v.pipe(v.array(v.object({ ...rectangle, board: id, clear: v.optional(size2) })), v.maxLength(5000)),
   /** What no board gives; quarters are null where no such rough thickness is sold. */
   shortfall: v.pipe(
     v.array(
@@ -129,7 +133,12 @@ export const LayoutSchema = v.object({
 export type Placement = v.InferOutput<typeof PlacementSchema>;
 export type Layout = v.InferOutput<typeof LayoutSchema>;
 export type Strip = Layout['strips'][number];
+/** What goes back to the rack in one piece. */
+export type Offcut = Rectangle & { clear?: number | undefined };
 export type Shortfall = Layout['shortfall'][number];
+
+/** An offcut as it is counted, mm². */
+export const clearOf = ({ length, width, clear }: Offcut): number => clear ?? length * width;
 
 /** The boards a layout cuts from, in its order. */
 export const boardsUsed = <B extends Pick<Board, 'id'>>(layout: Pick<Layout, 'boards'>, boards: readonly B[]): B[] =>

@@ -2,8 +2,9 @@ import { type Board, type Defect, faceArea } from '../stock/board';
 import { boardPrice } from '../stock/price';
 import { spoils } from '../stock/spoils';
 import { resawableThickness } from '../stock/thickness';
+import { clearArea } from './clear-area';
 import type { Demand } from './demand';
-import type { LayoutOptions, Rectangle } from './layout';
+import type { LayoutOptions } from './layout';
 import { kindsOf, type ReadyBoard, readyBoards, stripsFrom } from './ready-boards';
 import { resawnFrom } from './resawing';
 
@@ -67,34 +68,3 @@ export function leastCost(demand: Demand, boards: readonly Board[], options: Lay
 const spoilsAll = (defect: Defect) =>
   spoils(defect, { kind: 'strip', shows: 'none' }, 'tagged') &&
   spoils(defect, { kind: 'strip', shows: 'none' }, 'under');
-
-/** mm² of a board inside its end trim and outside its defects (overlapping defects counted once). */
-export function clearArea(
-  board: Pick<Board, 'length' | 'width' | 'farWidth'> & { defects: readonly Rectangle[] },
-  endTrim: number,
-): number {
-  const width = Math.max(board.width, board.farWidth ?? 0);
-  const right = board.length - endTrim;
-  const cuts = (from: number, to: number, ends: number[]) =>
-    [...new Set([from, to, ...ends.filter((end) => end > from && end < to)])].sort((a, b) => a - b);
-  const xs = cuts(
-    endTrim,
-    right,
-    board.defects.flatMap((d) => [d.x, d.x + d.length]),
-  );
-  const ys = cuts(
-    0,
-    width,
-    board.defects.flatMap((d) => [d.y, d.y + d.width]),
-  );
-  let area = 0;
-  for (let i = 0; i + 1 < xs.length; i += 1) {
-    for (let j = 0; j + 1 < ys.length; j += 1) {
-      const [x0, x1, y0, y1] = [xs[i] ?? 0, xs[i + 1] ?? 0, ys[j] ?? 0, ys[j + 1] ?? 0];
-      const [cx, cy] = [(x0 + x1) / 2, (y0 + y1) / 2];
-      const spoiled = board.defects.some((d) => cx > d.x && cx < d.x + d.length && cy > d.y && cy < d.y + d.width);
-      if (!spoiled) area += (x1 - x0) * (y1 - y0);
-    }
-  }
-  return right > endTrim ? area : 0;
-}

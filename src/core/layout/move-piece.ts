@@ -5,7 +5,8 @@ import type { Blank } from './blanks';
 import { checkBoard, checkTogether } from './check-layout';
 import type { Demand } from './demand';
 import { writtenLayout } from './describe-layout';
-import type { Layout, LayoutOptions, Placement, Rectangle } from './layout';
+import { clearOf, type Layout, type LayoutOptions, type Offcut, type Placement, type Rectangle } from './layout';
+import { leftovers } from './leftovers';
 import { kindsOf, readyBoards, rectanglesOf } from './ready-boards';
 import { uncut, usefulOffcuts } from './sawn-board';
 
@@ -169,18 +170,21 @@ export function offcutsOf(
   demand: Demand,
   options: LayoutOptions,
   placements: readonly Placement[],
-): (Rectangle & { board: string })[] {
+): (Offcut & { board: string })[] {
   const fixed = placements.filter((p) => p.board === board.id);
   const given = { ...options, fixed };
   const [ready] = readyBoards([board], given, kindsOf(demand, given, [board]));
   if (!ready) return [];
-  const area = (list: readonly Rectangle[]) => list.reduce((sum, r) => sum + r.length * r.width, 0);
+  const area = (list: readonly Offcut[]) => list.reduce((sum, offcut) => sum + clearOf(offcut), 0);
   return [true, false]
     .map((crosscutFirst) =>
-      usefulOffcuts(uncut(ready, crosscutFirst), options).map((offcut) => ({ ...offcut, board: board.id })),
+      leftovers(board, fixed, usefulOffcuts(uncut(ready, crosscutFirst), options), options.kerf).map((offcut) => ({
+        ...offcut,
+        board: board.id,
+      })),
     )
     .sort((a, b) => area(b) - area(a))
-    .reduce<(Rectangle & { board: string })[]>(
+    .reduce<(Offcut & { board: string })[]>(
       (found, offcuts) =>
         found.length > 0 || checkBoard(board, demand, options, { placements: fixed, offcuts, shortfall: [] }).length > 0
           ? found

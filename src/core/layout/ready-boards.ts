@@ -85,6 +85,13 @@ export function stripsFrom(ready: ReadyBoard, band: StripSize): StripBlanks {
   return found;
 }
 
+/** A band as its blanks are looked for: as wide as they may be, and clear of what the strips they give may not have. */
+export const blanksFor = (band: BandKind, { greatest }: StripBlanks, copies: number): BandKind => ({
+  ...band,
+  greatest,
+  use: copies > 1 ? band.resawnUse : band.use,
+});
+
 function stripBlanks(
   { planed, resawable, resaw }: Pick<ReadyBoard, 'planed' | 'resawable' | 'resaw'>,
   { length, least, greatest, jointing, thickness, pairs }: StripSize,

@@ -1,6 +1,8 @@
+import { upToStep } from '../measure/length';
 import type { Lie } from '../stock/spoils';
 import { clearRegions } from './clear-regions';
-import type { LayoutOptions, Rectangle } from './layout';
+import type { Sawing } from './cut-sequence';
+import type { LayoutOptions, Offcut, Rectangle } from './layout';
 import { type ReadyBoard, reach } from './ready-boards';
 
 /** A piece cut from a board in the course of the search. */
@@ -172,7 +174,7 @@ export function stripSpotFor(
   resawn: boolean,
   band: StripKind,
   need: number,
-  kerf: number,
+  sawing: Sawing,
   corner: number,
 ): StripSpot | null {
   const place = CORNERS * (2 * index + (resawn ? 1 : 0)) + corner;
@@ -187,7 +189,7 @@ export function stripSpotFor(
       const free = state.free[rect] as Rectangle;
       if (free.length < band.length - NEAR || free.width < band.least + band.jointing - NEAR) continue;
       for (const lie of liesOf(spoiled))
-        best = stripsInRect(ready, free, rect, band, need, kerf, spoiled[lie], lie, corner, best);
+        best = stripsInRect(ready, free, rect, band, need, sawing, spoiled[lie], lie, corner, best);
     }
   }
   if (best === null || need - best.count * best.width > band.least + NEAR) state.found.bands[place] = best;
@@ -200,7 +202,7 @@ function stripsInRect(
   rect: number,
   band: StripKind,
   need: number,
-  kerf: number,
+  sawing: Sawing,
   spoiled: readonly Rectangle[],
   lie: Lie,
   corner: number,
@@ -222,8 +224,8 @@ function stripsInRect(
       const d = inWay[i];
       const clear = (d ? Math.min(d.y, top) : top) - from;
       if (clear >= narrowest - NEAR) {
-        const { count, width } = stripsIn(clear, band, need, kerf);
-        const used = count * (width + band.jointing + kerf);
+        const { count, width } = stripsIn(clear, band, need, sawing);
+        const used = count * (width + band.jointing + sawing.kerf);
         const waste = (Math.max(0, free.width - used) * band.length * 0.5 + endwise + beside) / (count * width);
         if (!best || waste < best.waste - 1e-9) best = { rect, x, y: from, lie, waste, count, width };
       }
@@ -241,7 +243,7 @@ export function stripsIn(
   clear: number,
   band: { least: number; greatest: number; jointing: number },
   need: number,
-  kerf: number,
+  { kerf, step }: Sawing,
 ): { count: number; width: number } {
   const { least, greatest, jointing } = band;
   const room = (n: number) => (clear - (n - 1) * kerf) / n - jointing;
@@ -252,7 +254,16 @@ export function stripsIn(
   let width = Math.max(least, Math.min(most, need / count));
   const left = need - count * width;
   if (left > 1e-6 && left < least) width = Math.max(least, (need - least) / count);
-  return { count, width };
+  return { count, width: toStep(width, { least, most, jointing }, step) };
+}
+
+/** A strip's width so that it is sawn to a whole step: a little wider, or narrower where there is no room. mm */
+function toStep(width: number, { least, most, jointing }: Record<'least' | 'most' | 'jointing', number>, step: number) {
+  if (step === 0) return width;
+  const wider = upToStep(width + jointing, step) - jointing;
+  if (wider <= most + 1e-9) return wider;
+  const narrower = Math.floor((width + jointing) / step + 1e-6) * step - jointing;
+  return narrower >= least ? narrower : width;
 }
 
 /**
@@ -311,13 +322,13 @@ export function cutOut(
   };
 }
 
-/** The clear, useful rectangles among what is left of a board. */
-export function usefulOffcuts(state: SawnBoard, options: LayoutOptions): Rectangle[] {
+/** What is left of a board and is useful; where there are defects in it, with what is clear and useful round them. */
+export function usefulOffcuts(state: SawnBoard, options: LayoutOptions): Offcut[] {
   const { ready } = state;
   const { length, width } = options.usefulOffcut;
   const useful = (r: Rectangle) => r.length >= length - NEAR && r.width >= width - NEAR;
   const area = (list: readonly Rectangle[]) => list.reduce((sum, r) => sum + r.length * r.width, 0);
-  const found: Rectangle[] = [];
+  const found: Offcut[] = [];
   for (const free of state.free) {
     const inside = withinTaper(ready, free);
     if (!inside || !useful(inside)) continue;
@@ -328,9 +339,17 @@ export function usefulOffcuts(state: SawnBoard, options: LayoutOptions): Rectang
     }
     const byCrosscut = clearRegions(inside, defects, options.kerf, () => true).filter(useful);
     const byRip = clearRegions(inside, defects, options.kerf, () => false).filter(useful);
-    found.push(...(area(byCrosscut) >= area(byRip) ? byCrosscut : byRip));
+    const round = area(byCrosscut) >= area(byRip) ? byCrosscut : byRip;
+    if (round.length > 0) found.push({ ...aroundAll(round), clear: area(round) });
   }
   return found;
+}
+
+/** The rectangle round them all. */
+export function aroundAll(list: readonly Rectangle[]): Rectangle {
+  const [x, y] = [Math.min(...list.map((r) => r.x)), Math.min(...list.map((r) => r.y))];
+  const [right, top] = [Math.max(...list.map((r) => r.x + r.length)), Math.max(...list.map((r) => r.y + r.width))];
+  return { x, y, length: right - x, width: top - y };
 }
 
 const meets = (a: Rectangle, b: Rectangle) =>

@@ -2,6 +2,12 @@
 
 export const MM_PER_INCH = 25.4;
 
+/** Steps that stops and fences are set to for rough cuts, mm: whole millimetres or sixteenths. Common practice. */
+export const sawStep = (units: 'metric' | 'inch'): number => (units === 'inch' ? MM_PER_INCH / 16 : 1);
+
+/** A size made larger to whole steps, mm. */
+export const upToStep = (mm: number, step: number): number => Math.ceil(mm / step - 1e-6) * step;
+
 export type UnitSystem = 'metric' | 'inch';
 export type InchFraction = 8 | 16 | 32 | 64;
 
