@@ -129,7 +129,8 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
   return {
     saw(ready, more) {
       const field = sawingField(ready, options, EXACT);
-      const possible = possibleOn(ready, kinds);
+      // What goes on into a live edge is not looked for here.
+      const possible = possibleOn(ready, kinds).filter((i) => !kinds.parts[i]?.live);
       const clear = (allowed: readonly number[], offcuts: boolean) =>
         clearFor(ready, allowed, offcuts, field, EXACT, MOST_SUMS);
       const whole = clear(possible, true);

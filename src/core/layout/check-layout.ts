@@ -1,6 +1,7 @@
 import { hasSectionOf, widthFrom } from '../stock/as-dressed';
 import type { Board } from '../stock/board';
 import { boardShape, reachAcross } from '../stock/board-shape';
+import { liveEdgeOf } from '../stock/live-edge';
 import { spoils } from '../stock/spoils';
 import { planedThickness, resawableThickness } from '../stock/thickness';
 import { clearArea } from './clear-area';
@@ -97,6 +98,9 @@ export function checkBoard(
     ...offcuts.map((at) => ({ name: 'an offcut', at: { ...at, offcut: true } })),
   ];
 
+  const lives = new Set(demand.parts.flatMap((part) => (part.live ? part.id : [])));
+  const takesLiveEdge = (at: Rectangle) => blanks.some((own) => own.at === at && lives.has(own.at.part));
+
   // First what no other place on the board would mend.
   for (const { at, placements } of blanks) {
     let thickness = 0;
@@ -112,11 +116,12 @@ export function checkBoard(
       }
       const use = panel ? stripUse(panel, placements.length) : { kind: 'part' as const, shows: wanted.shows };
       for (const defect of board.defects) {
-        if (overlap(at, defect) && spoils(defect, use, p.turned ? 'under' : 'tagged')) {
+        if (overlap(soundPart(board, at, part?.live), defect) && spoils(defect, use, p.turned ? 'under' : 'tagged')) {
           wrong.push(`${nameOf(p)} lies on a ${defect.kind} of ${board.tag}`);
         }
       }
       thickness += wanted.finished.thickness;
+      if (part?.live && !liveEdgeOf(board, at)) wrong.push(`${nameOf(p)} takes no live edge of ${board.tag} with it`);
       if (part?.asDressed && !hasSectionOf(part, board))
         wrong.push(`${board.tag} is not dressed to the section of ${nameOf(p)}`);
       if (panel) widest = Math.max(widest, widestBlank(panel, options));
@@ -143,11 +148,13 @@ export function checkBoard(
     }
   }
   for (const [i, { name, at }] of pieces.entries()) {
+    const live = takesLiveEdge(at) ? liveEdgeOf(board, at) : null;
     const inside =
       at.x >= options.endTrim - SLACK &&
-      at.y >= shape.near - SLACK &&
+      at.y >= (live === 'near' ? 0 : shape.near) - SLACK &&
       at.x + at.length <= board.length - options.endTrim + SLACK &&
-      at.y + at.width <= reachAcross(shape, at.x, at.x + at.length) + SLACK;
+      at.y + at.width <=
+        reachAcross(shape, at.x, at.x + at.length) + (live === 'far' ? board.liveEdges.far : 0) + SLACK;
     const onBoard = at.x >= -SLACK && at.x + at.length <= board.length + SLACK;
     const inTrim =
       onBoard && (at.x < options.endTrim - SLACK || at.x + at.length > board.length - options.endTrim + SLACK);
@@ -168,10 +175,21 @@ export function checkBoard(
   }
 
   const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
-  const wanted = pieces.map((piece) => piece.at);
+  const wanted = pieces.map(({ at }): Wanted => {
+    const live = takesLiveEdge(at) ? liveEdgeOf(board, at) : null;
+    return live ? { ...at, live } : at;
+  });
   if (!cutSequence(whole, wanted, { kerf: options.kerf, step: 0 }))
     wrong.push(`${board.tag} cannot be cut up by straight through cuts`);
   return wrong;
+}
+
+/** What of a piece is of full thickness: a live edge is as it is. */
+function soundPart(board: Board, at: Rectangle, live: boolean | undefined): Rectangle {
+  const edge = live ? liveEdgeOf(board, at) : null;
+  if (!edge) return at;
+  const depth = board.liveEdges[edge];
+  return { ...at, y: edge === 'near' ? at.y + depth : at.y, width: at.width - depth };
 }
 
 /** Defects by their place in an offcut. */

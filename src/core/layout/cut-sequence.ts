@@ -17,6 +17,8 @@ export interface SawCut {
 export interface Wanted extends Rectangle {
   /** Wood that goes back to the rack as the cuts round the pieces leave it: none is made for its own sake. */
   offcut?: boolean;
+  /** The edge that is the board's own: nothing is cut there. */
+  live?: 'near' | 'far';
   /** What it is sawn larger than it ends up, so that a cut may fall short by a step; mm. Nothing where that is not said. */
   spare?: { length: number; width: number };
 }
@@ -62,7 +64,7 @@ function parted(board: Rectangle, wanted: readonly Wanted[], sawing: Sawing): Pa
     const start = Math.min(...wanted.map((p) => p[at]));
     const end = Math.max(...wanted.map((p) => p[at] + p[size]));
     const atStart = wanted.some((p) => !p.offcut && p[at] - start < 1e-6);
-    const shared = wanted.every((p) => Math.abs(p[at] + p[size] - end) < 1e-6);
+    const shared = wanted.every((p) => Math.abs(p[at] + p[size] - end) < 1e-6 && p.live !== 'far');
     const from = atStart ? start : board[at];
     common[at] = from;
     common[size] = (shared ? end : board[at] + board[size]) - from;
@@ -150,7 +152,8 @@ function trims(board: Rectangle, piece: Wanted, sawing: Sawing): { cuts: SawCut[
     ['rip', 'y', 'width'],
   ] as const) {
     const spare = piece.spare?.[size] ?? 0;
-    if (piece[at] - from[at] > worth) {
+    const live = kind === 'rip' ? piece.live : undefined;
+    if (piece[at] - from[at] > worth && live !== 'near') {
       const set = Math.max(0, latest(from[at], piece[at] - kerf, sawing));
       const blade = from[at] + set;
       cuts.push({ kind, from, at: blade, set, trims: true });
@@ -159,7 +162,7 @@ function trims(board: Rectangle, piece: Wanted, sawing: Sawing): { cuts: SawCut[
       from = { ...from, [at]: start, [size]: from[at] + from[size] - start };
     }
     const end = piece[at] + piece[size];
-    if (from[at] + from[size] - end > worth) {
+    if (from[at] + from[size] - end > worth && live !== 'far') {
       const set = earliest(from[at], end, Number.POSITIVE_INFINITY, sawing, spare);
       cuts.push({ kind, from, at: from[at] + set, set, trims: true });
       from = { ...from, [size]: set };

@@ -22,6 +22,8 @@ export interface PartDemand {
   resawn?: boolean;
   /** Taken as dressed stock of its own section: nothing is planed off it. */
   asDressed?: boolean;
+  /** One of its edges is the board's own, as the tree left it. */
+  live?: boolean;
   /** m³ of it that become the piece, where it is not all of its finished size. */
   becomes?: number;
   /** Parts with the same word here all come from one board: a matched set, or pieces in sequence. */
@@ -148,7 +150,8 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
       const asDressed = document.layout.asDressed.some((own) => own === part.kind);
       const rough = roughOf(finished);
       const sized = asDressed ? { rough: { ...rough, width: finished.width }, asDressed } : { rough };
-      parts.push({ id, letter, name, shows, finished, ...sized, ...oneBoard(part) });
+      const live = part.kind === 'slab' ? { live: true } : {};
+      parts.push({ id, letter, name, shows, finished, ...sized, ...live, ...oneBoard(part) });
     }
   }
   return { species: document.form.species, parts, panels };

@@ -1,6 +1,7 @@
 import { MM_PER_INCH } from '../measure/length';
 import { type Board, faceArea } from '../stock/board';
 import { boardFeet } from '../stock/board-foot';
+import { liveEdgeOf } from '../stock/live-edge';
 import { boardPrice } from '../stock/price';
 import { ringKind } from '../stock/ring-kind';
 import { quartersFor } from '../stock/thickness';
@@ -20,7 +21,7 @@ import {
 } from './layout';
 import { leftovers } from './leftovers';
 import { leavesOf, stripBlank, widestBlank } from './matched-pairs';
-import { blanksFor, rectanglesOf, stripsFrom } from './ready-boards';
+import { blanksFor, type ReadyBoard, rectanglesOf, stripsFrom } from './ready-boards';
 import { CORNERS, type Sawn, spotFor, stripSpotFor, usefulOffcuts } from './sawn-board';
 import { wholeWidths } from './whole-widths';
 
@@ -42,9 +43,10 @@ export function describeLayout(
     for (const piece of state?.pieces ?? []) {
       const where = { board: state?.ready.board.id ?? '', ...placeOf(piece) };
       if ('part' in piece) {
+        const lies = kinds.parts[piece.part]?.live ? { ...where, ...withLiveEdge(state?.ready, piece) } : where;
         for (let layer = 0; layer < piece.copies; layer += 1) {
           const part = ids[piece.part]?.shift();
-          if (part !== undefined) placements.push({ ...where, part, ...(piece.copies > 1 ? { layer } : {}) });
+          if (part !== undefined) placements.push({ ...lies, part, ...(piece.copies > 1 ? { layer } : {}) });
         }
       } else {
         const kind = kinds.bands[piece.band];
@@ -93,7 +95,7 @@ export function describeLayout(
     ...kinds.parts.flatMap((kind, i) =>
       (ids[i] as string[]).map((id) => {
         const name = demand.parts.find((part) => part.id === id)?.name ?? id;
-        return toBuy(id, name, kind, 1, !anyBoardGives(problem, i), kind.asDressed);
+        return toBuy(id, name, kind, 1, !anyBoardGives(problem, i), kind);
       }),
     ),
     ...kinds.bands.flatMap((kind, i) => {
@@ -205,13 +207,20 @@ export function sawCuts(
   const pieces = rectanglesOf(placements.filter((p) => p.board === board.id)).map((placement): Wanted => {
     const { x, y, length, width } = placement;
     const spare = spareOf?.(placement);
-    return { x, y, length, width, ...(spare ? { spare } : {}) };
+    const live = liveEdgeOf(board, placement);
+    return { x, y, length, width, ...(spare ? { spare } : {}), ...(live ? { live } : {}) };
   });
   const left = offcuts
     .filter((o) => o.board === board.id)
     .map(({ x, y, length, width }): Wanted => ({ x, y, length, width, offcut: true }));
   const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
   return cutSequence(whole, [...pieces, ...left], sawing);
+}
+
+/** A piece with the live edge that it goes on into. */
+function withLiveEdge(ready: ReadyBoard | undefined, { y, width }: Sawn): { y: number; width: number } {
+  const { edge, depth } = ready?.live ?? { edge: 'far', depth: 0 };
+  return { y: edge === 'near' ? y - depth : y, width: width + depth };
 }
 
 function placeOf(piece: Sawn): Rectangle & { turned?: boolean } {
@@ -252,7 +261,7 @@ function toBuy(
   { thickness, length, width }: { thickness: number; length: number; width: number },
   count: number,
   noBoard: boolean,
-  dressed = false,
+  { asDressed: dressed = false, live = false }: { asDressed?: boolean; live?: boolean } = {},
 ): Shortfall {
   const quarters = dressed ? undefined : quartersFor(thickness);
   const roughThickness = dressed ? thickness : quarters === undefined ? thickness + 6 : (quarters / 4) * MM_PER_INCH;
@@ -266,6 +275,7 @@ function toBuy(
     width,
     boardFeet: count * boardFeet({ length, width, roughThickness }),
     dressed,
+    live,
     noBoard,
   };
 }

@@ -94,6 +94,8 @@ export const LayoutSchema = v.object({
         width: size,
         /** Of all of them. */
         boardFeet: share,
+        /** With a live edge. */
+        live: v.optional(v.boolean(), false),
         /** As dressed stock of this section. */
         dressed: v.optional(v.boolean(), false),
         /** No board of the rack gives even one of them; otherwise it is not known whether another layout would. */

@@ -215,6 +215,9 @@ function placesAcross(board: Board, blanks: readonly Rectangle[], piece: Size, x
   return [
     shape.near,
     reachAcross(shape, x, x + piece.length) - piece.width,
+    // Out to a live edge.
+    0,
+    reachAcross(shape, x, x + piece.length) + board.liveEdges.far - piece.width,
     ...blanks.flatMap(({ y, width }) => [y, y + width - piece.width, y + width + kerf, y - kerf - piece.width]),
     ...board.defects.flatMap((d) => [d.y + d.width, d.y - piece.width]),
   ];

@@ -2,6 +2,7 @@ import { hasSectionOf, widthFrom } from '../stock/as-dressed';
 import type { Board } from '../stock/board';
 import { faceArea } from '../stock/board';
 import { type BoardShape, boardShape, reachAcross } from '../stock/board-shape';
+import { type BoardEdge, liveEdgesOf } from '../stock/live-edge';
 import { boardPrice } from '../stock/price';
 import { type RingKind, ringKind } from '../stock/ring-kind';
 import { type Lie, spoils, type Use } from '../stock/spoils';
@@ -21,6 +22,8 @@ export interface PartKind {
   thickness: number;
   /** Only from dressed stock of its own section. */
   asDressed: boolean;
+  /** One of its edges is a live edge of its board. */
+  live: boolean;
   use: number;
   resawn: boolean;
   /** How it is best sawn from the log; null: as it comes. */
@@ -136,8 +139,10 @@ export interface ReadyBoard {
   spoiled: readonly { tagged: readonly Rectangle[]; under: readonly Rectangle[] }[];
   /** Pieces one blank gives by resawing, for each kind of part; 0 where the board is too thin or small. */
   layers: readonly number[];
-  /** How wide each kind of part is sawn from it, mm. */
+  /** How wide each kind of part is sawn from it, mm; of one with a live edge as far as the board is of full thickness. */
   widths: readonly number[];
+  /** The live edge that a part may take, and how deep that is; mm. */
+  live: { edge: BoardEdge; depth: number } | null;
   /** Something is already sawn from it. */
   begun: boolean;
   rings: RingKind;
@@ -169,6 +174,7 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
       finishedWidth: part.finished.width,
       thickness: part.finished.thickness,
       asDressed: part.asDressed ?? false,
+      live: part.live ?? false,
       use: indexOf({ kind: 'part', shows: part.shows }),
       resawn: part.resawn ?? true,
       rings: part.rings ?? null,
@@ -225,6 +231,8 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
       ? () => 0
       : (piece) => resawableThickness(board, options, piece);
     const price = boardPrice(board, options.woodPrice);
+    const [edge] = liveEdgesOf(board);
+    const depth = edge === undefined ? 0 : board.liveEdges[edge];
     const far = Math.max(shape.far.tagged, shape.far.other);
     const usable = {
       x: options.endTrim,
@@ -255,14 +263,15 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
       },
       spoiled: kinds.uses.map((use) => ({ tagged: clearOf(use, 'tagged'), under: clearOf(use, 'under') })),
       layers: kinds.parts.map((kind) => layersOf(kind, { planed, resawable }, board, options)),
-      widths: kinds.parts.map((kind) => widthFrom(sectionOf(kind), board, options.skim)),
+      widths: kinds.parts.map((kind) => widthFrom(sectionOf(kind), board, options.skim) - (kind.live ? depth : 0)),
+      live: edge === undefined ? null : { edge, depth },
       begun: taken.length > 0,
       rings: ringKind(board.ringAngle),
     };
   });
 }
 
-type Sized = Pick<PartKind, 'length' | 'width' | 'finishedWidth' | 'thickness' | 'asDressed'>;
+type Sized = Pick<PartKind, 'length' | 'width' | 'finishedWidth' | 'thickness' | 'asDressed' | 'live'>;
 
 const sectionOf = ({ width, finishedWidth, thickness, asDressed }: Sized) => ({
   asDressed,
@@ -283,11 +292,13 @@ export function layersOf(
   const widest = Math.max(board.width, board.farWidth ?? 0) - board.liveEdges.near - board.liveEdges.far;
   const section = sectionOf(kind);
   const { length } = kind;
-  const width = widthFrom(section, board, skim);
-  if (length > board.length - 2 * endTrim + 1e-9 || width > widest + 1e-9) return 0;
+  const [edge] = liveEdgesOf(board);
+  if (kind.live && edge === undefined) return 0;
+  const width = widthFrom(section, board, skim) - (kind.live && edge ? board.liveEdges[edge] : 0);
+  if (width <= 0 || length > board.length - 2 * endTrim + 1e-9 || width > widest + 1e-9) return 0;
   if (kind.asDressed) return !board.takenFor && hasSectionOf(section, board) ? 1 : 0;
   if (planed({ length, width }) < kind.thickness - 1e-9) return 0;
-  if (!kind.resawn || width > resaw.height) return 1;
+  if (!kind.resawn || kind.live || width > resaw.height) return 1;
   return Math.max(1, piecesResawn(resawable({ length, width }), kind.thickness, resaw));
 }
 

@@ -79,7 +79,7 @@ const liesOf = (spoiled: { tagged: readonly Rectangle[]; under: readonly Rectang
 export function spotFor(
   state: SawnBoard,
   part: number,
-  kind: { length: number; width: number; use: number },
+  kind: { length: number; width: number; use: number; live: boolean },
   corner: number,
 ): Spot | null {
   const place = CORNERS * part + corner;
@@ -93,7 +93,7 @@ export function spotFor(
       const free = state.free[rect] as Rectangle;
       if (free.length < kind.length - NEAR || free.width < kind.width - NEAR) continue;
       for (const lie of liesOf(spoiled)) {
-        best = spotIn(ready, free, rect, kind.length, kind.width, spoiled[lie], lie, corner, best);
+        best = spotIn(ready, free, rect, kind, spoiled[lie], lie, corner, best);
       }
     }
   }
@@ -117,8 +117,7 @@ function spotIn(
   ready: ReadyBoard,
   free: Rectangle,
   rect: number,
-  length: number,
-  width: number,
+  { length, width, live }: { length: number; width: number; live: boolean },
   spoiled: readonly Rectangle[],
   lie: Lie,
   corner: number,
@@ -135,8 +134,8 @@ function spotIn(
     if (top - free.y < width - NEAR) continue;
     const beside = narrow + Math.min(x - free.x, right - x - length) * free.width;
     if (best && beside >= best.waste - 1e-9) continue;
-    const levels = [free.y, top - width];
-    for (const d of spoiled) {
+    const levels = live ? atLiveEdge(ready, x, length, width) : [free.y, top - width];
+    for (const d of live ? [] : spoiled) {
       if (d.x < x + length && x < d.x + d.length) levels.push(d.y + d.width, d.y - width);
     }
     if (corner & 2) levels.reverse();
@@ -149,6 +148,12 @@ function spotIn(
     }
   }
   return best;
+}
+
+/** Where across a board a piece lies that goes on into its live edge. */
+function atLiveEdge(ready: ReadyBoard, x: number, length: number, width: number): number[] {
+  if (!ready.live) return [];
+  return [ready.live.edge === 'near' ? ready.shape.near : reach(ready, x, x + length) - width];
 }
 
 function isClear(spoiled: readonly Rectangle[], x: number, y: number, length: number, width: number): boolean {
