@@ -194,7 +194,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     }),
   );
   const aligner = document.glueUp.level;
-  const alignerOf = panel ? alignerSize(aligner, panel.finished.thickness, shop.tools.looseTenons) : null;
+  const alignerOf = panel ? alignerSize(aligner, panel.finished.thickness, shop.tools) : null;
   // In a panel that is crosscut later nobody knows yet where they may stand.
   const edges = panel && alignerOf && demand.panels.length === 1 ? edgesOf(piece, strips, trim, alignerOf) : [];
   const operations = planOperations({
@@ -236,6 +236,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
           panel: panel.id,
           kind: aligner,
           size: alignerOf,
+          tools: shop.tools,
           joints: edges,
           strips,
           thickness: panel.finished.thickness,

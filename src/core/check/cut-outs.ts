@@ -29,7 +29,7 @@ const apart = (a: Hole, b: Hole) => Math.max(a.left - b.right, b.left - a.right,
 export function cutOuts(context: CheckContext): Check[] {
   const { holes = [] } = context.piece.top;
   if (holes.length === 0) return [];
-  return [...edges(context, holes), ...under(context, holes), ...leftBeside(context, holes)];
+  return [...edges(context, holes), ...under(context, holes), ...leftBeside(context, holes), byTheCutter(context)];
 }
 
 function edges({ piece }: CheckContext, holes: readonly Hole[]): Check[] {
@@ -97,6 +97,37 @@ function under({ piece }: CheckContext, holes: readonly Hole[]): Check[] {
       wayOut: { say: say`Move the cut-out, or what runs under it`, changes: [] },
     },
   ];
+}
+
+/** Whether a straight cutter of the shop comes through the top, from one face or from both. */
+function byTheCutter({ piece, shop }: CheckContext): Check {
+  const { thickness } = piece.top.size;
+  const reach = Math.max(0, ...shop.tools.cutters.map((cutter) => cutter.reach));
+  const fits = thickness <= reach + 1e-9;
+  return {
+    id: 'machines.cut-out',
+    step: 'form',
+    level: fits ? 'good' : 'watch',
+    sentence: fits
+      ? say`A cutter of the shop comes through the ${mm(thickness)} of the top at its cut-outs.`
+      : say`The cut-outs go through ${mm(thickness)}; the longest cutter reaches ${mm(reach)}.`,
+    value: mm(thickness),
+    limit: mm(reach),
+    where: piece.top.parts,
+    why: 'A cutter that does not come through leaves a step, or is run with its shank in the wood and burns.',
+    school: 'common practice',
+    ...(fits
+      ? {}
+      : {
+          wayOut: {
+            say:
+              thickness <= 2 * reach
+                ? say`Bore the corners through, and rout it along a template from both faces`
+                : say`Bore the corners through, saw it out and pare the walls to the line`,
+            changes: [],
+          },
+        }),
+  };
 }
 
 /** How much of the top's width is left where it is cut most. */

@@ -5,9 +5,7 @@ import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { type Check, type CheckContext, judge, type WayOut } from './check';
-
-/** A tenon is fitted to its mortise by less than this, mm. */
-const FITS = 0.3;
+import { FITS } from './slots';
 
 /** Whether the shop's own cutters make the corner's mortises, and how else they are made. Common practice. */
 export function mortisesByTheShop({ piece, shop }: CheckContext): Check[] {

@@ -19,10 +19,12 @@ import { liftedTop } from './lift';
 import { mortisesByTheShop, topOnSawAndBench } from './machines';
 import { mitresByTheSaw } from './mitres';
 import { otherMortises } from './other-mortises';
+import { partsOnTheSaw } from './parts-on-the-saw';
 import { kneeRoom, roomAround, seatCount } from './people';
 import { piecedSeams } from './pieced';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
+import { roundHoles } from './round-holes';
 import { battensInSlots, boardsAsDryAsTheAir, roomInNotches, topOnItsFasteners } from './season';
 import { sectionsLeft } from './section-left';
 import { shelves } from './shelves';
@@ -65,7 +67,9 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   cutAlike,
   mortisesByTheShop,
   otherMortises,
+  roundHoles,
   topOnSawAndBench,
+  partsOnTheSaw,
   mitresByTheSaw,
   legsByTheShop,
   gapsOfSlats,

@@ -1,5 +1,6 @@
 import type { Check } from '../check/check';
 import type { Edge } from '../decision/job-document';
+import type { Shop } from '../decision/shop';
 import { ALIGNERS, type Aligner, type AlignerSize } from '../joint/edge-joint';
 import { count, mm, movement, say } from '../measure/quantity';
 import { thicknessInside } from '../piece/top-outline';
@@ -10,19 +11,51 @@ import type { EdgeJoint } from './edge-joints';
 const LEAST_TO_FACE = 5;
 const LEAST_BETWEEN = 10;
 
+/** Whether the shop has the dowels, and the bit for them. */
+function dowelsInStock(
+  panel: string,
+  diameter: number,
+  { dowels, borers }: Pick<Shop['tools'], 'dowels' | 'borers'>,
+): Check {
+  const near = (own: number) => Math.abs(own - diameter) <= 0.3;
+  const inStock = dowels.some((dowel) => near(dowel.diameter));
+  const bored = borers.some(near);
+  return {
+    id: 'glue.aligner-dowels',
+    step: 'glue-up',
+    level: inStock && bored ? 'good' : 'watch',
+    sentence:
+      inStock && bored
+        ? say`Dowels of ${mm(diameter)} are in stock, and a bit for them.`
+        : inStock
+          ? say`No bit of the shop bores for ${mm(diameter)} dowels.`
+          : say`No dowel in stock is ${mm(diameter)} thick.`,
+    value: mm(diameter),
+    limit: mm(Math.max(0, ...dowels.map((dowel) => dowel.diameter))),
+    where: [panel],
+    why: 'A dowel in a hole of another size holds nothing level.',
+    school: 'common practice',
+    wayOut: {
+      say: say`Buy bit and dowels together, or take cauls, which leave no holes`,
+      changes: [{ path: 'glueUp.level', value: 'cauls' }],
+    },
+  };
+}
+
 /** What keeps boards level against the panel's faces, the outline and the boards' widths. */
 export function edgeChecks(given: {
   /** Id of the panel. */
   panel: string;
   kind: Aligner;
   size: AlignerSize;
+  tools: Pick<Shop['tools'], 'dowels' | 'borers'>;
   joints: readonly EdgeJoint[];
   strips: readonly { label: string; width: number }[];
   thickness: number;
   edge: Edge;
   polygon: readonly Flat[];
 }): Check[] {
-  const { panel, kind, size, joints, strips, thickness, edge, polygon } = given;
+  const { panel, kind, size, tools, joints, strips, thickness, edge, polygon } = given;
   const { one } = ALIGNERS[kind];
   // Gauged from the show face to the middle of the thickness: a bevel from below comes nearest where the edge is near.
   const spots = joints.flatMap(({ y, places }) => places.map((x): Flat => [x, y]));
@@ -74,6 +107,7 @@ export function edgeChecks(given: {
         changes: [{ path: 'glueUp.level', value: 'cauls' }],
       },
     },
+    ...(kind === 'dowels' ? [dowelsInStock(panel, size.thickness, tools)] : []),
     ...(narrow
       ? [
           {

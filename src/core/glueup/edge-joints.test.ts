@@ -11,14 +11,25 @@ const stock = [
   { thickness: 8, width: 22, length: 50 },
   { thickness: 10, width: 28, length: 60 },
 ];
+const tools = { looseTenons: stock, dowels: [], borers: [] };
 const size = { thickness: 8, along: 22, deep: 25 };
 
 describe('what keeps boards level', () => {
   it('is a third of the panel thick where it is a tenon, of those in stock the nearest below (common practice)', () => {
-    expect(alignerSize('loose-tenons', 30, stock)).toEqual({ thickness: 10, along: 28, deep: 30 });
-    expect(alignerSize('loose-tenons', 25, stock)).toEqual(size);
-    expect(alignerSize('dowels', 25, stock)?.thickness).toBe(10);
-    expect(alignerSize('cauls', 25, stock)).toBeNull();
+    expect(alignerSize('loose-tenons', 30, tools)).toEqual({ thickness: 10, along: 28, deep: 30 });
+    expect(alignerSize('loose-tenons', 25, tools)).toEqual(size);
+    expect(alignerSize('dowels', 25, tools)?.thickness).toBe(10);
+    // Two fifths of 40 would be 16: the nearest that is there with a bit for it, half its length in each edge.
+    const more = {
+      ...tools,
+      dowels: [
+        { diameter: 10, length: 60 },
+        { diameter: 13, length: 50 },
+      ],
+      borers: [10],
+    };
+    expect(alignerSize('dowels', 40, more)).toEqual({ thickness: 10, along: 10, deep: 30 });
+    expect(alignerSize('cauls', 25, tools)).toBeNull();
   });
 
   it('stays inside the circle that will be cut, whatever the boards (common practice)', () => {

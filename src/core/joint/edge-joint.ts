@@ -1,3 +1,4 @@
+import type { Shop } from '../decision/shop';
 import { dowelDiameter } from './corner-dowels';
 
 export type Aligner = 'none' | 'loose-tenons' | 'biscuits' | 'dowels' | 'cauls';
@@ -43,14 +44,14 @@ const BISCUIT = { thickness: 4, along: 58, deep: 12.5 } as const;
 
 /**
  * Sizes by rule (common practice): a loose tenon a third of the panel thick, of those in stock the nearest below; dowels
- * two fifths of it, three times as deep as thick.
+ * two fifths of it, three times as deep as thick, or the nearest to that in stock that the shop has a bit for.
  *
  * @returns null where nothing is put into the edges
  */
 export function alignerSize(
   kind: Aligner,
   thickness: number,
-  stock: readonly { thickness: number; width: number; length: number }[],
+  { looseTenons: stock, dowels, borers }: Pick<Shop['tools'], 'looseTenons' | 'dowels' | 'borers'>,
 ): AlignerSize | null {
   switch (kind) {
     case 'none':
@@ -60,7 +61,14 @@ export function alignerSize(
       return BISCUIT;
     case 'dowels': {
       const diameter = dowelDiameter(thickness);
-      return { thickness: diameter, along: diameter, deep: 3 * diameter };
+      const own = dowels
+        .filter(
+          (dowel) => dowel.diameter <= thickness / 2 && borers.some((bit) => Math.abs(bit - dowel.diameter) <= BIT),
+        )
+        .sort((a, b) => Math.abs(a.diameter - diameter) - Math.abs(b.diameter - diameter))[0];
+      return own
+        ? { thickness: own.diameter, along: own.diameter, deep: own.length / 2 }
+        : { thickness: diameter, along: diameter, deep: 3 * diameter };
     }
     case 'loose-tenons': {
       const third = thickness / 3;
@@ -70,6 +78,9 @@ export function alignerSize(
     }
   }
 }
+
+/** A bit and its dowel are of one size to this, mm. */
+const BIT = 0.3;
 
 /** Where no loose tenon is in stock: one planed from an offcut. */
 const FALLBACK = { thickness: 6, width: 20, length: 40 };

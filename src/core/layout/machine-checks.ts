@@ -121,6 +121,23 @@ export function machineChecks(given: {
     });
   }
 
+  const broad = boardsWith((board) => Math.max(board.width, board.farWidth ?? 0) > tools.crosscut + 1e-6);
+  if (broad.length > 0) {
+    const broadest = Math.max(...broad.map((board) => Math.max(board.width, board.farWidth ?? 0)));
+    checks.push({
+      id: 'machines.board-crosscut',
+      step: 'layout',
+      level: 'watch',
+      sentence: say`${broad.map((board) => board.tag).join(', ')} ${broad.length === 1 ? 'is' : 'are up to'} ${mm(broadest)} wide; the saw crosscuts ${mm(tools.crosscut)}.`,
+      value: mm(broadest),
+      limit: mm(tools.crosscut),
+      where: [],
+      why: 'A rough board rocks on a saw table and pinches the blade; one wider than the sled is pushed free-hand.',
+      school: 'common practice',
+      wayOut: { say: say`Crosscut them with a track-guided or a hand saw, lying on trestles`, changes: [] },
+    });
+  }
+
   const heavy = used
     .map((board) => ({ board, kg: boardVolume(board) * density(species, board.moisture ?? MOISTURE) }))
     .filter(({ kg }) => kg > tools.lift);
