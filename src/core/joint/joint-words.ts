@@ -399,6 +399,26 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     order: [say`Bore and countersink the small part.`, say`Screw it on dry; change it when it is worn.`],
     caution: say`Small parts are cut from a longer piece and come off it last.`,
   },
+  'shelf-board': {
+    name: 'Shelf board, screwed',
+    rule: say`The board lies across its rail: screws near its middle hold it, and both its edges are free to move.`,
+    mark: say`All boards from one template, a gap between them as wide as the wet season asks.`,
+    order: [
+      say`Bore and countersink the boards from above, or the rails from below where no screw is to be seen.`,
+      say`Screw them on dry after the finish; no glue, for it would hold them across the grain.`,
+    ],
+    caution: say`A screw at each edge of a wide board splits it in the dry season.`,
+  },
+  mechanism: {
+    name: 'Mechanism, screwed on',
+    rule: say`Steel on wood: its maker’s own screws in every hole, none left out, as deep as the part allows.`,
+    mark: say`Both are marked from one template, parallel and at one height, the top lying on them upside down.`,
+    order: [
+      say`Bore pilot holes to a stop, and drive the screws by hand.`,
+      say`Try the travel without the top, then with it, before the finish; take it off again to finish.`,
+    ],
+    caution: say`Springs are under load: hands clear of the arms, and follow the maker’s instructions before all else.`,
+  },
   bolted: {
     name: 'Bolted stub',
     rule: say`A short stub keeps the part from turning, a bolt into a cross dowel draws the shoulder tight.`,

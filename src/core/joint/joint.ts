@@ -90,6 +90,8 @@ export type JointKind =
   | 'let-in'
   | 'notch'
   | 'screwed'
+  | 'shelf-board'
+  | 'mechanism'
   | 'set-in'
   | 'frame-mitre'
   | 'panel-groove'

@@ -16,6 +16,8 @@ export interface HoldRule {
   underHead: number;
   /** How a maker says where the travel comes from. */
   how: string;
+  /** Between what the travel left free is measured, on the day the top goes on. */
+  measured: string;
   /** Widest spacing along a rail, mm. */
   spacing: number;
   /**
@@ -41,6 +43,8 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     greatestTravel: 40,
     underHead: 12,
     how: 'The button’s tongue comes and goes in its slot; leave the travel free in front of its shoulder and behind it.',
+    measured:
+      'Free is measured from the button’s shoulder to the apron and from its tongue’s end to the bottom of the slot (outward), and from its tongue’s end to where it would leave the slot (inward), on the day the top goes on.',
     spacing: 350,
     along: CLEARANCE,
     across: 'travel',
@@ -54,6 +58,8 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     greatestTravel: 6,
     underHead: 2,
     how: 'The clip’s lip goes a little in and out of its kerf, and along it.',
+    measured:
+      'Free is measured from the clip’s lip to the bottom of its kerf (outward), and by how far the lip may come out and still hold (inward), on the day the top goes on.',
     spacing: 300,
     along: CLEARANCE,
     across: 'travel',
@@ -67,6 +73,8 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     greatestTravel: 3,
     underHead: 3,
     how: 'The plate swings in its recess; it gives as far as that lets it and no more.',
+    measured:
+      'The plate stands along the rail on the day the top goes on: it swings as far to either side as its recess lets it.',
     spacing: 350,
     along: 3,
     across: 'travel',
@@ -79,6 +87,7 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     greatestTravel: 25,
     underHead: 15,
     how: 'The screws stand in slots across the grain, their heads on washers; leave room at both ends of each slot.',
+    measured: 'Free is measured from the screw’s shank to the ends of its slot, on the day the top goes on.',
     spacing: 300,
     along: CLEARANCE,
     across: 'travel',
@@ -92,6 +101,7 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     greatestTravel: 8,
     underHead: 20,
     how: 'The hole is larger than its screw all round; a flat washer bridges it, and nothing is glued.',
+    measured: 'Free is measured from the screw’s shank to the wall of its hole, on the day the top goes on.',
     spacing: 350,
     along: 'travel',
     across: 'travel',
@@ -104,6 +114,7 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     greatestTravel: 10,
     underHead: 3,
     how: 'The screw slides in the washer’s slot, laid across the grain of the top.',
+    measured: 'Free is measured from the screw’s shank to the ends of the washer’s slot, on the day the top goes on.',
     spacing: 400,
     along: CLEARANCE,
     across: 'travel',
@@ -117,6 +128,7 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     greatestTravel: 40,
     underHead: 0,
     how: 'The block slides in its way across the grain; tight in the middle, loose toward both ends.',
+    measured: 'Free is measured from the block to the ends of its way, on the day the top goes on.',
     spacing: 400,
     along: CLEARANCE,
     across: 'travel',
@@ -130,6 +142,7 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     greatestTravel: 0,
     underHead: 25,
     how: 'A screw in a round hole gives nothing; only a slotted hole with a washer lets the top move.',
+    measured: 'A round hole leaves nothing free; in a slot it is measured from the shank to its ends.',
     spacing: 300,
     along: 0,
     across: 0,
@@ -142,6 +155,7 @@ export const HOLDS: Record<HoldKind, HoldRule> = {
     greatestTravel: 15,
     underHead: 0,
     how: 'The holes are slots across the grain; a washer bridges them, the bolt is snug and not tight.',
+    measured: 'Free is measured from the bolt’s shank to the wall of its hole, on the day the top goes on.',
     spacing: 400,
     along: CLEARANCE,
     across: 'travel',

@@ -46,7 +46,7 @@ export function planLift(form: Form, _top: TopPlan, base: BasePlan): TopGear {
     drafts.push(draft);
     joints.push({
       id: `${apron.id}/${draft.id}`,
-      kind: 'screwed',
+      kind: 'mechanism',
       name: `Mechanism on ${apron.name.toLowerCase()}`,
       into: apron.id,
       from: draft.id,

@@ -45,7 +45,7 @@ export function lowShelf(given: {
       const at = { x: end.frame.at[0], y: board.frame.at[1], z: level };
       return {
         id,
-        kind: 'screwed',
+        kind: 'shelf-board',
         name,
         into: end.id,
         from: board.id,

@@ -52,15 +52,21 @@ type Strains = Record<Axis, Record<Axis, number>>;
 /** A sliding tie's line of the ledger, told from the middle of the top: out toward its edge, in toward the middle. */
 export interface TravelOfTop {
   tie: string;
+  /** What it is: null for a fastener of the top. */
+  what: string | null;
   /** Id of the part it sits on. */
   on: string;
   outward: LedgerLine['plus'];
   inward: LedgerLine['plus'];
 }
 
+/** A peg, a tenon: the name of a tie without its number and its place. */
+const whatOf = ({ name }: Tie): string => name.replace(/( \d+)? (of|in) .*/, '');
+
 /** How far every fastener and peg that slides must go across the table, and may. */
 export function travelOfTop(piece: Piece, restraint: PieceRestraint): TravelOfTop[] {
   const byId = new Map(restraint.ties.map((tie) => [tie.id, tie]));
+  const fasteners = new Set(piece.fasteners.map((f) => f.id));
   const held = new Set(piece.fasteners.filter((f) => f.holdsMiddle).map((f) => f.id));
   return restraint.ledger.flatMap((line) => {
     const tie = byId.get(line.tie);
@@ -69,6 +75,7 @@ export function travelOfTop(piece: Piece, restraint: PieceRestraint): TravelOfTo
     const panel = tie.a === piece.top.leading;
     const away = tie.at.y > 0 !== panel;
     const [outward, inward] = away ? [line.plus, line.minus] : [line.minus, line.plus];
-    return [{ tie: line.tie, on: panel ? tie.b : tie.a, outward, inward }];
+    const what = fasteners.has(line.tie) ? null : whatOf(tie);
+    return [{ tie: line.tie, what, on: panel ? tie.b : tie.a, outward, inward }];
   });
 }

@@ -27,7 +27,11 @@ export function TiesView() {
   const rows: (Omit<(typeof lines)[number], 'id'> & { ids: string[] })[] = [];
   for (const { id, ...line } of lines) {
     const same = rows.find(
-      (row) => row.on === line.on && alike(row.outward, line.outward) && alike(row.inward, line.inward),
+      (row) =>
+        row.on === line.on &&
+        row.what === line.what &&
+        alike(row.outward, line.outward) &&
+        alike(row.inward, line.inward),
     );
     if (same) same.ids.push(id);
     else rows.push({ ...line, ids: [id] });
@@ -55,7 +59,7 @@ export function TiesView() {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ ids, on, outward, inward }) => (
+          {rows.map(({ ids, what, on, outward, inward }) => (
             <tr
               key={ids.join()}
               data-tie={ids[0]}
@@ -64,7 +68,7 @@ export function TiesView() {
               onPointerLeave={() => light([])}
             >
               <td className="py-2 pr-2">
-                {ids.length} × {ids[0]?.includes(':peg-') ? 'peg' : HOLDS[kind].one}
+                {ids.length} × {what ?? HOLDS[kind].one}
                 <span className="block text-[12px] text-ink-2">{on}</span>
               </td>
               <td>
@@ -81,10 +85,7 @@ export function TiesView() {
         </tbody>
       </table>
       <p className="mt-3 max-w-[62ch] text-[12px] text-ink-2 leading-4">
-        {kind === 'buttons'
-          ? 'Free is measured from the button’s shoulder to the apron and from its tongue’s end to the bottom of the slot (outward), and from its tongue’s end to where it would leave the slot (inward), on the day the top goes on.'
-          : 'Free is measured from the screw’s shank to the end of its slot, on the day the top goes on.'}{' '}
-        A fifth is added to what the reckoning asks.
+        {HOLDS[kind].measured} A fifth is added to what the reckoning asks.
       </p>
     </div>
   );
