@@ -214,7 +214,8 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   });
   const dates = schedule(operations, document.plan, document.plan.startOn);
 
-  const context = { document, piece, season, restraint, species, shop, boards };
+  const cutFrom = layout && layoutState === 'current' ? layout.boards : null;
+  const context = { document, piece, season, restraint, species, shop, boards, used: cutFrom, shopAir };
   const checks = inOrder([
     ...runChecks(context),
     ...impossibilities(piece.problems, document),

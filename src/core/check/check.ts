@@ -1,3 +1,4 @@
+import type { Place } from '../climate/place';
 import type { Change, JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
@@ -47,6 +48,9 @@ export interface CheckContext {
   shop: Shop;
   /** Boards of the job's species that the maker has not left out. */
   boards: readonly Board[];
+  /** Ids of those that the layout cuts from; null where there is no layout of the piece as it is. */
+  used: readonly string[] | null;
+  shopAir: Place;
 }
 
 /** `stop` when the limit is broken, `watch` when within the margin of it, else `good`. */

@@ -1,4 +1,5 @@
 import { apronsPushedAside } from './apron-bow';
+import { boardsAsDryAsTheAir } from './boards-and-air';
 import { glassInChannel, resinInChannel } from './channel';
 import type { Check, CheckContext, Level } from './check';
 import { cutsInParts, partsInParts } from './collisions';
@@ -25,7 +26,7 @@ import { piecedSeams } from './pieced';
 import { racked } from './racking';
 import { tiesThatFight } from './restraint';
 import { roundHoles } from './round-holes';
-import { battensInSlots, boardsAsDryAsTheAir, roomInNotches, topOnItsFasteners } from './season';
+import { battensInSlots, roomInNotches, topOnItsFasteners } from './season';
 import { sectionsLeft } from './section-left';
 import { shelves } from './shelves';
 import { curvedParts, cutsBesideHollows, slantedTenons } from './short-grain';

@@ -150,32 +150,3 @@ export function roomInNotches({ document, piece, season }: CheckContext): Check[
     },
   ];
 }
-
-/** Boards that come in at another moisture than the piece is glued at. */
-export function boardsAsDryAsTheAir({ boards, season }: CheckContext): Check[] {
-  const read = boards.filter((board) => board.moisture !== null);
-  if (read.length === 0) return [];
-  const offOf = (moisture: number | null) => Math.abs((moisture ?? 0) - season.glued.moisture);
-  const worst = read.reduce((a, b) => (offOf(b.moisture) > offOf(a.moisture) ? b : a));
-  const off = offOf(worst.moisture);
-  const level = off > 2 ? 'watch' : 'good';
-  return [
-    {
-      id: 'season.board-moisture',
-      step: 'season',
-      level,
-      sentence:
-        level === 'good'
-          ? say`Every board read is within ${{ amount: 2, unit: 'percent-moisture' }} of the moisture at gluing.`
-          : say`Board ${worst.tag} was read at ${{ amount: worst.moisture ?? 0, unit: 'percent-moisture' }}; the piece is glued at ${{ amount: season.glued.moisture, unit: 'percent-moisture' }}.`,
-      value: { amount: off, unit: 'percent-moisture' },
-      limit: { amount: 2, unit: 'percent-moisture' },
-      where: [`board:${worst.tag}`],
-      why: 'Boards of two moistures glued together move against each other later, and a wet one shrinks away from its joint.',
-      school: 'Within 2 % of each other, common practice',
-      ...(level === 'watch'
-        ? { wayOut: { say: say`Let it rest in the shop, or leave ${worst.tag} out`, changes: [] } }
-        : {}),
-    },
-  ];
-}

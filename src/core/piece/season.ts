@@ -1,11 +1,10 @@
-import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
+import { DAYS_IN_YEAR, type Place } from '../climate/place';
 import type { JobDocument } from '../decision/job-document';
-import { type Day, dayOfYear, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
-import { diffusivityOf } from '../wood/diffusivity';
+import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
+import { stillOff } from '../stock/board-moisture';
 import type { FinishKind } from '../wood/finish';
 import { LENGTHWISE_COEFFICIENT } from '../wood/movement';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
-import { remainingDifference } from '../wood/remaining-difference';
 import type { Rings } from '../wood/rings';
 import type { Species } from '../wood/species';
 import { learnFrom, NO_CORRECTION } from './learning';
@@ -209,15 +208,6 @@ function stripsOfTop(
       bestHeartUp: strip.bestHeartUp,
     };
   });
-}
-
-/** % of moisture by which a strip still differs at gluing from what the shop's air has made of the wood. */
-function stillOff(strip: StripOfLayout, species: Species, gluedOn: Day, shopAir: Place): number {
-  if (strip.moisture === null || strip.moistureOn === null || strip.moistureOn > gluedOn) return 0;
-  const then = yearOfAir(shopAir).moisture[dayOfYear(strip.moistureOn) % DAYS_IN_YEAR] ?? strip.moisture;
-  const days = daysBetween(strip.moistureOn, gluedOn);
-  const left = remainingDifference({ thickness: strip.thickness, diffusivity: diffusivityOf(species), days });
-  return (strip.moisture - then) * left;
 }
 
 export function widthOfStrips(given: Pick<Season, 'strips' | 'school' | 'correction'>, toMoisture: number): number {

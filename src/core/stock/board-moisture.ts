@@ -1,0 +1,28 @@
+import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
+import { type Day, dayOfYear, daysBetween } from '../measure/calendar';
+import { diffusivityOf } from '../wood/diffusivity';
+import { remainingDifference } from '../wood/remaining-difference';
+import type { Species } from '../wood/species';
+
+/** A board as far as its moisture goes: when it was read, and how thick it lies. */
+export interface ReadBoard {
+  moisture: number | null;
+  moistureOn: Day | null;
+  thickness: number;
+}
+
+/**
+ * % of moisture by which a board still differs on a day from what the shop's air has made of the wood by then; 0 where it
+ * was never read, or after that day.
+ */
+export function stillOff(
+  { moisture, moistureOn, thickness }: ReadBoard,
+  species: Species,
+  day: Day,
+  air: Place,
+): number {
+  if (moisture === null || moistureOn === null || moistureOn > day) return 0;
+  const then = yearOfAir(air).moisture[dayOfYear(moistureOn) % DAYS_IN_YEAR] ?? moisture;
+  const days = daysBetween(moistureOn, day);
+  return (moisture - then) * remainingDifference({ thickness, diffusivity: diffusivityOf(species), days });
+}
