@@ -368,6 +368,7 @@ function impossibility({ problem, where, wayOut, mends }: Unbuildable, document:
     ...nothing,
     where: [],
     why: 'It cannot be built as it is drawn.',
+    school: 'Geometry; least sizes are common practice',
     wayOut: { say: phrase(wayOut), changes: taken ? changes : [] },
   };
 }
@@ -391,8 +392,9 @@ function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit,
     where: [panel],
     why: WHY_LIMITED[kind],
     wayOut: { say: wayOut, changes: [] },
-    ...(kind === 'pressure'
-      ? { school: 'Force of a clamp as the shop has it; pressure by adhesive makers’ general guidance' }
-      : {}),
+    school:
+      kind === 'pressure'
+        ? 'Force of a clamp as the shop has it; pressure by adhesive makers’ general guidance'
+        : 'common practice',
   };
 }

@@ -102,6 +102,7 @@ export function glassInChannel({ document, piece, season }: CheckContext): Check
       limit: { amount: GLASS_STRESS, unit: 'megapascal' },
       where: ['glass'],
       why: 'A design load of your own choosing, not a proof: the glazier and the local code decide on kind and thickness.',
+      school: 'common practice',
       figure: {
         id: 'channel-glass',
         label: 'Stress of the glass under the edge load',

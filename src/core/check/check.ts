@@ -34,7 +34,7 @@ export interface Check {
   /** What else is tried, in this order, where that does not help. */
   otherWaysOut?: readonly WayOut[];
   /** The practice followed, where makers disagree. */
-  school?: string;
+  school: string;
   /** How the value was come by. */
   figure?: Figure;
 }

@@ -104,6 +104,7 @@ export function haunchLeftOut({ document, piece }: CheckContext): Check[] {
       limit: mm(0),
       where: partsOfKind(piece, 'apron').map((part) => part.id),
       why: 'What is chosen and not cut is looked for at the bench.',
+      school: 'common practice',
       wayOut: { say: say`Choose none`, changes: [{ path: 'joints.haunch', value: 'none' }] },
     },
   ];

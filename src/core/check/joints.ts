@@ -48,6 +48,7 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
       limit: mm(0),
       where: [...legs, ...aprons],
       why: 'Two mortises in one leg open into each other; a tenon too long for its room is found out with glue on it.',
+      school: 'common practice',
       ...(meeting === 'stop'
         ? {
             wayOut: {
@@ -72,6 +73,7 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
       limit: mm(LEAST_BACK_WALL),
       where: legs,
       why: 'A thin wall behind a mortise breaks out when the tenon is driven home, or shows as a bump after finishing.',
+      school: 'common practice',
       ...(behind === 'stop' ? { wayOut: shorter } : {}),
     },
     {
@@ -107,6 +109,7 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
       limit: mm(LEAST_OUTSIDE_WALL),
       where: legs,
       why: 'A thin cheek at the outside of the leg splits off under racking.',
+      school: 'common practice',
       ...(outside === 'good'
         ? {}
         : {
@@ -193,6 +196,7 @@ export function cutAlike({ piece }: CheckContext): Check[] {
         limit: mm(1),
         where: ids,
         why: 'Unequal rails pull the base out of square, and the tenons of the longer one do not close.',
+        school: 'common practice',
         ...(level === 'good'
           ? {}
           : { wayOut: { say: say`Trim the longer one at its shoulders and enter it again`, changes: [] } }),

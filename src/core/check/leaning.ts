@@ -42,6 +42,7 @@ function bent(
     limit: megapascal(working),
     where: parts,
     why: WHY,
+    school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
     figure: {
       id: `lean-${id}`,
       label: `Bending of ${joint}, leaned on`,
@@ -75,6 +76,7 @@ function sheared({ document, species }: CheckContext, { id, joint, parts }: Lean
     limit: megapascal(working),
     where: parts,
     why: WHY,
+    school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
     figure: {
       id: `shear-${id}`,
       label: `Shear in ${joint}, leaned on`,
@@ -123,6 +125,7 @@ function pinned(
     limit: newton(allowed),
     where: parts,
     why: 'Somebody sits down on the edge right over one corner: the wood beside the metal is crushed, or the metal bends. A design figure, not a certification.',
+    school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
     figure: {
       id: `shear-${id}`,
       label: `Across each of ${joint}, leaned on`,

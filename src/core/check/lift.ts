@@ -103,6 +103,7 @@ export function liftedTop(context: CheckContext): Check[] {
       limit: newton(design),
       where: piece.top.parts,
       why: 'The top hangs out over the sitter, and elbows lie on it.',
+      school: 'common practice',
       figure: {
         id: 'lift-tipping',
         label: 'Load that tips it with its top forward',

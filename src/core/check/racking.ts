@@ -43,6 +43,7 @@ function bent(
     limit: inMegapascal(working),
     where: parts,
     why: WHY,
+    school: 'Loads on the edge as in tests of furniture; the limit is common practice',
     figure: {
       id: `racking-${way}`,
       label: `Stress in ${joint}, pushed ${WAYS[way]}`,
@@ -98,6 +99,7 @@ function drawn(
     limit: newton(working),
     where: parts,
     why: WHY,
+    school: 'Loads on the edge as in tests of furniture; the limit is common practice',
     figure: {
       id: `racking-${way}`,
       label: `Pull on the outermost of ${joint}, pushed ${WAYS[way]}`,

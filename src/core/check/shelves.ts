@@ -41,6 +41,7 @@ export function shelves(context: CheckContext): Check[] {
       limit: movement(limit),
       where,
       why: `What sags at once sags more after years. ${CAUTION}`,
+      school: 'Elastic bending under the top’s weight and the design load; the limit is common practice',
       figure: {
         id: 'stiffness.shelf-sag',
         label: 'Sag of the shelf, in time',
@@ -72,6 +73,7 @@ export function shelves(context: CheckContext): Check[] {
       limit: megapascal(working),
       where,
       why: `The working stress is the breaking stress over ${STRESS_FACTOR}. ${CAUTION}`,
+      school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
       wayOut: { say: say`Make it thicker, or say less load`, changes: [] },
     },
   ];

@@ -268,6 +268,7 @@ export function drawnOutEnd(context: CheckContext): Check[] {
       limit: megapascal(working),
       where,
       why: 'The working stress is the breaking stress over 4. A design load of your own choosing, not a proof.',
+      school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
       wayOut: ways[1] as WayOut,
       otherWaysOut: [ways[2] as WayOut],
     },

@@ -88,6 +88,7 @@ export function tipping(context: CheckContext): Check[] {
         limit: newton(design),
         where: piece.top.parts,
         why: 'Nothing overhangs the line of the feet there.',
+        school: 'Statics; the design load is common practice',
       } satisfies Check;
     }
     const tips = tipsAt(weight, worst);
@@ -104,6 +105,7 @@ export function tipping(context: CheckContext): Check[] {
       limit: newton(design),
       where: piece.top.parts,
       why: 'Somebody sits or leans on the edge. A design load of your own choosing, not a compliance with any standard.',
+      school: 'Statics; the design load is common practice',
       figure: {
         id: `tipping-${id}`,
         label: `Load that tips it over the ${name}`,
@@ -181,6 +183,7 @@ export function lifting(context: CheckContext): Check[] {
       limit: kilogram(limit),
       where: heaviest.parts.map(({ id }) => id),
       why: 'A top is turned over many times while it is made. Two people carry twice what one does, and no more.',
+      school: 'The shop’s own figure, at most the load constant of the NIOSH lifting equation (from memory)',
       figure: {
         id: 'weight-top',
         label: `Weight of ${name.toLowerCase()}`,

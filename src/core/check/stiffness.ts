@@ -36,6 +36,7 @@ export function sagging(context: CheckContext): Check[] {
       limit: movement(check.limit),
       where: check.where,
       why: `What sags at once sags more after years. ${CAUTION}`,
+      school: 'common practice',
       figure: {
         id: check.id,
         label: check.label,
@@ -157,6 +158,7 @@ function bendingOf(
       limit: { amount: working, unit: 'megapascal' },
       where,
       why: `The working stress is the breaking stress over ${STRESS_FACTOR}. ${CAUTION}`,
+      school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
       wayOut: deeperForStress as WayOut,
       otherWaysOut: othersForStress,
     },

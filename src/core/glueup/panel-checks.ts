@@ -55,6 +55,7 @@ export function panelChecks(panel: PanelDemand, laid: readonly LaidStrip[], trim
       limit: count(0),
       where: [panel.id],
       why: 'The strip was taken from that board with its other face up.',
+      school: 'common practice',
       wayOut: { say: say`Turn it over in the tab Panel, or take the school that puts the best face up`, changes: [] },
     });
   }

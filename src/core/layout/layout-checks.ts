@@ -33,6 +33,7 @@ export function layoutChecks(
         limit: count(0),
         where: [],
         why: 'A trip to the yard in the middle of a job costs a day.',
+        school: 'common practice',
       },
     ];
   }
@@ -53,6 +54,7 @@ export function layoutChecks(
       limit: count(0),
       where: layout.shortfall.map((s) => s.part),
       why: 'Boards too short, too narrow, too thin or too few, found out before the first cut.',
+      school: 'common practice',
       wayOut:
         dressed.length > 0
           ? {
@@ -128,6 +130,7 @@ export function movesGivenUp(piece: Piece, moves: readonly Move[], standing: rea
       limit: count(0),
       where: givenUp.map((move) => move.part),
       why: 'Its size, its board or what lies beside it has changed since.',
+      school: 'common practice',
       wayOut: {
         say: say`Forget these places`,
         changes: [{ path: 'layout.moved', value: standing }],

@@ -36,6 +36,7 @@ function due(document: JobDocument, dates: Schedule): Check {
     limit: days(0),
     where: [],
     why: 'Hours are common practice for one person; glue and finish wait by the clock.',
+    school: 'Hours and waits are common practice',
     wayOut: { say: say`Start earlier, or work longer days`, changes: [] },
   };
 }
@@ -89,6 +90,7 @@ function seasonDays(document: JobDocument, dates: Schedule): Check[] {
       limit: days(0),
       where: [],
       why: 'From that day on it lives in other air.',
+      school: 'Hours and waits are common practice',
       wayOut,
     },
   ];
