@@ -24,9 +24,9 @@ describe('the cuts of a layout', () => {
     const freed = through.flatMap((step) => step.frees.placements);
     expect(new Set(freed).size).toBe(freed.length);
     expect(freed).toHaveLength(layout.placements.length);
-    for (const { kind, from, at, set } of through) {
+    for (const { kind, from, at, set, side } of through) {
       const [start, size] = kind === 'crosscut' ? [from.x, from.length] : [from.y, from.width];
-      expect(at - start).toBeCloseTo(set, 9);
+      expect(side === 'near' ? at - start : start + size - at - job.layoutOptions.kerf).toBeCloseTo(set, 9);
       expect(set).toBeGreaterThanOrEqual(0);
       expect(set).toBeLessThan(size);
     }

@@ -12,7 +12,7 @@ import { planLayout } from './plan-layout';
 /** The pieces of wood that are there when cuts have been made, each cut on a piece that is there by then. */
 function sawnUp(board: Rectangle, cuts: readonly SawCut[], kerf: number): Rectangle[] {
   let wood = [board];
-  for (const { kind, from, at, set } of cuts) {
+  for (const { kind, from, at, set, side } of cuts) {
     const [along, size] = kind === 'crosscut' ? (['x', 'length'] as const) : (['y', 'width'] as const);
     // A cut at the very end takes less than a kerf: what is left begins where the piece does.
     const there = wood.find(
@@ -24,12 +24,13 @@ function sawnUp(board: Rectangle, cuts: readonly SawCut[], kerf: number): Rectan
         Math.abs(piece[along] + piece[size] - from[along] - from[size]) < 1e-6,
     );
     expect(there).toBeDefined();
-    expect(at).toBeCloseTo(from[along] + set, 6);
+    expect(at).toBeCloseTo(side === 'near' ? from[along] + set : from[along] + from[size] - set - kerf, 6);
     const rest = from[along] + from[size] - at - kerf;
     wood = wood.filter((piece) => piece !== there);
-    if (set > 1e-6) wood.push({ ...from, [size]: set });
+    const before = at - from[along];
+    if (before > 1e-6) wood.push({ ...from, [size]: before });
     else wood.push(from);
-    if (set > 1e-6 && rest > 1e-6) wood.push({ ...from, [along]: at + kerf, [size]: rest });
+    if (before > 1e-6 && rest > 1e-6) wood.push({ ...from, [along]: at + kerf, [size]: rest });
   }
   return wood;
 }
@@ -72,6 +73,18 @@ describe('cuts as they are told', () => {
       ['rip', 150],
     ]);
     expect(cutSequence(board, [offcut], { kerf: 3, step: 0 })).toEqual([]);
+  });
+
+  it('are measured from the other edge where a piece reaches that: nobody rips a sliver off to come to a width', () => {
+    const rest = { x: 0, y: 0, length: 890, width: 65 };
+    const piece = { x: 0, y: 8.4, length: 890, width: 56.3, spare };
+    expect(cutSequence(rest, [piece], sawing)).toMatchObject([{ kind: 'rip', side: 'far', set: 57 }]);
+  });
+
+  it('cut pieces of one length to one length, whatever the blade has taken before', () => {
+    const row = [0, 1, 2, 3].map((i) => ({ x: 20 + i * 203.2, y: 0, length: 200, width: 200, spare }));
+    const sets = cutSequence(board, row, sawing)!.map(({ set }) => set);
+    expect(sets).toEqual([16, 200, 200, 200, 200]);
   });
 
   it('follow one another where they have one setting', () => {

@@ -1,3 +1,4 @@
+import { upToStep } from '../measure/length';
 import type { Rectangle } from './layout';
 
 /** One cut of a board, in the order they are made. mm. */
@@ -7,8 +8,9 @@ export interface SawCut {
   from: Rectangle;
   /** Where the blade goes in, from the tagged end (crosscut) or the near edge (rip) of the board. */
   at: number;
-  /** The same from the end or edge of what lies on the saw: what the stop or the fence is set to. */
+  /** What the stop or the fence is set to: from the nearer end or edge of what lies on the saw, or from the farther one. */
   set: number;
+  side: 'near' | 'far';
   /** Nothing that is wanted lies before the cut, or after it: it only trims. */
   trims: boolean;
 }
@@ -57,7 +59,7 @@ interface Parted {
 function parted(board: Rectangle, wanted: readonly Wanted[], sawing: Sawing): Parted | null {
   if (isAllLeft(wanted)) return { cuts: [], left: wanted.length > 0 ? [[...wanted]] : [] };
   const [only] = wanted;
-  if (wanted.length === 1 && only) return { cuts: trims(board, only, sawing).cuts, left: [] };
+  if (wanted.length === 1 && only) return { cuts: trims(board, only, sawing, true).cuts, left: [] };
   // What all of them leave over at one side comes off in one cut, not in one for each.
   const common: Wanted = { ...board, spare: spareOf(wanted) };
   for (const [at, size] of SIDES) {
@@ -69,7 +71,7 @@ function parted(board: Rectangle, wanted: readonly Wanted[], sawing: Sawing): Pa
     common[at] = from;
     common[size] = (shared ? end : board[at] + board[size]) - from;
   }
-  const first = trims(board, common, sawing);
+  const first = trims(board, common, sawing, false);
   const ways = (['crosscut', 'rip'] as const).flatMap((kind) => {
     const found = throughCuts(first.wood, wanted, sawing, kind);
     return found ? [found] : [];
@@ -118,13 +120,14 @@ function throughCuts(
     const next = groups[i + 1];
     const isLeft = isAllLeft(group);
     if (next && !(isLeft && isAllLeft(next))) {
+      const start = Math.min(...group.map((p) => p[at]));
       const end = Math.max(...group.map((p) => p[at] + p[size]));
       const beyond = Math.min(...next.map((p) => p[at])) - kerf;
       const set = isLeft
         ? latest(rest[at], beyond, sawing)
-        : earliest(rest[at], end, beyond, sawing, spareOf(group)[size]);
+        : earliest(rest[at], start, end, beyond, sawing, spareOf(group)[size]);
       const blade = rest[at] + set;
-      cuts.push({ kind, from: rest, at: blade, set, trims: false });
+      cuts.push({ kind, from: rest, at: blade, set, side: 'near', trims: false });
       mine = { ...rest, [size]: set };
       rest = { ...rest, [at]: blade + kerf, [size]: rest[at] + rest[size] - blade - kerf };
     }
@@ -141,7 +144,8 @@ function throughCuts(
 /** Whether nothing but what goes back to the rack is among them: that stays in one. */
 const isAllLeft = (wanted: readonly Wanted[]): boolean => wanted.every(({ offcut }) => offcut);
 
-function trims(board: Rectangle, piece: Wanted, sawing: Sawing): { cuts: SawCut[]; wood: Rectangle } {
+/** @param alone a single piece, which is measured from its far end where it reaches that */
+function trims(board: Rectangle, piece: Wanted, sawing: Sawing, alone: boolean): { cuts: SawCut[]; wood: Rectangle } {
   const cuts: SawCut[] = [];
   const { kerf } = sawing;
   // What a step makes a piece larger or smaller is not cut off.
@@ -154,27 +158,36 @@ function trims(board: Rectangle, piece: Wanted, sawing: Sawing): { cuts: SawCut[
     const spare = piece.spare?.[size] ?? 0;
     const live = kind === 'rip' ? piece.live : undefined;
     if (piece[at] - from[at] > worth && live !== 'near') {
-      const set = Math.max(0, latest(from[at], piece[at] - kerf, sawing));
-      const blade = from[at] + set;
-      cuts.push({ kind, from, at: blade, set, trims: true });
+      const far = from[at] + from[size];
+      // What reaches the far end is measured from there.
+      const fromFar = alone && far - piece[at] - piece[size] <= worth ? upTo(piece[size], sawing.step) : null;
+      const atFar = fromFar !== null && far - fromFar - kerf > from[at] ? far - fromFar - kerf : null;
+      const blade = atFar ?? from[at] + Math.max(0, latest(from[at], piece[at] - kerf, sawing));
+      const side = atFar === null ? 'near' : 'far';
+      cuts.push({ kind, from, at: blade, set: atFar === null ? blade - from[at] : (fromFar ?? 0), side, trims: true });
       // Where there is no room for a whole kerf the blade takes what there is.
       const start = Math.max(blade, Math.min(blade + kerf, piece[at]));
       from = { ...from, [at]: start, [size]: from[at] + from[size] - start };
     }
     const end = piece[at] + piece[size];
     if (from[at] + from[size] - end > worth && live !== 'far') {
-      const set = earliest(from[at], end, Number.POSITIVE_INFINITY, sawing, spare);
-      cuts.push({ kind, from, at: from[at] + set, set, trims: true });
+      const set = earliest(from[at], piece[at], end, Number.POSITIVE_INFINITY, sawing, spare);
+      cuts.push({ kind, from, at: from[at] + set, set, side: 'near', trims: true });
       from = { ...from, [size]: set };
     }
   }
   return { cuts, wood: from };
 }
 
-/** Where the blade goes in that is to leave what ends at `end` whole and not touch what lies beyond; as near to the end as may be. */
-function earliest(start: number, end: number, beyond: number, { step }: Sawing, spare: number): number {
-  const exact = end - start;
-  if (step === 0) return exact;
+const upTo = (mm: number, step: number): number => (step === 0 ? mm : upToStep(mm, step));
+
+/**
+ * Where the blade goes in that is to leave whole what lies from `first` to `end` and not touch what lies beyond; as near
+ * to its end as may be. What a step has left before it is its own.
+ */
+function earliest(start: number, first: number, end: number, beyond: number, { step }: Sawing, spare: number): number {
+  if (step === 0) return end - start;
+  const exact = end - (first - start <= step ? first : start);
   const over = Math.ceil(exact / step - 1e-6) * step;
   if (start + over <= beyond + 1e-6) return over;
   const under = Math.floor((beyond - start) / step + 1e-6) * step;
@@ -197,7 +210,10 @@ function atOneSetting(cuts: readonly SawCut[]): SawCut[] {
     const ready = left.filter(({ needs }) => needs.every((before) => done.has(before)));
     const alike = (of: (cut: SawCut, last: SawCut) => boolean) => ready.find(({ cut }) => last && of(cut, last));
     const next =
-      alike((cut, { kind, set, trims }) => cut.kind === kind && cut.trims === trims && near(cut.set, set)) ??
+      alike(
+        (cut, { kind, set, side, trims }) =>
+          cut.kind === kind && cut.trims === trims && cut.side === side && near(cut.set, set),
+      ) ??
       alike((cut, { kind, set }) => cut.kind === kind && near(cut.set, set)) ??
       alike((cut, { kind }) => cut.kind === kind) ??
       (ready[0] as (typeof ready)[number]);

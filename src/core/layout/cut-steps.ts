@@ -69,6 +69,7 @@ export function cutSteps(
           from: { x, y, length, width },
           at: sawn,
           set: sawn,
+          side: 'near',
           trims: false,
           frees: { placements: [...blank.placements], offcut: false },
         };
