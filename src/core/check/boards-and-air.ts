@@ -1,8 +1,8 @@
-import { DAYS_IN_YEAR, yearOfAir } from '../climate/place';
-import { type Day, dayOfYear, plusDays } from '../measure/calendar';
+import { yearOfAir } from '../climate/place';
+import { type Day, plusDays } from '../measure/calendar';
 import { count, type Phrase, say } from '../measure/quantity';
 import type { Board } from '../stock/board';
-import { stillOff } from '../stock/board-moisture';
+import { airOn, stillOff } from '../stock/board-moisture';
 import type { Check, CheckContext, WayOut } from './check';
 
 /** Boards that are glued together differ by no more, %; common practice. */
@@ -23,6 +23,7 @@ export function boardsAsDryAsTheAir(context: CheckContext): Check[] {
   const boards = context.boards.filter(({ id }) => used === null || used.includes(id));
   const { gluedOn, moistureAtGluing } = document.season;
   const glued = season.glued.moisture;
+  const year = yearOfAir(shopAir).moisture;
   const read = boards.flatMap((board) => {
     const moisture = moistureOn(board, gluedOn);
     return moisture === null ? [] : [{ board, moisture }];
@@ -59,11 +60,11 @@ export function boardsAsDryAsTheAir(context: CheckContext): Check[] {
   function moistureOn(board: Board, day: Day): number | null {
     if (board.moisture === null) return null;
     if (board.moistureOn === null || board.moistureOn > day) return board.moisture;
-    return airOn(day) + stillOff(board, species, day, shopAir);
+    return airOf(day) + stillOff(board, species, day, year);
   }
 
-  function airOn(day: Day): number {
-    return yearOfAir(shopAir).moisture[dayOfYear(day) % DAYS_IN_YEAR] ?? glued;
+  function airOf(day: Day): number {
+    return airOn(year, day) ?? glued;
   }
 
   function glueAtTheirs(): WayOut {
@@ -92,7 +93,7 @@ export function boardsAsDryAsTheAir(context: CheckContext): Check[] {
     if (off.some(({ board }) => board.moistureOn === null)) return [];
     for (let days = 1; days <= LONGEST_WAIT; days += 1) {
       const day = plusDays(gluedOn, days);
-      const target = moistureAtGluing ?? airOn(day);
+      const target = moistureAtGluing ?? airOf(day);
       if (read.every(({ board }) => Math.abs((moistureOn(board, day) ?? target) - target) <= WITHIN * 0.9))
         return [
           {

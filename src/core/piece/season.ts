@@ -1,4 +1,4 @@
-import { DAYS_IN_YEAR, type Place } from '../climate/place';
+import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
 import type { JobDocument } from '../decision/job-document';
 import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
 import { stillOff } from '../stock/board-moisture';
@@ -198,7 +198,9 @@ function stripsOfTop(
     // A width or a moisture measured on the panel is one for all; otherwise each strip still has what the days since it
     // was read have left of its board's difference to the shop's air.
     const off =
-      reference.measuredOn === null && moistureAtGluing === null ? stillOff(strip, species, gluedOn, shopAir) : 0;
+      reference.measuredOn === null && moistureAtGluing === null
+        ? stillOff(strip, species, gluedOn, yearOfAir(shopAir).moisture)
+        : 0;
     return {
       width: (strip.width * reference.width) / total,
       species,

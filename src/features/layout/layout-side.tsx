@@ -131,32 +131,34 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
           ]}
         />
       </Group>
-      <Group title="All from one board">
-        {SETS.map(({ kind, label }) => (
-          <label key={kind} className="mb-1 flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-[24px]"
-              checked={choice.oneBoard.includes(kind)}
-              onChange={(event) =>
-                void change('layout.oneBoard')(
-                  event.target.checked ? [...choice.oneBoard, kind] : choice.oneBoard.filter((own) => own !== kind),
-                )
-              }
-            />
-            {label}
-          </label>
-        ))}
-        {choice.oneBoard.includes('apron') ? (
-          <p className="text-ink-2">
-            {inOrder ? (
-              <PhraseText of={inOrder.sentence} />
-            ) : (
-              'Those that lie end to end come in their order round the piece, so that the grain runs on at the corners.'
-            )}
-          </p>
-        ) : null}
-      </Group>
+      {SETS.some(({ kind }) => piece.parts.some((part) => part.kind === kind)) ? (
+        <Group title="All from one board">
+          {SETS.filter(({ kind }) => piece.parts.some((part) => part.kind === kind)).map(({ kind, label }) => (
+            <label key={kind} className="mb-1 flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-[24px]"
+                checked={choice.oneBoard.includes(kind)}
+                onChange={(event) =>
+                  void change('layout.oneBoard')(
+                    event.target.checked ? [...choice.oneBoard, kind] : choice.oneBoard.filter((own) => own !== kind),
+                  )
+                }
+              />
+              {label}
+            </label>
+          ))}
+          {choice.oneBoard.includes('apron') ? (
+            <p className="text-ink-2">
+              {inOrder ? (
+                <PhraseText of={inOrder.sentence} />
+              ) : (
+                'Those that lie end to end come in their order round the piece, so that the grain runs on at the corners.'
+              )}
+            </p>
+          ) : null}
+        </Group>
+      ) : null}
       {dressable.length > 0 ? (
         <Group title="As dressed, planed no further">
           {dressable.map((kind) => (
