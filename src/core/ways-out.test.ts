@@ -9,7 +9,7 @@ import { writePhrase } from './measure/write-quantity';
 import { type ProvenWayOut, waysOut } from './ways-out';
 
 /** How many a run can afford; `npm run documents:random` tries five hundred. */
-const COUNT = Number(process.env.RANDOM_WAYS_OUT ?? 60);
+const COUNT = Number(process.env.RANDOM_WAYS_OUT ?? 30);
 const RANK = { stop: 0, watch: 1, good: 2 };
 
 const derive = (document: JobDocument, more = {}): DerivedJob => {

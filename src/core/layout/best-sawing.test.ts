@@ -80,7 +80,7 @@ describe('the sawing of a board that is worth most', () => {
         expect(worth).toBeLessThanOrEqual(most.worth + 1e-9);
         expect(saw(ready, worth + 1e-3 * most.worth)).toBeNull();
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 

@@ -1,4 +1,4 @@
-import { type Flat, hullOf } from './outline';
+import { type Flat, hullOf, insideBy } from './outline';
 
 /** A gap in a straight wall, seen from above. mm */
 export interface Opening {
@@ -35,9 +35,25 @@ const BETWEEN = 12;
 export function throughOpening(shape: readonly (readonly Flat[])[], opening: Opening): Passage | null {
   const straight = narrowest(shape.flat());
   if (straight.width <= opening.width + 1e-9) return { kind: 'straight', ...straight };
-  // All of it would have to be in the wall at once somewhere: thinner parts alone can be led round a jamb.
-  const way = wayThrough(shape, opening);
+  // No turning helps a convex body through a gap narrower than it is (G. Strang, The width of a chair, from memory), nor
+  // anything that has such a body in it.
+  if (shape.some((polygon) => narrowest(polygon).width > opening.width + 1e-9)) return null;
+  const way = wayThrough(outermost(shape), opening);
   return way && { kind: 'turning', way };
+}
+
+/** Of the rectangle round a polygon, mm²: what holds another is larger. */
+function reachOf(polygon: readonly Flat[]): number {
+  const span = (axis: 0 | 1) => Math.max(...polygon.map((p) => p[axis])) - Math.min(...polygon.map((p) => p[axis]));
+  return span(0) * span(1);
+}
+
+/** Those polygons that lie in no other one. */
+function outermost(shape: readonly (readonly Flat[])[]): (readonly Flat[])[] {
+  const kept: (readonly Flat[])[] = [];
+  for (const own of [...shape].sort((a, b) => reachOf(b) - reachOf(a)))
+    if (!kept.some((other) => own.every((point) => insideBy(other, point) >= -1e-9))) kept.push(own);
+  return kept;
 }
 
 /** The least width of some points between two parallel lines, mm, and the turn that lays it along the wall, degrees. */
