@@ -27,7 +27,7 @@ export default defineConfig({
           name: 'browser',
           include: ['tests/browser/**/*.test.ts'],
           globalSetup: 'tests/browser/one-browser.ts',
-          fileParallelism: false,
+          maxWorkers: process.env.TALLER_URLS?.split(' ').length ?? 1,
           testTimeout: 150_000,
           hookTimeout: 60_000,
         },

@@ -167,24 +167,28 @@ build() {
   printf '%s\n' "$want" >"$ROOT/$dist/taller-built"
 }
 
-# Serves on $1 in the background and waits until it answers; sets SERVER_PID.
+SERVER_PIDS=()
+
+# Serves on $1 in the background and waits until it answers; sets SERVER_PID, the last of SERVER_PIDS. Logs to $3.log.
 serve() {
-  local port=$1 dist=$2
-  (cd "$ROOT" && exec env NEXT_TELEMETRY_DISABLED=1 TALLER_DIST="$dist" node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port") >"$STATE/server.log" 2>&1 &
+  local port=$1 dist=$2 log=$STATE/${3:-server}.log
+  (cd "$ROOT" && exec env NEXT_TELEMETRY_DISABLED=1 TALLER_DIST="$dist" node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port") >"$log" 2>&1 &
   SERVER_PID=$!
+  SERVER_PIDS+=("$SERVER_PID")
   local i
   for i in $(seq 1 300); do
-    kill -0 "$SERVER_PID" 2>/dev/null || { tail -n 15 "$STATE/server.log" >&2; fail "The server stopped at once; its last words are above."; }
+    kill -0 "$SERVER_PID" 2>/dev/null || { tail -n 15 "$log" >&2; fail "The server stopped at once; its last words are above."; }
     node -e 'fetch(process.argv[1]).then((r)=>process.exit(r.ok?0:1),()=>process.exit(1))' "http://127.0.0.1:$port/api/health" 2>/dev/null && return 0
     sleep 0.2
   done
-  tail -n 15 "$STATE/server.log" >&2
+  tail -n 15 "$log" >&2
   fail "The server did not answer within a minute; its last words are above."
 }
 
 stop_server() {
-  [ -n "${SERVER_PID:-}" ] || return 0
-  kill "$SERVER_PID" 2>/dev/null || true
-  wait "$SERVER_PID" 2>/dev/null || true
+  [ ${#SERVER_PIDS[@]} -gt 0 ] || return 0
+  kill "${SERVER_PIDS[@]}" 2>/dev/null || true
+  wait "${SERVER_PIDS[@]}" 2>/dev/null || true
+  SERVER_PIDS=()
   SERVER_PID=
 }

@@ -46,48 +46,57 @@ async function hold(page: Page, selector: string, to: { x: number; y: number }) 
 describe('boards and strips by hand', () => {
   it('a leg is dragged to another board, the checker answering; it is placed by figures, swapped and let go', async () => {
     const id = await longTable();
+    // A thick board too dear for the search to take: there is room on it.
+    const spare = readRackCsv(demo('rack.csv'), 'metric').rows.find(({ board }) => board?.tag === 'K12')!.board!;
+    const dear = { amount: 900, per: 'piece' as const };
+    await call(
+      'POST',
+      '/api/boards/import',
+      writeRackCsv([{ ...spare, species: 'beech-american', tag: 'B20', price: dear, defects: [] }]),
+    );
     const page = await openPage(`/jobs/${id}/layout`);
     await page.setViewport({ width: 1280, height: 1500 });
     await reads(page, 'main', /changes tried/);
     await page.click('main button[aria-expanded="false"]');
     const leg = '[aria-label="B 750 × 70"]';
-    const thick = await boxOf(page, 'figure[data-board="B12"] polygon');
+    const home = await page.$eval(leg, (e) => e.closest<HTMLElement>('figure[data-board]')!.dataset.board!);
+    const thick = await boxOf(page, 'figure[data-board="B20"] polygon');
     const thin = await boxOf(page, 'figure[data-board="B09"] polygon');
 
     await hold(page, leg, { x: thin.x + 200, y: thin.y + 4 });
     await reads(page, 'figure[data-board="B09"] [role="status"]', /B09 is too thin for B/);
     await page.mouse.up();
-    expect(await page.$('figure[data-board="B13"] [aria-label="B 750 × 70"]')).not.toBeNull();
+    expect(await page.$(`figure[data-board="${home}"] ${leg}`)).not.toBeNull();
 
     await hold(page, leg, { x: thick.x + 9, y: thick.y + 3 });
     await reads(
       page,
-      'figure[data-board="B12"] [role="status"]',
+      'figure[data-board="B20"] [role="status"]',
       /B fits, 25 from the tagged end, 0 from the near edge/,
     );
     await page.mouse.up();
-    await page.waitForSelector(`figure[data-board="B12"] ${leg}`);
+    await page.waitForSelector(`figure[data-board="B20"] ${leg}`);
     await saved(page);
     expect((await decisions(id)).moved).toEqual([
-      { part: 'leg-front-left', strip: null, board: 'B12', x: 25, y: 0, turned: false },
+      { part: 'leg-front-left', strip: null, board: 'B20', x: 25, y: 0, turned: false },
     ]);
 
     await fill(page, 'From the tagged end', '900');
     await saved(page);
     expect((await decisions(id)).moved[0]).toMatchObject({ x: 900, y: 0 });
     await fill(page, 'From the tagged end', '1600');
-    await reads(page, '[role="alert"]', /B lies outside B12/);
+    await reads(page, '[role="alert"]', /B lies outside B20/);
     await fill(page, 'From the tagged end', '40');
     await page.keyboard.press('Tab');
     await saved(page);
     expect((await decisions(id)).moved[0]).toMatchObject({ x: 40, y: 0 });
     const swap = await page.waitForSelector('::-p-aria([name="Change places with"][role="combobox"])');
     await (swap as unknown as { select: (value: string) => Promise<unknown> }).select('C');
-    await page.waitForSelector('figure[data-board="B12"] [aria-label="C 750 × 70"]');
-    await page.waitForSelector(`figure[data-board="B13"] ${leg}`);
+    await page.waitForSelector('figure[data-board="B20"] [aria-label="C 750 × 70"]');
+    await page.waitForSelector(`figure[data-board="${home}"] ${leg}`);
     // A figure that is refused, its words under it: they go at the press, and the button does not slip away with them.
     await fill(page, 'From the tagged end', '1600');
-    await reads(page, '[role="alert"]', /B lies outside B13/);
+    await reads(page, '[role="alert"]', new RegExp(`B lies outside ${home}`));
     await (await button(page, 'Let it go')).click();
     await expect.poll(async () => (await decisions(id)).moved.map((m) => m.part)).toEqual(['leg-front-right']);
 
@@ -156,6 +165,33 @@ describe('boards and strips by hand', () => {
     const tags = (await call<{ tag: string }[]>('GET', '/api/boards')).data.map((b) => b.tag);
     expect(tags).toContain(board);
     expect(tags).not.toContain(offcut);
+    expect(page.faults).toEqual([]);
+  });
+
+  it('legs are taken as dressed, from stock of their section, and made as it is by a press', async () => {
+    const id = await inWood('1-square-table', ['ash-white', 'cherry-black'], ['A', 'C']);
+    const [one] = readRackCsv(demo('rack.csv'), 'metric').rows.flatMap(({ board }) => board ?? []);
+    const square = { width: 88.9, farWidth: null, thickness: 88.9, quarters: null, surface: 'dressed' as const };
+    const posts = ['Z1', 'Z2'].map((tag) => ({
+      ...one!,
+      ...square,
+      species: 'cherry-black',
+      tag,
+      length: 2438,
+      defects: [],
+    }));
+    await call('POST', '/api/boards/import', writeRackCsv(posts));
+    const page = await openPage(`/jobs/${id}/layout`);
+    await reads(page, 'main', /changes tried/);
+    const box = await page.waitForSelector('::-p-aria([name="The legs, as dressed"][role="checkbox"])');
+    await box!.click();
+    await reads(page, 'main', /No dressed board on the rack is 55 × 55/);
+    const press = await page.waitForSelector('button[data-way-out]::-p-text(as the stock is)');
+    await press!.click();
+    await reads(page, 'main', /2 dressed boards have the section of the legs/);
+    await reads(page, 'main', /Z[12][\s\S]*750 × 8[89][\s\S]*changes tried/);
+    await saved(page);
+    expect((await decisions(id)).asDressed).toEqual(['leg']);
     expect(page.faults).toEqual([]);
   });
 

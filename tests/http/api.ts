@@ -1,5 +1,6 @@
-/** The running Taller that bin/test started. */
-export const base = process.env.TALLER_URL ?? 'http://127.0.0.1:3000';
+/** The running Tallers that bin/test started: files that run side by side have one each. */
+const running = (process.env.TALLER_URLS ?? process.env.TALLER_URL ?? 'http://127.0.0.1:3000').split(' ');
+export const base = running[(Number(process.env.VITEST_POOL_ID ?? 1) - 1) % running.length] as string;
 
 export async function call<T = never>(
   method: string,

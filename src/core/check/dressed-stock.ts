@@ -38,7 +38,7 @@ export function dressedStock({ document, piece, boards }: CheckContext): Check[]
     return [
       {
         id: `stock.dressed-${kind}`,
-        step: 'form',
+        step: 'layout',
         level: lacking ? 'stop' : 'good',
         sentence: lacking
           ? say`No dressed board on the rack is ${mm(width)} × ${mm(thickness)}, as the ${words} are.`

@@ -160,7 +160,7 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
         </Group>
       ) : null}
       {dressable.length > 0 ? (
-        <Group title="As dressed, planed no further">
+        <Group title="Planed no further">
           {dressable.map((kind) => (
             <label key={kind} className="mb-1 flex items-center gap-2">
               <input
@@ -173,10 +173,10 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
                   )
                 }
               />
-              The {KIND_PLURALS[kind]}
+              The {KIND_PLURALS[kind]}, as dressed
             </label>
           ))}
-          <p className="text-ink-2">From dressed boards of their own section, edges and faces as they are.</p>
+          <p className="text-ink-2">From dressed boards of their own section, faces and edges as they are.</p>
         </Group>
       ) : null}
       {layout ? <BoardTools layout={layout} /> : null}
