@@ -96,7 +96,7 @@ describe('boards and strips by hand', () => {
     await page.waitForSelector(`figure[data-board="${home}"] ${leg}`);
     // A figure that is refused, its words under it: they go at the press, and the button does not slip away with them.
     await fill(page, 'From the tagged end', '1600');
-    await reads(page, '[role="alert"]', new RegExp(`B lies outside ${home}`));
+    await reads(page, '[role="alert"]', new RegExp(`B lies .* ${home}`));
     await (await button(page, 'Let it go')).click();
     await expect.poll(async () => (await decisions(id)).moved.map((m) => m.part)).toEqual(['leg-front-right']);
 
@@ -185,10 +185,9 @@ describe('boards and strips by hand', () => {
     await reads(page, 'main', /changes tried/);
     const box = await page.waitForSelector('::-p-aria([name="The legs, as dressed"][role="checkbox"])');
     await box!.click();
-    await reads(page, 'main', /No dressed board on the rack is 55 × 55/);
+    await reads(page, 'main', /No dressed board on the rack is 55\smm × 55\smm/);
     const press = await page.waitForSelector('button[data-way-out]::-p-text(as the stock is)');
     await press!.click();
-    await reads(page, 'main', /2 dressed boards have the section of the legs/);
     await reads(page, 'main', /Z[12][\s\S]*750 × 8[89][\s\S]*changes tried/);
     await saved(page);
     expect((await decisions(id)).asDressed).toEqual(['leg']);
