@@ -76,9 +76,14 @@ describe('cuts as they are told', () => {
   });
 
   it('are measured from the other edge where a piece reaches that: nobody rips a sliver off to come to a width', () => {
-    const rest = { x: 0, y: 0, length: 890, width: 65 };
-    const piece = { x: 0, y: 8.4, length: 890, width: 56.3, spare };
-    expect(cutSequence(rest, [piece], sawing)).toMatchObject([{ kind: 'rip', side: 'far', set: 57 }]);
+    const first = { x: 0, y: 0, length: 890, width: 60, spare };
+    const piece = { x: 0, y: 71.6, length: 890, width: 56.3, spare };
+    const beyond = { x: 0, y: 131.1, length: 890, width: 60, spare };
+    const cuts = cutSequence({ ...board, length: 890 }, [first, piece, beyond], sawing)!;
+    expect(cuts).toContainEqual(expect.objectContaining({ kind: 'rip', side: 'far', set: 57 }));
+    // But not from the board's own far edge: that is not straight.
+    const last = { ...piece, y: 143.7 };
+    expect(cutSequence({ ...board, length: 890 }, [first, last], sawing)!.map(({ side }) => side)).not.toContain('far');
   });
 
   it('cut pieces of one length to one length, whatever the blade has taken before', () => {

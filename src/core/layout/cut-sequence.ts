@@ -40,7 +40,7 @@ export interface Sawing {
  * @returns null when straight through cuts cannot part them
  */
 export function cutSequence(board: Rectangle, wanted: readonly Wanted[], sawing: Sawing): SawCut[] | null {
-  const found = parted(board, wanted, sawing);
+  const found = parted(board, wanted, { ...sawing, board });
   return found && atOneSetting(found.cuts);
 }
 
@@ -49,14 +49,17 @@ export const leftTogether = <W extends Wanted>(
   board: Rectangle,
   wanted: readonly W[],
   sawing: Sawing,
-): readonly (readonly W[])[] | null => (parted(board, wanted, sawing)?.left as W[][] | undefined) ?? null;
+): readonly (readonly W[])[] | null => (parted(board, wanted, { ...sawing, board })?.left as W[][] | undefined) ?? null;
+
+/** Sawing of one board, whose own edges no stop and no fence is set from but the straight one. */
+type OnBoard = Sawing & { board: Rectangle };
 
 interface Parted {
   cuts: SawCut[];
   left: Wanted[][];
 }
 
-function parted(board: Rectangle, wanted: readonly Wanted[], sawing: Sawing): Parted | null {
+function parted(board: Rectangle, wanted: readonly Wanted[], sawing: OnBoard): Parted | null {
   if (isAllLeft(wanted)) return { cuts: [], left: wanted.length > 0 ? [[...wanted]] : [] };
   const [only] = wanted;
   if (wanted.length === 1 && only) return { cuts: trims(board, only, sawing, true).cuts, left: [] };
@@ -97,7 +100,7 @@ function spareOf(wanted: readonly Wanted[]): { length: number; width: number } {
 function throughCuts(
   board: Rectangle,
   wanted: readonly Wanted[],
-  sawing: Sawing,
+  sawing: OnBoard,
   kind: SawCut['kind'],
 ): Parted | undefined {
   const { kerf } = sawing;
@@ -144,8 +147,8 @@ function throughCuts(
 /** Whether nothing but what goes back to the rack is among them: that stays in one. */
 const isAllLeft = (wanted: readonly Wanted[]): boolean => wanted.every(({ offcut }) => offcut);
 
-/** @param alone a single piece, which is measured from its far end where it reaches that */
-function trims(board: Rectangle, piece: Wanted, sawing: Sawing, alone: boolean): { cuts: SawCut[]; wood: Rectangle } {
+/** @param alone a single piece, which is measured from its far end where it reaches that and that is sawn */
+function trims(board: Rectangle, piece: Wanted, sawing: OnBoard, alone: boolean): { cuts: SawCut[]; wood: Rectangle } {
   const cuts: SawCut[] = [];
   const { kerf } = sawing;
   // What a step makes a piece larger or smaller is not cut off.
@@ -160,7 +163,11 @@ function trims(board: Rectangle, piece: Wanted, sawing: Sawing, alone: boolean):
     if (piece[at] - from[at] > worth && live !== 'near') {
       const far = from[at] + from[size];
       // What reaches the far end is measured from there.
-      const fromFar = alone && far - piece[at] - piece[size] <= worth ? upTo(piece[size], sawing.step) : null;
+      const isSawn = far < sawing.board[at] + sawing.board[size] - 1e-6;
+      const fromFar =
+        (alone || kind === 'rip') && isSawn && far - piece[at] - piece[size] <= worth
+          ? upTo(piece[size], sawing.step)
+          : null;
       const atFar = fromFar !== null && far - fromFar - kerf > from[at] ? far - fromFar - kerf : null;
       const blade = atFar ?? from[at] + Math.max(0, latest(from[at], piece[at] - kerf, sawing));
       const side = atFar === null ? 'near' : 'far';
