@@ -147,7 +147,7 @@ export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/leg-making';
 export { isMade, MATERIALS, madeParts } from './piece/material';
 export { newJob, topForBrief } from './piece/new-job';
-export type { Fastener, Fitting, Part, Size } from './piece/part';
+export type { Fastener, Fitting, Part, PartKind, Size } from './piece/part';
 export { type PartMesh, partMeshes } from './piece/part-meshes';
 export { findPart, leadingPart, type Piece, type PieceDecisions, partsOfKind } from './piece/piece';
 export { type PieceRestraint, restraintOfPiece, travelOfTop } from './piece/restraint-of-piece';

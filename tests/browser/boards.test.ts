@@ -200,7 +200,7 @@ describe('boards and strips by hand', () => {
     const page = await openPage(`/jobs/${id}/layout`);
     await reads(page, 'main', /changes tried/);
     await (await radio(page, 'Like a book')).click();
-    await reads(page, 'main', /Two leaves from a blank that planes to\s*57/);
+    await reads(page, 'main', /Two leaves from a flat blank of\s*57/);
     await reads(page, 'main', /A1\+A2/);
     await reads(page, 'main', /changes tried/);
     await saved(page);

@@ -1,5 +1,5 @@
 import { yearOfAir } from '../climate/place';
-import { type Day, plusDays } from '../measure/calendar';
+import { type Day, plusDays, sayDay } from '../measure/calendar';
 import { count, type Phrase, say } from '../measure/quantity';
 import type { Board } from '../stock/board';
 import { airOn, stillOff } from '../stock/board-moisture';
@@ -14,28 +14,31 @@ const LONGEST_WAIT = 365;
 
 const percentOf = (amount: number) => ({ amount, unit: 'percent-moisture' as const });
 
+/** A board that was read, with its moisture on the day of gluing, %. */
+interface ReadBoard {
+  board: Board;
+  moisture: number;
+}
+
 /**
  * Boards against the moisture that the piece is glued at, each as it will be on that day: those that the layout cuts from,
  * or, before there is one, all that it may.
  */
 export function boardsAsDryAsTheAir(context: CheckContext): Check[] {
-  const { document, season, species, shopAir, used } = context;
-  const boards = context.boards.filter(({ id }) => used === null || used.includes(id));
-  const { gluedOn, moistureAtGluing } = document.season;
+  const { document, season, used } = context;
   const glued = season.glued.moisture;
-  const year = yearOfAir(shopAir).moisture;
-  const read = boards.flatMap((board) => {
-    const moisture = moistureOn(board, gluedOn);
-    return moisture === null ? [] : [{ board, moisture }];
-  });
-  if (read.length === 0) return [];
-  const off = read.filter(({ moisture }) => Math.abs(moisture - glued) > WITHIN);
-  const all = used === null ? 'on the rack' : 'that the layout cuts from';
-  const [worst] = [...read].sort((a, b) => Math.abs(b.moisture - glued) - Math.abs(a.moisture - glued));
+  const read = context.boards
+    .filter(({ id }) => used === null || used.includes(id))
+    .flatMap((board): ReadBoard[] => {
+      const moisture = moistureOn(board, document.season.gluedOn, context);
+      return moisture === null ? [] : [{ board, moisture }];
+    })
+    .sort((a, b) => Math.abs(b.moisture - glued) - Math.abs(a.moisture - glued));
+  const [worst] = read;
   if (!worst) return [];
-  const most = off.length > read.length / 2;
-  const ways =
-    off.length === 0 ? [] : [...(most ? [glueAtTheirs()] : leaveOut()), ...waitFor(), ...(most ? [] : [rest()])];
+  const off = read.filter(({ moisture }) => Math.abs(moisture - glued) > WITHIN);
+  const which = used === null ? 'on the rack' : 'that the layout cuts from';
+  const ways = off.length > 0 ? waysToAgree(context, read, off) : [];
   return [
     {
       id: 'season.board-moisture',
@@ -43,10 +46,10 @@ export function boardsAsDryAsTheAir(context: CheckContext): Check[] {
       level: off.length > 0 ? 'watch' : 'good',
       sentence:
         off.length === 0
-          ? say`Every board ${all} that was read is within ${percentOf(WITHIN)} of the moisture at gluing.`
+          ? say`Every board ${which} that was read is within ${percentOf(WITHIN)} of the moisture at gluing.`
           : off.length === 1
             ? say`Board ${worst.board.tag} is at ${percentOf(worst.moisture)} on the day of gluing; the piece is glued at ${percentOf(glued)}.`
-            : say`${count(off.length)} of the ${count(read.length)} boards ${all} that were read are off by more than ${percentOf(WITHIN)} on the day of gluing, ${worst.board.tag} at ${percentOf(worst.moisture)}; the piece is glued at ${percentOf(glued)}.`,
+            : say`${count(off.length)} of the ${count(read.length)} boards ${which} that were read are off by more than ${percentOf(WITHIN)} on the day of gluing, ${worst.board.tag} at ${percentOf(worst.moisture)}; the piece is glued at ${percentOf(glued)}.`,
       value: percentOf(Math.abs(worst.moisture - glued)),
       limit: percentOf(WITHIN),
       where: off.map(({ board }) => `board:${board.tag}`),
@@ -55,60 +58,69 @@ export function boardsAsDryAsTheAir(context: CheckContext): Check[] {
       ...(ways[0] ? { wayOut: ways[0], otherWaysOut: ways.slice(1) } : {}),
     },
   ];
+}
 
-  /** What a board that was read will be at on a day; one without a day is taken as it was read. */
-  function moistureOn(board: Board, day: Day): number | null {
-    if (board.moisture === null) return null;
-    if (board.moistureOn === null || board.moistureOn > day) return board.moisture;
-    return airOf(day) + stillOff(board, species, day, year);
-  }
+type Shop = Pick<CheckContext, 'season' | 'species' | 'shopAir'>;
 
-  function airOf(day: Day): number {
-    return airOn(year, day) ?? glued;
-  }
+/** What wood comes to in the shop's air of a day, %. */
+const airOf = ({ season, shopAir }: Shop, day: Day): number =>
+  airOn(yearOfAir(shopAir).moisture, day) ?? season.glued.moisture;
 
-  function glueAtTheirs(): WayOut {
-    const sorted = read.map(({ moisture }) => moisture).sort((a, b) => a - b);
-    const middle = Math.round(2 * (sorted[Math.floor(sorted.length / 2)] ?? glued)) / 2;
-    return {
-      say: say`Glue it as they are, at ${percentOf(middle)}`,
-      changes: [{ path: 'season.moistureAtGluing', value: middle }],
-    };
-  }
+/** Moisture of a board on a day, %: one without a day of reading is taken as it was read; null where it never was. */
+function moistureOn(board: Board, day: Day, shop: Shop): number | null {
+  if (board.moisture === null || board.moistureOn === null || board.moistureOn > day) return board.moisture;
+  return airOf(shop, day) + stillOff(board, shop.species, day, yearOfAir(shop.shopAir).moisture);
+}
 
-  function leaveOut(): WayOut[] {
-    if (off.length > FEW) return [];
-    const tags = off.map(({ board }) => board.tag);
-    const named: Phrase = tags.flatMap((tag, i) => (i === 0 ? [tag] : [i === tags.length - 1 ? ' and ' : ', ', tag]));
-    return [
-      {
-        say: ['Leave ', ...named, ' out'],
-        changes: [{ path: 'layout.leaveOut', value: [...document.layout.leaveOut, ...tags] }],
-      },
-    ];
-  }
+function waysToAgree(context: CheckContext, read: readonly ReadBoard[], off: readonly ReadBoard[]): WayOut[] {
+  const most = off.length > read.length / 2;
+  const waiting = waitFor(context, read);
+  const them = off.length === 1 ? 'it' : 'them';
+  const rest: WayOut = {
+    say: say`Let ${them} rest on sticks in the shop, and read ${them} again`,
+    changes: [],
+  };
+  return most ? [glueAsTheyAre(read), ...waiting] : [...leaveOut(context, off), ...waiting, rest];
+}
 
-  /** The first day on which all of them have come near enough to what the piece is then glued at. */
-  function waitFor(): WayOut[] {
-    if (off.some(({ board }) => board.moistureOn === null)) return [];
-    for (let days = 1; days <= LONGEST_WAIT; days += 1) {
-      const day = plusDays(gluedOn, days);
-      const target = moistureAtGluing ?? airOf(day);
-      if (read.every(({ board }) => Math.abs((moistureOn(board, day) ?? target) - target) <= WITHIN * 0.9))
-        return [
-          {
-            say: say`Let them rest in the shop and glue it on ${day}`,
-            changes: [{ path: 'season.gluedOn', value: day }],
-          },
-        ];
-    }
-    return [];
-  }
+/** Glues at the median of what was read, to the half per cent. */
+function glueAsTheyAre(read: readonly ReadBoard[]): WayOut {
+  const sorted = read.map(({ moisture }) => moisture).sort((a, b) => a - b);
+  const median = Math.round(2 * (sorted[Math.floor(sorted.length / 2)] as number)) / 2;
+  return {
+    say: say`Glue it as they are, at ${percentOf(median)}`,
+    changes: [{ path: 'season.moistureAtGluing', value: median }],
+  };
+}
 
-  function rest(): WayOut {
-    return {
-      say: say`Let ${off.length === 1 ? 'it' : 'them'} rest on sticks in the shop, and read ${off.length === 1 ? 'it' : 'them'} again`,
-      changes: [],
-    };
+function leaveOut({ document }: CheckContext, off: readonly ReadBoard[]): WayOut[] {
+  if (off.length > FEW) return [];
+  const tags = off.map(({ board }) => board.tag);
+  const named: Phrase = tags.flatMap((tag, i) => (i === 0 ? [tag] : [i === tags.length - 1 ? ' and ' : ', ', tag]));
+  return [
+    {
+      say: ['Leave ', ...named, ' out'],
+      changes: [{ path: 'layout.leaveOut', value: [...document.layout.leaveOut, ...tags] }],
+    },
+  ];
+}
+
+/** The first day on which all boards are near enough to what the piece is then glued at; none where one has no day of reading. */
+function waitFor(context: CheckContext, read: readonly ReadBoard[]): WayOut[] {
+  const { gluedOn, moistureAtGluing } = context.document.season;
+  if (read.some(({ board }) => board.moistureOn === null)) return [];
+  for (let days = 1; days <= LONGEST_WAIT; days += 1) {
+    const day = plusDays(gluedOn, days);
+    const target = moistureAtGluing ?? airOf(context, day);
+    const agrees = ({ board }: ReadBoard) =>
+      Math.abs((moistureOn(board, day, context) ?? target) - target) <= WITHIN * 0.9;
+    if (read.every(agrees))
+      return [
+        {
+          say: say`Let them rest in the shop and glue it on ${sayDay(day)}`,
+          changes: [{ path: 'season.gluedOn', value: day }],
+        },
+      ];
   }
+  return [];
 }

@@ -64,7 +64,9 @@ describe('slots by the tool that makes them', () => {
     const short = checkOf('an oval table', { sawDepth: amount - 1, resawHeight: 0 });
     expect(short.level).toBe('watch');
     expect(JSON.stringify(short.wayOut!.say)).not.toMatch(/chisel/);
+    // Or no higher than the band saw takes it.
     expect(checkOf('an oval table', { sawDepth: 10, resawHeight: 250 }).level).toBe('good');
+    expect(checkOf('an oval table', { sawDepth: 10, resawHeight: 5 }).level).toBe('watch');
   });
 
   it('a long groove is never told to be cut in rows with a chisel', () => {

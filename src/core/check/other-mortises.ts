@@ -4,7 +4,7 @@ import type { Check, CheckContext } from './check';
 import { byHand, makerOf, type Slot, slotsOf } from './slots';
 
 /** How deep a slot is for the tool that makes it. */
-const depthOf = ({ fork, deep }: Slot): number => fork ?? deep;
+const depthOf = ({ fork, deep }: Slot): number => fork?.deep ?? deep;
 
 /** Mortises, slots, grooves and forks of all other joints against the cutters and the saw on hand; the deepest that none makes is told. Common practice. */
 export function otherMortises({ piece, shop }: CheckContext): Check[] {
@@ -23,7 +23,7 @@ export function otherMortises({ piece, shop }: CheckContext): Check[] {
         ? say`Chisels, cutters and saw of the shop make every mortise and slot.`
         : worst.fork === null
           ? say`For the ${worst.cut.what} in ${name}, ${mm(worst.wide)} wide and ${mm(worst.deep)} deep, no chisel fits and no cutter reaches.`
-          : say`The ${worst.cut.what} in ${name} is ${mm(worst.fork)} deep; the saw cuts ${mm(sawDepth)}.`,
+          : say`The ${worst.cut.what} in ${name} is ${mm(worst.fork.deep)} deep; the saw cuts ${mm(sawDepth)}.`,
       value: mm(worst ? depthOf(worst) : 0),
       limit: mm(worst?.fork == null ? shop.tools.mortises.depth : sawDepth),
       where: worst ? [worst.cut.part, worst.joint.from] : [],

@@ -38,8 +38,8 @@ export interface Slot {
   deep: number;
   /** Its ends are open: a saw or a cutter runs through. */
   through: boolean;
-  /** Open at the end of its part, like the fork of a bridle: so deep from there. */
-  fork: number | null;
+  /** Open at the end of its part, like the fork of a bridle: how deep from there, and how high on a band saw. */
+  fork: { deep: number; high: number } | null;
 }
 
 /** How wide, long and deep a cut is, seen from where the cutter goes in. */
@@ -81,7 +81,7 @@ function slotOf(piece: Piece, joint: Joint, cut: Cut): Slot | null {
     long: span(long),
     deep: span(way) / (isOpenBothWays(way) ? 2 : 1),
     through: isOpenBothWays(long),
-    fork: joint.kind === 'bridle' && upright ? span(unit(upright)) : null,
+    fork: joint.kind === 'bridle' && upright ? { deep: span(unit(upright)), high: span(way) } : null,
   };
 }
 
@@ -99,7 +99,7 @@ const isLong = ({ cut, long, wide }: Slot): boolean => !/mortise/.test(cut.what)
 /** What of the shop makes a slot; null where nothing does. */
 export function makerOf(slot: Slot, { tools }: Shop): 'chisel' | 'cutter' | 'saw' | null {
   const { wide, deep, fork } = slot;
-  if (fork !== null) return fork <= tools.sawDepth + FITS || tools.resawHeight > 0 ? 'saw' : null;
+  if (fork !== null) return fork.deep <= tools.sawDepth + FITS || fork.high <= tools.resawHeight ? 'saw' : null;
   const { widths, depth } = tools.mortises;
   if (!isLong(slot) && deep <= depth + FITS && widths.some((width) => Math.abs(width - wide) <= FITS)) return 'chisel';
   if (tools.cutters.some((cutter) => cutter.diameter <= wide + FITS && cutter.reach >= deep - FITS)) return 'cutter';

@@ -51,7 +51,7 @@ export interface LayoutOptions {
 }
 
 const size = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(100_000));
-const size2 = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(1e10));
+const area = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(1e10));
 const share = v.pipe(v.number(), v.finite());
 const id = v.pipe(v.string(), v.maxLength(80));
 const rectangle = { x: size, y: size, length: size, width: size };
@@ -79,7 +79,7 @@ export const LayoutSchema = v.object({
   /** The strips of the panels in their order; widths in mm after jointing. */
   strips: v.pipe(v.array(v.object({ panel: id, label: id, board: id, width: size })), v.maxLength(2000)),
   /** What goes back to the rack in one piece; what of it is clear of defects, mm², where that is not all of it. */
-  offcuts: v.pipe(v.array(v.object({ ...rectangle, board: id, clear: v.optional(size2) })), v.maxLength(5000)),
+  offcuts: v.pipe(v.array(v.object({ ...rectangle, board: id, clear: v.optional(area) })), v.maxLength(5000)),
   /** What no board gives; quarters are null where no such rough thickness is sold. */
   shortfall: v.pipe(
     v.array(

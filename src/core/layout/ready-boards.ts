@@ -2,7 +2,7 @@ import { hasSectionOf, widthFrom } from '../stock/as-dressed';
 import type { Board } from '../stock/board';
 import { faceArea } from '../stock/board';
 import { type BoardShape, boardShape, reachAcross } from '../stock/board-shape';
-import { type BoardEdge, liveEdgesOf } from '../stock/live-edge';
+import { liveEdgeToTake } from '../stock/live-edge';
 import { boardPrice } from '../stock/price';
 import { type RingKind, ringKind } from '../stock/ring-kind';
 import { type Lie, spoils, type Use } from '../stock/spoils';
@@ -142,7 +142,7 @@ export interface ReadyBoard {
   /** How wide each kind of part is sawn from it, mm; of one with a live edge as far as the board is of full thickness. */
   widths: readonly number[];
   /** The live edge that a part may take, and how deep that is; mm. */
-  live: { edge: BoardEdge; depth: number } | null;
+  live: ReturnType<typeof liveEdgeToTake>;
   /** Something is already sawn from it. */
   begun: boolean;
   rings: RingKind;
@@ -231,8 +231,7 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
       ? () => 0
       : (piece) => resawableThickness(board, options, piece);
     const price = boardPrice(board, options.woodPrice);
-    const [edge] = liveEdgesOf(board);
-    const depth = edge === undefined ? 0 : board.liveEdges[edge];
+    const live = liveEdgeToTake(board);
     const far = Math.max(shape.far.tagged, shape.far.other);
     const usable = {
       x: options.endTrim,
@@ -263,8 +262,10 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
       },
       spoiled: kinds.uses.map((use) => ({ tagged: clearOf(use, 'tagged'), under: clearOf(use, 'under') })),
       layers: kinds.parts.map((kind) => layersOf(kind, { planed, resawable }, board, options)),
-      widths: kinds.parts.map((kind) => widthFrom(sectionOf(kind), board, options.skim) - (kind.live ? depth : 0)),
-      live: edge === undefined ? null : { edge, depth },
+      widths: kinds.parts.map(
+        (kind) => widthFrom(sectionOf(kind), board, options.skim) - (kind.live ? (live?.depth ?? 0) : 0),
+      ),
+      live,
       begun: taken.length > 0,
       rings: ringKind(board.ringAngle),
     };
@@ -292,9 +293,9 @@ export function layersOf(
   const widest = Math.max(board.width, board.farWidth ?? 0) - board.liveEdges.near - board.liveEdges.far;
   const section = sectionOf(kind);
   const { length } = kind;
-  const [edge] = liveEdgesOf(board);
-  if (kind.live && edge === undefined) return 0;
-  const width = widthFrom(section, board, skim) - (kind.live && edge ? board.liveEdges[edge] : 0);
+  const edge = kind.live ? liveEdgeToTake(board) : null;
+  if (kind.live && !edge) return 0;
+  const width = widthFrom(section, board, skim) - (edge?.depth ?? 0);
   if (width <= 0 || length > board.length - 2 * endTrim + 1e-9 || width > widest + 1e-9) return 0;
   if (kind.asDressed) return !board.takenFor && hasSectionOf(section, board) ? 1 : 0;
   if (planed({ length, width }) < kind.thickness - 1e-9) return 0;

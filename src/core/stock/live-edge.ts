@@ -5,9 +5,11 @@ export type BoardEdge = 'near' | 'far';
 
 type Edged = Pick<Board, 'length' | 'width' | 'farWidth' | 'liveEdges'>;
 
-/** The edges of a board that are as the tree left them. */
-export const liveEdgesOf = ({ liveEdges }: Pick<Board, 'liveEdges'>): BoardEdge[] =>
-  (['far', 'near'] as const).filter((edge) => liveEdges[edge] > 0);
+/** The live edge that a part may take from a board, and how deep it is, mm; the far one where both are live. */
+export function liveEdgeToTake({ liveEdges }: Pick<Board, 'liveEdges'>): { edge: BoardEdge; depth: number } | null {
+  const edge = (['far', 'near'] as const).find((own) => liveEdges[own] > 0);
+  return edge === undefined ? null : { edge, depth: liveEdges[edge] };
+}
 
 /** The live edge that a piece takes with it: it reaches the board's outline there. Null where it reaches neither. */
 export function liveEdgeOf(

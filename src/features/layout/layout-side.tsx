@@ -7,6 +7,7 @@ import {
   LAYOUT_AIMS,
   type Layout,
   PAIR_SCHOOLS,
+  type PartKind,
   PROPOSAL,
   shoppingList,
   whyToBuy,
@@ -29,7 +30,8 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
   const choice = useJobState((s) => s.document.layout);
   const change = useChange();
   const [panel] = demand.panels;
-  const dressable = DRESSED_KINDS.filter((kind) => piece.parts.some((part) => part.kind === kind && !part.material));
+  const isMade = (kind: PartKind) => piece.parts.some((part) => part.kind === kind && !part.material);
+  const [sets, dressable] = [SETS.filter(isMade), DRESSED_KINDS.filter(isMade)];
   return (
     <>
       <FigureLine label="Becomes the piece" figure={figures.yield} />
@@ -118,7 +120,7 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
         />
         {choice.pairs === 'none' ? null : (
           <div className="mb-2">
-            <FigureLine label="Two leaves from a blank that planes to" figure={figures['pair-blank']} />
+            <FigureLine label="Two leaves from a flat blank of" figure={figures['pair-blank']} />
           </div>
         )}
         <Choice
@@ -131,23 +133,14 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
           ]}
         />
       </Group>
-      {SETS.some(({ kind }) => piece.parts.some((part) => part.kind === kind)) ? (
+      {sets.length > 0 ? (
         <Group title="All from one board">
-          {SETS.filter(({ kind }) => piece.parts.some((part) => part.kind === kind)).map(({ kind, label }) => (
-            <label key={kind} className="mb-1 flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-[24px]"
-                checked={choice.oneBoard.includes(kind)}
-                onChange={(event) =>
-                  void change('layout.oneBoard')(
-                    event.target.checked ? [...choice.oneBoard, kind] : choice.oneBoard.filter((own) => own !== kind),
-                  )
-                }
-              />
-              {label}
-            </label>
-          ))}
+          <KindBoxes
+            kinds={sets}
+            chosen={choice.oneBoard}
+            label={(kind) => `The ${KIND_PLURALS[kind]}`}
+            onCommit={change('layout.oneBoard')}
+          />
           {choice.oneBoard.includes('apron') ? (
             <p className="text-ink-2">
               {inOrder ? (
@@ -161,21 +154,12 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
       ) : null}
       {dressable.length > 0 ? (
         <Group title="Planed no further">
-          {dressable.map((kind) => (
-            <label key={kind} className="mb-1 flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-[24px]"
-                checked={choice.asDressed.includes(kind)}
-                onChange={(event) =>
-                  void change('layout.asDressed')(
-                    event.target.checked ? [...choice.asDressed, kind] : choice.asDressed.filter((own) => own !== kind),
-                  )
-                }
-              />
-              The {KIND_PLURALS[kind]}, as dressed
-            </label>
-          ))}
+          <KindBoxes
+            kinds={dressable}
+            chosen={choice.asDressed}
+            label={(kind) => `The ${KIND_PLURALS[kind]}, as dressed`}
+            onCommit={change('layout.asDressed')}
+          />
           <p className="text-ink-2">From dressed boards of their own section, faces and edges as they are.</p>
         </Group>
       ) : null}
@@ -192,10 +176,34 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
 }
 
 /** What may be asked to match: one board's grain and colour all round. */
-const SETS = [
-  { kind: 'leg', label: 'The legs' },
-  { kind: 'apron', label: 'The aprons' },
-] as const;
+const SETS = ['leg', 'apron'] as const;
+
+/** A box for each of some kinds of parts. */
+function KindBoxes<Kind extends PartKind>({
+  kinds,
+  chosen,
+  label,
+  onCommit,
+}: {
+  kinds: readonly Kind[];
+  chosen: readonly PartKind[];
+  label: (kind: Kind) => string;
+  onCommit: (chosen: PartKind[]) => unknown;
+}) {
+  return kinds.map((kind) => (
+    <label key={kind} className="mb-1 flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-[24px]"
+        checked={chosen.includes(kind)}
+        onChange={(event) =>
+          void onCommit(event.target.checked ? [...chosen, kind] : chosen.filter((own) => own !== kind))
+        }
+      />
+      {label(kind)}
+    </label>
+  ));
+}
 
 const WEIGHTS = [
   { key: 'offcutWorth', label: 'A useful offcut keeps, %', most: 100 },
