@@ -121,6 +121,9 @@ describe('the cuts of any layout', () => {
           const outline = { x: 0, y: 0, length: one.length, width: Math.max(one.width, one.farWidth ?? 0) };
           const wood = sawnUp(outline, cuts, options.kerf);
           told += cuts.length;
+          // Of sound wood less than a blade takes is nowhere sawn off.
+          if (one.defects.length === 0 && one.liveEdges.far === 0 && one.farWidth === null)
+            for (const { set, side } of cuts) expect(side === 'far' || set > 0).toBe(true);
           whole += cuts.filter(({ set }) => isWhole(set, options.step)).length;
           for (const piece of layout.placements.filter((p) => p.board === one.id)) {
             const own = wood.filter(
@@ -154,5 +157,16 @@ describe('the cuts of any layout', () => {
       for (const { width } of strips) expect(isWhole(width, step)).toBe(true);
       expect(layout.strips.reduce((sum, { width }) => sum + width, 0)).toBeGreaterThanOrEqual(403.7 - 1e-6);
     }
+  });
+
+  it('widen a strip that has room by as many steps as others lose', () => {
+    const top = demandFor([], [aPanel(1000, 404)]);
+    // Three boards that give 100.6 and no more, and a wide one.
+    const boards = ['a', 'b', 'c'].map((id) => aBoard(id, 1100, 103.6)).concat(aBoard('d', 1100, 200));
+    const options = { ...plainOptions, step: 1 };
+    const layout = planLayout(top, boards, options);
+    expect(layout.shortfall).toEqual([]);
+    for (const { width } of layout.placements) expect(isWhole(width, 1)).toBe(true);
+    expect(layout.strips.reduce((sum, { width }) => sum + width, 0)).toBeGreaterThanOrEqual(404);
   });
 });

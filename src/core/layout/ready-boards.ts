@@ -128,6 +128,7 @@ export interface ReadyBoard {
   /** How thick a blank of it is that is resawn, mm. */
   resawable: (piece: { length: number; width: number }) => number;
   resaw: LayoutOptions['resaw'];
+  kerf: number;
   /** Blanks of bands that were asked for before. */
   blanks: WeakMap<StripSize, StripBlanks>;
   /** In the shop's money, the whole board and a mm² of it. */
@@ -253,6 +254,7 @@ export function readyBoards(boards: readonly Board[], options: LayoutOptions, ki
       planed,
       resawable,
       resaw: options.resaw,
+      kerf: options.kerf,
       blanks: new WeakMap(),
       price,
       priceOfArea: price / faceArea(board),

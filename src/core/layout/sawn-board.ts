@@ -101,11 +101,14 @@ export function spotFor(
   return best;
 }
 
-/** Where along a free rectangle a piece may begin: at its ends, and before and after what spoils. */
-function starts(free: Rectangle, length: number, spoiled: readonly Rectangle[]): number[] {
+/**
+ * Where along a free rectangle a piece may begin: at its ends, and before and after what spoils. Not at the far end with
+ * less than a kerf before it, where it may as well lie at the near one: nobody saws that off.
+ */
+function starts(free: Rectangle, length: number, spoiled: readonly Rectangle[], kerf: number): number[] {
   const right = free.x + free.length;
   const found = [free.x];
-  if (right - length > free.x + NEAR) found.push(right - length);
+  if (right - length > free.x + kerf + NEAR) found.push(right - length);
   for (const d of spoiled) {
     if (d.y >= free.y + free.width || free.y >= d.y + d.width) continue;
     for (const x of [d.x + d.length, d.x - length]) if (x > free.x + NEAR && x < right - length - NEAR) found.push(x);
@@ -127,14 +130,15 @@ function spotIn(
   const right = free.x + free.length;
   // What a corner position leaves narrow.
   const narrow = Math.min((free.length - length) * free.width, (free.width - width) * free.length);
-  const from = starts(free, length, spoiled);
+  const from = starts(free, length, spoiled, ready.kerf);
   if (corner & 1) from.reverse();
   for (const x of from) {
     const top = Math.min(free.y + free.width, reach(ready, x, x + length));
     if (top - free.y < width - NEAR) continue;
     const beside = narrow + Math.min(x - free.x, right - x - length) * free.width;
     if (best && beside >= best.waste - 1e-9) continue;
-    const levels = live ? atLiveEdge(ready, x, length, width) : [free.y, top - width];
+    const levels = live ? atLiveEdge(ready, x, length, width) : [free.y];
+    if (!live && top - width > free.y + ready.kerf) levels.push(top - width);
     for (const d of live ? [] : spoiled) {
       if (d.x < x + length && x < d.x + d.length) levels.push(d.y + d.width, d.y - width);
     }
@@ -216,7 +220,7 @@ function stripsInRect(
   let best = before;
   const right = free.x + free.length;
   const narrowest = band.least + band.jointing;
-  const ends = starts(free, band.length, spoiled);
+  const ends = starts(free, band.length, spoiled, ready.kerf);
   if (corner & 1) ends.reverse();
   for (const x of ends) {
     const top = Math.min(free.y + free.width, reach(ready, x, x + band.length));

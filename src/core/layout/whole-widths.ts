@@ -5,19 +5,19 @@ import type { Demand } from './demand';
 import type { Layout, LayoutOptions, Placement } from './layout';
 
 /**
- * Strips with their sawn widths at whole steps of the saw: each a little narrower, and as many of them a step wider where
- * their board has room as the panel needs to stay as wide. A band of which not enough can be is left as it was.
+ * Strips with their sawn widths at whole steps of the saw: each a little narrower, and those wider again that their
+ * board has room for, until the panel is as wide as it was. A band of which not enough can be is left as it was.
  */
 export function wholeWidths(
   demand: Demand,
   boards: readonly Board[],
   options: LayoutOptions,
-  given: Pick<Layout, 'placements' | 'offcuts'>,
+  laid: Pick<Layout, 'placements' | 'offcuts'>,
 ): Placement[] {
   const { step } = options;
   const fixed = new Set(options.fixed ?? []);
   const down = (width: number) => Math.floor(width / step + 1e-6) * step;
-  let placements = [...given.placements];
+  let placements = [...laid.placements];
   for (const panel of demand.panels) {
     panel.bands.forEach(({ width: wanted }, band) => {
       const own = placements.filter((p) => p.part === panel.id && (p.band ?? 0) === band);
@@ -30,12 +30,18 @@ export function wholeWidths(
       });
       let tried = placements.map((p) => narrower[free.indexOf(p)] ?? p);
       const strips = () => tried.filter((p) => p.part === panel.id && (p.band ?? 0) === band);
-      for (const blank of blanksOf(narrower)) {
-        if (total(strips()) >= need - 1e-6) break;
-        const width = down(blank.width) + step;
-        if (width - panel.jointing > panel.greatestStrip + 1e-6) continue;
-        const wider = tried.map((p) => (blank.placements.includes(p) ? { ...p, width } : p));
-        if (fits(demand, boards, options, { ...given, placements: wider }, blank.board)) tried = wider;
+      // Steps are given back one by one, to each blank that has room, until the panel is as wide as before.
+      let given = true;
+      while (given && total(strips()) < need - 1e-6) {
+        given = false;
+        for (const blank of blanksOf(strips().filter((p) => !fixed.has(p)))) {
+          if (total(strips()) >= need - 1e-6) break;
+          const width = down(blank.width) + step;
+          if (width - panel.jointing > panel.greatestStrip + 1e-6) continue;
+          const wider = tried.map((p) => (blank.placements.includes(p) ? { ...p, width } : p));
+          if (!fits(demand, boards, options, { placements: wider, offcuts: laid.offcuts }, blank.board)) continue;
+          [tried, given] = [wider, true];
+        }
       }
       if (total(strips()) >= need - 1e-6) placements = tried;
     });
