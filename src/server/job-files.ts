@@ -4,6 +4,7 @@ import {
   cutSteps,
   fileName,
   partMeshes,
+  sawStep,
   writeCutListCsv,
   writeCutsCsv,
   writeFullSizeDxf,
@@ -44,7 +45,10 @@ const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<Resp
   'cuts.csv': async (id) => {
     const { job, derived, boards, style } = await wholeJob(id, true);
     if (!derived.layout) throw notFound('layout', id);
-    const steps = cutSteps(derived.layout, boards, derived.demand, derived.layoutOptions);
+    const steps = cutSteps(derived.layout, boards, derived.demand, {
+      ...derived.layoutOptions,
+      step: sawStep(style.system),
+    });
     const csv = writeCutsCsv(steps, derived.piece, style);
     return download(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-cuts.csv'));
   },

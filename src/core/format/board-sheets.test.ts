@@ -55,3 +55,24 @@ describe.each(['a4', 'letter'] as const)('the boards for the saw on %s', (paper)
     }
   });
 });
+
+it('set stop and fence by the rule of the sheet: a layout of millimetres is sawn to sixteenths', () => {
+  const { demand, layoutOptions: options, piece, boards: rack } = job;
+  const pages = composeBoardSheets({
+    name: 'x',
+    piece,
+    layout,
+    boards: rack,
+    demand,
+    options,
+    style: { system: 'inch', fraction: 32 },
+    paper: 'a4',
+  });
+  const cuts = pages
+    .flatMap(({ marks }) => marks)
+    .flatMap((mark) => (mark.kind === 'text' && /^(crosscut|rip)/.test(mark.text) ? [mark.text] : []));
+  expect(cuts.length).toBeGreaterThan(10);
+  const whole = cuts.filter((text) => !/\/32|[+−]/.test(text));
+  // But where a piece has neither room nor allowance.
+  expect(whole.length / cuts.length).toBeGreaterThan(0.9);
+});

@@ -3,7 +3,7 @@ import { type CutStep, cutSteps } from '../layout/cut-steps';
 import type { Demand } from '../layout/demand';
 import { boardsUsed, type Layout, type LayoutOptions } from '../layout/layout';
 import { PROPOSAL } from '../layout/shopping-list';
-import { formatLength, type LengthStyle } from '../measure/length';
+import { formatLength, type LengthStyle, sawStep } from '../measure/length';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
 import { sayCut, sayFreed } from './cuts-csv';
@@ -16,7 +16,7 @@ export interface BoardSheetInput {
   layout: Layout;
   boards: readonly Board[];
   demand: Demand;
-  options: Pick<LayoutOptions, 'kerf' | 'step' | 'resaw'>;
+  options: Pick<LayoutOptions, 'kerf' | 'resaw'>;
   style: LengthStyle;
   paper: Paper;
 }
@@ -37,7 +37,10 @@ export function composeBoardSheets(input: BoardSheetInput): Page[] {
   const writer = new PageWriter({ width: height, height: width }, `${input.name}  ·  at the saw  ·  Taller`);
   const used = boardsUsed(input.layout, input.boards);
   const scale = writer.width / Math.max(1, ...used.map((board) => board.length));
-  const steps = cutSteps(input.layout, input.boards, input.demand, input.options);
+  const steps = cutSteps(input.layout, input.boards, input.demand, {
+    ...input.options,
+    step: sawStep(input.style.system),
+  });
   if (input.layout.shortfall.length > 0) writer.text(`${PROPOSAL}.`, { size: 14, bold: true });
   for (const board of used) {
     strip(

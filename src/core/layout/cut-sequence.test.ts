@@ -92,6 +92,19 @@ describe('cuts as they are told', () => {
     expect(sets).toEqual([16, 200, 200, 200, 200]);
   });
 
+  it('leave on a piece what is less than a blade takes, where it is sound', () => {
+    const two = (isSound: boolean) =>
+      [
+        { x: 0, y: 2.4, length: 2000, width: 68 },
+        { x: 0, y: 73.6, length: 2000, width: 126.4 },
+      ].map((at) => {
+        const beside = { x: true, y: isSound };
+        return { ...at, spare, sound: { before: beside, after: beside } };
+      });
+    expect(cutSequence(board, two(true), sawing)).toMatchObject([{ kind: 'rip', set: 68, trims: false }]);
+    expect(cutSequence(board, two(false), sawing)!.length).toBeGreaterThan(1);
+  });
+
   it('follow one another where they have one setting', () => {
     const wanted = [0, 1, 2].flatMap((i) =>
       [0, 1].map((j) => ({ x: 503 * i, y: [0, 63][j]!, length: 500, width: [60, 100][j]! })),
@@ -126,16 +139,18 @@ describe('the cuts of any layout', () => {
             for (const { set, side } of cuts) expect(side === 'far' || set > 0).toBe(true);
           whole += cuts.filter(({ set }) => isWhole(set, options.step)).length;
           for (const piece of layout.placements.filter((p) => p.board === one.id)) {
-            const own = wood.filter(
+            // It may have come a blade's breadth nearer, or kept that of sound wood; it is never short by more than a step.
+            const moved = options.kerf + 2 * options.step;
+            const got = wood.some(
               (w) =>
-                w.x <= piece.x + options.step &&
-                w.y <= piece.y + options.step &&
-                w.x + w.length >= piece.x + piece.length - 2 * options.step &&
-                w.y + w.width >= piece.y + piece.width - 2 * options.step,
+                w.length > piece.length - options.step &&
+                w.width > piece.width - options.step &&
+                w.x < piece.x + options.step &&
+                w.x > piece.x - 2 * moved &&
+                w.y < piece.y + options.step &&
+                w.y > piece.y - 2 * moved,
             );
-            expect(
-              own.some((w) => w.length > piece.length - options.step && w.width > piece.width - options.step),
-            ).toBe(true);
+            expect(got).toBe(true);
           }
         }
       }),

@@ -21,6 +21,8 @@ export interface Wanted extends Rectangle {
   offcut?: boolean;
   /** The edge that is the board's own: nothing is cut there. */
   live?: 'near' | 'far';
+  /** Whether what lies beside it, a little more than a blade wide, is sound: before it and after it, along the board and across. */
+  sound?: Record<'before' | 'after', { x: boolean; y: boolean }>;
   /** What it is sawn larger than it ends up, so that a cut may fall short by a step; mm. Nothing where that is not said. */
   spare?: { length: number; width: number };
 }
@@ -64,7 +66,7 @@ function parted(board: Rectangle, wanted: readonly Wanted[], sawing: OnBoard): P
   const [only] = wanted;
   if (wanted.length === 1 && only) return { cuts: trims(board, only, sawing, true).cuts, left: [] };
   // What all of them leave over at one side comes off in one cut, not in one for each.
-  const common: Wanted = { ...board, spare: spareOf(wanted) };
+  const common: Wanted = { ...board, spare: spareOf(wanted), sound: soundBeside(wanted) };
   for (const [at, size] of SIDES) {
     const start = Math.min(...wanted.map((p) => p[at]));
     const end = Math.max(...wanted.map((p) => p[at] + p[size]));
@@ -97,6 +99,23 @@ function spareOf(wanted: readonly Wanted[]): { length: number; width: number } {
   return { length: least((p) => p.spare?.length ?? 0), width: least((p) => p.spare?.width ?? 0) };
 }
 
+/** Where all pieces of a group have sound wood beside them. */
+function soundBeside(wanted: readonly Wanted[]): NonNullable<Wanted['sound']> {
+  const every = (way: 'before' | 'after', at: 'x' | 'y') =>
+    wanted.every(({ offcut, sound }) => offcut || (sound?.[way][at] ?? false));
+  return {
+    before: { x: every('before', 'x'), y: every('before', 'y') },
+    after: { x: every('after', 'x'), y: every('after', 'y') },
+  };
+}
+
+/**
+ * What is left on a piece rather than sawn off, mm: less than a step, and where it is sound less than a blade takes and a
+ * step, for that is no cut, and is planed away with the allowance.
+ */
+const stayingOn = ({ kerf, step }: Sawing, sound: boolean | undefined): number =>
+  step === 0 ? 1e-6 : sound ? kerf + step : step;
+
 function throughCuts(
   board: Rectangle,
   wanted: readonly Wanted[],
@@ -128,7 +147,7 @@ function throughCuts(
       const beyond = Math.min(...next.map((p) => p[at])) - kerf;
       const set = isLeft
         ? latest(rest[at], beyond, sawing)
-        : earliest(rest[at], start, end, beyond, sawing, spareOf(group)[size]);
+        : earliest(rest[at], start, end, beyond, sawing, spareOf(group)[size], soundBeside(group).before[at]);
       const blade = rest[at] + set;
       cuts.push({ kind, from: rest, at: blade, set, side: 'near', trims: false });
       mine = { ...rest, [size]: set };
@@ -151,8 +170,6 @@ const isAllLeft = (wanted: readonly Wanted[]): boolean => wanted.every(({ offcut
 function trims(board: Rectangle, piece: Wanted, sawing: OnBoard, alone: boolean): { cuts: SawCut[]; wood: Rectangle } {
   const cuts: SawCut[] = [];
   const { kerf } = sawing;
-  // What a step makes a piece larger or smaller is not cut off.
-  const worth = Math.max(1e-6, sawing.step);
   let from = board;
   for (const [kind, at, size] of [
     ['crosscut', 'x', 'length'],
@@ -160,12 +177,12 @@ function trims(board: Rectangle, piece: Wanted, sawing: OnBoard, alone: boolean)
   ] as const) {
     const spare = piece.spare?.[size] ?? 0;
     const live = kind === 'rip' ? piece.live : undefined;
-    if (piece[at] - from[at] > worth && live !== 'near') {
+    if (piece[at] - from[at] > stayingOn(sawing, piece.sound?.before[at]) && live !== 'near') {
       const far = from[at] + from[size];
       // What reaches the far end is measured from there.
       const isSawn = far < sawing.board[at] + sawing.board[size] - 1e-6;
       const fromFar =
-        (alone || kind === 'rip') && isSawn && far - piece[at] - piece[size] <= worth
+        (alone || kind === 'rip') && isSawn && far - piece[at] - piece[size] <= Math.max(1e-6, sawing.step)
           ? upTo(piece[size], sawing.step)
           : null;
       const atFar = fromFar !== null && far - fromFar - kerf > from[at] ? far - fromFar - kerf : null;
@@ -177,8 +194,8 @@ function trims(board: Rectangle, piece: Wanted, sawing: OnBoard, alone: boolean)
       from = { ...from, [at]: start, [size]: from[at] + from[size] - start };
     }
     const end = piece[at] + piece[size];
-    if (from[at] + from[size] - end > worth && live !== 'far') {
-      const set = earliest(from[at], piece[at], end, Number.POSITIVE_INFINITY, sawing, spare);
+    if (from[at] + from[size] - end > stayingOn(sawing, piece.sound?.after[at]) && live !== 'far') {
+      const set = earliest(from[at], piece[at], end, Number.POSITIVE_INFINITY, sawing, spare, piece.sound?.before[at]);
       cuts.push({ kind, from, at: from[at] + set, set, side: 'near', trims: true });
       from = { ...from, [size]: set };
     }
@@ -190,11 +207,20 @@ const upTo = (mm: number, step: number): number => (step === 0 ? mm : upToStep(m
 
 /**
  * Where the blade goes in that is to leave whole what lies from `first` to `end` and not touch what lies beyond; as near
- * to its end as may be. What a step has left before it is its own.
+ * to its end as may be. What stays on it before is its own.
  */
-function earliest(start: number, first: number, end: number, beyond: number, { step }: Sawing, spare: number): number {
+function earliest(
+  start: number,
+  first: number,
+  end: number,
+  beyond: number,
+  sawing: Sawing,
+  spare: number,
+  sound: boolean | undefined,
+): number {
+  const { step } = sawing;
   if (step === 0) return end - start;
-  const exact = end - (first - start <= step ? first : start);
+  const exact = end - (first - start <= stayingOn(sawing, sound) ? first : start);
   const over = Math.ceil(exact / step - 1e-6) * step;
   if (start + over <= beyond + 1e-6) return over;
   const under = Math.floor((beyond - start) / step + 1e-6) * step;
@@ -233,9 +259,9 @@ function atOneSetting(cuts: readonly SawCut[]): SawCut[] {
 
 const near = (a: number, b: number) => Math.abs(a - b) < 1e-6;
 
-/** Whether a piece of wood comes of another, to within what steps have moved. */
-export const isOf = (piece: Rectangle, whole: Rectangle, step = 0): boolean =>
+/** Whether a piece of wood comes of another, to within what it may have moved; mm. */
+export const isOf = (piece: Rectangle, whole: Rectangle, moved = 0): boolean =>
   SIDES.every(
     ([at, size]) =>
-      piece[at] >= whole[at] - step - 1e-6 && piece[at] + piece[size] <= whole[at] + whole[size] + step + 1e-6,
+      piece[at] >= whole[at] - moved - 1e-6 && piece[at] + piece[size] <= whole[at] + whole[size] + moved + 1e-6,
   );

@@ -41,7 +41,7 @@ export function cutSteps(
     const placements = layout.placements.filter((p) => p.board === id);
     const offcuts = layout.offcuts.filter((o) => o.board === id);
     // The last cut of the wood that a piece is in sets it free.
-    const last = (piece: Rectangle) => cuts.findLastIndex((cut) => isOf(piece, cut.from, step));
+    const last = (piece: Rectangle) => cuts.findLastIndex((cut) => isOf(piece, cut.from, kerf + 2 * step));
     const freed = placements.map(last);
     const freedOffcuts = offcuts.map(last);
     const through = cuts.map(

@@ -1,10 +1,12 @@
 import { MM_PER_INCH } from '../measure/length';
 import { type Board, faceArea } from '../stock/board';
 import { boardFeet } from '../stock/board-foot';
+import { boardShape, reachAcross } from '../stock/board-shape';
 import { liveEdgeOf } from '../stock/live-edge';
 import { boardPrice } from '../stock/price';
 import { ringKind } from '../stock/ring-kind';
 import { quartersFor } from '../stock/thickness';
+import { overlap } from './clear-regions';
 import type { CutPlan, Problem } from './cut-plan';
 import { cutSequence, type SawCut, type Sawing, type Wanted } from './cut-sequence';
 import type { Demand } from './demand';
@@ -208,13 +210,41 @@ export function sawCuts(
     const { x, y, length, width } = placement;
     const spare = spareOf?.(placement);
     const live = liveEdgeOf(board, placement);
-    return { x, y, length, width, ...(spare ? { spare } : {}), ...(live ? { live } : {}) };
+    const sound = sawing.step > 0 ? { sound: soundBeside(board, placement, sawing.kerf + sawing.step) } : {};
+    return { x, y, length, width, ...sound, ...(spare ? { spare } : {}), ...(live ? { live } : {}) };
   });
   const left = offcuts
     .filter((o) => o.board === board.id)
     .map(({ x, y, length, width }): Wanted => ({ x, y, length, width, offcut: true }));
   const whole = { x: 0, y: 0, length: board.length, width: Math.max(board.width, board.farWidth ?? 0) };
   return cutSequence(whole, [...pieces, ...left], sawing);
+}
+
+/** Whether strips beside a piece, so broad, hold no defect, no live edge and nothing beyond a taper. */
+function soundBeside(board: Board, { x, y, length, width }: Rectangle, broad: number): NonNullable<Wanted['sound']> {
+  const shape = boardShape(board);
+  const isSound = (strip: Rectangle) => {
+    const [from, to] = [Math.max(0, strip.x), Math.min(board.length, strip.x + strip.length)];
+    const [low, high] = [
+      Math.max(0, strip.y),
+      Math.min(Math.max(board.width, board.farWidth ?? 0), strip.y + strip.width),
+    ];
+    return (
+      low >= shape.near - 1e-6 &&
+      high <= reachAcross(shape, from, to) + 1e-6 &&
+      !board.defects.some((defect) => overlap(strip, defect))
+    );
+  };
+  return {
+    before: {
+      x: isSound({ x: x - broad, y, length: broad, width }),
+      y: isSound({ x, y: y - broad, length, width: broad }),
+    },
+    after: {
+      x: isSound({ x: x + length, y, length: broad, width }),
+      y: isSound({ x, y: y + width, length, width: broad }),
+    },
+  };
 }
 
 /** A piece with the live edge that it goes on into. */

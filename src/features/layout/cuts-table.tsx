@@ -1,4 +1,4 @@
-import { cutSteps, type Layout, sayCut, sayFreed } from '@/core';
+import { cutSteps, type Layout, sawStep, sayCut, sayFreed } from '@/core';
 import { Length, useUnits } from '@/ui/units';
 import { useDerived } from '../job/job-context';
 
@@ -6,7 +6,8 @@ import { useDerived } from '../job/job-context';
 export function CutsTable({ layout }: { layout: Layout }) {
   const { piece, boards, demand, layoutOptions } = useDerived();
   const units = useUnits();
-  const steps = cutSteps(layout, boards, demand, layoutOptions);
+  // A fence is set by the rule that is in hand, whichever the sizes were decided in.
+  const steps = cutSteps(layout, boards, demand, { ...layoutOptions, step: sawStep(units.system) });
   return (
     <table className="mt-2 w-full">
       <caption className="pb-2 text-left text-ink-2">
