@@ -34,6 +34,13 @@ const stops = (job: DerivedJob) => {
   return counts;
 };
 
+/** Checks that are reported when all is well, too: of these none is cured by its going away. */
+const reported = new Set(
+  CONSTRUCTIONS.flatMap(({ document }) => derive(document).checks)
+    .filter(({ level }) => level === 'good')
+    .map(({ id }) => numbered(id)),
+);
+
 /** Presses every button that is offered, and says what is wrong with it. */
 function faultsOf(document: JobDocument, name: string): string[] {
   const before = derive(document);
@@ -49,7 +56,9 @@ function faultsOf(document: JobDocument, name: string): string[] {
     const fewer = (has.get(numbered(check)) ?? 0) < (had.get(numbered(check)) ?? 0);
     const better = !now || (was && RANK[now.level] > RANK[was.level]) || (numbered(check) !== check && fewer);
     const more = [...has].filter(([id, count]) => count > (had.get(id) ?? 0)).map(([id]) => id);
+    const isFigure = wayOut.changes.every(({ value }) => typeof value === 'number');
     return [
+      ...(!now && isFigure && reported.has(numbered(check)) ? [`${words} has it no longer reported`] : []),
       ...(better ? [] : [`${words} leaves it as it is`]),
       ...(more.length > 0 ? [`${words} makes ${more.join(', ')} stop`] : []),
     ];
