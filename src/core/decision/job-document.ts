@@ -123,6 +123,8 @@ export const LayoutChoiceSchema = v.object({
   equalStrips: v.optional(v.nullable(whole(2, 60)), null),
   /** Strips in pairs, two resawn from one blank: opened like a book, or slipped side by side. */
   pairs: v.optional(v.picklist(['none', 'book', 'slip']), 'none'),
+  /** Thick boards are resawn where they give more than one piece; otherwise they are planed down, but for pairs. */
+  resaw: v.optional(v.boolean(), true),
   /** Kinds of parts whose parts all come from one board, so that they match. */
   oneBoard: v.optional(v.pipe(v.array(v.picklist(['leg', 'apron', 'cross-rail'])), v.maxLength(3)), []),
   /** Kinds of parts that are taken as dressed stock of their own section, and planed no further. */

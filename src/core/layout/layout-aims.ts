@@ -45,7 +45,11 @@ export function layoutOptionsOf(
     skim: allowances.skim,
     step: sawStep(shop.units),
     usefulOffcut,
-    resaw: { height: tools.resawHeight, kerf: tools.resawKerf, allowance: allowances.resaw },
+    resaw: {
+      height: choice.resaw || choice.pairs !== 'none' ? tools.resawHeight : 0,
+      kerf: tools.resawKerf,
+      allowance: allowances.resaw,
+    },
     woodPrice: prices.wood,
     weights: layoutWeights(choice, prices.hour),
     ...search,

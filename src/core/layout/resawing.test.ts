@@ -92,6 +92,19 @@ describe('strips of 19 mm from boards of 8/4', () => {
   });
 });
 
+describe('thick boards planed down where the maker wants that', () => {
+  it('give one strip a blank, but for pairs', () => {
+    const document = change(demoJob('1-square-table'), (draft) => {
+      draft.layout.resaw = false;
+    });
+    expect(derive(document).layoutOptions.resaw.height).toBe(0);
+    const paired = change(document, (draft) => {
+      draft.layout.pairs = 'book';
+    });
+    expect(derive(paired).layoutOptions.resaw.height).toBe(shop.tools.resawHeight);
+  });
+});
+
 describe('the plan of work', () => {
   it('has whatever the layout resaws parted, laid on sticks and rested before its final size', () => {
     const document = change(demoJob('1-square-table'), (draft) => {

@@ -122,6 +122,7 @@ export function newJob(given: {
       leaveOut: [],
       equalStrips: null,
       pairs: 'none',
+      resaw: true,
       oneBoard: [],
       asDressed: [],
       pinned: [],

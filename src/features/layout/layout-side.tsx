@@ -26,6 +26,7 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
   const inOrder = checks.find((check) => check.id === 'layout.sequence-apron');
   const units = useUnits();
   const currency = useJobState((s) => s.shop.prices.currency);
+  const resawHeight = useJobState((s) => s.shop.tools.resawHeight);
   const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
   const choice = useJobState((s) => s.document.layout);
   const change = useChange();
@@ -123,6 +124,17 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
             <FigureLine label="Two leaves from a flat blank of" figure={figures['pair-blank']} />
           </div>
         )}
+        {resawHeight > 0 && choice.pairs === 'none' ? (
+          <Choice
+            label="Thick boards"
+            value={choice.resaw ? 'resawn' : 'planed'}
+            onCommit={(how) => change('layout.resaw')(how === 'resawn')}
+            options={[
+              { value: 'resawn', label: 'Resawn', reason: 'Where one gives more than one strip or part.' },
+              { value: 'planed', label: 'Planed down', reason: 'Less work at the band saw, more wood to shavings.' },
+            ]}
+          />
+        ) : null}
         <Choice
           label="From"
           value={choice.oneLot ? 'one' : 'any'}
