@@ -6,7 +6,7 @@ import { byHand, makerOf, type Slot, slotsOf } from './slots';
 /** How deep a slot is for the tool that makes it. */
 const depthOf = ({ fork, deep }: Slot): number => fork?.deep ?? deep;
 
-/** Mortises, slots, grooves and forks of all other joints against the cutters and the saw on hand; the deepest that none makes is told. Common practice. */
+/** Mortises, slots, grooves and forks of all other joints against the cutters and the saw on hand; the deepest that none makes is reported. Common practice. */
 export function otherMortises({ piece, shop }: CheckContext): Check[] {
   const slots = slotsOf(piece);
   if (slots.length === 0) return [];

@@ -12,8 +12,8 @@ export const FITS = 0.3;
 /** So many times as long as it is wide, a slot or a groove is run with a cutter or sawn, and not chopped. Common practice. */
 const LONG = 6;
 
-/** Joints whose slots are asked for here; mortises of legs and aprons have checks of their own. */
-const ASKED: readonly JointKind[] = [
+/** Joints whose slots are checked here; mortises of legs and aprons have checks of their own. */
+const CHECKED: readonly JointKind[] = [
   'mortise-tenon',
   'through-tenon',
   'twin-tenon',
@@ -38,7 +38,7 @@ export interface Slot {
   deep: number;
   /** Its ends are open: a saw or a cutter runs through. */
   through: boolean;
-  /** Open at the end of its part, like the fork of a bridle: how deep from there, and how high on a band saw. */
+  /** Open at the end of its part, like the fork of a bridle: depth from that end, and height on a band saw. mm */
   fork: { deep: number; high: number } | null;
 }
 
@@ -88,7 +88,7 @@ function slotOf(piece: Piece, joint: Joint, cut: Cut): Slot | null {
 /** Mortises, slots, grooves and forks of all joints but those of legs and aprons. */
 export function slotsOf(piece: Piece): Slot[] {
   return piece.joints.flatMap((joint) =>
-    joint.ruled || !ASKED.includes(joint.kind)
+    joint.ruled || !CHECKED.includes(joint.kind)
       ? []
       : joint.removed.flatMap((cut) => (cut.late || !SLOTTED.test(cut.what) ? [] : (slotOf(piece, joint, cut) ?? []))),
   );

@@ -129,7 +129,7 @@ export function sawyer(kinds: Kinds, options: LayoutOptions, prices: Prices): Sa
   return {
     saw(ready, more) {
       const field = sawingField(ready, options, EXACT);
-      // What goes on into a live edge is not looked for here.
+      // Parts with a live edge are left to the search by corners.
       const possible = possibleOn(ready, kinds).filter((i) => !kinds.parts[i]?.live);
       const clear = (allowed: readonly number[], offcuts: boolean) =>
         clearFor(ready, allowed, offcuts, field, EXACT, MOST_SUMS);

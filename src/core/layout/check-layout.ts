@@ -211,7 +211,7 @@ function blanksOf(placements: readonly Placement[]): { at: Placement; placements
   return blanks;
 }
 
-/** Whether a piece has the size that is asked for, from the board it lies on. */
+/** Whether a piece has the size that is required, sawn from the board it lies on. */
 export function hasSizeOf(part: PartDemand, placement: Placement, boards: readonly Board[], skim: number): boolean {
   const board = boards.find(({ id }) => id === placement.board);
   const width = board ? widthFrom(part, board, skim) : part.rough.width;

@@ -17,7 +17,7 @@ export interface SawCut {
 
 /** What is to come out of a board. */
 export interface Wanted extends Rectangle {
-  /** Wood that goes back to the rack as the cuts round the pieces leave it: none is made for its own sake. */
+  /** Returned to the rack as the cuts round the pieces leave it: no cut is made for its own sake. */
   offcut?: boolean;
   /** The edge that is the board's own: nothing is cut there. */
   live?: 'near' | 'far';
@@ -163,7 +163,7 @@ function throughCuts(
   return { cuts: [...cuts, ...inner], left };
 }
 
-/** Whether nothing but what goes back to the rack is among them: that stays in one. */
+/** Whether all of them are offcuts: those are left in one piece. */
 const isAllLeft = (wanted: readonly Wanted[]): boolean => wanted.every(({ offcut }) => offcut);
 
 /** @param alone a single piece, which is measured from its far end where it reaches that and that is sawn */
@@ -206,8 +206,8 @@ function trims(board: Rectangle, piece: Wanted, sawing: OnBoard, alone: boolean)
 const upTo = (mm: number, step: number): number => (step === 0 ? mm : upToStep(mm, step));
 
 /**
- * Where the blade goes in that is to leave whole what lies from `first` to `end` and not touch what lies beyond; as near
- * to its end as may be. What stays on it before is its own.
+ * Fence setting, mm, of the cut that frees what lies from `first` to `end` and stays clear of `beyond`: the least that
+ * is a whole step. What stays on the piece before `first` is part of it.
  */
 function earliest(
   start: number,
@@ -227,7 +227,7 @@ function earliest(
   return under >= exact - spare - 1e-6 ? under : exact;
 }
 
-/** The same as near as may be to what lies beyond, of what comes before nothing being wanted as large as it is. */
+/** Fence setting, mm, of the cut that comes nearest to `beyond`: what lies before it need not keep its size. */
 function latest(start: number, beyond: number, { step }: Sawing): number {
   const exact = beyond - start;
   return step === 0 ? exact : Math.floor(exact / step + 1e-6) * step;

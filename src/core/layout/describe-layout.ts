@@ -198,7 +198,7 @@ export function writtenLayout(
   };
 }
 
-/** The cuts that free each piece of a board; null where they cannot be parted. What is left goes back to the rack as it comes. */
+/** The cuts that free each piece of a board; null where they cannot be parted. What is left returns to the rack as it is. */
 export function sawCuts(
   board: Board,
   placements: readonly Placement[],
@@ -247,7 +247,7 @@ function soundBeside(board: Board, { x, y, length, width }: Rectangle, broad: nu
   };
 }
 
-/** A piece with the live edge that it goes on into. */
+/** A piece extended into the live edge it takes. */
 function withLiveEdge(ready: ReadyBoard | undefined, { y, width }: Sawn): { y: number; width: number } {
   const { edge, depth } = ready?.live ?? { edge: 'far', depth: 0 };
   return { y: edge === 'near' ? y - depth : y, width: width + depth };

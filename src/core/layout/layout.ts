@@ -78,7 +78,7 @@ export const LayoutSchema = v.object({
   placements: v.pipe(v.array(PlacementSchema), v.maxLength(5000)),
   /** The strips of the panels in their order; widths in mm after jointing. */
   strips: v.pipe(v.array(v.object({ panel: id, label: id, board: id, width: size })), v.maxLength(2000)),
-  /** What goes back to the rack in one piece; what of it is clear of defects, mm², where that is not all of it. */
+  /** Returned to the rack, each in one piece; its area clear of defects, mm², where that is not all of it. */
   offcuts: v.pipe(v.array(v.object({ ...rectangle, board: id, clear: v.optional(area) })), v.maxLength(5000)),
   /** What no board gives; quarters are null where no such rough thickness is sold. */
   shortfall: v.pipe(
@@ -135,7 +135,7 @@ export const LayoutSchema = v.object({
 export type Placement = v.InferOutput<typeof PlacementSchema>;
 export type Layout = v.InferOutput<typeof LayoutSchema>;
 export type Strip = Layout['strips'][number];
-/** What goes back to the rack in one piece. */
+/** A rest of a board that returns to the rack in one piece. */
 export type Offcut = Rectangle & { clear?: number | undefined };
 export type Shortfall = Layout['shortfall'][number];
 

@@ -69,7 +69,7 @@ export const stripKey = ({ length, least, greatest, jointing, thickness, pairs, 
 export interface StripBlanks {
   /** Strips that one blank gives: one that is planed, or several that are resawn; 0 where the board gives none. */
   copies: number;
-  /** As wide as the strips may be, after jointing: what is resawn goes no higher than the band saw. mm */
+  /** Greatest width of a strip after jointing, mm: of a blank that is resawn it is limited by the band saw. */
   greatest: number;
 }
 
@@ -129,7 +129,7 @@ export interface ReadyBoard {
   resawable: (piece: { length: number; width: number }) => number;
   resaw: LayoutOptions['resaw'];
   kerf: number;
-  /** Blanks of bands that were asked for before. */
+  /** Blanks found before, by band. */
   blanks: WeakMap<StripSize, StripBlanks>;
   /** In the shop's money, the whole board and a mm² of it. */
   price: number;

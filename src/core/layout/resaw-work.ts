@@ -21,7 +21,7 @@ export interface ResawWork {
 }
 
 /**
- * Blanks that are resawn: those of the layout, where it stands. Before there is one only pairs are known to be.
+ * Blanks that are resawn: those of the current layout. Without one only pairs are known to be.
  *
  * @param strips of each panel, as they are likely
  */

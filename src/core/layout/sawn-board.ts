@@ -154,7 +154,7 @@ function spotIn(
   return best;
 }
 
-/** Where across a board a piece lies that goes on into its live edge. */
+/** Position across a board, mm, of a piece that extends into its live edge. */
 function atLiveEdge(ready: ReadyBoard, x: number, length: number, width: number): number[] {
   if (!ready.live) return [];
   return [ready.live.edge === 'near' ? ready.shape.near : reach(ready, x, x + length) - width];
