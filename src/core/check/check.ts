@@ -53,6 +53,10 @@ export interface CheckContext {
   shopAir: Place;
 }
 
+/** The source of a stress and of what it may be. */
+export const WORKING_STRESS_SCHOOL =
+  'Elastic bending; working stress a fraction of the breaking stress, common practice';
+
 /** `stop` when the limit is broken, `watch` when within the margin of it, else `good`. */
 export function judge(
   value: number,

@@ -9,7 +9,7 @@ import {
 } from '../joint/lateral-strength';
 import { mm, say } from '../measure/quantity';
 import type { Leaned } from '../piece/piece';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, type CheckContext, judge, WORKING_STRESS_SCHOOL } from './check';
 import { STRESS_FACTOR } from './stiffness';
 
 const megapascal = (amount: number) => ({ amount, unit: 'megapascal' as const });
@@ -42,7 +42,7 @@ function bent(
     limit: megapascal(working),
     where: parts,
     why: WHY,
-    school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
+    school: WORKING_STRESS_SCHOOL,
     figure: {
       id: `lean-${id}`,
       label: `Bending of ${joint}, leaned on`,
@@ -76,7 +76,7 @@ function sheared({ document, species }: CheckContext, { id, joint, parts }: Lean
     limit: megapascal(working),
     where: parts,
     why: WHY,
-    school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
+    school: WORKING_STRESS_SCHOOL,
     figure: {
       id: `shear-${id}`,
       label: `Shear in ${joint}, leaned on`,
@@ -125,7 +125,7 @@ function pinned(
     limit: newton(allowed),
     where: parts,
     why: 'Somebody sits down on the edge right over one corner: the wood beside the metal is crushed, or the metal bends. A design figure, not a certification.',
-    school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
+    school: WORKING_STRESS_SCHOOL,
     figure: {
       id: `shear-${id}`,
       label: `Across each of ${joint}, leaned on`,

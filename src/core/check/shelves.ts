@@ -3,7 +3,7 @@ import { partsOfKind } from '../piece/piece';
 import { sizeAt } from '../piece/season';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { bendingStress, uniformSag } from './beam';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, type CheckContext, judge, WORKING_STRESS_SCHOOL } from './check';
 import { CREEP, SAG_PER_SPAN, STRESS_FACTOR, WATCHED } from './stiffness';
 
 const CAUTION = 'A design figure for clear, straight-grained wood; not a certification.';
@@ -73,7 +73,7 @@ export function shelves(context: CheckContext): Check[] {
       limit: megapascal(working),
       where,
       why: `The working stress is the breaking stress over ${STRESS_FACTOR}. ${CAUTION}`,
-      school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
+      school: WORKING_STRESS_SCHOOL,
       wayOut: { say: say`Make it thicker, or say less load`, changes: [] },
     },
   ];

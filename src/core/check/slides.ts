@@ -5,7 +5,7 @@ import { keyOf } from '../piece/slides';
 import { travelOfHalf } from '../piece/top-extending';
 import { boundsOf, box } from '../solid/convex';
 import { overlap } from '../solid/distance';
-import { type Check, type CheckContext, judge, type WayOut } from './check';
+import { type Check, type CheckContext, judge, type WayOut, WORKING_STRESS_SCHOOL } from './check';
 import { ACROSS_GRAIN_RATIO, STRESS_FACTOR } from './stiffness';
 
 /** Under a way in a rail so much of the rail must be left, mm; common practice. */
@@ -268,7 +268,7 @@ export function drawnOutEnd(context: CheckContext): Check[] {
       limit: megapascal(working),
       where,
       why: 'The working stress is the breaking stress over 4. A design load of your own choosing, not a proof.',
-      school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
+      school: WORKING_STRESS_SCHOOL,
       wayOut: ways[1] as WayOut,
       otherWaysOut: [ways[2] as WayOut],
     },

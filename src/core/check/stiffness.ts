@@ -2,7 +2,7 @@ import { mm, movement, say } from '../measure/quantity';
 import { type BendingPart, findPart, leadingPart } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { bendingStress, cantileverSag, cantileverUniformSag, uniformSag } from './beam';
-import { type Check, type CheckContext, judge, type WayOut } from './check';
+import { type Check, type CheckContext, judge, type WayOut, WORKING_STRESS_SCHOOL } from './check';
 
 /** 0.02 in per foot of span, the sag an eye accepts; common practice. */
 export const SAG_PER_SPAN = 0.02 / 12;
@@ -158,7 +158,7 @@ function bendingOf(
       limit: { amount: working, unit: 'megapascal' },
       where,
       why: `The working stress is the breaking stress over ${STRESS_FACTOR}. ${CAUTION}`,
-      school: 'Elastic bending; working stress a fraction of the breaking stress, common practice',
+      school: WORKING_STRESS_SCHOOL,
       wayOut: deeperForStress as WayOut,
       otherWaysOut: othersForStress,
     },
