@@ -6,15 +6,17 @@ import { allChoices, choicesOf, randomDocuments } from '../../tests/fixtures/ran
 const COUNT = Number(process.env.RANDOM_DOCUMENTS ?? 2_000);
 
 /** Where in plain data a number is no number or has no end. */
-function* notFinite(thing: unknown, path: string): Generator<string> {
-  if (typeof thing === 'number') {
-    if (!Number.isFinite(thing)) yield path;
-  } else if (Array.isArray(thing)) {
-    for (const [i, own] of thing.entries()) yield* notFinite(own, `${path}.${i}`);
-  } else if (thing !== null && typeof thing === 'object') {
-    for (const [key, own] of Object.entries(thing)) yield* notFinite(own, `${path}.${key}`);
+function notFinite(thing: unknown): string[] {
+  if (typeof thing === 'number') return Number.isFinite(thing) ? NONE : [''];
+  if (thing === null || typeof thing !== 'object') return NONE;
+  let found = NONE;
+  for (const key in thing) {
+    const own = notFinite((thing as Record<string, unknown>)[key]);
+    if (own.length > 0) found = [...found, ...own.map((path) => `.${key}${path}`)];
   }
+  return found;
 }
+const NONE: string[] = [];
 
 describe(`${COUNT} random valid documents`, () => {
   const faults = { thrown: [] as string[], numbers: [] as string[], ids: [] as string[], places: [] as string[] };
@@ -36,7 +38,7 @@ describe(`${COUNT} random valid documents`, () => {
       }
       const told = Object.entries({ piece, season, restraint, checks, figures, schedule, glueUps });
       for (const [name, part] of told)
-        for (const path of notFinite(part, name)) faults.numbers.push(`document ${at}: ${path}`);
+        for (const path of notFinite(part)) faults.numbers.push(`document ${at}: ${name}${path}`);
       const ids = checks.map(({ id }) => id);
       for (const [i, id] of ids.entries()) if (ids.indexOf(id) !== i) faults.ids.push(`document ${at}: ${id}`);
     } catch (error) {

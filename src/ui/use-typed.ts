@@ -14,7 +14,8 @@ const PAUSE = 350;
 
 /**
  * A text that is being typed. It is read at every letter, so that what is wrong is said at once, and taken over at the
- * first pause: half a number is not a decision. A text that does not read leaves the value as it is.
+ * first pause: half a number is not a decision. A text that does not read leaves the value as it is, and an emptied field
+ * is taken at its word only when it is left: it is mostly on the way to another figure.
  */
 export function useTyped<T>(given: {
   read: (text: string) => Reading<T>;
@@ -25,7 +26,7 @@ export function useTyped<T>(given: {
   const [problem, setProblem] = useState<string>();
   const latest = useRef(given);
   latest.current = given;
-  const waiting = useRef<{ timer: ReturnType<typeof setTimeout>; run: () => void } | null>(null);
+  const waiting = useRef<{ timer: ReturnType<typeof setTimeout> | undefined; run: () => void } | null>(null);
 
   // The words under a field move what is below it: a button that is being clicked must not slip away.
   const said = useRef(0);
@@ -60,26 +61,26 @@ export function useTyped<T>(given: {
     forget();
     say(latest.current.onCommit(value)?.[0]?.problem);
   };
-  const later = (run: () => void) => {
+  const later = (run: () => void, pause: number | null) => {
     forget();
     const once = () => {
       waiting.current = null;
       run();
     };
-    waiting.current = { timer: setTimeout(once, PAUSE), run: once };
+    waiting.current = { timer: pause === null ? undefined : setTimeout(once, pause), run: once };
   };
   const type = (next: string) => {
     setText(next);
     const reading = latest.current.read(next);
     if (reading === 'nothing') {
       say(undefined);
-      later(() => latest.current.onEmpty?.());
+      later(() => latest.current.onEmpty?.(), null);
     } else if ('problem' in reading) {
       forget();
       say(reading.problem);
     } else {
       say(undefined);
-      later(() => take(reading.value));
+      later(() => take(reading.value), PAUSE);
     }
   };
   const leave = () => {

@@ -43,6 +43,13 @@ async function hold(page: Page, selector: string, to: { x: number; y: number }) 
   await page.mouse.move(to.x + 8, to.y + from.height / 2, { steps: 6 });
 }
 
+/** Drags a strip to the place of another, and lets it go when it is told to lie there. */
+async function dragStrip(page: Page, strip: string, to: string) {
+  await hold(page, `[data-strip="${strip}"]`, await boxOf(page, `[data-strip="${to}"]`));
+  await reads(page, '[role="status"]', new RegExp(`${strip} was moved over droppable area ${to}`));
+  await page.mouse.up();
+}
+
 describe('boards and strips by hand', () => {
   it('a leg is dragged to another board, the checker answering; it is placed by figures, swapped and let go', async () => {
     const id = await longTable();
@@ -125,9 +132,7 @@ describe('boards and strips by hand', () => {
     await (await radio(page, 'Panel')).click();
     const strips = () => page.$$eval('[data-strip]', (all) => all.map((e) => (e as HTMLElement).dataset.strip!));
     const [first = '', second = '', third = ''] = await strips();
-    const over = await boxOf(page, `[data-strip="${third}"]`);
-    await hold(page, `[data-strip="${first}"]`, { x: over.x, y: over.y });
-    await page.mouse.up();
+    await dragStrip(page, first, third);
     await expect.poll(async () => (await strips()).slice(0, 3)).toEqual([second, third, first]);
     await page.focus(`[data-strip="${first}"]`);
     await page.keyboard.press('t');
@@ -210,9 +215,7 @@ describe('boards and strips by hand', () => {
     const strips = () => page.$$eval('[data-strip]', (all) => all.map((e) => (e as HTMLElement).dataset.strip!));
     await expect.poll(strips).toEqual(['A1', 'A2', 'A3', 'A4']);
     await page.waitForSelector('[aria-label^="A1 to A2: a pair"]');
-    const over = await boxOf(page, '[data-strip="A4"]');
-    await hold(page, '[data-strip="A1"]', { x: over.x, y: over.y });
-    await page.mouse.up();
+    await dragStrip(page, 'A1', 'A4');
     await expect.poll(strips).toEqual(['A3', 'A4', 'A1', 'A2']);
     await page.focus('[data-strip="A1"]');
     await reads(page, 'main', /Pair A1 and A2, from M1/);

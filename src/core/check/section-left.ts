@@ -11,8 +11,8 @@ import { type Check, type CheckContext, judge } from './check';
 /** Of a part's section so much must be left where the cuts of several joints lie in one another; common practice. */
 const LEAST_LEFT = 0.25;
 const WATCHED_LEFT = 0.35;
-/** Points looked at across a section, each way. */
-const POINTS = 24;
+/** Lines through its thickness along which a section is measured. */
+const LINES = 24;
 
 interface Gutted {
   part: Part;
@@ -91,29 +91,41 @@ function reachAlong({ corners }: Convex, along: Vec): { from: number; to: number
   return { from: Math.min(...places), to: Math.max(...places) };
 }
 
-const inside = (planes: readonly Plane[], p: Vec) =>
-  planes.every(({ normal, offset }) => dot(normal, p) <= offset + 1e-9);
+/** What of a line lies on the inner side of all planes: from where to where along it; empty where it ends before it begins. */
+function within(planes: readonly Plane[], from: Vec, along: Vec): { from: number; to: number } {
+  let [first, last] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
+  for (const { normal, offset } of planes) {
+    const [rise, room] = [dot(normal, along), offset - dot(normal, from)];
+    if (Math.abs(rise) < 1e-12) {
+      if (room < -1e-9) return { from: 0, to: 0 };
+    } else if (rise > 0) last = Math.min(last, room / rise);
+    else first = Math.max(first, room / rise);
+  }
+  return { from: first, to: last };
+}
 
-/** What share of the points of a section square to the part is in none of its cuts; null where the section misses the part. */
+/** What share of a section square to the part is in none of its cuts, line by line; null where the section misses the part. */
 function shareLeft(part: Part, at: number, cuts: readonly Cut[]): number | null {
   const [body] = part.placed;
   if (!body) return null;
   const bodyPlanes = planesOf(body);
   const cutPlanes = cuts.map(({ solid }) => planesOf(solid));
-  const { width, thickness } = part.size;
-  const length = at - dot(part.frame.length, part.frame.at);
-  let [all, left] = [0, 0];
-  for (let i = 0; i < POINTS; i += 1) {
-    for (let k = 0; k < POINTS; k += 1) {
-      const p = inPiece(part.frame, [
-        length,
-        ((i + 0.5) / POINTS - 0.5) * width,
-        ((k + 0.5) / POINTS - 0.5) * thickness,
-      ]);
-      if (!inside(bodyPlanes, p)) continue;
-      all += 1;
-      if (!cutPlanes.some((planes) => inside(planes, p))) left += 1;
+  const { frame, size } = part;
+  const length = at - dot(frame.length, frame.at);
+  let [all, taken] = [0, 0];
+  for (let i = 0; i < LINES; i += 1) {
+    const middle = inPiece(frame, [length, ((i + 0.5) / LINES - 0.5) * size.width, 0]);
+    const own = within(bodyPlanes, middle, frame.thickness);
+    if (own.to <= own.from) continue;
+    all += own.to - own.from;
+    let reached = own.from;
+    const met = cutPlanes.map((planes) => within(planes, middle, frame.thickness)).filter(({ from, to }) => to > from);
+    for (const cut of met.sort((a, b) => a.from - b.from)) {
+      const end = Math.min(own.to, cut.to);
+      if (end <= reached) continue;
+      taken += end - Math.max(reached, cut.from);
+      reached = end;
     }
   }
-  return all === 0 ? null : left / all;
+  return all === 0 ? null : 1 - taken / all;
 }

@@ -64,8 +64,25 @@ export interface MoistureLine {
   mean: readonly number[];
   /** % per mm, the show face wetter positive. */
   slope: readonly number[];
-  /** How much of 1 % more in the home's air has reached the wood, 0–1. */
-  response: readonly number[];
+}
+
+/** Through the wood's days, the home's air wetter by so many %. */
+function simulate({ air, species, thickness, finish, coated, from, deliveredIndex, start }: LineInput, by: number) {
+  return simulateMoisture({
+    thickness,
+    species,
+    finish,
+    coated,
+    finishedAt: Math.max(0, deliveredIndex - from),
+    air: {
+      moisture: air.moisture.slice(from).map((m, i) => (from + i >= deliveredIndex ? m + by : m)),
+      temperature: air.temperature.slice(from),
+    },
+    start,
+    steps: Math.max(0, air.moisture.length - from - 1),
+    step: 1,
+    cells: 16,
+  });
 }
 
 /**
@@ -73,30 +90,16 @@ export interface MoistureLine {
  * kept, so that a change elsewhere in the job costs nothing here.
  */
 export const moistureLine = keptFew((input: LineInput): MoistureLine => {
-  const { air, species, thickness, finish, coated, from, deliveredIndex, start } = input;
-  const steps = air.moisture.length - from;
-  const simulate = (by: number) =>
-    simulateMoisture({
-      thickness,
-      species,
-      finish,
-      coated,
-      finishedAt: Math.max(0, deliveredIndex - from),
-      air: {
-        moisture: air.moisture.slice(from).map((m, i) => (from + i >= deliveredIndex ? m + by : m)),
-        temperature: air.temperature.slice(from),
-      },
-      start,
-      steps: Math.max(0, steps - 1),
-      step: 1,
-      cells: 16,
-    });
-  const plain = simulate(0);
-  const shifted = simulate(1);
-  const before = air.moisture.slice(0, from);
-  return {
-    mean: [...before, ...plain.mean],
-    slope: [...before.map(() => 0), ...plain.slope],
-    response: [...before.map(() => 0), ...plain.mean.map((m, i) => (shifted.mean[i] ?? m) - m)],
-  };
+  const { mean, slope } = simulate(input, 0);
+  const before = input.air.moisture.slice(0, input.from);
+  return { mean: [...before, ...mean], slope: [...before.map(() => 0), ...slope] };
+});
+
+/** How much of 1 % more in the home's air has reached the wood on each day of the season, 0–1. */
+export const homeResponse = keptFew((input: LineInput): readonly number[] => {
+  const { mean } = moistureLine(input);
+  return [
+    ...mean.slice(0, input.from).fill(0),
+    ...simulate(input, 1).mean.map((m, i) => m - (mean[input.from + i] ?? m)),
+  ];
 });

@@ -9,7 +9,7 @@ import type { Rings } from '../wood/rings';
 import type { Species } from '../wood/species';
 import { learnFrom, NO_CORRECTION } from './learning';
 import { isMade } from './material';
-import { airOfPiece, type LineInput, moistureLine } from './moisture-line';
+import { airOfPiece, homeResponse, type LineInput, moistureLine } from './moisture-line';
 import type { Part, Size } from './part';
 import { leadingPart, type Piece } from './piece';
 import { seasonFigures } from './season-figures';
@@ -86,7 +86,7 @@ export function deriveSeason(given: {
   const line = moistureLine(lineInput);
   const inForce = reckoning === 'simulated' ? line.mean : air.moisture;
   const response = (index: number) =>
-    reckoning === 'simulated' ? (line.response[index] ?? 0) : index >= deliveredIndex ? 1 : 0;
+    reckoning === 'simulated' ? (homeResponse(lineInput)[index] ?? 0) : index >= deliveredIndex ? 1 : 0;
   const onDay = (index: number, percent: number): SeasonDay => ({
     index,
     day: plusDays(start, index),
@@ -114,7 +114,8 @@ export function deriveSeason(given: {
     (m, factor) => widthOfStrips({ ...forecast, correction: { ...NO_CORRECTION, factor } }, m),
   );
 
-  const all = inForce.map((m, index) => m + correction.offset * response(index));
+  const { offset } = correction;
+  const all = offset === 0 ? inForce : inForce.map((m, index) => m + offset * response(index));
   let [dry, wet] = [gluedIndex, gluedIndex];
   for (let index = gluedIndex + 1; index < lastDay; index += 1) {
     if ((all[index] ?? 0) < (all[dry] ?? 0)) dry = index;

@@ -17,7 +17,7 @@ export interface Pose {
 /** How a shape goes through: as it is turned, or turning on its way. */
 export type Passage = { kind: 'straight'; width: number; turn: number } | { kind: 'turning'; way: readonly Pose[] };
 
-/** Turns that are tried: one every degree and a half. */
+/** Turns that are tried, an even number: one every degree and a half. */
 const TURNS = 240;
 /** Places on the way are so far apart, and the shape is looked at in strips so wide, mm. */
 const STRIP = 8;
@@ -85,7 +85,7 @@ function wayThrough(shape: readonly (readonly Flat[])[], { width, thickness }: O
   const low = new Float32Array(TURNS * places).fill(Number.POSITIVE_INFINITY);
   const high = new Float32Array(TURNS * places).fill(Number.NEGATIVE_INFINITY);
   const [from, to] = [new Float32Array(strips), new Float32Array(strips)];
-  for (let turn = 0; turn < TURNS; turn += 1) {
+  for (let turn = 0; turn < TURNS / 2; turn += 1) {
     const angle = (2 * Math.PI * turn) / TURNS;
     const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
     from.fill(Number.POSITIVE_INFINITY);
@@ -107,6 +107,10 @@ function wayThrough(shape: readonly (readonly Flat[])[], { width, thickness }: O
       }
       low[turn * places + place] = lo;
       high[turn * places + place] = hi;
+      // Turned half round, what is last comes first, on the other side.
+      const opposite = (turn + TURNS / 2) * places + places - 1 - place;
+      low[opposite] = -hi;
+      high[opposite] = -lo;
     }
   }
   // From here on: how far aside the shape must stand at a turn and a place, from one bound to the other.
@@ -116,31 +120,36 @@ function wayThrough(shape: readonly (readonly Flat[])[], { width, thickness }: O
     high[cell] = most;
   }
   const before = new Int32Array(TURNS * places).fill(-2);
-  const queue: number[] = [];
+  const queue = new Int32Array(TURNS * places);
+  let waiting = 0;
   for (let turn = 0; turn < TURNS; turn += 1) {
     const cell = turn * places + places - 1;
     before[cell] = -1;
-    queue.push(cell);
+    queue[waiting] = cell;
+    waiting += 1;
   }
   // A turn moves what is in the wall aside with the shape's middle.
   const aside = radius * ((2 * Math.PI) / TURNS);
-  for (let i = 0; i < queue.length; i += 1) {
+  for (let i = 0; i < waiting; i += 1) {
     const cell = queue[i] as number;
     const turn = Math.floor(cell / places);
     const place = cell - turn * places;
     if (place === 0) return posesOf(cell, before, places, half, low, high);
     const least = low[cell] as number;
     const most = high[cell] as number;
-    for (const [dt, dp] of MOVES) {
+    for (let k = 0; k < MOVES.length; k += 1) {
+      const [dt, dp] = MOVES[k] as (typeof MOVES)[number];
       const p = place + dp;
       if (p < 0 || p >= places) continue;
       const next = ((turn + dt + TURNS) % TURNS) * places + p;
       if (before[next] !== -2) continue;
-      const [l, m] = [low[next] as number, high[next] as number];
+      const l = low[next] as number;
+      const m = high[next] as number;
       const room = dt === 0 ? 0 : aside;
       if (l > m || least > m + room || l > most + room) continue;
       before[next] = cell;
-      queue.push(next);
+      queue[waiting] = next;
+      waiting += 1;
     }
   }
   return null;
