@@ -1,4 +1,4 @@
-import { speciesWith } from '@/core';
+import { plainText, speciesWith } from '@/core';
 import { RACK_SORTS, type RackPart, rackPart, SHELVES, type StoredBoard } from './board-store';
 import { currentWorkshop } from './workshop-store';
 
@@ -23,7 +23,7 @@ function whole(query: URLSearchParams, name: string, least: number, most: number
 async function partOf(query: URLSearchParams, from: number, count: number): Promise<RackPart> {
   const workshop = await currentWorkshop();
   const names = new Map(speciesWith(workshop.settings.species).map((s) => [s.id, s.commonName]));
-  const text = (name: string, most: number) => (query.get(name) ?? '').slice(0, most).replaceAll('\u0000', '');
+  const text = (name: string, most: number) => plainText(query.get(name) ?? '').slice(0, most);
   return rackPart(
     workshop.id,
     {

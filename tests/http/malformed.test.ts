@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import type { JobDocument } from '@/core';
 import { base, call, newJob } from './api';
 
 const api = join(import.meta.dirname, '../../src/app/api');
@@ -29,6 +30,7 @@ const BODIES: [string, string][] = [
   ['a prototype', '{"__proto__":{"revision":1},"constructor":{"prototype":{}}}'],
   ['null characters', '{"name":"a\\u0000b","tag":"\\u0000","revision":1}'],
   ['raw null characters', 'tag,species,length,width,thickness\n\u0000,oak-white,2000,200,30'],
+  ['half a character', '{"name":"a\\ud83d","tag":"\\ude00","revision":1,"document":{"name":"\\ud83d"}}'],
   ['not even text', '\ud800\udfff\ufffe'],
   ['deep nesting', `${'['.repeat(20_000)}${']'.repeat(20_000)}`],
   ['CSV where JSON belongs', 'tag,species\n1,2'],
@@ -60,6 +62,21 @@ describe('malformed bodies never make the server fail', () => {
           expect(status, `${method} ${path} with ${name}`).toBeGreaterThanOrEqual(400);
       }
     }
+  });
+
+  it('keeps half an emoji as something whole, in every text of a job, and the job goes on being saved', async () => {
+    const job = await newJob('Half an emoji');
+    const path = `/api/jobs/${job.id}`;
+    const half = 'pine \ud83d \u202e \u0000';
+    const { document } = job;
+    const odd = { ...document, name: half, client: half, brief: { ...document.brief, note: half } };
+    const first = await call<{ revision: number; document: JobDocument }>('PUT', path, { revision: 1, document: odd });
+    expect(first.status).toBe(200);
+    const { name, client, brief } = first.data.document;
+    for (const text of [name, client, brief.note]) expect(text).toBe('pine \ufffd');
+    expect((await call('PUT', path, { revision: 2, document: first.data.document })).status).toBe(200);
+    expect((await call('GET', path)).status).toBe(200);
+    expect((await call('GET', '/api/rack?find=%00%ed%a0%bd')).status).toBe(200);
   });
 
   it('refuses a body of more than 8 MB, and another site’s page', async () => {

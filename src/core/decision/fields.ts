@@ -37,12 +37,6 @@ export const day = v.pipe(
 );
 
 export const line = (longest: number) =>
-  v.pipe(
-    v.string('this must be text'),
-    v.trim(),
-    v.maxLength(longest, `at most ${longest} letters`),
-    // PostgreSQL cannot hold the null character, and no name needs one.
-    v.check((text) => !text.includes('\u0000'), 'a character in here cannot be stored'),
-  );
+  v.pipe(v.string('this must be text'), v.trim(), v.maxLength(longest, `at most ${longest} letters`));
 
 export const name = v.pipe(line(120), v.nonEmpty('a name is needed'));
