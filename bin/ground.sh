@@ -32,6 +32,13 @@ check_ground() {
   [ "${free:-0}" -ge 500000 ] || fail "Less than 500 MB are free on the disk of $ROOT." "Make room, then run this again. Nothing was changed."
 }
 
+# One run at a time on this folder. The lock is let go when the last of its processes ends, however it ends; a copied folder
+# has its own.
+hold_ground() { # what is running otherwise
+  exec 9>"$STATE/lock"
+  flock -n 9 || fail "$@"
+}
+
 install_packages() {
   local want; want=$(sha256sum <"$ROOT/package-lock.json")
   [ -d "$ROOT/node_modules/next" ] && [ "$(cat "$ROOT/node_modules/.taller-lock" 2>/dev/null)" = "$want" ] && return
@@ -78,7 +85,15 @@ place_cluster() {
   if [ -s "$STATE/cluster-place" ]; then
     CLUSTER=$(cat "$STATE/cluster-place")
     # A checkout that was copied or moved has its data with it, not where it once lay.
-    case "$CLUSTER" in "$STATE/cluster" | /var/lib/taller/*) return ;; esac
+    case "$CLUSTER" in
+      "$STATE/cluster") return ;;
+      /var/lib/taller/*)
+        # Data outside the checkout is of the one checkout that is written in it: a moved one takes it along, a copy does not.
+        local owner; owner=$(as_keeper cat "$CLUSTER/checkout" 2>/dev/null || true)
+        if [ -z "$owner" ] || [ ! -d "$owner" ] || [ "$owner" -ef "$STATE" ]; then own_cluster; return; fi
+        say "This checkout is a copy of ${owner%/.taller/*}, whose data stays there. It begins with its own."
+        say "To bring the data over: bin/backup FILE there, then bin/restore FILE here." ;;
+    esac
   fi
   CLUSTER=$STATE/cluster
   if [ -n "$PG_KEEPER" ]; then
@@ -87,6 +102,7 @@ place_cluster() {
       rmdir "$CLUSTER"
       CLUSTER=/var/lib/taller/$(printf '%s' "$STATE" | sha256sum | cut -c1-12)
       mkdir -p "$CLUSTER" && chown "$PG_KEEPER" "$CLUSTER" && chmod 700 "$CLUSTER" || fail "No place could be made for the database at $CLUSTER."
+      own_cluster
       say "The checkout is closed to the user $PG_KEEPER; the database lives in $CLUSTER."
     fi
   else
@@ -95,7 +111,21 @@ place_cluster() {
   printf '%s\n' "$CLUSTER" >"$STATE/cluster-place"
 }
 
-cluster_is_up() { as_keeper "$PG_BIN/pg_ctl" -D "$CLUSTER/data" status >/dev/null 2>&1; }
+# Writes into data that lies outside the checkout whose it is.
+own_cluster() { printf '%s\n' "$STATE" | as_keeper sh -c "cat > '$CLUSTER/checkout'"; }
+
+# Whether the database is running on this very folder: a process number alone is not believed, it may be another's by now,
+# or have come along with a copy of the folder.
+cluster_is_up() {
+  local data=$CLUSTER/data pid
+  pid=$(as_keeper sed -n 1p "$data/postmaster.pid" 2>/dev/null) || return 1
+  case "$pid" in '' | *[!0-9]*) return 1 ;; esac
+  if [ -d /proc/self ]; then as_keeper sh -c "[ '/proc/$pid/cwd' -ef '$data' ]" 2>/dev/null
+  else [ "$(as_keeper sed -n 2p "$data/postmaster.pid")" = "$data" ] && as_keeper "$PG_BIN/pg_ctl" -D "$data" status >/dev/null 2>&1; fi
+}
+
+# A process number that is not this database's keeps PostgreSQL from starting: it is taken away.
+drop_stale_pid() { cluster_is_up || as_keeper rm -f "$CLUSTER/data/postmaster.pid"; }
 
 # Starts the private cluster and sets DATABASE_URL; makes it when there is none.
 start_cluster() {
@@ -124,8 +154,9 @@ start_cluster() {
     DB_PORT=$(cat "$STATE/db-port" 2>/dev/null || true)
     if [ -z "$DB_PORT" ] || ! port_is_free "$DB_PORT"; then DB_PORT=$(free_port 0); fi
     printf '%s\n' "$DB_PORT" >"$STATE/db-port"
+    drop_stale_pid
     as_keeper "$PG_BIN/pg_ctl" -D "$data" -l "$CLUSTER/server.log" -w -t 60 \
-      -o "-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories='' -c fsync=${PG_FSYNC:-on}" start >"$STATE/pg_ctl.log" 2>&1 || {
+      -o "-c listen_addresses=127.0.0.1 -c port=$DB_PORT -c unix_socket_directories='' -c fsync=${PG_FSYNC:-on}" start >"$STATE/pg_ctl.log" 2>&1 9>&- || {
       as_keeper tail -n 8 "$CLUSTER/server.log" >&2
       fail "The private database in $data does not start; its last words are above." \
         "If the disk is full, make room. If the data is damaged, restore it or start over with bin/start --fresh; the old data is put aside."
@@ -172,7 +203,7 @@ SERVER_PIDS=()
 # Serves on $1 in the background and waits until it answers; sets SERVER_PID, the last of SERVER_PIDS. Logs to $3.log.
 serve() {
   local port=$1 dist=$2 log=$STATE/${3:-server}.log
-  (cd "$ROOT" && exec env NEXT_TELEMETRY_DISABLED=1 TALLER_DIST="$dist" node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port") >"$log" 2>&1 &
+  (cd "$ROOT" && exec env NEXT_TELEMETRY_DISABLED=1 TALLER_DIST="$dist" node bin/serve.mjs "$port") >"$log" 2>&1 &
   SERVER_PID=$!
   SERVER_PIDS+=("$SERVER_PID")
   local i
