@@ -4,25 +4,36 @@ import { Refusal } from './refusal';
 
 const LARGEST_BODY = 8 * 1024 * 1024;
 
+/** Failures of what Taller stands on, by the code of the database or the system, with what a maker can do about them. */
+const KNOWN_FAILURES: { code: RegExp; status: number; problem: Problem }[] = [
+  {
+    code: /^(53100|ENOSPC|EDQUOT)$/,
+    status: 507,
+    problem: {
+      problem: 'The disk is full, so nothing more can be kept.',
+      where: 'the server',
+      wayOut: 'Make room on the disk that Taller is on, then try again.',
+    },
+  },
+  {
+    code: /^(ECONNREFUSED|ECONNRESET|EPIPE|57P0\d|08\d{3}|53\d{3})$|timeout exceeded when trying to connect|Connection terminated/,
+    status: 503,
+    problem: {
+      problem: 'The database does not answer.',
+      where: 'the server',
+      wayOut: 'Try again in a moment. If it lasts, start Taller anew with bin/start.',
+    },
+  },
+];
+
 /** Answers a request, turning a refusal into its status and an unforeseen failure into a plain 500 with no secrets. */
 export async function answer(work: () => Promise<Response>): Promise<Response> {
   try {
     return await work();
   } catch (error) {
     if (error instanceof Refusal) return refuse(error.status, error.problems, error.current);
-    const code = (error as { code?: string }).code ?? '';
-    if (
-      /^(ECONNREFUSED|ECONNRESET|57P0\d|08\d{3}|53\d{3})$/.test(code) ||
-      /timeout exceeded when trying to connect/.test(String(error))
-    ) {
-      return refuse(503, [
-        {
-          problem: 'The database does not answer.',
-          where: 'the server',
-          wayOut: 'Your change is kept in the browser and sent again. If it lasts, start Taller anew with bin/start.',
-        },
-      ]);
-    }
+    const known = KNOWN_FAILURES.find(({ code }) => code.test((error as { code?: string }).code ?? String(error)));
+    if (known) return refuse(known.status, [known.problem]);
     console.error(error);
     return refuse(500, [
       {
@@ -48,14 +59,25 @@ export function ownPageOnly(request: Request): void {
   }
 }
 
+/** A body as it comes, cut off where it grows too large. */
 export async function readText(request: Request): Promise<string> {
   ownPageOnly(request);
-  const text = await request.text().catch(() => '');
-  if (text.length > LARGEST_BODY) {
-    throw new Refusal(413, [
-      { problem: 'That is more than 8 MB.', where: 'the body', wayOut: 'Send it in smaller parts.' },
-    ]);
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  const reader = request.body?.getReader();
+  for (;;) {
+    const read = await reader?.read().catch(() => undefined);
+    if (!read || read.done) break;
+    size += read.value.byteLength;
+    if (size > LARGEST_BODY) {
+      void reader?.cancel().catch(() => {});
+      throw new Refusal(413, [
+        { problem: 'That is more than 8 MB.', where: 'the body', wayOut: 'Send it in smaller parts.' },
+      ]);
+    }
+    chunks.push(read.value);
   }
+  const text = Buffer.concat(chunks).toString('utf8');
   if (text.includes('\u0000')) {
     throw new Refusal(400, [
       { problem: 'There are null characters in it.', where: 'the body', wayOut: 'Save the file as plain UTF-8 text.' },
@@ -65,6 +87,16 @@ export async function readText(request: Request): Promise<string> {
 }
 
 export async function readBody<S extends GenericSchema>(request: Request, schema: S): Promise<InferOutput<S>> {
+  const type = request.headers.get('content-type') ?? '';
+  if (!/^application\/json\b/i.test(type)) {
+    throw new Refusal(415, [
+      {
+        problem: type ? `${type.slice(0, 60)} is not read here.` : 'What kind of text it is does not stand on it.',
+        where: 'content-type',
+        wayOut: 'Send JSON, with content-type: application/json.',
+      },
+    ]);
+  }
   return bodyOf(await readText(request), schema);
 }
 
@@ -76,12 +108,6 @@ export function bodyOf<S extends GenericSchema>(text: string, schema: S): InferO
   } catch {
     throw new Refusal(400, [
       { problem: 'The body does not read as JSON.', where: 'the body', wayOut: 'Send a JSON object.' },
-    ]);
-  }
-  // The null character may also come in escaped.
-  if (text.includes('\\u0000')) {
-    throw new Refusal(400, [
-      { problem: 'There are null characters in it.', where: 'the body', wayOut: 'Leave them out.' },
     ]);
   }
   const result = read(schema, data, 'the body');
