@@ -1,14 +1,16 @@
 #!/usr/bin/env node
 // A simulated device, for a shop that has none: it posts to the same route, with the same kind of token, as a real one.
-//   node bin/stand-in.mjs hygrometer TOKEN        air of a temperate shop, a reading a minute, the last week's first
-//   node bin/stand-in.mjs moisture-meter TOKEN    presses its pins into a board of the rack every now and then
+//   TOKEN=… node bin/stand-in.mjs hygrometer        air of a temperate shop, a reading a minute, the last week's first
+//   TOKEN=… node bin/stand-in.mjs moisture-meter    presses its pins into a board of the rack every now and then
+// The token is not an argument: those can be read by everybody on the machine.
 //   TALLER_URL (http://127.0.0.1:3000), EVERY (seconds between readings), PAST (days sent at the start), ONCE=1
-const [kind, token] = process.argv.slice(2);
+const [kind] = process.argv.slice(2);
+const token = process.env.TOKEN;
 const base = process.env.TALLER_URL ?? 'http://127.0.0.1:3000';
 const every = Math.max(1, Number(process.env.EVERY ?? (kind === 'hygrometer' ? 60 : 600)));
 const past = Number(process.env.PAST ?? 7);
 if (!['hygrometer', 'moisture-meter'].includes(kind) || !token) {
-  console.error('Say which device and its token: node bin/stand-in.mjs hygrometer|moisture-meter TOKEN');
+  console.error('Say which device and its token: TOKEN=… node bin/stand-in.mjs hygrometer|moisture-meter');
   process.exit(2);
 }
 

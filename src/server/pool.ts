@@ -19,8 +19,23 @@ export function pool(): pg.Pool {
 
 export type Queryable = Pick<pg.PoolClient, 'query'>;
 
-/** Runs `work` in one transaction; rolled back when it throws. */
+/** Two transactions that wait for each other: the database ends one of them, which may be done again. */
+const MUTUAL_WAIT = new Set(['40P01', '40001']);
+const TRIES = 4;
+
+/** Runs `work` in one transaction; rolled back when it throws, and run again where another stood in its way. */
 export async function inTransaction<T>(work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
+  for (let go = 1; ; go += 1) {
+    try {
+      return await once(work);
+    } catch (error) {
+      if (go === TRIES || !MUTUAL_WAIT.has((error as { code?: string }).code ?? '')) throw error;
+      await new Promise((resolve) => setTimeout(resolve, 20 * go * (1 + Math.random())));
+    }
+  }
+}
+
+async function once<T>(work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
   const client = await pool().connect();
   try {
     await client.query('begin');

@@ -11,49 +11,72 @@ export interface Taken {
   refused: Problem[];
 }
 
+type Sender = Device & { workshopId: string };
+/** A board that is locked for the rest of the transaction, as it is now. */
+interface LockedBoard {
+  id: string;
+  tag: string;
+  species: string;
+}
+
 /** Takes in what a device sent; every sound reading counts, whatever is wrong with the others. */
 export async function takeReadings(
-  device: Device & { workshopId: string },
+  device: Sender,
   readings: readonly (AirReading | BoardReading)[],
   now: Date,
 ): Promise<Taken> {
   const { settings } = await currentWorkshop();
-  const result: Taken = { taken: 0, duplicates: 0, refused: [] };
-  await inTransaction(async (db) => {
+  return inTransaction(async (db) => {
+    const result: Taken = { taken: 0, duplicates: 0, refused: [] };
+    const boards = await lockBoards(
+      db,
+      device.workshopId,
+      readings.flatMap((reading) => ('board' in reading ? reading.board : [])),
+    );
     for (const [i, reading] of readings.entries()) {
       const where = `readings.${i}`;
       const doubt = doubtOf(reading, now);
-      const fault = doubt ? { ...doubt, where } : await misplaced(device, reading, where, db);
+      const fault = doubt ? { ...doubt, where } : misplaced(device, reading, where, boards);
       if (fault) {
         result.refused.push(fault);
         continue;
       }
       const added =
         'board' in reading
-          ? await keepBoardReading(db, device.workshopId, device.id, reading, settings)
+          ? await keepBoardReading(db, device, boards.get(reading.board) as LockedBoard, reading, settings)
           : await keepAirReading(db, device, reading);
       if (added) result.taken += 1;
       else result.duplicates += 1;
     }
     await db.query('update device set last_seen_at = now() where id = $1', [device.id]);
+    return { ...result, refused: result.refused.slice(0, 50) };
   });
-  return { ...result, refused: result.refused.slice(0, 50) };
 }
 
-async function misplaced(
-  device: Device & { workshopId: string },
+/** Boards by their tags, always locked in one order, so that two meters never wait for one another. */
+async function lockBoards(
+  db: Queryable,
+  workshopId: string,
+  tags: readonly string[],
+): Promise<Map<string, LockedBoard>> {
+  const { rows } = await db.query(
+    `select id, tag, species from board where workshop_id = $1 and tag = any($2) and deleted_at is null
+     order by id for update`,
+    [workshopId, [...new Set(tags)]],
+  );
+  return new Map(rows.map((board) => [board.tag, board]));
+}
+
+function misplaced(
+  device: Sender,
   reading: AirReading | BoardReading,
   where: string,
-  db: Queryable,
-): Promise<Problem | undefined> {
+  boards: ReadonlyMap<string, LockedBoard>,
+): Problem | undefined {
   if ('board' in reading) {
     if (device.kind !== 'moisture-meter')
       return { problem: 'A hygrometer does not read boards.', where, wayOut: 'Add it as a moisture meter.' };
-    const { rows } = await db.query('select 1 from board where workshop_id = $1 and tag = $2 and deleted_at is null', [
-      device.workshopId,
-      reading.board,
-    ]);
-    return rows[0]
+    return boards.has(reading.board)
       ? undefined
       : { problem: `No board on the rack has the tag ${reading.board}.`, where, wayOut: 'Look at the tag.' };
   }
@@ -62,7 +85,7 @@ async function misplaced(
     : { problem: 'This device hangs nowhere, so its air is of no place.', where, wayOut: 'Add it as a hygrometer.' };
 }
 
-async function keepAirReading(db: Queryable, device: Device & { workshopId: string }, r: AirReading): Promise<boolean> {
+async function keepAirReading(db: Queryable, device: Sender, r: AirReading): Promise<boolean> {
   const { rowCount } = await db.query(
     `insert into air_reading (device_id, workshop_id, place_id, read_at, temperature, relative_humidity)
      values ($1, $2, $3, $4, $5, $6) on conflict do nothing`,
@@ -74,16 +97,11 @@ async function keepAirReading(db: Queryable, device: Device & { workshopId: stri
 /** Keeps a reading beside what it means, and lets the board show its latest. */
 async function keepBoardReading(
   db: Queryable,
-  workshopId: string,
-  deviceId: string | null,
-  reading: BoardReading,
+  { workshopId, id: deviceId }: { workshopId: string; id: string | null },
+  board: LockedBoard,
+  reading: Omit<BoardReading, 'board'>,
   shop: Shop,
 ): Promise<boolean> {
-  const { rows } = await db.query(
-    'select id, species from board where workshop_id = $1 and tag = $2 and deleted_at is null for update',
-    [workshopId, reading.board],
-  );
-  const board = rows[0];
   const moisture = correctPinReading({
     reading: reading.reading,
     woodTemperature: reading.woodTemperature,
@@ -114,16 +132,18 @@ export async function enterBoardReading(
   now: Date,
 ) {
   const { settings } = await currentWorkshop();
-  const { rows } = await pool().query(
-    'select tag from board where workshop_id = $1 and id = $2 and deleted_at is null',
-    [workshopId, id],
-  );
-  if (!rows[0])
-    throw new Refusal(404, [{ problem: 'There is no such board.', where: id, wayOut: 'Look for it in the bin.' }]);
-  const whole = { ...reading, board: rows[0].tag };
-  const doubt = doubtOf(whole, now);
-  if (doubt) throw new Refusal(422, [{ ...doubt, where: 'reading' }]);
-  const kept = await inTransaction((db) => keepBoardReading(db, workshopId, null, whole, settings));
+  const kept = await inTransaction(async (db) => {
+    const { rows } = await db.query(
+      'select id, tag, species from board where workshop_id = $1 and id = $2 and deleted_at is null for update',
+      [workshopId, id],
+    );
+    const board: LockedBoard | undefined = rows[0];
+    if (!board)
+      throw new Refusal(404, [{ problem: 'There is no such board.', where: id, wayOut: 'Look for it in the bin.' }]);
+    const doubt = doubtOf({ ...reading, board: board.tag }, now);
+    if (doubt) throw new Refusal(422, [{ ...doubt, where: 'reading' }]);
+    return keepBoardReading(db, { workshopId, id: null }, board, reading, settings);
+  });
   return { taken: kept ? 1 : 0, duplicates: kept ? 0 : 1 };
 }
 

@@ -234,8 +234,8 @@ describe('the Air page', () => {
     await (await button(page, 'Add it')).click();
     const token = await page.waitForSelector('[data-token]').then((e) => e!.evaluate((code) => code.textContent!));
     await reads(page, '[data-device="Hygrometer, tested"]', /not heard of yet/);
-    await promisify(execFile)('node', [join(import.meta.dirname, '../../bin/stand-in.mjs'), 'hygrometer', token], {
-      env: { ...process.env, TALLER_URL: base, ONCE: '1', PAST: '7' },
+    await promisify(execFile)('node', [join(import.meta.dirname, '../../bin/stand-in.mjs'), 'hygrometer'], {
+      env: { ...process.env, TOKEN: token, TALLER_URL: base, ONCE: '1', PAST: '7' },
     });
     await reads(page, '[data-device="Hygrometer, tested"]', /last heard/);
     await page.waitForSelector('.recharts-line path.recharts-curve');

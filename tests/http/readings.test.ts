@@ -130,24 +130,54 @@ describe('readings from devices', () => {
   });
 
   it('a stand-in sends a week of air, and sending it again changes nothing', async () => {
-    const run = () =>
-      promisify(execFile)(
-        'node',
-        [join(import.meta.dirname, '../../bin/stand-in.mjs'), 'hygrometer', hygrometer.token],
-        {
-          env: { ...process.env, TALLER_URL: base, ONCE: '1', PAST: '7' },
-        },
-      );
-    await run();
+    const run = (token: string) =>
+      promisify(execFile)('node', [join(import.meta.dirname, '../../bin/stand-in.mjs'), 'hygrometer'], {
+        env: { ...process.env, TOKEN: token, TALLER_URL: base, ONCE: '1', PAST: '7' },
+      });
+    await run(hygrometer.token);
     const first = (await air()).air.readings.length;
     expect(first).toBeGreaterThan(160);
-    await run();
+    await run(hygrometer.token);
     expect((await air()).air.readings.length - first).toBeLessThanOrEqual(1);
-    await expect(
-      promisify(execFile)('node', [join(import.meta.dirname, '../../bin/stand-in.mjs'), 'hygrometer', 'wrong'], {
-        env: { ...process.env, TALLER_URL: base, ONCE: '1' },
-      }),
-    ).rejects.toThrow(/not known/);
+    await expect(run('wrong')).rejects.toThrow(/not known/);
+  });
+
+  it('of many boards from several meters at once: each taken, whatever their order, and none on another board', async () => {
+    const row = { species: 'oak-white', length: 2000, width: 200, thickness: 30, quarters: null, surface: 'rough' };
+    const rest = { ringAngle: 20, moisture: null, moistureOn: null, lot: '', note: '', defects: [] };
+    const tags = Array.from({ length: 12 }, (_, i) => `MANY-${i}`);
+    type Kept = { id: string; tag: string; revision: number };
+    const boards: Kept[] = [];
+    for (const tag of tags) boards.push((await call<Kept>('POST', '/api/boards', { tag, ...row, ...rest })).data);
+    const meters = await Promise.all(
+      [1, 2].map((n) =>
+        call<Device>('POST', '/api/devices', { name: `Meter ${n}`, kind: 'moisture-meter', placeId: null }),
+      ),
+    );
+    // One of them is given another tag, and that tag to nobody, while they are read.
+    const renamed = boards[5] as Kept;
+    const posts = Array.from({ length: 32 }, (_, i) => {
+      const order = i % 2 === 0 ? tags : [...tags].reverse();
+      return send(
+        meters[i % 2]!.data,
+        order.map((tag, k) => ({ at: ago(40 + i + k / 100), board: tag, reading: 8 + i / 10, woodTemperature: 20 })),
+      );
+    });
+    const rename = async () => {
+      for (let status = 409; status === 409; ) {
+        const { revision } = (await call<Kept[]>('GET', '/api/boards')).data.find(({ id }) => id === renamed.id)!;
+        const board = { tag: 'MANY-NEW', ...row, ...rest };
+        status = (await call('PUT', `/api/boards/${renamed.id}`, { revision, board })).status;
+      }
+    };
+    const [replies] = await Promise.all([Promise.all(posts), rename()]);
+    for (const { status, data } of replies) {
+      expect(status).toBe(200);
+      expect(data.taken + data.refused.length).toBe(12);
+      for (const { problem } of data.refused) expect(problem).toBe(`No board on the rack has the tag ${renamed.tag}.`);
+    }
+    for (const { id } of boards) await call('DELETE', `/api/boards/${id}`);
+    for (const { data } of meters) await call('DELETE', `/api/devices/${data.id}`);
   });
 
   it('a device taken away is not listened to any more', async () => {

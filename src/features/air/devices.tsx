@@ -90,7 +90,7 @@ export function Devices({ data, onChange }: { data: AirReply; onChange: () => vo
             </code>
             <p className="mt-1 text-[12px] leading-4">
               It posts JSON to <code>/api/readings</code> with “Authorization: Bearer” and this token; the form stands
-              in docs/readings.md. To try it: <code>node bin/stand-in.mjs {kind} TOKEN</code>
+              in docs/readings.md. To try it: <code>TOKEN=… node bin/stand-in.mjs {kind}</code>
             </p>
           </div>
         ) : null}
