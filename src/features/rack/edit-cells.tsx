@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import * as v from 'valibot';
 import { type BoardInput, BoardSchema, type Problem, parseLength, read } from '@/core';
 import { request } from '@/ui/request';
@@ -42,23 +42,39 @@ export function EditCells({
     (key: 'tag' | 'lot' | 'storedAt') =>
     (said: string): Written => ({ value: { [key]: said } });
 
-  const save = async (written: Written): Promise<boolean> => {
-    const refuse = (problems: readonly Problem[]) => {
-      onProblems(problems.map((p) => ({ ...p, where: `board ${board.tag}, ${p.where}` })));
-      return false;
-    };
-    if ('problem' in written)
-      return refuse([{ problem: written.problem, where: 'the table', wayOut: 'Write it again.' }]);
-    const sound = read(BoardSchema, { ...v.parse(BoardSchema, board), ...written.value }, 'the board');
+  // One write after the other, each on what the one before it came to: cells are left more quickly than the server answers.
+  const stands = useRef(board);
+  if (board.revision > stands.current.revision) stands.current = board;
+  const turn = useRef<Promise<unknown>>(Promise.resolve());
+
+  const refuse = (problems: readonly Problem[]) => {
+    onProblems(problems.map((p) => ({ ...p, where: `board ${board.tag}, ${p.where}` })));
+    return false;
+  };
+  const send = async (value: Partial<BoardInput>): Promise<boolean> => {
+    const before = stands.current;
+    const sound = read(BoardSchema, { ...v.parse(BoardSchema, before), ...value }, 'the board');
     if ('problems' in sound) return refuse(sound.problems);
-    const reply = await request<RackBoard>('PUT', `/api/boards/${board.id}`, {
-      revision: board.revision,
-      board: sound.value,
-    });
-    if (!reply.ok) return refuse(reply.problems);
+    const { revision } = before;
+    const reply = await request<RackBoard>('PUT', `/api/boards/${board.id}`, { revision, board: sound.value });
+    if (!reply.ok) {
+      // Something else of the board was written meanwhile, as by a meter: this is written on top of it.
+      const now = reply.status === 409 ? (reply.current as RackBoard | undefined) : undefined;
+      const untouched = now && Object.keys(value).every((key) => now[key as 'tag'] === before[key as 'tag']);
+      if (now) stands.current = now;
+      return untouched ? send(value) : refuse(reply.problems);
+    }
+    stands.current = reply.value;
     onProblems([]);
     onSaved(reply.value);
     return true;
+  };
+  const save = (written: Written): Promise<boolean> => {
+    if ('problem' in written)
+      return Promise.resolve(refuse([{ problem: written.problem, where: 'the table', wayOut: 'Write it again.' }]));
+    const sent = turn.current.then(() => send(written.value));
+    turn.current = sent;
+    return sent;
   };
   const cell = (label: string, shown: string, write: (text: string) => Written, wide = false) => (
     <Cell
