@@ -28,6 +28,8 @@ export {
 } from './climate/readings';
 export { problemsOf, read } from './decision/issues';
 export * from './decision/job-document';
+export { type Conflict, differences, type Merge, mergeDocuments, resolved } from './decision/merge-documents';
+export { plainText } from './decision/plain-text';
 export * from './decision/room-for-people';
 export { type Shop, ShopSchema } from './decision/shop';
 export { composeBoardSheets } from './format/board-sheets';

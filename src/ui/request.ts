@@ -24,7 +24,7 @@ export async function request<T>(method: string, path: string, body?: unknown): 
       ok: false,
       status: 0,
       problems: [
-        { problem: 'The server does not answer.', where: 'the connection', wayOut: 'It is tried again by itself.' },
+        { problem: 'The server does not answer.', where: 'the connection', wayOut: 'Try again when it is back.' },
       ],
     };
   }

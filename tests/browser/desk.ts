@@ -26,6 +26,9 @@ export async function openPage(path: string, context?: BrowserContext): Promise<
   const own = context ?? (await browser.createBrowserContext());
   if (!context) contexts.push(own);
   const page = Object.assign(await own.newPage(), { faults: [] as string[] });
+  // Pages of several files are open side by side; each behaves as the one that is looked at.
+  const devtools = await page.createCDPSession();
+  await devtools.send('Emulation.setFocusEmulationEnabled', { enabled: true });
   page.on('pageerror', (error) => page.faults.push(String((error as Error).message ?? error)));
   await visit(page, path);
   return page;

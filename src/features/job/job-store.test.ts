@@ -32,9 +32,12 @@ function fakeServer() {
     is: (next: typeof mode) => {
       mode = next;
     },
-    byAnother: (height: number) => {
+    history,
+    byAnother: (height: number, name?: string) => {
       const document = structuredClone(current.document);
       document.form.base.height = height;
+      if (name) document.name = name;
+      history.push(document);
       current = { ...current, revision: current.revision + 1, document };
     },
     holdBack: () => {
@@ -57,7 +60,10 @@ describe('what is decided at the desk', () => {
   let server: ReturnType<typeof fakeServer>;
   let kept: Map<string, string>;
   const open = () => createJobStore(seed(server.job()));
-  const pending = () => JSON.parse(kept.get('taller-pending-j') ?? 'null');
+  const pending = () => {
+    const [own] = [...kept].filter(([key]) => key.startsWith('taller-pending-j'));
+    return JSON.parse(own?.[1] ?? 'null');
+  };
   const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms);
 
   beforeEach(() => {
@@ -67,6 +73,10 @@ describe('what is decided at the desk', () => {
       getItem: (key: string) => kept.get(key) ?? null,
       setItem: (key: string, value: string) => void kept.set(key, value),
       removeItem: (key: string) => void kept.delete(key),
+      key: (i: number) => [...kept.keys()][i] ?? null,
+      get length() {
+        return kept.size;
+      },
     });
     server = fakeServer();
   });
@@ -152,9 +162,8 @@ describe('what is decided at the desk', () => {
     await pass(400);
     server.is('up');
     const second = open();
-    second.getState().wake();
+    await second.getState().wake();
     expect(second.getState().document.form.base.height).toBe(740);
-    await pass(400);
     expect(server.job().document.form.base.height).toBe(740);
   });
 
@@ -167,28 +176,97 @@ describe('what is decided at the desk', () => {
     server.byAnother(760);
     vi.clearAllTimers();
     const second = open();
-    second.getState().wake();
+    await second.getState().wake();
     await pass(1000);
-    expect(second.getState().conflict?.document.form.base.height).toBe(760);
-    expect(second.getState().document.form.base.height).toBe(740);
+    expect(second.getState().conflict?.merge.conflicts).toEqual([{ path: 'form.base.height', mine: 740, theirs: 760 }]);
     expect(server.job().document.form.base.height).toBe(760);
+    expect(pending()).not.toBeNull();
+    await second.getState().settle({ 'form.base.height': 'mine' });
+    expect(server.job().document.form.base.height).toBe(740);
+    expect(pending()).toBeNull();
+  });
+
+  it('in two tabs that were both away loses nothing: different decisions are put together', async () => {
+    const [one, two] = [open(), open()];
+    server.is('away');
+    one.getState().change(height(740));
+    two.getState().change([{ path: 'name', value: 'Renamed' }]);
+    await pass(400);
+    expect([...kept.keys()].filter((key) => key.startsWith('taller-pending-j'))).toHaveLength(2);
+    server.is('up');
+    await pass(3000);
+    expect(server.job().document).toMatchObject({ name: 'Renamed', form: { base: { height: 740 } } });
+    expect([one.getState().saving, two.getState().saving]).toEqual(['saved', 'saved']);
+    expect(pending()).toBeNull();
+  });
+
+  it('in two tabs that were both closed while away is found by the next, all of it', async () => {
+    const [one, two] = [open(), open()];
+    server.is('away');
+    one.getState().change(height(740));
+    two.getState().change([{ path: 'name', value: 'Renamed' }]);
+    await pass(400);
+    vi.clearAllTimers();
+    server.is('up');
+    server.byAnother(745, 'Long table');
+    server.byAnother(745);
+    const next = open();
+    await next.getState().wake();
+    expect(next.getState().conflict?.merge.conflicts.map(({ path }) => path)).toEqual(['name']);
+    await next.getState().settle({ name: 'theirs' });
+    expect(server.job().document).toMatchObject({ name: 'Long table', form: { base: { height: 740 } } });
+    expect(pending()).toBeNull();
+  });
+
+  it('as what a Taller of before kept, without the state it was made from', async () => {
+    const document = structuredClone(server.job().document);
+    document.form.base.height = 741;
+    kept.set('taller-pending-j', JSON.stringify({ revision: 1, document }));
+    await open().getState().wake();
+    expect(server.job().document.form.base.height).toBe(741);
+    expect(pending()).toBeNull();
   });
 
   it.each([
-    ['mine', 740],
-    ['theirs', 760],
-  ] as const)('against another writer waits for a choice; %s leaves %i', async (keep, left) => {
+    ['mine', 740, [745, 760, 740]],
+    // What is not taken was saved too: undo comes to it.
+    ['theirs', 760, [745, 760, 740, 760]],
+  ] as const)(
+    'against another writer waits for a choice; %s leaves %i, and both are in the history',
+    async (whose, left, history) => {
+      const store = open();
+      server.byAnother(760, 'By another');
+      store.getState().change(height(740));
+      await pass(400);
+      expect(store.getState().conflict?.merge.conflicts).toEqual([
+        { path: 'form.base.height', mine: 740, theirs: 760 },
+      ]);
+      expect(server.job().document.form.base.height).toBe(760);
+      await store.getState().settle({ 'form.base.height': whose });
+      expect(server.job().document).toMatchObject({ name: 'By another', form: { base: { height: left } } });
+      expect(server.history.map((document) => document.form.base.height)).toEqual(history);
+      expect(store.getState()).toMatchObject({ conflict: null, saving: 'saved', revision: server.job().revision });
+      expect(store.getState().document.form.base.height).toBe(left);
+    },
+  );
+
+  it('and a layout that was found are sent with the same patience, over a closed page too', async () => {
     const store = open();
-    server.byAnother(760);
-    store.getState().change(height(740));
+    server.is('away');
+    const layout = { key: 'k' } as never;
+    store.getState().setLayout(layout);
     await pass(400);
-    expect(store.getState().conflict?.document.form.base.height).toBe(760);
-    expect(server.job().document.form.base.height).toBe(760);
-    store.getState().settle(keep);
-    await pass(400);
-    expect(server.job().document.form.base.height).toBe(left);
-    expect(store.getState()).toMatchObject({ conflict: null, saving: 'saved', revision: server.job().revision });
-    expect(store.getState().document.form.base.height).toBe(left);
+    expect(store.getState().saving).toBe('unreachable');
+    vi.clearAllTimers();
+    server.is('fails');
+    const next = open();
+    await next.getState().wake();
+    expect(next.getState().layout).toEqual({ key: 'k' });
+    server.is('up');
+    await pass(3000);
+    expect(next.getState().saving).toBe('saved');
+    expect(server.sent.at(-1)).toMatchObject({ method: 'PUT', path: '/api/jobs/j/layout', body: { key: 'k' } });
+    expect(kept.size).toBe(0);
   });
 
   it('that the server refuses stays on the desk, with the reason', async () => {

@@ -7,14 +7,26 @@ import {
   type JobDocument,
   JobDocumentSchema,
   type Layout,
+  type Merge,
+  mergeDocuments,
   type Place,
   type Problem,
   read,
+  resolved,
   type Shop,
   withChanges,
 } from '@/core';
 import { request } from '@/ui/request';
-import { dropPending, findPending, keepPending } from './pending';
+import {
+  dropClosedTab,
+  dropLayoutPending,
+  dropPending,
+  findLayoutPending,
+  holdTab,
+  keepLayoutPending,
+  keepPending,
+  pendingOfClosedTabs,
+} from './pending';
 
 /** What the server hands out for a job. */
 export interface JobReply {
@@ -33,6 +45,14 @@ export interface JobSeed {
   layout: Layout | null;
 }
 
+/** Decisions that two made otherwise: what stands on the server, and both put together as far as that goes. */
+export interface Standoff {
+  theirs: JobReply;
+  merge: Merge;
+  /** The closed tab that mine were kept from; null where they are of this one. */
+  closedTab: string | null;
+}
+
 export type Saving = 'saved' | 'saving' | 'unreachable' | 'refused';
 
 export interface JobState extends Omit<JobSeed, 'job'> {
@@ -44,27 +64,35 @@ export interface JobState extends Omit<JobSeed, 'job'> {
   saving: Saving;
   /** Why the server would not take the last change. */
   refusal: readonly Problem[];
-  /** Another tab or person wrote in the meantime: what stands there now. */
-  conflict: JobReply | null;
+  /** Another tab or person decided the same things otherwise in the meantime. */
+  conflict: Standoff | null;
   /** Makes changes at once, here; returns what is wrong with them, and then changes nothing. */
   change: (changes: readonly Change[]) => readonly Problem[] | undefined;
   undo: () => Promise<void>;
   redo: () => Promise<void>;
-  settle: (keep: 'mine' | 'theirs') => void;
+  /** Says for each decision that two made otherwise whose stands; mine where nothing is said. */
+  settle: (keep: Readonly<Record<string, 'mine' | 'theirs'>>) => Promise<void>;
   setLayout: (layout: Layout) => void;
   /** The boards as the server has them now. */
   setBoards: (boards: Board[]) => void;
-  /** Looks for a change kept from before, and sends whatever has not been sent. */
-  wake: () => void;
+  /** Looks for what closed tabs have kept, and sends whatever has not been sent. */
+  wake: () => Promise<void>;
 }
 
 const SAVE_AFTER = 350;
 const RETRY_AFTER = 2500;
 
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
 export function createJobStore({ job, ...seed }: JobSeed) {
+  const tab = `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let writing: Promise<void> = Promise.resolve();
   let unsent = false;
+  let layoutUnsent: Layout | null = null;
+  /** The decisions as the server has them, as far as this tab knows. */
+  let base = job.document;
+  holdTab(tab);
 
   return createStore<JobState>()((set, get) => {
     const path = `/api/jobs/${job.id}`;
@@ -72,13 +100,38 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       clearTimeout(timer);
       timer = setTimeout(() => void flush(), delay);
     };
-    const adopt = (reply: JobReply) =>
+    const adopt = (reply: JobReply) => {
+      base = reply.document;
       set({
         document: reply.document,
         revision: reply.revision,
         canUndo: reply.canUndo,
         canRedo: reply.canRedo,
       });
+    };
+    /** Decisions that stand here from now on and are to be sent. */
+    const decide = (document: JobDocument) => {
+      unsent = !same(document, base);
+      set({ document });
+      if (unsent) keepPending(job.id, tab, { revision: get().revision, base, document });
+      else dropPending(job.id, tab);
+    };
+    /** Puts mine and what stands on the server together; what both decided otherwise waits for a word. */
+    const join = (mine: JobDocument, from: JobDocument | null, theirs: JobReply, closedTab: string | null): boolean => {
+      const merge = mergeDocuments(from, mine, theirs.document);
+      if (merge.conflicts.length > 0) {
+        set({ conflict: { theirs, merge, closedTab }, saving: 'refused' });
+        return false;
+      }
+      adopt(theirs);
+      decide(merge.document);
+      return true;
+    };
+    const unreachable = () => {
+      set({ saving: 'unreachable' });
+      later(RETRY_AFTER);
+    };
+    const toBeTriedAgain = ({ status }: { status: number }) => status === 0 || status >= 500;
 
     async function send(): Promise<void> {
       unsent = false;
@@ -86,19 +139,37 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       set({ saving: 'saving' });
       const reply = await request<JobReply>('PUT', path, { revision, document });
       if (reply.ok) {
+        base = document;
         const { revision: now, canUndo, canRedo } = reply.value;
         set({ revision: now, canUndo, canRedo, saving: unsent ? 'saving' : 'saved', refusal: [] });
-        if (unsent) keepPending(job.id, { revision: now, document: get().document });
-        else dropPending(job.id);
+        if (unsent) keepPending(job.id, tab, { revision: now, base, document: get().document });
+        else dropPending(job.id, tab);
       } else if (reply.status === 409 && reply.current) {
-        set({ saving: 'refused', conflict: reply.current as JobReply });
-      } else if (reply.status === 0 || reply.status >= 500) {
         unsent = true;
-        set({ saving: 'unreachable' });
-        later(RETRY_AFTER);
+        if (join(get().document, base, reply.current as JobReply, null) && !unsent) set({ saving: 'saved' });
+      } else if (toBeTriedAgain(reply)) {
+        unsent = true;
+        unreachable();
       } else {
         set({ saving: 'refused', refusal: reply.problems });
       }
+    }
+
+    async function sendLayout(): Promise<void> {
+      const layout = layoutUnsent;
+      if (!layout) return;
+      set({ saving: 'saving' });
+      const reply = await request('PUT', `${path}/layout`, layout);
+      if (!reply.ok && toBeTriedAgain(reply)) {
+        unreachable();
+        return;
+      }
+      if (layoutUnsent === layout) {
+        layoutUnsent = null;
+        dropLayoutPending(job.id);
+      }
+      if (reply.ok) set({ saving: 'saved' });
+      else set({ saving: 'refused', refusal: reply.problems });
     }
 
     /** Writes go to the server one after the other: each needs the revision that the one before it made. */
@@ -111,8 +182,9 @@ export function createJobStore({ job, ...seed }: JobSeed) {
     async function sendUnsent(): Promise<void> {
       while (unsent && !get().conflict) {
         await send();
-        if (get().saving !== 'saving') return;
+        if (get().saving !== 'saving' && get().saving !== 'saved') return;
       }
+      if (!get().conflict) await sendLayout();
     }
 
     const flush = () => inTurn(sendUnsent);
@@ -123,9 +195,35 @@ export function createJobStore({ job, ...seed }: JobSeed) {
         if (unsent || get().conflict) return;
         const reply = await request<JobReply>('POST', `${path}/${verb}`, { revision: get().revision });
         if (reply.ok) adopt(reply.value);
-        else if (reply.status === 409 && reply.current) set({ conflict: reply.current as JobReply });
-        else if (reply.status === 0) set({ saving: 'unreachable' });
+        else if (reply.status === 409 && reply.current) {
+          adopt(reply.current as JobReply);
+          set({
+            refusal: [
+              {
+                problem: 'This job was changed elsewhere in the meantime.',
+                where: 'history',
+                wayOut: `It stands here as it is now; ${verb} once more if that is still meant.`,
+              },
+            ],
+          });
+        } else if (reply.status === 0) set({ saving: 'unreachable' });
       });
+
+    /** Takes over what closed tabs kept, one after the other, until one of them needs a word. */
+    async function takeOver(): Promise<void> {
+      for (const { tab: closed, pending } of await pendingOfClosedTabs(job.id, tab)) {
+        if (get().conflict) return;
+        const { revision, document, canUndo, canRedo } = get();
+        const from = pending.base ?? (pending.revision === revision ? base : null);
+        // What is not sent yet of this tab's own counts as standing: it is sent with the rest.
+        const stands = { id: job.id, revision, document, canUndo, canRedo };
+        const before = base;
+        if (!join(pending.document, from, stands, closed)) return;
+        base = before;
+        decide(get().document);
+        dropClosedTab(job.id, closed);
+      }
+    }
 
     return {
       ...seed,
@@ -142,51 +240,51 @@ export function createJobStore({ job, ...seed }: JobSeed) {
         if ('problems' in next) return next.problems;
         set({ document: next.value, refusal: [] });
         unsent = true;
-        keepPending(job.id, { revision: get().revision, document: next.value });
+        keepPending(job.id, tab, { revision: get().revision, base, document: next.value });
         if (get().saving !== 'unreachable') set({ saving: 'saving' });
         later(SAVE_AFTER);
         return undefined;
       },
       undo: () => step('undo'),
       redo: () => step('redo'),
-      settle: (keep) => {
-        const { conflict } = get();
-        if (!conflict) return;
-        if (keep === 'theirs') {
-          unsent = false;
-          dropPending(job.id);
-          adopt(conflict);
-          set({ conflict: null, saving: 'saved' });
-        } else {
-          unsent = true;
-          set({ conflict: null, revision: conflict.revision });
-          void flush();
-        }
-      },
+      settle: (keep) =>
+        inTurn(async () => {
+          const { conflict } = get();
+          if (!conflict) return;
+          const { theirs, merge, closedTab } = conflict;
+          const settled = resolved(merge, keep);
+          const ownFirst = closedTab === null || same(base, theirs.document);
+          if (ownFirst) adopt(theirs);
+          set({ conflict: null, saving: 'saving' });
+          // Mine goes into the history whole, before what is taken of theirs is written over it.
+          decide(merge.document);
+          if (closedTab !== null) dropClosedTab(job.id, closedTab);
+          if (!same(settled, merge.document)) {
+            await sendUnsent();
+            decide(settled);
+          }
+          await sendUnsent();
+          if (!unsent && get().saving === 'saving') set({ saving: 'saved' });
+          await takeOver();
+          await sendUnsent();
+        }),
       setLayout: (layout) => {
         set({ layout });
-        void request('PUT', `${path}/layout`, layout);
+        layoutUnsent = layout;
+        keepLayoutPending(job.id, get().revision, layout);
+        void flush();
       },
       setBoards: (boards) => set({ boards }),
-      wake: () => {
-        const pending = findPending(job.id);
-        if (pending && !unsent) {
-          if (JSON.stringify(pending.document) === JSON.stringify(get().document)) dropPending(job.id);
-          else if (pending.revision === get().revision) {
-            unsent = true;
-            set({ document: pending.document });
-          } else {
-            const { revision, document, canUndo, canRedo } = get();
-            set({
-              document: pending.document,
-              conflict: { id: job.id, revision, document, canUndo, canRedo },
-              saving: 'refused',
-            });
-            return;
+      wake: () =>
+        inTurn(async () => {
+          await takeOver();
+          const layout = layoutUnsent ?? findLayoutPending(job.id, get().revision);
+          if (layout && !layoutUnsent) {
+            layoutUnsent = layout;
+            set({ layout });
           }
-        }
-        if (unsent) void flush();
-      },
+          await sendUnsent();
+        }),
     };
   });
 }
