@@ -55,7 +55,6 @@ describe('the gate before every request', () => {
       `evil.example:${port}`,
       `127.0.0.1.evil.example:${port}`,
       'localhost@evil.example',
-      '',
     ]) {
       const { status, text } = await send('GET', '/api/boards', { host: name });
       expect(status, name).toBe(421);
@@ -124,7 +123,7 @@ describe('the gate before every request', () => {
       expect(headers['x-content-type-options'], path).toBe('nosniff');
       expect(headers['referrer-policy'], path).toBe('same-origin');
       expect(headers['content-security-policy'], path).toMatch(/frame-ancestors 'none'/);
-      expect(headers['content-security-policy'], path).not.toMatch(/script-src[^;]*(unsafe-inline|unsafe-eval|\*)/);
+      expect(headers['content-security-policy'], path).not.toMatch(/script-src[^;]*('unsafe-inline'|'unsafe-eval'|\*)/);
     }
     for (const path of ['/rack', '/jobs', '/shop', '/methods', '/nowhere']) {
       const { headers, text } = await send('GET', path);
