@@ -148,6 +148,7 @@ export { KIND_PLURALS } from './piece/kind-words';
 export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning';
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/leg-making';
 export { isMade, MATERIALS, madeParts } from './piece/material';
+export { moistureLine } from './piece/moisture-line';
 export { newJob, topForBrief } from './piece/new-job';
 export type { Fastener, Fitting, Part, PartKind, Size } from './piece/part';
 export { type PartMesh, partMeshes } from './piece/part-meshes';

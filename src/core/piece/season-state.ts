@@ -21,9 +21,6 @@ export interface Season {
   moistures: readonly number[];
   /** EMC of the air the piece stands in (the shop until delivery, then the home), %. */
   air: readonly number[];
-  /** Mean moisture of the top as it gets in and out through its faces, %, and its slope through the thickness, % per mm. */
-  simulated: readonly number[];
-  slopes: readonly number[];
   reckoning: SeasonChoice['reckoning'];
   school: SeasonChoice['school'];
   /** The day the stock is milled, from which the wood is followed. */
@@ -43,7 +40,7 @@ export interface Season {
   /** What the widths measured since have taught; null while nothing was measured. */
   learned: Learned | null;
   correction: Correction;
-  /** What the simulated line was made from, for drawing it many times with other luck. */
+  /** What the simulated line is made from: once, with `moistureLine`, or many times with other luck. */
   lineInput: LineInput;
   figures: readonly Figure[];
 }

@@ -83,8 +83,7 @@ export function deriveSeason(given: {
     deliveredIndex,
     start: moistureAtGluing ?? airAt(from),
   };
-  const line = moistureLine(lineInput);
-  const inForce = reckoning === 'simulated' ? line.mean : air.moisture;
+  const inForce = reckoning === 'simulated' ? moistureLine(lineInput).mean : air.moisture;
   const response = (index: number) =>
     reckoning === 'simulated' ? (homeResponse(lineInput)[index] ?? 0) : index >= deliveredIndex ? 1 : 0;
   const onDay = (index: number, percent: number): SeasonDay => ({
@@ -126,8 +125,6 @@ export function deriveSeason(given: {
     start,
     moistures: all.slice(0, SEASON_DAYS),
     air: air.moisture.slice(0, SEASON_DAYS),
-    simulated: line.mean.slice(0, SEASON_DAYS),
-    slopes: line.slope.slice(0, SEASON_DAYS),
     reckoning,
     school,
     milled: onDay(milledIndex, airAt(milledIndex)),

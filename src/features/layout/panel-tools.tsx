@@ -4,6 +4,7 @@ import {
   clearanceFigure,
   freeHeightFigure,
   leadingPart,
+  moistureLine,
   partnerOf,
   plusDays,
   RING_SCHOOLS,
@@ -30,7 +31,7 @@ export function PanelTools({ hands }: { hands: PanelHands }) {
   const partner = strip ? partnerOf(laid, strip) : undefined;
   const book = demand.panels[0]?.pairs === 'book';
   const { thickness } = leadingPart(piece).size;
-  const at = { moisture, slope: season.slopes[index] ?? 0 };
+  const at = { moisture, slope: moistureLine(season.lineInput).slope[index] ?? 0 };
   const shape = shapeOfTop(season, thickness, at, 'as laid');
   const turned = choices.some((choice) => choice.heartUp !== null);
   if (laid.length === 0) return null;

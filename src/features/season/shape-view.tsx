@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import { useMemo } from 'react';
 import {
   leadingPart,
+  moistureLine,
   plusDays,
   RING_SCHOOLS,
   type RingSchool,
@@ -27,7 +28,7 @@ export function ShapeView() {
   const change = useChange();
   const [ref, size] = useSize<HTMLDivElement>();
   const { thickness } = leadingPart(piece).size;
-  const slope = season.slopes[index] ?? 0;
+  const slope = moistureLine(season.lineInput).slope[index] ?? 0;
   const shapes = useMemo(
     () =>
       (Object.keys(RING_SCHOOLS) as RingSchool[]).map((school) => ({

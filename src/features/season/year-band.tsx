@@ -2,7 +2,7 @@
 
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import { dayOfYear, plusDays, sayDay, sayDayShort, topWidthAt } from '@/core';
+import { dayOfYear, moistureLine, plusDays, sayDay, sayDayShort, topWidthAt } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useDerived, useLook, useShownDay } from '../job/job-context';
@@ -31,8 +31,9 @@ export function YearBand() {
   const x = (d: number) => PLOT.left + (d / (days - 1)) * (width - PLOT.left - PLOT.right);
   const y = (m: number) => HEIGHT - PLOT.bottom - ((m - low) / (high - low)) * (HEIGHT - PLOT.top - PLOT.bottom);
   const sampled = Array.from({ length: Math.ceil(days / 5) }, (_, i) => Math.min(days - 1, i * 5));
+  const { mean: simulated } = moistureLine(season.lineInput);
   const at = (d: number) => season.air[d] ?? 0;
-  const wood = (d: number) => season.simulated[d] ?? 0;
+  const wood = (d: number) => simulated[d] ?? 0;
   const band =
     area<number>()
       .x(x)

@@ -13,7 +13,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { plusDays, sayDayShort, topWidthAt } from '@/core';
+import { moistureLine, plusDays, sayDayShort, topWidthAt } from '@/core';
 import { LineKey } from '@/ui/line-key';
 import { ProgressBar } from '@/ui/progress-bar';
 import { useUnits } from '@/ui/units';
@@ -29,6 +29,7 @@ export function YearChart() {
   const { band, state, stop, again } = useForecastBand();
   const units = useUnits();
   const first = Math.min(season.milled.index, season.glued.index);
+  const { mean: simulated } = moistureLine(season.lineInput);
   const rows = season.moistures.flatMap((_, index) => {
     if (index < first || (index - first) % EVERY !== 0) return [];
     const at = band ? index - band.from : -1;
@@ -38,7 +39,7 @@ export function YearChart() {
       {
         index,
         air: topWidthAt(season, season.air[index] ?? 0),
-        wood: topWidthAt(season, season.simulated[index] ?? 0),
+        wood: topWidthAt(season, simulated[index] ?? 0),
         ...(low !== undefined && high !== undefined ? { band: [low, high] } : {}),
       },
     ];
