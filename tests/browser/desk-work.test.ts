@@ -204,6 +204,16 @@ describe('at the desk', () => {
   it('the layout search shows progress, can be stopped, and what it found is kept', async () => {
     const fresh = await newJob('Stopped search', 'oak-white');
     const page = await openPage(`/jobs/${fresh.id}/layout`);
+    await reads(page, 'main', /Searching/);
+    // It goes on while another step is looked at, and what it finds is kept from there.
+    const kept = page.waitForRequest(
+      (request) => request.method() === 'PUT' && request.url().endsWith(`${fresh.id}/layout`),
+      { timeout: 60_000 },
+    );
+    await goTo(page, 'plan');
+    await kept;
+    expect(new URL(page.url()).pathname).toMatch(/plan$/);
+    await goTo(page, 'layout');
     await reads(page, 'main', /changes tried/);
     await (await button(page, 'Search again')).click();
     const stop = await button(page, 'Stop');

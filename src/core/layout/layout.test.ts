@@ -2,11 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive, sixSeats } from '../../../tests/fixtures/demo';
 import { aBoard, aPanel, aPart, demandFor, plainOptions as options } from '../../../tests/fixtures/layout-parts';
+import type { Board } from '../stock/board';
 import { checkLayout } from './check-layout';
 import { clearArea } from './clear-area';
 import { clearRegions, overlap } from './clear-regions';
 import { cutSequence } from './cut-sequence';
-import { layoutKey } from './layout';
+import { type LayoutOptions, layoutKey } from './layout';
 import { ringChecks } from './layout-checks';
 import { leastCost } from './least-cost';
 import { standingMoves, wrongOfMoves } from './move-piece';
@@ -358,5 +359,17 @@ describe('the key that tells whether a layout is still that of its piece', () =>
     const length = 500 * Math.cos(Math.PI / 7);
     expect(key(length * (1 + 1e-14))).toBe(key(length));
     expect(key(length + 0.01)).not.toBe(key(length));
+  });
+
+  it('asks for nothing of the shop that does not bear on it', () => {
+    const demand = demandFor([aPart('p', 500, 90)]);
+    const of = (board: Partial<Board>, more: Partial<LayoutOptions>) =>
+      layoutKey(demand, [{ ...aBoard('a', 2200, 210), ...board }], { ...options, ...more });
+    const price = { amount: 40, per: 'piece' as const };
+    expect(of({ price }, { woodPrice: 900 })).toBe(of({ price }, { woodPrice: 1000 }));
+    expect(of({ price: null }, { woodPrice: 900 })).not.toBe(of({ price: null }, { woodPrice: 1000 }));
+    const saw = (height: number, kerf: number) => of({}, { resaw: { height, kerf, allowance: 3 } });
+    expect(saw(0, 1)).toBe(saw(0, 2));
+    expect(saw(200, 1)).not.toBe(saw(200, 2));
   });
 });

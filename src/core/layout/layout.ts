@@ -173,7 +173,10 @@ export function layoutKey(demand: Demand, boards: readonly Board[], options: Lay
       b.defects.map((d) => [d.kind, d.face, d.x, d.y, d.length, d.width]),
     ])
     .sort((a, b) => (String(a[0]) < String(b[0]) ? -1 : 1));
-  const { kerf, endTrim, flattening, skim, usefulOffcut, resaw, woodPrice, weights } = options;
+  const { kerf, endTrim, flattening, skim, usefulOffcut, weights } = options;
+  // The shop's own price and its band saw count only where they are asked.
+  const woodPrice = boards.some((board) => !board.price) ? options.woodPrice : 0;
+  const resaw = options.resaw.height > 0 ? options.resaw : null;
   return fingerprint(
     JSON.stringify([demand, stock, kerf, endTrim, flattening, skim, usefulOffcut, resaw, woodPrice, weights], toTheSaw),
   );

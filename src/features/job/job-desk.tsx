@@ -9,6 +9,7 @@ import { ProblemList } from '@/ui/problem-list';
 import { Spine, type SpineRow } from '@/ui/spine';
 import { Strip } from '@/ui/strip';
 import { useUnits } from '@/ui/units';
+import { LayoutSearchProvider } from '../layout/layout-search';
 import { YearBand } from '../season/year-band';
 import { ConflictDialog } from './conflict-dialog';
 import { Find } from './find';
@@ -46,7 +47,7 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
       {'piece' in derived ? <JobSpine job={derived} onSheets={() => setSheets(true)} /> : <Spine />}
       {'piece' in derived ? (
         <>
-          {children}
+          <LayoutSearchProvider>{children}</LayoutSearchProvider>
           <JobKeys job={derived} onSheets={() => setSheets(true)} />
         </>
       ) : (

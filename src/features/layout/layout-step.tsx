@@ -11,6 +11,7 @@ import { StepFrame } from '../job/job-desk';
 import { BoardsDrawing } from './boards-drawing';
 import { CompareTools, CompareView } from './compare-view';
 import { CutsTable } from './cuts-table';
+import { useLayoutSearch } from './layout-search';
 import { buy, LayoutSide } from './layout-side';
 import { MoveTools } from './move-tools';
 import { PanelEnd } from './panel-end';
@@ -18,7 +19,6 @@ import { PanelTools } from './panel-tools';
 import { PanelView } from './panel-view';
 import { PiecesTable } from './pieces-table';
 import { useKeptLayouts } from './use-kept-layouts';
-import { useLayoutSearch } from './use-layout-search';
 import { useMoves } from './use-moves';
 import { usePanel } from './use-panel';
 

@@ -1,0 +1,144 @@
+'use client';
+
+import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { fixedKey, type Layout, type LayoutProgress, layoutKey } from '@/core';
+import type { LayoutSearch } from '@/workers/layout.worker';
+import { useDerived, useJobState } from '../job/job-context';
+
+/** Where the browser fetches the solver's compiled part. */
+const WASM = '/api/highs.wasm';
+
+/** How long a search that is told to stop may take to say what it has, ms. */
+const PATIENCE = 600;
+
+type State =
+  | { searching: false; failed?: string }
+  | { searching: true; progress: LayoutProgress | null; failed?: undefined };
+
+interface LayoutSearching {
+  state: State;
+  /** What the layout rests on: as long as it reads the same, a search or its result still holds. */
+  task: string;
+  start: () => Promise<void>;
+  stop: () => void;
+}
+
+const LayoutSearchContext = createContext<LayoutSearching | null>(null);
+
+/**
+ * Runs the layout search in a worker and keeps what it finds. It stands around all steps of a job: a search goes on while
+ * another step is looked at, and ends when what it rests on has changed.
+ */
+export function LayoutSearchProvider({ children }: { children: ReactNode }) {
+  const { demand, boards, layoutOptions, layout: before } = useDerived();
+  const setLayout = useJobState((state) => state.setLayout);
+  const [state, setState] = useState<State>({ searching: false });
+  const remote = useRef<{ worker: Worker; search: Remote<LayoutSearch> } | null>(null);
+  const run = useRef(0);
+  /** The best layout the search has told of. */
+  const told = useRef<Layout | null>(null);
+  const task = useMemo(
+    () => layoutKey(demand, boards, layoutOptions) + fixedKey(layoutOptions),
+    [demand, boards, layoutOptions],
+  );
+
+  const end = useCallback(() => {
+    remote.current?.search[releaseProxy]();
+    remote.current?.worker.terminate();
+    remote.current = null;
+  }, []);
+  // A job that is left in the midst of a search keeps the best it has told of.
+  const leave = useRef(() => {});
+  leave.current = () => {
+    if (remote.current && told.current) setLayout(told.current);
+    end();
+  };
+  useEffect(() => {
+    const go = () => leave.current();
+    window.addEventListener('pagehide', go);
+    return () => {
+      window.removeEventListener('pagehide', go);
+      go();
+    };
+  }, []);
+
+  const given = useRef({ demand, boards, layoutOptions, before });
+  given.current = { demand, boards, layoutOptions, before };
+
+  const start = useCallback(async () => {
+    end();
+    run.current += 1;
+    const mine = run.current;
+    told.current = null;
+    setState({ searching: true, progress: null });
+    try {
+      const worker = new Worker(new URL('../../workers/layout.worker.ts', import.meta.url), { type: 'module' });
+      const failed = new Promise<never>((_, reject) => {
+        worker.onerror = () => reject(new Error('the search could not be started'));
+      });
+      remote.current = { worker, search: wrap<LayoutSearch>(worker) };
+      const tell = proxy((progress: LayoutProgress) => {
+        if (run.current !== mine) return;
+        told.current = progress.best;
+        setState({ searching: true, progress });
+      });
+      const { demand, boards, layoutOptions, before } = given.current;
+      const layout = await Promise.race([
+        // Every time from another beginning; what is there already is kept unless something better is found.
+        remote.current.search.search(demand, boards, { ...layoutOptions, seed: mine }, before, WASM, tell),
+        failed,
+      ]);
+      if (run.current !== mine) return;
+      end();
+      setLayout(layout);
+      setState({ searching: false });
+    } catch (error) {
+      if (run.current === mine)
+        setState({ searching: false, failed: error instanceof Error ? error.message : 'the search stopped' });
+    }
+  }, [setLayout, end]);
+
+  const stop = useCallback(() => {
+    const mine = run.current;
+    void remote.current?.search.stop();
+    // The worker does not hear while the solver is at work: then the best it has told of stands.
+    setTimeout(() => {
+      const best = told.current;
+      if (run.current !== mine || !remote.current || !best) return;
+      end();
+      run.current += 1;
+      setLayout(best);
+      setState({ searching: false });
+    }, PATIENCE);
+  }, [end, setLayout]);
+
+  // A search for what is not wanted any more ends.
+  const sought = useRef(task);
+  useEffect(() => {
+    if (sought.current === task) return;
+    sought.current = task;
+    end();
+    run.current += 1;
+    setState({ searching: false });
+  }, [task, end]);
+
+  const value = useMemo(() => ({ state, task, start, stop }), [state, task, start, stop]);
+  return <LayoutSearchContext value={value}>{children}</LayoutSearchContext>;
+}
+
+/** The search as the layout step shows it: where the layout does not fit any more, one is begun, a moment after the last change. */
+export function useLayoutSearch(): LayoutSearching {
+  const search = useContext(LayoutSearchContext);
+  if (!search) throw new Error('a layout is searched outside its job');
+  const { layoutState } = useDerived();
+  const { state, task, start } = search;
+  const settled = layoutState === 'current' || state.searching || state.failed !== undefined;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another task begins the wait anew
+  useEffect(() => {
+    if (settled) return;
+    const timer = setTimeout(() => void start(), 250);
+    return () => clearTimeout(timer);
+  }, [settled, task, start]);
+  return search;
+}
