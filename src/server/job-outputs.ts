@@ -6,16 +6,15 @@ import {
   deriveJob,
   formatLength,
   fullSizeDrawings,
-  type Layout,
   type LengthStyle,
   type Paper,
+  planLayout,
   type Shop,
-  searchLayout,
   writePhrase,
 } from '@/core';
 import { boardsOfJobs, type StoredBoard, usableFor } from './board-store';
 import { serverSolver } from './highs';
-import { findJob, keepLayout, layoutOf, type StoredJob } from './job-store';
+import { findJob, layoutOf, type StoredJob } from './job-store';
 import { printPdf } from './pdf';
 import { notFound, Refusal } from './refusal';
 import { styleOf } from './style';
@@ -29,7 +28,10 @@ export interface WholeJob {
   style: LengthStyle;
 }
 
-/** A job derived on the server; with `withLayout`, a layout is searched when none that fits is kept. */
+/**
+ * A job derived on the server; with `withLayout`, a layout is searched when none that fits is kept. It is not kept then:
+ * whoever only reads changes nothing.
+ */
 export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJob> {
   const workshop = await currentWorkshop();
   const [job, all, places, kept] = await Promise.all([
@@ -43,26 +45,15 @@ export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJo
   const inputs = { document: job.document, shop, places, boards };
   let derived = sound(deriveJob({ ...inputs, layout: kept }));
   if (withLayout && derived.layoutState !== 'current') {
-    const layout = await searchForServer(derived);
-    await keepLayout(workshop.id, id, layout);
+    const options = { ...derived.layoutOptions, effort: EFFORT_ON_SERVER };
+    const layout = planLayout(derived.demand, derived.boards, options, await serverSolver());
     derived = sound(deriveJob({ ...inputs, layout }));
   }
   return { job, shop, boards, derived, style: styleOf(shop) };
 }
 
-/** Changes tried where nobody waits at a screen that shows them: a sound layout in a second or two. */
+/** Changes tried where nobody waits at a screen that shows them. */
 const EFFORT_ON_SERVER = 2000;
-
-/** The search in slices, so that others are answered meanwhile. */
-async function searchForServer({ demand, boards, layoutOptions }: DerivedJob): Promise<Layout> {
-  const options = { ...layoutOptions, effort: EFFORT_ON_SERVER };
-  const steps = searchLayout(demand, boards, options, await serverSolver());
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-    await new Promise((resolve) => setImmediate(resolve));
-  }
-}
 
 function sound(result: ReturnType<typeof deriveJob>): DerivedJob {
   if ('piece' in result) return result;

@@ -12,15 +12,6 @@ export interface StoredJob {
   canRedo: boolean;
 }
 
-export interface JobLine {
-  id: string;
-  revision: number;
-  changedAt: string;
-  binned: boolean;
-  document: JobDocument;
-  layout: Layout | null;
-}
-
 interface RevisionRow {
   revision: number;
   document: unknown;
@@ -29,7 +20,7 @@ interface RevisionRow {
 }
 
 /** A kept document as it is read now: what an earlier Taller did not ask has its usual answer. */
-function asRead(id: string, document: unknown): JobDocument {
+export function asRead(id: string, document: unknown): JobDocument {
   const sound = read(JobDocumentSchema, document, 'the job');
   if ('problems' in sound)
     throw new Error(`stored job ${id} does not fit its schema: ${JSON.stringify(sound.problems)}`);
@@ -46,29 +37,13 @@ function stored(id: string, row: RevisionRow): StoredJob {
   };
 }
 
-export async function jobsOf(workshopId: string, binned = false): Promise<JobLine[]> {
-  const { rows } = await pool().query(
-    `select j.id, j.revision, j.changed_at, j.deleted_at is not null as binned, r.document, l.layout
-     from job j join job_revision r on r.job_id = j.id and r.revision = j.revision left join job_layout l on l.job_id = j.id
-     where j.workshop_id = $1 and (j.deleted_at is not null) = $2 order by j.changed_at desc, j.id`,
-    [workshopId, binned],
-  );
-  return rows.map((row) => ({
-    id: row.id,
-    revision: row.revision,
-    changedAt: row.changed_at.toISOString(),
-    binned: row.binned,
-    document: asRead(row.id, row.document),
-    layout: layoutAsRead(row.layout),
-  }));
-}
+/** What the list of jobs is searched by. */
+const listed = ({ name, client, brief }: JobDocument) => [name, client, brief.dueOn];
 
 /** The jobs that are not in the bin, by name. */
 export async function jobNames(workshopId: string): Promise<{ id: string; name: string }[]> {
   const { rows } = await pool().query(
-    `select j.id, r.document ->> 'name' as name
-     from job j join job_revision r on r.job_id = j.id and r.revision = j.revision
-     where j.workshop_id = $1 and j.deleted_at is null order by name, j.id`,
+    'select id, name from job where workshop_id = $1 and deleted_at is null order by name, id',
     [workshopId],
   );
   return rows;
@@ -98,9 +73,10 @@ export async function findJob(workshopId: string, id: string): Promise<StoredJob
 
 export async function addJob(workshopId: string, document: JobDocument, db?: Queryable): Promise<StoredJob> {
   const work = async (client: Queryable) => {
-    const { rows } = await client.query('insert into job (workshop_id, revision) values ($1, 1) returning id', [
-      workshopId,
-    ]);
+    const { rows } = await client.query(
+      'insert into job (workshop_id, revision, name, client, due_on) values ($1, 1, $2, $3, $4) returning id',
+      [workshopId, ...listed(document)],
+    );
     await client.query('insert into job_revision (job_id, workshop_id, revision, document) values ($1, $2, 1, $3)', [
       rows[0].id,
       workshopId,
@@ -126,8 +102,12 @@ async function advance(
       'insert into job_revision (job_id, workshop_id, revision, document, undo_to, redo_to) values ($1, $2, $3, $4, $5, $6)',
       [id, workshopId, row.revision, row.document, row.undo_to, row.redo_to],
     );
-    await db.query('update job set revision = $2, changed_at = now() where id = $1', [id, row.revision]);
-    return stored(id, row);
+    const written = stored(id, row);
+    await db.query(
+      'update job set revision = $2, changed_at = now(), name = $3, client = $4, due_on = $5 where id = $1',
+      [id, row.revision, ...listed(written.document)],
+    );
+    return written;
   });
 }
 

@@ -6,7 +6,7 @@ import type { Mark, Page } from '@/core';
 const PT_PER_MM = 72 / 25.4;
 
 /** Prints pages of marks as a PDF in true millimetres. The font is embedded, so that fractions and any script print. */
-export async function printPdf(pages: readonly Page[], title: string): Promise<Uint8Array<ArrayBuffer>> {
+export async function printPdf(pages: Iterable<Page>, title: string): Promise<Uint8Array<ArrayBuffer>> {
   const fonts = join(
     dirname(createRequire(join(process.cwd(), 'package.json')).resolve('dejavu-fonts-ttf/package.json')),
     'ttf',
@@ -23,6 +23,8 @@ export async function printPdf(pages: readonly Page[], title: string): Promise<U
   for (const page of pages) {
     document.addPage({ size: [page.width * PT_PER_MM, page.height * PT_PER_MM], margin: 0 });
     for (const mark of page.marks) put(document, mark);
+    // What is written is packed and handed on before the next page is begun.
+    await new Promise((resolve) => setImmediate(resolve));
   }
   document.end();
   await done;

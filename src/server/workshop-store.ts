@@ -31,8 +31,8 @@ export async function saveShop(workshop: Workshop, settings: Shop, revision: num
     'update workshop set settings = $3, revision = revision + 1 where id = $1 and revision = $2 returning revision',
     [workshop.id, revision, settings],
   );
-  if (rows[0]) return { ...workshop, settings, revision: rows[0].revision };
-  throw staleWrite('The shop', await currentWorkshop());
+  if (!rows[0]) throw staleWrite('The shop', await currentWorkshop());
+  return { ...workshop, settings, revision: rows[0].revision };
 }
 
 /** Adds woods to the shop's own, whatever else of the shop is being written. */

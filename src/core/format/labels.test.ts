@@ -31,7 +31,7 @@ function printed(page: Page, window: { x: number; y: number; side: number }) {
 
 describe('the labels of boards', () => {
   const boards = Array.from({ length: 17 }, (_, i) => aBoard(`K${i + 1}`, 2400, 180, { quarters: 6, lot: 'log-1' }));
-  const pages = composeLabels(boards, given);
+  const pages = [...composeLabels(boards, given)];
 
   it('fill pages of fourteen, each inside its paper', () => {
     expect(pages).toHaveLength(2);

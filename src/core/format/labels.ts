@@ -8,34 +8,37 @@ const ROWS = 7;
 const QR = 27;
 const PAD = 5;
 
+type Given = {
+  paper: Paper;
+  style: LengthStyle;
+  woodOf: (species: string) => string;
+  address: (board: Board) => string;
+};
+
 /**
  * Labels to be cut apart and stapled to the boards: tag, wood, size, what was last read, and a code that opens the board
  * in Taller (QR, ISO/IEC 18004, at level M, which stands a smudge).
  *
  * @param address of a board's own page
- * @returns the pages, true millimetres
+ * @returns the pages one after the other, so that a whole rack's are never held at once; true millimetres
  */
-export function composeLabels(
-  boards: readonly Board[],
-  given: { paper: Paper; style: LengthStyle; woodOf: (species: string) => string; address: (board: Board) => string },
-): Page[] {
+export function* composeLabels(boards: readonly Board[], given: Given): Generator<Page> {
   const paper = PAPERS[given.paper];
   const [width, height] = [(paper.width - 20) / COLUMNS, (paper.height - 20) / ROWS];
-  const pages: { width: number; height: number; marks: Mark[] }[] = [];
-  boards.forEach((board, i) => {
-    const place = i % (COLUMNS * ROWS);
-    if (place === 0) pages.push({ ...paper, marks: [] });
-    const x = 10 + (place % COLUMNS) * width;
-    const y = 10 + Math.floor(place / COLUMNS) * height;
-    pages.at(-1)?.marks.push(...label(board, { x, y, width, height }, given));
-  });
-  return pages;
+  for (let first = 0; first < boards.length; first += COLUMNS * ROWS) {
+    const marks = boards.slice(first, first + COLUMNS * ROWS).flatMap((board, place) => {
+      const x = 10 + (place % COLUMNS) * width;
+      const y = 10 + Math.floor(place / COLUMNS) * height;
+      return label(board, { x, y, width, height }, given);
+    });
+    yield { ...paper, marks };
+  }
 }
 
 function label(
   board: Board,
   at: { x: number; y: number; width: number; height: number },
-  { style, woodOf, address }: Parameters<typeof composeLabels>[1],
+  { style, woodOf, address }: Given,
 ): Mark[] {
   const say = (mm: number) => formatLength(mm, style);
   const [left, top] = [at.x + QR + 2 * PAD, at.y + 3];

@@ -33,40 +33,36 @@ export function Find({ also = [] }: { also?: readonly Found[] }) {
   const list = useId();
   const [text, setText] = useState('');
   const [known, setKnown] = useState<Found[]>([]);
-  const [boards, setBoards] = useState<Found[]>([]);
   const [chosen, setChosen] = useState(0);
   const { nameOf } = useSpecies();
 
-  const learn = async () => {
-    const jobs = await request<{ id: string; document: { name: string; client: string } }[]>('GET', '/api/jobs');
-    if (!jobs.ok) return;
-    setKnown(
-      jobs.value.map((job) => ({
-        label: job.document.name,
-        detail: job.document.client || 'job',
-        href: `/jobs/${job.id}/brief`,
-      })),
-    );
-  };
   const wanted = text.trim().toLowerCase();
-  // Boards are asked for as one types: a rack may hold thousands.
+  // Jobs and boards are asked for as one types: there may be thousands.
   useEffect(() => {
     if (wanted === '') {
-      setBoards([]);
+      setKnown([]);
       return;
     }
     let current = true;
     const timer = setTimeout(async () => {
       const query = new URLSearchParams({ find: wanted, count: `${MOST}` });
-      const reply = await request<{ boards: { tag: string; species: string }[] }>('GET', `/api/rack?${query}`);
-      if (!current || !reply.ok) return;
-      setBoards(
-        reply.value.boards.map(({ tag, species }) => ({
+      const [jobs, rack] = await Promise.all([
+        request<{ jobs: { id: string; name: string; client: string }[] }>('GET', `/api/jobs?${query}`),
+        request<{ boards: { tag: string; species: string }[] }>('GET', `/api/rack?${query}`),
+      ]);
+      if (!current) return;
+      setKnown([
+        ...(jobs.ok ? jobs.value.jobs : []).map(({ id, name, client }) => ({
+          label: name,
+          detail: client || 'job',
+          href: `/jobs/${id}/brief`,
+        })),
+        ...(rack.ok ? rack.value.boards : []).map(({ tag, species }) => ({
           label: tag,
           detail: nameOf(species),
           href: `/rack?find=${encodeURIComponent(tag)}`,
         })),
-      );
+      ]);
     }, PAUSE);
     return () => {
       current = false;
@@ -82,10 +78,10 @@ export function Find({ also = [] }: { also?: readonly Found[] }) {
   const found =
     wanted === ''
       ? []
-      : [
-          ...[...also, ...PAGES, ...known].filter((f) => `${f.label} ${f.detail}`.toLowerCase().includes(wanted)),
-          ...boards,
-        ].slice(0, MOST);
+      : [...[...also, ...PAGES].filter((f) => `${f.label} ${f.detail}`.toLowerCase().includes(wanted)), ...known].slice(
+          0,
+          MOST,
+        );
   const go = (to: Found | undefined) => {
     if (!to) return;
     setText('');
@@ -106,7 +102,6 @@ export function Find({ also = [] }: { also?: readonly Found[] }) {
         aria-activedescendant={found[chosen] ? `${list}-${chosen}` : undefined}
         className="w-full border-ink-2 border-b bg-transparent py-0.5 pr-6 placeholder:text-ink-2"
         value={text}
-        onFocus={() => void learn()}
         onChange={(event) => {
           setText(event.target.value);
           setChosen(0);

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { type Problem, sayDay } from '@/core';
 import { Button, buttonLook } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
@@ -13,18 +13,42 @@ interface Line {
   id: string;
   name: string;
   client: string;
-  species: string;
-  length: number;
-  width: number;
   dueOn: string;
-  cut: number;
-  parts: number;
-  stops: number;
+  /** Null while it is being computed. */
+  summary: { species: string; length: number; width: number; cut: number; parts: number; stops: number } | null;
 }
 
-export function JobsPage({ jobs, bin }: { jobs: readonly Line[]; bin: boolean }) {
+/** What is being computed is looked for again after so long, ms, and so many times. */
+const [AGAIN, TIMES] = [800, 15];
+
+/** One page of the jobs, those changed last first, or of those that a few letters find. */
+export function JobsPage({
+  page: { jobs, more },
+  bin,
+  find,
+  paged,
+}: {
+  page: { jobs: readonly Line[]; more: string | null };
+  bin: boolean;
+  find: string;
+  /** Not the first page. */
+  paged: boolean;
+}) {
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const waiting = jobs.some(({ summary }) => summary === null);
+  const looked = useRef(0);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: every page that comes may still wait
+  useEffect(() => {
+    if (!waiting || looked.current >= TIMES) return;
+    const timer = setTimeout(() => {
+      looked.current += 1;
+      router.refresh();
+    }, AGAIN);
+    return () => clearTimeout(timer);
+  }, [waiting, jobs, router]);
+  const address = (place: Record<string, string>) =>
+    `/jobs?${new URLSearchParams({ ...(bin ? { bin: '' } : {}), ...(find ? { find } : {}), ...place })}`;
   const act = async (method: string, path: string, body?: string) => {
     const reply = await request<{ id?: string }>(method, path, body);
     setProblems(reply.ok ? [] : reply.problems);
@@ -57,9 +81,29 @@ export function JobsPage({ jobs, bin }: { jobs: readonly Line[]; bin: boolean })
         </Link>
       </div>
       <ProblemList problems={problems} />
+      <form action="/jobs" className="mt-3">
+        {bin ? <input type="hidden" name="bin" value="" /> : null}
+        <input
+          type="search"
+          name="find"
+          key={find}
+          defaultValue={find}
+          aria-label="Search the jobs by name or client"
+          placeholder="Name or client"
+          maxLength={200}
+          className="w-64 border-ink-2 border-b bg-transparent py-0.5 placeholder:text-ink-2"
+        />
+      </form>
       {jobs.length === 0 ? (
         <p className="mt-8">
-          {bin ? (
+          {find ? (
+            <>
+              No job has “{find}” in its name or its client.{' '}
+              <Link className="text-layout underline" href={bin ? '/jobs?bin' : '/jobs'}>
+                Show all
+              </Link>
+            </>
+          ) : bin ? (
             'The bin is empty.'
           ) : (
             <>
@@ -100,17 +144,25 @@ export function JobsPage({ jobs, bin }: { jobs: readonly Line[]; bin: boolean })
                   )}
                 </td>
                 <td>{job.client}</td>
-                <td>{job.species}</td>
+                <td>{job.summary?.species ?? '…'}</td>
                 <td className="text-right">
-                  <Length mm={job.length} /> × <Length mm={job.width} />
+                  {job.summary ? (
+                    <>
+                      <Length mm={job.summary.length} /> × <Length mm={job.summary.width} />
+                    </>
+                  ) : (
+                    '…'
+                  )}
                 </td>
                 <td className="figures text-right">
-                  {job.cut} of {job.parts}
+                  {job.summary ? `${job.summary.cut} of ${job.summary.parts}` : '…'}
                 </td>
-                <td className="figures text-right">{sayDay(job.dueOn)}</td>
+                <td className="figures text-right">{job.dueOn ? sayDay(job.dueOn) : ''}</td>
                 <td className="pl-6">
-                  {job.stops > 0 ? (
-                    <span className="font-semibold text-stop">{job.stops} stop</span>
+                  {job.summary === null ? (
+                    <span className="text-ink-2">…</span>
+                  ) : job.summary.stops > 0 ? (
+                    <span className="font-semibold text-stop">{job.summary.stops} stop</span>
                   ) : (
                     <span className="text-ink-2">no stop</span>
                   )}
@@ -139,6 +191,20 @@ export function JobsPage({ jobs, bin }: { jobs: readonly Line[]; bin: boolean })
           </tbody>
         </table>
       )}
+      {paged || more ? (
+        <p className="mt-4 flex gap-4">
+          {paged ? (
+            <Link className="text-layout hover:underline" href={address({})}>
+              From the beginning
+            </Link>
+          ) : null}
+          {more ? (
+            <Link className="text-layout hover:underline" href={address({ after: more })}>
+              More jobs
+            </Link>
+          ) : null}
+        </p>
+      ) : null}
       <p className="mt-6">
         <Link className="text-layout hover:underline" href={bin ? '/jobs' : '/jobs?bin'}>
           {bin ? 'Back to the jobs' : 'The bin'}

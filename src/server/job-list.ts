@@ -1,0 +1,139 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  type DerivedJob,
+  deriveJob,
+  drawnSize,
+  type JobDocument,
+  madeParts,
+  type Place,
+  plainText,
+  type Shop,
+} from '@/core';
+import { asRead } from './job-store';
+import { pool } from './pool';
+import { currentWorkshop, placesOf } from './workshop-store';
+
+/** What was computed of a job for the list: of the piece itself; boards come and go, they are looked at in its layout. */
+export interface JobSummary {
+  species: string;
+  length: number;
+  width: number;
+  cut: number;
+  parts: number;
+  stops: number;
+}
+
+/** A job in the list; its summary is null while it is being computed. */
+export interface JobLine {
+  id: string;
+  name: string;
+  client: string;
+  dueOn: string;
+  summary: JobSummary | null;
+}
+
+export interface JobPage {
+  jobs: JobLine[];
+  /** Where the next page begins; null on the last. */
+  more: string | null;
+}
+
+export interface JobQuery {
+  bin: boolean;
+  /** Letters that the name or the client has. */
+  find: string;
+  /** Where the page before ended. */
+  after: string | null;
+  count: number;
+}
+
+/** Jobs sent at once, unless fewer are asked for. */
+const MOST = 50;
+
+/** What an address asks for: ?find=&after=&count=, and &bin. */
+export function jobQueryOf(query: URLSearchParams): JobQuery {
+  const count = Number.parseInt(query.get('count') ?? '', 10);
+  return {
+    bin: query.has('bin'),
+    find: plainText(query.get('find') ?? '')
+      .trim()
+      .slice(0, 200),
+    after: query.get('after'),
+    count: Number.isFinite(count) ? Math.min(MOST, Math.max(1, count)) : MOST,
+  };
+}
+
+/** Where a page ends: when its last job was changed, and which it is. */
+const PLACE = /^(\d{4}-\d\d-\d\d[ T][\d:.]+)\/([0-9a-f-]{36})$/;
+
+/** One page of the jobs, those changed last first. */
+export async function jobPage(workshopId: string, { bin, find, after, count }: JobQuery): Promise<JobPage> {
+  const [, changed = null, last = null] = PLACE.exec(after ?? '') ?? [];
+  const { rows } = await pool().query(
+    `select id, name, client, due_on as "dueOn", case when summary_of = revision then summary end as summary,
+            to_char(changed_at at time zone 'UTC', 'YYYY-MM-DD HH24:MI:SS.US') as changed
+     from job
+     where workshop_id = $1 and deleted_at is ${bin ? 'not null' : 'null'}
+       and ($2::text is null or (changed_at, id) < (($2 || 'Z')::timestamptz, $3::uuid))
+       and ($4 = '' or position($4 in lower(name || ' ' || client)) > 0)
+     order by changed_at desc, id desc limit $5`,
+    [workshopId, changed, last, find.toLowerCase(), count + 1],
+  );
+  const page = rows.slice(0, count);
+  const end = rows.length > count ? page.at(-1) : undefined;
+  return {
+    jobs: page.map(({ changed: _, ...line }) => line),
+    more: end ? `${end.changed}/${end.id}` : null,
+  };
+}
+
+export function summaryOf(document: JobDocument, shop: Shop, places: readonly Place[]): JobSummary {
+  const derived = deriveJob({ document, shop, places, boards: [], layout: null });
+  const whole: DerivedJob | null = 'piece' in derived ? derived : null;
+  const made = whole ? madeParts(whole.piece) : [];
+  return {
+    species: whole?.species.commonName ?? document.form.species,
+    ...drawnSize(document.form.top),
+    cut: made.filter((part) => part.cut).length,
+    parts: made.length,
+    stops: whole?.checks.filter(({ level, step }) => level === 'stop' && step !== 'layout').length ?? 0,
+  };
+}
+
+/** Which Taller computes: another one may say otherwise of the same decisions. */
+const build = (): string => {
+  try {
+    return readFileSync(join(process.cwd(), process.env.TALLER_DIST ?? '.next', 'BUILD_ID'), 'utf8').trim();
+  } catch {
+    return 'unknown';
+  }
+};
+
+const AT_ONCE = 50;
+
+/** Computes what the list lacks, those changed last first, until nothing is left; run in a thread. */
+export async function makeSummaries(): Promise<number> {
+  const by = build();
+  const { id: workshopId, settings } = await currentWorkshop();
+  const places = await placesOf(workshopId);
+  const seen = new Set<string>();
+  for (;;) {
+    const { rows } = await pool().query(
+      `select j.id, j.revision, r.document from job j join job_revision r on r.job_id = j.id and r.revision = j.revision
+       where j.workshop_id = $1 and (j.summary_of is distinct from j.revision or j.summary_by is distinct from $2)
+         and j.id <> all($3::uuid[])
+       order by j.changed_at desc limit $4`,
+      [workshopId, by, [...seen], AT_ONCE],
+    );
+    if (rows.length === 0) return seen.size;
+    for (const { id, revision, document } of rows) {
+      seen.add(id);
+      const summary = summaryOf(asRead(id, document), settings, places);
+      await pool().query(
+        'update job set summary = $3, summary_of = $2, summary_by = $4 where id = $1 and revision = $2',
+        [id, revision, summary, by],
+      );
+    }
+  }
+}

@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest';
+import { withChanges } from '@/core';
+import { derive } from '../fixtures/demo';
+import { base, call, newJob } from './api';
+
+interface Line {
+  id: string;
+  name: string;
+  dueOn: string;
+  summary: { stops: number; parts: number; cut: number; length: number } | null;
+}
+interface List {
+  jobs: Line[];
+  more: string | null;
+}
+const list = async (query: Record<string, string>) =>
+  (await call<List>('GET', `/api/jobs?${new URLSearchParams(query)}`)).data;
+const lineOf = async (id: string, name: string) =>
+  (await list({ find: name })).jobs.find((line) => line.id === id) as Line;
+
+describe('the list of jobs', () => {
+  const stamp = `Listed ${Date.now() % 1e6}`;
+
+  it('says of each what is computed of its decisions, and anew when they change', async () => {
+    const job = await newJob(`${stamp} one`);
+    const said = async () => (await lineOf(job.id, stamp)).summary;
+    const expected = (document = job.document) => {
+      const own = derive(document, { boards: [] });
+      return {
+        length: document.form.top.kind === 'glued-panel' ? document.form.top.length : undefined,
+        parts: own.piece.parts.filter(({ material }) => !material).length,
+        stops: own.checks.filter(({ level, step }) => level === 'stop' && step !== 'layout').length,
+      };
+    };
+    await expect.poll(said, { timeout: 20_000 }).toMatchObject({ parts: expected().parts, length: expected().length });
+    const thin = withChanges(job.document, [
+      { path: 'form.base.height', value: 400 },
+      { path: 'form.top.length', value: 2900 },
+      { path: 'bench.cut', value: ['top'] },
+    ]);
+    expect((await call('PUT', `/api/jobs/${job.id}`, { revision: 1, document: thin })).status).toBe(200);
+    await expect.poll(said, { timeout: 20_000 }).toMatchObject({ length: 2900, cut: 1 });
+    expect((await said())!.stops).toBeGreaterThan(0);
+  });
+
+  it('comes in pages, those changed last first, each job once', async () => {
+    for (const n of [2, 3, 4, 5]) await newJob(`${stamp} ${n}`);
+    const seen: string[] = [];
+    let after: string | null = '';
+    let pages = 0;
+    do {
+      const page: List = await list({ find: stamp.toUpperCase(), count: '2', ...(after ? { after } : {}) });
+      expect(page.jobs.length).toBeLessThanOrEqual(2);
+      seen.push(...page.jobs.map(({ name }) => name));
+      after = page.more;
+      pages += 1;
+    } while (after && pages < 9);
+    expect(seen.map((name) => name.replace(stamp, '').trim())).toEqual(['5', '4', '3', '2', 'one']);
+    expect((await list({ find: '50% \\_' })).jobs).toEqual([]);
+    for (const nonsense of [
+      'x',
+      "2027-01-01 00:00/1' or 1=1",
+      '9999-99-99 99:99:99/00000000-0000-4000-8000-000000000000',
+    ])
+      expect((await fetch(`${base}/api/jobs?after=${encodeURIComponent(nonsense)}`)).status, nonsense).toBeLessThan(
+        500,
+      );
+  });
+});
+
+describe('what takes long', () => {
+  it('is done beside: others are answered meanwhile, and a file nobody waits for any more makes way', async () => {
+    const job = await newJob('Long work');
+    const file = (signal?: AbortSignal) =>
+      fetch(`${base}/api/jobs/${job.id}/files/sheet.pdf`, signal ? { signal } : {});
+    let made = false;
+    const whole = file().then(async (response) => {
+      await response.arrayBuffer();
+      made = true;
+      return response.status;
+    });
+    let answered = 0;
+    while (!made && answered < 20) {
+      expect((await call('GET', '/api/health')).status).toBe(200);
+      answered += 1;
+    }
+    expect(made).toBe(false);
+    const gone = new AbortController();
+    const dropped = file(gone.signal).then(
+      () => 'answered',
+      () => 'dropped',
+    );
+    gone.abort();
+    expect(await dropped).toBe('dropped');
+    expect(await whole).toBe(200);
+    // Whoever only reads has changed nothing: no layout is kept.
+    const job2 = await call<{ revision: number }>('GET', `/api/jobs/${job.id}`);
+    expect(job2.data.revision).toBe(1);
+  });
+});
