@@ -12,6 +12,7 @@ import {
 } from '@/core';
 import { asRead } from './job-store';
 import { pool } from './pool';
+import { UUID } from './refusal';
 import { currentWorkshop, placesOf } from './workshop-store';
 
 /** What was computed of a job for the list: of the piece itself; boards come and go, they are looked at in its layout. */
@@ -67,9 +68,15 @@ export function jobQueryOf(query: URLSearchParams): JobQuery {
 /** Where a page ends: when its last job was changed, and which it is. */
 const PLACE = /^(\d{4}-\d\d-\d\d[ T][\d:.]+)\/([0-9a-f-]{36})$/;
 
+/** A place that is none begins at the beginning. */
+const placeOf = (after: string | null): readonly (string | undefined)[] => {
+  const place = PLACE.exec(after ?? '');
+  return place && !Number.isNaN(Date.parse(`${place[1]}Z`)) && UUID.test(place[2] ?? '') ? place : [];
+};
+
 /** One page of the jobs, those changed last first. */
 export async function jobPage(workshopId: string, { bin, find, after, count }: JobQuery): Promise<JobPage> {
-  const [, changed = null, last = null] = PLACE.exec(after ?? '') ?? [];
+  const [, changed = null, last = null] = placeOf(after);
   const { rows } = await pool().query(
     `select id, name, client, due_on as "dueOn", case when summary_of = revision then summary end as summary,
             to_char(changed_at at time zone 'UTC', 'YYYY-MM-DD HH24:MI:SS.US') as changed

@@ -4,9 +4,12 @@ import {
   composeSheet,
   type DerivedJob,
   deriveJob,
+  fixedKey,
   formatLength,
   fullSizeDrawings,
+  type Layout,
   type LengthStyle,
+  layoutKey,
   type Paper,
   planLayout,
   type Shop,
@@ -45,11 +48,24 @@ export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJo
   const inputs = { document: job.document, shop, places, boards };
   let derived = sound(deriveJob({ ...inputs, layout: kept }));
   if (withLayout && derived.layoutState !== 'current') {
-    const options = { ...derived.layoutOptions, effort: EFFORT_ON_SERVER };
-    const layout = planLayout(derived.demand, derived.boards, options, await serverSolver());
-    derived = sound(deriveJob({ ...inputs, layout }));
+    derived = sound(deriveJob({ ...inputs, layout: await foundLayout(derived) }));
   }
   return { job, shop, boards, derived, style: styleOf(shop) };
+}
+
+/** Layouts found here last, by what they rest on: the files of a job are mostly made one after the other. */
+const found = new Map<string, Layout>();
+const KEPT = 8;
+
+async function foundLayout({ demand, boards, layoutOptions }: DerivedJob): Promise<Layout> {
+  const key = layoutKey(demand, boards, layoutOptions) + fixedKey(layoutOptions);
+  const before = found.get(key);
+  if (before) return before;
+  const options = { ...layoutOptions, effort: EFFORT_ON_SERVER };
+  const layout = planLayout(demand, boards, options, await serverSolver());
+  found.set(key, layout);
+  for (const oldest of found.keys()) if (found.size > KEPT) found.delete(oldest);
+  return layout;
 }
 
 /** Changes tried where nobody waits at a screen that shows them. */
