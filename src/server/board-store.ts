@@ -63,6 +63,19 @@ export const usableFor = (boards: readonly StoredBoard[], jobId: string): Stored
       (takenFor === null || takenFor === jobId) && (reservedFor === null || reservedFor === jobId),
   );
 
+export const boardsForJob = async (workshopId: string, jobId: string): Promise<StoredBoard[]> =>
+  usableFor(await boardsOfJobs(workshopId), jobId);
+
+/** How many boards of each wood are on the rack, by species id. */
+export async function boardCounts(workshopId: string): Promise<Record<string, number>> {
+  const { rows } = await pool().query(
+    `select species, count(*)::int as count from board
+     where workshop_id = $1 and deleted_at is null and taken_for is null group by species`,
+    [workshopId],
+  );
+  return Object.fromEntries(rows.map(({ species, count }) => [species, count]));
+}
+
 /** What part of the rack is asked for. */
 export interface RackQuery {
   shelf: Shelf;

@@ -1,5 +1,5 @@
 import { type Board, DAYS_IN_YEAR, dayOfYear, type Layout, type Place, type Shop, yearOfAir } from '@/core';
-import { boardsOfJobs, usableFor } from './board-store';
+import { boardCounts, boardsForJob } from './board-store';
 import { findJob, layoutOf, type StoredJob } from './job-store';
 import { asId, Refusal } from './refusal';
 import { currentWorkshop, placesOf } from './workshop-store';
@@ -17,11 +17,15 @@ export function airLine(places: readonly Place[]): string {
   return `shop ${at(year.temperature).toFixed(1)} °C ${at(year.relativeHumidity).toFixed(0)} % → ${at(year.moisture).toFixed(1)} %`;
 }
 
+/** Boards that come with a job's page. */
+const WITH_PAGE = 250;
+
 export interface DeskData {
   job: StoredJob;
   shop: Shop;
   places: Place[];
-  boards: Board[];
+  /** Null where they are too many to come with the page: they are fetched then. */
+  boards: Board[] | null;
   layout: Layout | null;
   air: string;
 }
@@ -30,13 +34,14 @@ export interface DeskData {
 export async function deskData(id: string): Promise<DeskData | undefined> {
   try {
     const workshop = await currentWorkshop();
-    const [job, boards, places, layout] = await Promise.all([
-      findJob(workshop.id, asId(id, 'job')),
-      boardsOfJobs(workshop.id),
+    const job = await findJob(workshop.id, asId(id, 'job'));
+    const count = Object.values(await boardCounts(workshop.id)).reduce((sum, own) => sum + own, 0);
+    const [boards, places, layout] = await Promise.all([
+      count <= WITH_PAGE ? boardsForJob(workshop.id, id) : null,
       placesOf(workshop.id),
       layoutOf(workshop.id, id),
     ]);
-    return { job, shop: workshop.settings, places, boards: usableFor(boards, job.id), layout, air: airLine(places) };
+    return { job, shop: workshop.settings, places, boards, layout, air: airLine(places) };
   } catch (error) {
     if (error instanceof Refusal && error.status === 404) return undefined;
     throw error;

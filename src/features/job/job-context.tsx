@@ -32,10 +32,11 @@ export function JobProvider({ seed, children }: { seed: JobSeed; children: React
   const [day, setDay] = useState<number | null>(null);
   const [lit, light] = useState<readonly string[]>([]);
   const [exaggeration, setExaggeration] = useState(1);
-  const { document, shop, places, boards, layout } = useStore(store);
+  const { document, shop, places, boards, rackKnown, layout } = useStore(store);
+  // A layout is only judged beside the rack it was found on.
   const derived = useMemo(
-    () => deriveJob({ document, shop, places, boards, layout }),
-    [document, shop, places, boards, layout],
+    () => deriveJob({ document, shop, places, boards, layout: rackKnown ? layout : null }),
+    [document, shop, places, boards, rackKnown, layout],
   );
 
   useEffect(() => {

@@ -71,6 +71,7 @@ const SAVING = {
 
 function Saved() {
   const saving = useJobState((state) => state.saving);
+  const rackKnown = useJobState((state) => state.rackKnown);
   return (
     <span
       role="status"
@@ -79,7 +80,7 @@ function Saved() {
         saving === 'unreachable' || saving === 'refused' ? 'ml-2 bg-stop-tint px-1.5 text-stop' : 'ml-2 text-ink-2'
       }
     >
-      {SAVING[saving]}
+      {saving === 'saved' && !rackKnown ? 'reading the rack …' : SAVING[saving]}
     </span>
   );
 }

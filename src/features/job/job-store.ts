@@ -41,7 +41,8 @@ export interface JobSeed {
   job: JobReply;
   shop: Shop;
   places: Place[];
-  boards: Board[];
+  /** Null where they are too many to come with the page. */
+  boards: Board[] | null;
   layout: Layout | null;
 }
 
@@ -55,8 +56,11 @@ export interface Standoff {
 
 export type Saving = 'saved' | 'saving' | 'unreachable' | 'refused';
 
-export interface JobState extends Omit<JobSeed, 'job'> {
+export interface JobState extends Omit<JobSeed, 'job' | 'boards'> {
   id: string;
+  /** Empty until they are known. */
+  boards: Board[];
+  rackKnown: boolean;
   document: JobDocument;
   revision: number;
   canUndo: boolean;
@@ -187,6 +191,12 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       if (!get().conflict) await sendLayout();
     }
 
+    async function fetchBoards(): Promise<void> {
+      const reply = await request<Board[]>('GET', `${path}/boards`);
+      if (reply.ok) get().setBoards(reply.value);
+      else setTimeout(() => void fetchBoards(), RETRY_AFTER);
+    }
+
     const flush = () => inTurn(sendUnsent);
 
     const step = (verb: 'undo' | 'redo') =>
@@ -227,6 +237,8 @@ export function createJobStore({ job, ...seed }: JobSeed) {
 
     return {
       ...seed,
+      boards: seed.boards ?? [],
+      rackKnown: seed.boards !== null,
       id: job.id,
       document: job.document,
       revision: job.revision,
@@ -274,9 +286,10 @@ export function createJobStore({ job, ...seed }: JobSeed) {
         keepLayoutPending(job.id, get().revision, layout);
         void flush();
       },
-      setBoards: (boards) => set({ boards }),
+      setBoards: (boards) => set({ boards, rackKnown: true }),
       wake: () =>
         inTurn(async () => {
+          if (!get().rackKnown) await fetchBoards();
           await takeOver();
           const layout = layoutUnsent ?? findLayoutPending(job.id, get().revision);
           if (layout && !layoutUnsent) {

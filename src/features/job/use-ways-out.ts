@@ -22,6 +22,7 @@ export function useWaysOut(): WaysOut {
   const shop = useJobState((state) => state.shop);
   const places = useJobState((state) => state.places);
   const boards = useJobState((state) => state.boards);
+  const rackKnown = useJobState((state) => state.rackKnown);
   const layout = useJobState((state) => state.layout);
   const [, show] = useState<WaysOut>(NONE);
   const remote = useRef<{ worker: Worker; search: Remote<WaysOutSearch> } | null>(null);
@@ -37,7 +38,7 @@ export function useWaysOut(): WaysOut {
 
   useEffect(() => {
     const sought = checks.filter(({ level, wayOut }) => level !== 'good' && wayOut);
-    if ((known.get(checks)?.size ?? 0) >= sought.length) return;
+    if (!rackKnown || (known.get(checks)?.size ?? 0) >= sought.length) return;
     let current = true;
     const inputs: JobInputs = { document, shop, places, boards, layout };
     const take = (list: readonly { check: string; wayOut: WayOut }[]) => {
@@ -58,7 +59,7 @@ export function useWaysOut(): WaysOut {
       clearTimeout(timer);
       void remote.current?.search.stop();
     };
-  }, [checks, document, shop, places, boards, layout]);
+  }, [checks, document, shop, places, boards, rackKnown, layout]);
 
   return known.get(checks) ?? NONE;
 }

@@ -11,23 +11,22 @@ import { useSpecies } from '@/ui/species';
 
 /** The least a job begins with; everything else is proposed and open to change. */
 export function NewJobPage({
-  species,
+  counts,
   homes,
   today,
 }: {
-  species: readonly string[];
+  /** Boards on the rack, by species id. */
+  counts: Readonly<Record<string, number>>;
   homes: readonly { id: string; name: string }[];
   today: string;
 }) {
   const router = useRouter();
   const { all } = useSpecies();
-  const counts = new Map<string, number>();
-  for (const id of species) counts.set(id, (counts.get(id) ?? 0) + 1);
   const woods = all
     .map((s) => ({
       value: s.id,
-      boards: counts.get(s.id) ?? 0,
-      label: counts.has(s.id) ? `${s.commonName} · ${counts.get(s.id)} boards on the rack` : s.commonName,
+      boards: counts[s.id] ?? 0,
+      label: counts[s.id] ? `${s.commonName} · ${counts[s.id]} boards on the rack` : s.commonName,
     }))
     .sort((a, b) => b.boards - a.boards || a.label.localeCompare(b.label));
   const [job, setJob] = useState({

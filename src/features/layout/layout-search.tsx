@@ -133,7 +133,8 @@ export function useLayoutSearch(): LayoutSearching {
   if (!search) throw new Error('a layout is searched outside its job');
   const { layoutState } = useDerived();
   const { state, task, start } = search;
-  const settled = layoutState === 'current' || state.searching || state.failed !== undefined;
+  const rackKnown = useJobState((state) => state.rackKnown);
+  const settled = !rackKnown || layoutState === 'current' || state.searching || state.failed !== undefined;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another task begins the wait anew
   useEffect(() => {
     if (settled) return;

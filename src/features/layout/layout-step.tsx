@@ -37,6 +37,7 @@ export function LayoutStep() {
   const { lit, light } = useLook();
   const choice = useJobState((s) => s.document.layout);
   const change = useChange();
+  const rackKnown = useJobState((s) => s.rackKnown);
   const changeAll = useJobState((s) => s.change);
   const tabs = useTabs(TABS, 'boards');
   const kept = useKeptLayouts(layoutState === 'current', tabs.value === 'compare');
@@ -123,13 +124,14 @@ export function LayoutStep() {
         ) : (
           <p className="my-2 flex items-center justify-between">
             <span>
+              {rackKnown ? '' : 'Reading the rack …'}
               {state.failed
                 ? `The search failed: ${state.failed}.`
                 : layout
                   ? `${layout.tried.toLocaleString('en')} changes tried`
                   : ''}
             </span>
-            <Button onClick={() => void start()}>Search again</Button>
+            {rackKnown ? <Button onClick={() => void start()}>Search again</Button> : null}
           </p>
         )}
       </div>

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { PlaceFrame } from '@/features/job/place-frame';
 import { NewJobPage } from '@/features/jobs/new-job-page';
-import { boardsOf } from '@/server/board-store';
+import { boardCounts } from '@/server/board-store';
 import { airLine, today } from '@/server/desk-data';
 import { currentWorkshop, placesOf } from '@/server/workshop-store';
 
@@ -9,11 +9,11 @@ export const metadata: Metadata = { title: 'New job' };
 
 export default async function Page() {
   const workshop = await currentWorkshop();
-  const [boards, places] = await Promise.all([boardsOf(workshop.id), placesOf(workshop.id)]);
+  const [boards, places] = await Promise.all([boardCounts(workshop.id), placesOf(workshop.id)]);
   const homes = places.filter((place) => place.kind === 'home').map(({ id, name }) => ({ id, name }));
   return (
     <PlaceFrame title="New job" air={airLine(places)}>
-      <NewJobPage species={boards.map((board) => board.species)} homes={homes} today={today()} />
+      <NewJobPage counts={boards} homes={homes} today={today()} />
     </PlaceFrame>
   );
 }
