@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { boards, change, demoJob, derive, inputs, level, shop, sixSeats } from '../../tests/fixtures/demo';
 import { read } from './decision/issues';
 import { JobDocumentSchema, withChanges } from './decision/job-document';
-import { deriveJob } from './job';
+import { type DerivedJob, deriveJob } from './job';
 import { checkLayout } from './layout/check-layout';
 import { planLayout } from './layout/plan-layout';
 
@@ -140,5 +140,19 @@ describe('strips of one width', () => {
     const job = derive(document);
     const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 40 });
     expect(layout.shortfall.map((s) => s.part)).toEqual(['top']);
+  });
+
+  it('says nothing of a rack that is not known, and judges no layout beside it', () => {
+    const document = demoJob('2-long-table');
+    const ofTheRack = (job: DerivedJob) =>
+      job.checks.filter(({ id }) => /^(stock|layout|glue-up.*moisture)\./.test(id));
+    const empty = derive(document, { boards: [] });
+    expect(ofTheRack(empty).length).toBeGreaterThan(0);
+    const unknown = derive(document, { boards: null });
+    expect(ofTheRack(unknown)).toEqual([]);
+    expect(unknown.layoutState).toBe('none');
+    expect(unknown.checks.map(({ id }) => id)).toEqual(
+      empty.checks.filter((check) => !ofTheRack(empty).includes(check)).map(({ id }) => id),
+    );
   });
 });

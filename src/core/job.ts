@@ -46,8 +46,8 @@ export interface JobInputs {
   document: JobDocument;
   shop: Shop;
   places: readonly Place[];
-  /** The whole rack; the job takes the boards of its species that are not left out. */
-  boards: readonly Board[];
+  /** The whole rack; the job takes the boards of its species that are not left out. Null: not known, nothing is said of it. */
+  boards: readonly Board[] | null;
   /** A layout found before; used as long as its key still fits, or some of its parts are cut. */
   layout: Layout | null;
 }
@@ -126,12 +126,14 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
 
   const piece = derivePiece({ form: document.form, joints: document.joints, bench: document.bench });
   const leftOut = new Set(document.layout.leaveOut);
-  const boards = inputs.boards.filter((b) => b.species === species.id && (b.takenFor || !leftOut.has(b.tag)));
+  const rack = inputs.boards ?? [];
+  const boards = rack.filter((b) => b.species === species.id && (b.takenFor || !leftOut.has(b.tag)));
 
   const demand = demandOf(piece, document, shop);
   const { pinned } = document.layout;
   const plain = layoutOptionsOf(shop, document.layout, { seed: 1, effort: LAYOUT_EFFORT });
-  const kept = inputs.layout;
+  // A layout is only judged beside the rack it was found on.
+  const kept = inputs.boards && inputs.layout;
   const layoutState = !kept ? 'none' : kept.key === layoutKey(demand, boards, plain) ? 'current' : 'stale';
   const moved =
     kept && layoutState === 'current'
@@ -150,7 +152,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
       ? layPanel({
           panel: own,
           layout,
-          boards: inputs.boards,
+          boards: rack,
           school: document.season.ringSchool,
           choices: document.layout.laid,
         })
@@ -215,7 +217,17 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const dates = schedule(operations, document.plan, document.plan.startOn);
 
   const cutFrom = layout && layoutState === 'current' ? layout.boards : null;
-  const context = { document, piece, season, restraint, species, shop, boards, used: cutFrom, shopAir };
+  const context = {
+    document,
+    piece,
+    season,
+    restraint,
+    species,
+    shop,
+    boards: inputs.boards && boards,
+    used: cutFrom,
+    shopAir,
+  };
   const checks = inOrder([
     ...runChecks(context),
     ...impossibilities(piece.problems, document),
@@ -229,7 +241,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     ...(layoutState === 'current' && layout
       ? machineChecks({ layout, boards, shop, species, nameOf: (placement) => pieceLabel(piece, placement) })
       : []),
-    ...pairChecks(demand, document.layout, shop, boards, layoutOptions),
+    ...(inputs.boards ? pairChecks(demand, document.layout, shop, boards, layoutOptions) : []),
     ...movesGivenUp(piece, document.layout.moved, moved),
     ...(trim && panel ? panelChecks(panel, laid, trim, document.layout.jointMargin) : []),
     ...(panel && alignerOf && edges.length > 0

@@ -96,7 +96,7 @@ export async function jobPage(workshopId: string, { bin, find, after, count }: J
 }
 
 export function summaryOf(document: JobDocument, shop: Shop, places: readonly Place[]): JobSummary {
-  const derived = deriveJob({ document, shop, places, boards: [], layout: null });
+  const derived = deriveJob({ document, shop, places, boards: null, layout: null });
   const whole: DerivedJob | null = 'piece' in derived ? derived : null;
   const made = whole ? madeParts(whole.piece) : [];
   return {
@@ -104,7 +104,7 @@ export function summaryOf(document: JobDocument, shop: Shop, places: readonly Pl
     ...drawnSize(document.form.top),
     cut: made.filter((part) => part.cut).length,
     parts: made.length,
-    stops: whole?.checks.filter(({ level, step }) => level === 'stop' && step !== 'layout').length ?? 0,
+    stops: whole?.checks.filter(({ level }) => level === 'stop').length ?? 0,
   };
 }
 

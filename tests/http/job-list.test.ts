@@ -25,11 +25,11 @@ describe('the list of jobs', () => {
     const job = await newJob(`${stamp} one`);
     const said = async () => (await lineOf(job.id, stamp)).summary;
     const expected = (document = job.document) => {
-      const own = derive(document, { boards: [] });
+      const own = derive(document, { boards: null });
       return {
         length: document.form.top.kind === 'glued-panel' ? document.form.top.length : undefined,
         parts: own.piece.parts.filter(({ material }) => !material).length,
-        stops: own.checks.filter(({ level, step }) => level === 'stop' && step !== 'layout').length,
+        stops: own.checks.filter(({ level }) => level === 'stop').length,
       };
     };
     await expect.poll(said, { timeout: 20_000 }).toMatchObject({ parts: expected().parts, length: expected().length });

@@ -27,7 +27,7 @@ interface ReadBoard {
 export function boardsAsDryAsTheAir(context: CheckContext): Check[] {
   const { document, season, used } = context;
   const glued = season.glued.moisture;
-  const read = context.boards
+  const read = (context.boards ?? [])
     .filter(({ id }) => used === null || used.includes(id))
     .flatMap((board): ReadBoard[] => {
       const moisture = moistureOn(board, document.season.gluedOn, context);

@@ -46,8 +46,8 @@ export interface CheckContext {
   restraint: PieceRestraint;
   species: Species;
   shop: Shop;
-  /** Boards of the job's species that the maker has not left out. */
-  boards: readonly Board[];
+  /** Boards of the job's species that the maker has not left out; null while the rack is not known. */
+  boards: readonly Board[] | null;
   /** Ids of those that the layout cuts from; null where there is no layout of the piece as it is. */
   used: readonly string[] | null;
   shopAir: Place;

@@ -11,6 +11,7 @@ const SECTION_PATHS: Readonly<Record<string, string>> = {
 
 /** Whether the rack has dressed stock of the section of parts that are to be taken as dressed. Common practice. */
 export function dressedStock({ document, piece, boards }: CheckContext): Check[] {
+  if (!boards) return [];
   const { asDressed } = document.layout;
   return asDressed.flatMap((kind): Check[] => {
     const parts = piece.parts.filter((part) => part.kind === kind && !part.material && !part.cut);

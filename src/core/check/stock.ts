@@ -51,6 +51,7 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>
 
 /** Finished thickness against what the boards on the rack can be planed to. */
 export function thicknessOnTheRack({ document, piece, shop, boards, species }: CheckContext): Check[] {
+  if (!boards) return [];
   const kinds = [...new Set(piece.parts.map((part) => part.kind))];
   return kinds.flatMap((kind): Check[] => {
     const path = PATHS[kind]?.[document.form.base.kind] ?? PATHS[kind]?.any;

@@ -33,9 +33,8 @@ export function JobProvider({ seed, children }: { seed: JobSeed; children: React
   const [lit, light] = useState<readonly string[]>([]);
   const [exaggeration, setExaggeration] = useState(1);
   const { document, shop, places, boards, rackKnown, layout } = useStore(store);
-  // A layout is only judged beside the rack it was found on.
   const derived = useMemo(
-    () => deriveJob({ document, shop, places, boards, layout: rackKnown ? layout : null }),
+    () => deriveJob({ document, shop, places, boards: rackKnown ? boards : null, layout }),
     [document, shop, places, boards, rackKnown, layout],
   );
 
