@@ -172,19 +172,59 @@ stop_cluster() {
   as_keeper "$PG_BIN/pg_ctl" -D "$CLUSTER/data" -m fast -w stop >/dev/null 2>&1 || true
 }
 
+# Names the database of DATABASE_URL to PostgreSQL's own tools, its password not on any command line.
+name_database() {
+  eval "$(node -e '
+    const u = new URL(process.env.DATABASE_URL), said = decodeURIComponent, word = (s) => `\x27${s.replaceAll("\x27", "\x27\\\x27\x27")}\x27`;
+    const own = { PGHOST: u.hostname, PGPORT: u.port || "5432", PGUSER: said(u.username), PGPASSWORD: said(u.password), PGDATABASE: said(u.pathname.slice(1)) };
+    for (const [name, value] of Object.entries(own)) console.log(`export ${name}=${word(value)}`);')"
+}
+
+# Comes to the data whether Taller is running or not, and leaves it as it was found.
+reach_database() {
+  find_postgres || fail "PostgreSQL is missing." "Start Taller once with bin/start, which installs it."
+  if [ -z "${DATABASE_URL:-}" ]; then
+    [ -s "$STATE/cluster-place" ] || fail "Taller keeps nothing here yet." "Start it once with bin/start."
+    place_cluster
+    local was_up=; if cluster_is_up; then was_up=1; fi
+    start_cluster
+    [ -z "$was_up" ] || CLUSTER_STARTED=
+  fi
+  name_database
+}
+leave_database() { stop_cluster; }
+
+# Whether a file reads as a backup of Taller, to its end.
+backup_reads() {
+  "$PG_BIN/pg_restore" --list "$1" 2>/dev/null | grep -q 'TABLE DATA public migration' \
+    && "$PG_BIN/pg_restore" --file=/dev/null "$1" 2>/dev/null
+}
+
 # Puts the present data aside; the next start_cluster makes it anew.
 put_cluster_aside() {
+  ASIDE=
   find_postgres || return 0
   [ -s "$STATE/cluster-place" ] || return 0
   place_cluster
   cluster_is_up && as_keeper "$PG_BIN/pg_ctl" -D "$CLUSTER/data" -m fast -w stop >/dev/null 2>&1
   if as_keeper test -e "$CLUSTER/data"; then
     if [ "${1:-}" = discard ]; then as_keeper rm -rf "$CLUSTER/data"; else
-      local aside; aside="$CLUSTER/data-$(date +%Y%m%d-%H%M%S)"
-      as_keeper mv "$CLUSTER/data" "$aside"
-      say "The old data is in $aside."
+      ASIDE="$CLUSTER/data-$(date +%Y%m%d-%H%M%S)"
+      as_keeper mv "$CLUSTER/data" "$ASIDE"
+      # Each data has the password it was made with.
+      [ ! -s "$STATE/password" ] || cp -p "$STATE/password" "$STATE/password-aside"
+      say "The old data is in $ASIDE."
     fi
   fi
+}
+
+# Brings back what was put aside last.
+bring_cluster_back() {
+  [ -n "${ASIDE:-}" ] || return 0
+  as_keeper rm -rf "$CLUSTER/data"
+  as_keeper mv "$ASIDE" "$CLUSTER/data"
+  [ ! -s "$STATE/password-aside" ] || mv "$STATE/password-aside" "$STATE/password"
+  say "It is back where it was."
 }
 
 # Builds when anything the build depends on has changed.

@@ -117,6 +117,7 @@ export { seededRandom } from './measure/random';
 export { writeLength, writePhrase, writeQuantity } from './measure/write-quantity';
 export {
   cleanedShare,
+  crookOfHeights,
   type Flattening,
   forecastMilling,
   forecastResaw,

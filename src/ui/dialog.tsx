@@ -27,6 +27,11 @@ export function Dialog({
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Radix.Content
           aria-describedby={undefined}
+          // Escape in a field that is being written in takes that back, and only then closes.
+          onEscapeKeyDown={(event) => {
+            if (event.target instanceof HTMLElement && event.target.dataset.typing !== undefined)
+              event.preventDefault();
+          }}
           className={`fixed top-1/2 left-1/2 z-50 max-h-[90vh] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sm border border-ink bg-paper p-5 ${wide ? 'w-[820px]' : 'w-[460px]'}`}
         >
           <Radix.Title className="wide mb-3 font-semibold text-[17px]">{title}</Radix.Title>

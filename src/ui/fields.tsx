@@ -51,6 +51,13 @@ function Row({
 
 const sayProblem = (problems: readonly Problem[] | undefined) => problems?.[0]?.problem;
 
+/** Escape takes back what is being typed; a dialog round the field stays open for that. */
+function takenBack(event: KeyboardEvent, { text, takeBack }: { text: string | null; takeBack: () => void }) {
+  if (event.key !== 'Escape' || text === null) return;
+  event.preventDefault();
+  takeBack();
+}
+
 /** A length typed the way makers say it; kept as typed while the field has the focus. */
 export function LengthField({
   label,
@@ -88,8 +95,10 @@ export function LengthField({
     read,
     onCommit: (value) => (value === null ? undefined : onCommit(value)),
     onEmpty,
+    value: mm,
   });
   const step = (event: KeyboardEvent<HTMLInputElement>) => {
+    takenBack(event, typed);
     if (event.key === 'Enter') event.currentTarget.blur();
     if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
     event.preventDefault();
@@ -107,6 +116,7 @@ export function LengthField({
           className={`${INPUT} pr-8 text-right`}
           autoComplete="off"
           spellCheck={false}
+          data-typing={typed.text === null ? undefined : ''}
           value={typed.text ?? (mm === null ? '' : units.length(mm, true))}
           placeholder={allowEmpty}
           aria-invalid={typed.problem ? true : undefined}
@@ -162,6 +172,7 @@ export function NumberField({
     read,
     onCommit: (next) => (next === null ? undefined : onCommit(next)),
     onEmpty,
+    value,
   });
   return (
     <Row id={id} label={label} hint={hint} problem={typed.problem} {...(unit ? { unit } : {})}>
@@ -171,12 +182,14 @@ export function NumberField({
         inputMode="decimal"
         autoComplete="off"
         placeholder={allowEmpty}
+        data-typing={typed.text === null ? undefined : ''}
         value={typed.text ?? (value === null ? '' : String(value))}
         aria-invalid={typed.problem ? true : undefined}
         aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
         onFocus={(event) => event.target.select()}
         onChange={(event) => typed.type(event.target.value)}
         onKeyDown={(event) => {
+          takenBack(event, typed);
           if (event.key === 'Enter') event.currentTarget.blur();
           if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
           event.preventDefault();
@@ -205,10 +218,11 @@ export function TextField({
   required?: boolean;
 }) {
   const id = useId();
-  const typed = useTyped<string>({ read: (text) => ({ value: text }), onCommit });
+  const typed = useTyped<string>({ read: (text) => ({ value: text }), onCommit, value });
   const shared = {
     id,
     value: typed.text ?? value,
+    'data-typing': typed.text === null ? undefined : '',
     required,
     'aria-invalid': typed.problem ? (true as const) : undefined,
     'aria-describedby': typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined,
@@ -225,6 +239,7 @@ export function TextField({
           autoComplete="off"
           onChange={(event) => typed.type(event.target.value)}
           onKeyDown={(event) => {
+            takenBack(event, typed);
             if (event.key === 'Enter') typed.leave();
           }}
         />
@@ -247,7 +262,10 @@ export function DayField({
   const id = useId();
   const [problem, setProblem] = useState<string>();
   const [typed, setTyped] = useState(value);
-  useEffect(() => setTyped(value), [value]);
+  useEffect(() => {
+    setTyped(value);
+    setProblem(undefined);
+  }, [value]);
   return (
     <Row id={id} label={label} hint={hint} problem={problem}>
       <input
@@ -261,9 +279,14 @@ export function DayField({
           setTyped(event.target.value);
           if (/^\d{4}-\d\d-\d\d$/.test(event.target.value)) setProblem(sayProblem(onCommit(event.target.value)));
         }}
-        onBlur={() => {
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape' || typed === value) return;
           setTyped(value);
           setProblem(undefined);
+        }}
+        onBlur={() => {
+          // What is refused stays as it was written, with the reason.
+          if (!problem) setTyped(value);
         }}
       />
     </Row>

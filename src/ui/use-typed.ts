@@ -15,12 +15,15 @@ const PAUSE = 350;
 /**
  * A text that is being typed. It is read at every letter, so that what is wrong is said at once, and taken over at the
  * first pause: half a number is not a decision. A text that does not read leaves the value as it is, and an emptied field
- * is taken at its word only when it is left: it is mostly on the way to another figure.
+ * is taken at its word only when it is left: it is mostly on the way to another figure. What is refused stays as it was
+ * typed, with the reason, until it is mended, taken back, or the value is decided elsewhere.
  */
 export function useTyped<T>(given: {
   read: (text: string) => Reading<T>;
   onCommit: Commit<T>;
   onEmpty?: (() => void) | undefined;
+  /** As it stands outside the field. */
+  value: T;
 }) {
   const [text, setText] = useState<string | null>(null);
   const [problem, setProblem] = useState<string>();
@@ -30,7 +33,9 @@ export function useTyped<T>(given: {
 
   // The words under a field move what is below it: a button that is being clicked must not slip away.
   const said = useRef(0);
+  const wrong = useRef(false);
   const say = (words: string | undefined) => {
+    wrong.current = words !== undefined;
     said.current += 1;
     const turn = said.current;
     afterPress(() => {
@@ -69,7 +74,9 @@ export function useTyped<T>(given: {
     };
     waiting.current = { timer: pause === null ? undefined : setTimeout(once, pause), run: once };
   };
+  const away = useRef(true);
   const type = (next: string) => {
+    away.current = false;
     setText(next);
     const reading = latest.current.read(next);
     if (reading === 'nothing') {
@@ -84,14 +91,22 @@ export function useTyped<T>(given: {
     }
   };
   const leave = () => {
-    setText(null);
-    // A last value that is refused on the way out still says why.
+    away.current = true;
     if (waiting.current) flush();
-    else say(undefined);
+    if (!wrong.current) setText(null);
   };
+  const takeBack = () => {
+    forget();
+    setText(null);
+    say(undefined);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: only another value takes back what was refused
+  useEffect(() => {
+    if (away.current && wrong.current) takeBack();
+  }, [given.value]);
   const step = (value: T) => {
     setText(null);
     take(value);
   };
-  return { text, problem, type, leave, step };
+  return { text, problem, type, leave, step, takeBack };
 }

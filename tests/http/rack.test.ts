@@ -109,6 +109,11 @@ describe('boards as they are', () => {
       farWidth: 180,
       liveEdges: { near: 0, far: 12 },
       crook: { twist: 4, bow: 2, cup: 1 },
+      heights: [
+        [0, 1, 0],
+        [2, 1, 2],
+        [4, 3, 4],
+      ],
       price: { amount: 9.5, per: 'board-foot' },
       tone: null,
       planes: null,

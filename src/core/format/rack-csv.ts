@@ -33,6 +33,7 @@ export const RACK_COLUMNS = [
   'stored_at',
   'tone',
   'planes',
+  'heights_mm',
 ] as const;
 
 export interface RackRow {
@@ -42,7 +43,10 @@ export interface RackRow {
   problems: Problem[];
 }
 
-/** Boards as CSV; defects as `kind x y length width face`, the face left out where it is through, parted by semicolons. */
+/**
+ * Boards as CSV; defects as `kind x y length width face`, the face left out where it is through, parted by semicolons;
+ * heights as three across, parted by spaces, for each of three places along, parted by semicolons.
+ */
 export function writeRackCsv(boards: readonly BoardInput[]): string {
   const rows = boards.map((b) => [
     b.tag,
@@ -73,6 +77,7 @@ export function writeRackCsv(boards: readonly BoardInput[]): string {
     b.storedAt,
     b.tone ?? '',
     b.planes ?? '',
+    b.heights?.map((row) => row.join(' ')).join('; ') ?? '',
   ]);
   return `${Papa.unparse([[...RACK_COLUMNS], ...rows], { escapeFormulae: true, newline: '\n' })}\n`;
 }
@@ -105,6 +110,7 @@ const FIELDS: Readonly<Record<string, readonly string[]>> = {
   stored_at: ['stored_at', 'place', 'bay', 'location', 'shelf', 'where'],
   tone: ['tone', 'colour', 'color'],
   planes: ['planes', 'planes_toward'],
+  heights: ['heights'],
 };
 export const RACK_FIELDS = Object.keys(FIELDS);
 const NEEDED = ['tag', 'species', 'length', 'width', 'thickness'];
@@ -230,6 +236,7 @@ export function readRackCsv(
         : { twist: crook.twist ?? 0, bow: crook.bow ?? 0, cup: crook.cup ?? 0 },
       price: price === null ? null : { amount: price, per: cell('price_per').text.toLowerCase() || 'board-foot' },
       storedAt: unescapeFormula(cell('stored_at').text),
+      heights: cell('heights').text === '' ? null : readHeights(cell('heights').text),
       tone: number('tone'),
       planes: cell('planes').text.toLowerCase() || null,
       moisture: number('moisture'),
@@ -294,6 +301,9 @@ function headingOf(text: string): { name: string; unit?: UnitSystem } {
   if (!unit) return { name: plain };
   return { name: plain.slice(0, unit.index), unit: unit[1] === 'mm' ? 'metric' : 'inch' };
 }
+
+/** What is no number is left for the board's schema to refuse. */
+const readHeights = (text: string) => text.split(';').map((row) => row.trim().split(/\s+/).map(Number));
 
 function readDefects(text: string, where: string, problems: Problem[]): Defect[] {
   return text

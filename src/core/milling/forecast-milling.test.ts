@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { highsSolver } from '../linear/highs-solver';
 import {
   cleanedShare,
+  crookOfHeights,
   forecastMilling,
   forecastResaw,
   type Heights,
@@ -193,5 +194,22 @@ describe('resawing', () => {
     });
     expect(forecastResaw({ thickness: 42.9, wanted: 8, kerf: 1, allowance: 2 }).pieces).toBe(3);
     expect(forecastResaw({ thickness: 9, wanted: 8, kerf: 1, allowance: 2 }).pieces).toBe(0);
+  });
+
+  it('goes back from heights to the crook that a layout counts: each by itself exactly, together never less', () => {
+    for (const crook of [
+      { twist: 7, bow: 0, cup: 0 },
+      { twist: 0, bow: 5, cup: 0 },
+      { twist: 0, bow: 0, cup: 3 },
+      { twist: 7, bow: 5, cup: 3 },
+    ])
+      expect(crookOfHeights(heightsFromCrook(crook))).toEqual(crook);
+    // A hump is a trough turned over.
+    const hump: Heights = [
+      [0, 2, 0],
+      [4, 6, 4],
+      [0, 2, 0],
+    ];
+    expect(crookOfHeights(hump)).toEqual({ twist: 0, bow: 4, cup: 2 });
   });
 });

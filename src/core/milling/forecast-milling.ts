@@ -92,6 +92,20 @@ export function heightsFromCrook(crook: { twist: number; bow: number; cup: numbe
   return [row(0), row(0.5), row(1)];
 }
 
+/** The twist, bow and cup that measured heights come to, the greatest of each: what a layout counts of the board. mm */
+export function crookOfHeights(heights: Heights): { twist: number; bow: number; cup: number } {
+  const at = (i: number, j: number) => heights[i]?.[j] ?? 0;
+  const sag = (a: number, middle: number, b: number) => (a + b) / 2 - middle;
+  const three = [0, 1, 2];
+  // A trough and a hump want the same planing.
+  const greatest = (values: readonly number[]) => Math.round(10 * Math.max(...values.map(Math.abs))) / 10;
+  return {
+    twist: greatest([at(2, 2) - at(0, 2) - at(2, 0) + at(0, 0)]),
+    bow: greatest(three.map((j) => sag(at(0, j), at(1, j), at(2, j)))),
+    cup: greatest(three.map((i) => sag(at(i, 0), at(i, 1), at(i, 2)))),
+  };
+}
+
 /** What of a thick board comes out as thinner pieces on the band saw, mm. */
 export function forecastResaw(given: {
   /** Flat on both faces before it is sawn. */

@@ -25,6 +25,9 @@ export const DefectSchema = v.object({
   face: v.optional(v.picklist(DEFECT_FACES), 'through'),
 });
 
+const threeHeights = v.tuple([length(0, 500), length(0, 500), length(0, 500)], 'three heights across the board');
+const heights = v.tuple([threeHeights, threeHeights, threeHeights], 'three heights along the board');
+
 export const BoardSchema = v.pipe(
   v.object({
     tag: v.pipe(line(40), v.nonEmpty('a board needs a tag'), v.regex(/^[^,"]*$/, 'a tag has no commas or quotes')),
@@ -38,6 +41,11 @@ export const BoardSchema = v.pipe(
     liveEdges: v.optional(v.object({ near: length(0, 500), far: length(0, 500) }), { near: 0, far: 0 }),
     /** Measured over the whole board: out of wind at one corner, hollow along it, hollow across it. Null: not measured. */
     crook: v.optional(v.nullable(v.object({ twist: length(0, 200), bow: length(0, 500), cup: length(0, 100) })), null),
+    /**
+     * Heights of its upper face as it lies, three along from the tagged end by three across from the near edge, mm over a
+     * flat bench. Null: not measured point by point.
+     */
+    heights: v.optional(v.nullable(heights), null),
     /** As it lies: the rough thickness of a rough board, the planed one of a dressed board. */
     thickness: length(5, 300),
     /** Rough thickness in quarter inches as it was bought, if it was. */

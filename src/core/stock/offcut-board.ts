@@ -25,6 +25,7 @@ export function offcutBoard(
     farWidth: null,
     liveEdges: { near: 0, far: 0 },
     crook: null,
+    heights: null,
     ringCentre: typeof rings === 'number' ? null : rings,
     price: board.price?.per === 'piece' ? { ...board.price, amount: board.price.amount * share } : board.price,
     note: '',

@@ -7,10 +7,19 @@ import { useUnits } from '@/ui/units';
 
 export type KeyTable = Readonly<Record<string, { does: string; run: () => void }>>;
 
+/** What is known by Ctrl or Command elsewhere, and its key here. */
+const USUAL: Readonly<Record<string, string>> = { z: 'z', 'Shift z': 'Shift z', y: 'Shift z' };
+
+/** A field that holds something not yet taken over. */
+const isWritten = (target: EventTarget | null) => target instanceof HTMLElement && target.dataset.typing !== undefined;
+
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-/** Listens for single keys, never while somebody types in a field or a dialog is open. `?` shows them all. */
+/**
+ * Listens for single keys, never while somebody types in a field or a dialog is open. `?` shows them all. Undo and redo
+ * go by their usual keys too; in a field that is being written in those are the field's own.
+ */
 export function Keys({ table }: { table: KeyTable }) {
   const { toggle } = useUnits();
   const router = useRouter();
@@ -27,9 +36,11 @@ export function Keys({ table }: { table: KeyTable }) {
 
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      if (document.querySelector('[role="dialog"]')) return;
-      const key = event.key === 'Z' ? 'Shift z' : event.key;
+      if (event.defaultPrevented || event.altKey || document.querySelector('[role="dialog"]')) return;
+      const usual =
+        event.ctrlKey || event.metaKey ? USUAL[`${event.shiftKey ? 'Shift ' : ''}${event.key.toLowerCase()}`] : '';
+      if (usual === undefined || (usual ? isWritten(event.target) : isTyping(event.target))) return;
+      const key = usual || (event.key === 'Z' ? 'Shift z' : event.key);
       const entry = latest.current[key];
       if (!entry) return;
       event.preventDefault();

@@ -30,6 +30,7 @@ const blank = (today: string): BoardInput => ({
   farWidth: null,
   liveEdges: { near: 0, far: 0 },
   crook: null,
+  heights: null,
   thickness: 38.1,
   quarters: 6,
   surface: 'rough',
@@ -90,6 +91,11 @@ export function BoardDialog({
       setDraft((now) => ({ ...now, [key]: value }));
       return undefined;
     };
+  /** Figures of the whole board stand instead of what was measured point by point. */
+  const putCrook = (crook: BoardInput['crook']) => {
+    setDraft((now) => ({ ...now, crook, heights: null }));
+    return undefined;
+  };
   const save = async () => {
     const sound = read(BoardSchema, draft, 'the board');
     if ('problems' in sound) {
@@ -334,8 +340,8 @@ export function BoardDialog({
               mm={draft.crook?.[bend] ?? null}
               most={100}
               allowEmpty="not measured"
-              onCommit={(value) => put('crook')({ twist: 0, bow: 0, cup: 0, ...draft.crook, [bend]: value })}
-              onEmpty={() => put('crook')(null)}
+              onCommit={(value) => putCrook({ twist: 0, bow: 0, cup: 0, ...draft.crook, [bend]: value })}
+              onEmpty={() => putCrook(null)}
             />
           ))}
           <TextField label="Note" value={draft.note} onCommit={put('note')} />

@@ -1,8 +1,11 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import * as v from 'valibot';
 import {
+  BoardSchema,
   cleanedShare,
+  crookOfHeights,
   type Figure,
   forecastMilling,
   forecastResaw,
@@ -11,6 +14,8 @@ import {
   heightsFromCrook,
   type MeasuredBoard,
   millingFigures,
+  type Problem,
+  read,
   type Shop,
   writeQuantity,
 } from '@/core';
@@ -19,6 +24,7 @@ import { Dialog } from '@/ui/dialog';
 import { LengthField } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
 import { ProblemList } from '@/ui/problem-list';
+import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
 import { useUnits } from '@/ui/units';
 import type { RackBoard } from './rack-board';
@@ -26,12 +32,25 @@ import type { RackBoard } from './rack-board';
 const ALONG = ['tagged end', 'middle', 'other end'] as const;
 const ACROSS = ['near edge', 'middle', 'far edge'] as const;
 
-/** What a crooked board comes down to: heights in, thickness, passes, shims and the better first cut out. */
-export function MillingDialog({ board, shop, onClose }: { board: RackBoard; shop: Shop; onClose: () => void }) {
+/**
+ * What a crooked board comes down to: heights in, thickness, passes, shims and the better first cut out. What was measured
+ * is kept with the board, and counts in every layout.
+ */
+export function MillingDialog({
+  board,
+  shop,
+  onSaved,
+  onClose,
+}: {
+  board: RackBoard;
+  shop: Shop;
+  onSaved: (board: RackBoard) => void;
+  onClose: () => void;
+}) {
   const units = useUnits();
   const { find } = useSpecies();
   const { tools, allowances } = shop;
-  const [heights, setHeights] = useState<Heights>(() => heightsFromCrook(board.crook));
+  const [heights, setHeights] = useState<Heights>(() => board.heights ?? heightsFromCrook(board.crook));
   const [thickness, setThickness] = useState(board.thickness);
   const [wanted, setWanted] = useState(Math.max(4, Math.round(board.thickness / 5)));
   const measured: MeasuredBoard = useMemo(
@@ -46,6 +65,21 @@ export function MillingDialog({ board, shop, onClose }: { board: RackBoard; shop
     kerf: tools.resawKerf,
     allowance: allowances.resaw,
   });
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const changed = thickness !== board.thickness || JSON.stringify(heights) !== JSON.stringify(board.heights);
+  const keep = async () => {
+    const sound = read(
+      BoardSchema,
+      { ...v.parse(BoardSchema, board), heights, crook: crookOfHeights(heights), thickness },
+      'the board',
+    );
+    if ('problems' in sound) return setProblems(sound.problems);
+    const { revision } = board;
+    const reply = await request<RackBoard>('PUT', `/api/boards/${board.id}`, { revision, board: sound.value });
+    if (!reply.ok) return setProblems(reply.problems);
+    onSaved(reply.value);
+    onClose();
+  };
   const put = (i: number, j: number, value: number) => {
     setHeights((now) => now.map((row, r) => row.map((h, c) => (r === i && c === j ? value : h))) as unknown as Heights);
     return undefined;
@@ -192,9 +226,13 @@ export function MillingDialog({ board, shop, onClose }: { board: RackBoard; shop
             Resawn pieces move when they are parted: leave them over-thick, on sticks, until they stop. Never put a
             rocking board on a saw or jointer without a sled or shims.
           </p>
-          <Button className="mt-3" onClick={onClose}>
-            Close
-          </Button>
+          <ProblemList problems={problems} />
+          <div className="mt-3 flex gap-3">
+            <Button look="chief" disabled={!changed} onClick={() => void keep()}>
+              Keep with the board
+            </Button>
+            <Button onClick={onClose}>Close</Button>
+          </div>
         </div>
       </div>
     </Dialog>

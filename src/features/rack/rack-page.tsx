@@ -305,7 +305,14 @@ export function RackPage({
           }}
         />
       ) : null}
-      {milling ? <MillingDialog board={milling} shop={shop} onClose={() => setMilling(null)} /> : null}
+      {milling ? (
+        <MillingDialog
+          board={milling}
+          shop={shop}
+          onSaved={() => void rack.reload()}
+          onClose={() => setMilling(null)}
+        />
+      ) : null}
       {importing !== null ? (
         <ImportDialog
           text={importing}
