@@ -63,10 +63,12 @@ describe('axe-core finds no serious or critical violation, and every screen fits
   it.each(['dark', 'bench'])('on the %s board', async (board) => {
     const page = await openPage('/jobs');
     await page.setCookie({ name: 'taller-board', value: board, url: page.url() });
-    for (const path of [`/jobs/${id}/season`, `/jobs/${id}/bench`, '/rack']) {
+    for (const path of [`/jobs/${id}/season`, `/jobs/${id}/bench`, '/rack', '/shop']) {
       await visit(page, path);
       expect(await page.$eval('html', (e) => e.dataset.board)).toBe(board);
       expect(await violations(page, LOOKS), path).toEqual([]);
+      // The server's page and the browser's are the same.
+      expect(page.faults, path).toEqual([]);
     }
   });
 

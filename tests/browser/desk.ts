@@ -1,3 +1,6 @@
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, inject } from 'vitest';
 import { base } from '../http/api';
@@ -107,6 +110,27 @@ export async function goTo(page: Page, step: string) {
   await page.click(`nav a[href$="/${step}"]`);
   await page.waitForFunction((s: string) => location.pathname.endsWith(`/${s}`), {}, step);
   await page.waitForSelector('h1');
+}
+
+/** Where a page puts what it saves; what is there is the file, whole, under its own name. */
+export async function downloadsOf(
+  page: Page,
+): Promise<{ file: (name: RegExp) => Promise<Buffer>; names: () => string[] }> {
+  const folder = mkdtempSync(join(tmpdir(), 'taller-saved-'));
+  const devtools = await page.createCDPSession();
+  await devtools.send('Browser.setDownloadBehavior', {
+    behavior: 'allow',
+    downloadPath: folder,
+    ...(page.browserContext().id ? { browserContextId: page.browserContext().id as string } : {}),
+  });
+  const names = () => readdirSync(folder).filter((name) => !name.endsWith('.crdownload'));
+  return {
+    names,
+    file: async (name) => {
+      await expect.poll(() => names().filter((own) => name.test(own)).length, { timeout: 60_000 }).toBe(1);
+      return readFileSync(join(folder, names().find((own) => name.test(own)) as string));
+    },
+  };
 }
 
 export const widthShown = (page: Page) => page.$eval('[data-dimension="width"] text', (e) => e.textContent);

@@ -44,6 +44,29 @@ describe('the rack', () => {
     await page.keyboard.press('Enter');
     await (await button(page, 'Done')).click();
     await reads(page, `tr[data-tag="${tag}"]`, /175[\s\S]*8\/4/);
+    // Heights that were measured stay with the board; a figure that cannot be says why, and stays until it is mended.
+    await (await button(page, `Mill ${tag}`)).click();
+    await fill(page, 'Height, other end, far edge', '900');
+    await page.keyboard.press('Tab');
+    await reads(page, '[role="dialog"] [role="alert"]', /Between 0 and 200/);
+    await fill(page, 'Height, other end, far edge', '6');
+    await page.keyboard.press('Tab');
+    await (await button(page, 'Keep with the board')).click();
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    const kept = (await call<{ tag: string; heights: number[][]; crook: { twist: number } }[]>('GET', '/api/boards'))
+      .data;
+    expect(kept.find((board) => board.tag === tag)).toMatchObject({
+      heights: [
+        [0, 0, 0],
+        [0, 0, 0],
+        [0, 0, 6],
+      ],
+      crook: { twist: 6 },
+    });
+    await (await button(page, `Mill ${tag}`)).click();
+    const height = await field(page, 'Height, other end, far edge');
+    expect(await height.evaluate((e) => e.value)).toBe('6');
+    await page.keyboard.press('Escape');
     await (await button(page, `Move ${tag} to the bin`)).click();
     await page.waitForFunction(() => document.querySelectorAll('tr[data-tag]').length === 0);
     await visit(page, `/rack?bin`);

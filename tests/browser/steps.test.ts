@@ -7,6 +7,7 @@ import {
   button,
   call,
   choose,
+  downloadsOf,
   field,
   fill,
   goTo,
@@ -251,18 +252,42 @@ describe('each step of the work', () => {
     expect(html).toMatch(/\d\/\d+&quot;|\d\/\d+"/);
   });
 
-  it('the sheet’s dialog saves every file', async () => {
-    const page = await openPage(`/jobs/${id}/plan`);
+  it('the dialog of sheets and files saves every one of them, after a search that can be stopped, or says why not', async () => {
+    const fresh = (await newJob('Files for a test')).id;
+    const page = await openPage(`/jobs/${fresh}/plan`);
+    const saves = await downloadsOf(page);
     await page.keyboard.press('p');
     await page.waitForSelector('[role="dialog"]');
     await (await radio(page, 'Letter')).click();
-    const hrefs = await page.$$eval('[role="dialog"] a', (all) => all.map((a) => (a as HTMLAnchorElement).href));
-    expect(hrefs).toHaveLength(10);
-    expect(hrefs[0]).toContain('paper=letter');
-    for (const href of hrefs) {
-      const response = await fetch(href);
-      expect(response.status, href).toBe(200);
-      expect((await response.arrayBuffer()).byteLength, href).toBeGreaterThan(300);
+    // No layout is there yet: it is searched, told, and stopped.
+    await (await button(page, 'Save Sheet, PDF')).click();
+    await page.waitForSelector('[role="dialog"] [role="progressbar"]');
+    await (await button(page, 'Stop Sheet, PDF')).click();
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"] [role="progressbar"]'));
+    expect(saves.names()).toEqual([]);
+    await (await button(page, 'Save Sheet, PDF')).click();
+    expect((await saves.file(/sheet\.pdf$/)).subarray(0, 5).toString()).toBe('%PDF-');
+    const rest = [
+      ['Boards, PDF', /boards\.pdf$/],
+      ['Full size, PDF', /full-size\.pdf$/],
+      ['Full size, DXF', /full-size\.dxf$/],
+      ['Cut list, CSV', /cut-list\.csv$/],
+      ['Layout, SVG', /layout\.svg$/],
+      ['Layout, DXF', /layout\.dxf$/],
+      ['Cuts, CSV', /cuts\.csv$/],
+      ['Piece, glTF', /\.glb$/],
+      ['Job file', /\.taller\.json$/],
+    ] as const;
+    for (const [name, called] of rest) {
+      await (await button(page, `Save ${name}`)).click();
+      expect((await saves.file(called)).byteLength, name).toBeGreaterThan(300);
+      await button(page, `Save ${name}`);
     }
+    expect(saves.names()).toHaveLength(1 + rest.length);
+    await page.setOfflineMode(true);
+    await (await button(page, 'Save Job file')).click();
+    await reads(page, '[role="dialog"] [role="alert"]', /The server does not answer/);
+    await page.setOfflineMode(false);
+    expect(page.faults).toEqual([]);
   });
 });

@@ -47,7 +47,10 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
       {'piece' in derived ? <JobSpine job={derived} onSheets={() => setSheets(true)} /> : <Spine />}
       {'piece' in derived ? (
         <>
-          <LayoutSearchProvider>{children}</LayoutSearchProvider>
+          <LayoutSearchProvider>
+            {children}
+            <Sheets open={sheets} onClose={() => setSheets(false)} />
+          </LayoutSearchProvider>
           <JobKeys job={derived} onSheets={() => setSheets(true)} />
         </>
       ) : (
@@ -57,7 +60,6 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
         </main>
       )}
       <ConflictDialog />
-      <Sheets open={sheets} onClose={() => setSheets(false)} />
     </div>
   );
 }

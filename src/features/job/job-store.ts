@@ -281,7 +281,7 @@ export function createJobStore({ job, ...seed }: JobSeed) {
           await sendUnsent();
         }),
       setLayout: (layout) => {
-        set({ layout });
+        set({ layout, ...(get().saving === 'unreachable' ? {} : { saving: 'saving' }) });
         layoutUnsent = layout;
         keepLayoutPending(job.id, get().revision, layout);
         void flush();

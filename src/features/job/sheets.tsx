@@ -1,26 +1,45 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { curveTables } from '@/core';
-import { buttonLook } from '@/ui/button';
+import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice } from '@/ui/fields';
-import { useDerivedOrProblems, useJobState } from './job-context';
+import { ProblemList } from '@/ui/problem-list';
+import { ProgressBar } from '@/ui/progress-bar';
+import { useSaveFile } from '@/ui/save-file';
+import { useJobSearch } from '../layout/layout-search';
+import { useDerived, useJobState } from './job-context';
+
+interface Row {
+  file: string;
+  name: string;
+  what: string;
+  /** It shows the layout. */
+  laid?: true;
+}
 
 /** Everything that leaves the job as a file. */
 export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }) {
   const id = useJobState((state) => state.id);
-  const derived = useDerivedOrProblems();
-  const curved = 'piece' in derived && curveTables(derived.piece).length > 0;
+  const { piece, layoutState } = useDerived();
+  const saving = useJobState((state) => state.saving);
+  const search = useJobSearch();
+  const { making, problems, save, stop } = useSaveFile();
+  /** What is waited for until its layout is found and kept. */
+  const [wanted, setWanted] = useState<Row | null>(null);
+  const curved = curveTables(piece).length > 0;
   const [paper, setPaper] = useState<'a4' | 'letter'>('a4');
-  const files = [
+  const files: Row[] = [
     {
       file: `sheet.pdf?paper=${paper}`,
+      laid: true,
       name: 'Sheet, PDF',
       what: 'Views, cut list, boards, glue-up card, order of work',
     },
     {
       file: `boards.pdf?paper=${paper}`,
+      laid: true,
       name: 'Boards, PDF',
       what: 'For the saw: a strip for every board, its pieces, its cuts in their order',
     },
@@ -40,14 +59,42 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
         ]
       : []),
     { file: 'cut-list.csv', name: 'Cut list, CSV', what: 'Overall and shoulder lengths, rough sizes' },
-    { file: 'layout.svg', name: 'Layout, SVG', what: 'Boards with their cuts in true millimetres' },
-    { file: 'layout.dxf', name: 'Layout, DXF', what: 'The same, one layer for each kind of line' },
-    { file: 'cuts.csv', name: 'Cuts, CSV', what: 'The saw cuts of every board in their order' },
+    { file: 'layout.svg', laid: true, name: 'Layout, SVG', what: 'Boards with their cuts in true millimetres' },
+    { file: 'layout.dxf', laid: true, name: 'Layout, DXF', what: 'The same, one layer for each kind of line' },
+    { file: 'cuts.csv', laid: true, name: 'Cuts, CSV', what: 'The saw cuts of every board in their order' },
     { file: 'piece.glb', name: 'Piece, glTF', what: 'Every part with its joints cut, as a solid, in metres' },
     { file: 'job.taller.json', name: 'Job file', what: 'The decisions, to keep or to open in another shop' },
   ];
+  const { searching, failed } = search.state;
+  const laidOut = layoutState === 'current' && !searching && saving === 'saved';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each is looked at when one of them has changed
+  useEffect(() => {
+    if (!wanted) return;
+    if (laidOut || failed) {
+      setWanted(null);
+      if (laidOut) void save(addressOf(wanted));
+    } else if (layoutState !== 'current' && !searching) void search.start();
+  }, [wanted, laidOut, failed, layoutState, searching]);
+  const addressOf = ({ file }: Row) => `/api/jobs/${id}/files/${file}`;
+  const want = (row: Row) => {
+    if (!row.laid || laidOut) return void save(addressOf(row));
+    if (failed) void search.start();
+    setWanted(row);
+  };
+  const leave = () => {
+    if (wanted && searching) search.stop();
+    setWanted(null);
+    stop();
+  };
   return (
-    <Dialog title="Sheets and files" open={open} onClose={onClose}>
+    <Dialog
+      title="Sheets and files"
+      open={open}
+      onClose={() => {
+        leave();
+        onClose();
+      }}
+    >
       <Choice
         label="Paper"
         value={paper}
@@ -57,21 +104,46 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
           { value: 'letter', label: 'Letter' },
         ]}
       />
+      <ProblemList problems={problems} />
+      {failed ? <p role="alert">The layout could not be searched: {failed}.</p> : null}
       <ul>
-        {files.map(({ file, name, what }) => (
-          <li key={name} className="flex items-center justify-between gap-4 border-hairline border-t py-2">
-            <span>
-              <b className="font-semibold">{name}</b>
-              <br />
-              <span className="text-ink-2">{what}</span>
-            </span>
-            <a className={buttonLook()} href={`/api/jobs/${id}/files/${file}`} download aria-label={`Save ${name}`}>
-              Save
-            </a>
+        {files.map((row) => (
+          <li key={row.name} className="border-hairline border-t py-2">
+            <div className="flex items-center justify-between gap-4">
+              <span>
+                <b className="font-semibold">{row.name}</b>
+                <br />
+                <span className="text-ink-2">{row.what}</span>
+              </span>
+              {wanted?.file === row.file || making === addressOf(row) ? (
+                <Button aria-label={`Stop ${row.name}`} onClick={leave}>
+                  Stop
+                </Button>
+              ) : (
+                <Button
+                  aria-label={`Save ${row.name}`}
+                  disabled={wanted !== null || making !== null}
+                  onClick={() => want(row)}
+                >
+                  Save
+                </Button>
+              )}
+            </div>
+            {wanted?.file === row.file ? (
+              <div role="status">
+                <ProgressBar
+                  label="Search for a layout"
+                  share={(search.state.searching && search.state.progress?.share) || 0}
+                  className="my-1"
+                />
+                A layout is searched first; stopped, the best of it is kept.
+              </div>
+            ) : making === addressOf(row) ? (
+              <p role="status">Making it …</p>
+            ) : null}
           </li>
         ))}
       </ul>
-      <p className="mt-2 text-ink-2">Where no layout is kept yet, one is searched first; that takes a second or two.</p>
     </Dialog>
   );
 }

@@ -127,10 +127,16 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
   return <LayoutSearchContext value={value}>{children}</LayoutSearchContext>;
 }
 
-/** The search as the layout step shows it: where the layout does not fit any more, one is begun, a moment after the last change. */
-export function useLayoutSearch(): LayoutSearching {
+/** The search of this job, wherever it was begun. */
+export function useJobSearch(): LayoutSearching {
   const search = useContext(LayoutSearchContext);
   if (!search) throw new Error('a layout is searched outside its job');
+  return search;
+}
+
+/** The search as the layout step shows it: where the layout does not fit any more, one is begun, a moment after the last change. */
+export function useLayoutSearch(): LayoutSearching {
+  const search = useJobSearch();
   const { layoutState } = useDerived();
   const { state, task, start } = search;
   const rackKnown = useJobState((state) => state.rackKnown);

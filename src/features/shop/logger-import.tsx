@@ -1,10 +1,12 @@
 'use client';
 
-import { useId, useState } from 'react';
-import { type LoggedDay, type LoggerFile, type Problem, readLoggerCsv, sayDay } from '@/core';
+import { wrap } from 'comlink';
+import { useEffect, useId, useRef, useState } from 'react';
+import { type LoggedDay, type LoggerFile, type Problem, sayDay } from '@/core';
 import { Button } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
 import { useUnits } from '@/ui/units';
+import type { Logger } from '@/workers/logger.worker';
 
 /** Takes a logger's file into a place, after showing what was read in it. */
 export function LoggerImport({
@@ -18,9 +20,31 @@ export function LoggerImport({
   const [seen, setSeen] = useState<LoggerFile | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const id = useId();
+  const [reading, setReading] = useState(false);
+  const worker = useRef<Worker | null>(null);
+  const stop = () => {
+    worker.current?.terminate();
+    worker.current = null;
+    setReading(false);
+  };
+  useEffect(() => () => worker.current?.terminate(), []);
   const look = async (file: File | undefined) => {
     if (!file) return;
-    const read = readLoggerCsv(await file.text(), system === 'inch');
+    stop();
+    const own = new Worker(new URL('../../workers/logger.worker.ts', import.meta.url), { type: 'module' });
+    worker.current = own;
+    setReading(true);
+    setSeen(null);
+    setProblems([]);
+    const failed = new Promise<{ problems: Problem[] }>((resolve) => {
+      own.onerror = () =>
+        resolve({
+          problems: [{ problem: 'The file could not be read.', where: file.name, wayOut: 'Choose it again.' }],
+        });
+    });
+    const read = await Promise.race([wrap<Logger>(own).read(file, system === 'inch'), failed]);
+    if (worker.current !== own) return;
+    stop();
     setSeen('days' in read ? read : null);
     setProblems(read.problems);
   };
@@ -42,8 +66,16 @@ export function LoggerImport({
         type="file"
         accept=".csv,.txt,text/csv,text/plain"
         className="my-1 block w-full text-[12px] file:mr-2 file:rounded-sm file:border file:border-ink-2 file:bg-paper file:px-2 file:py-1"
-        onChange={(event) => void look(event.target.files?.[0])}
+        onChange={(event) => {
+          void look(event.target.files?.[0]);
+          event.target.value = '';
+        }}
       />
+      {reading ? (
+        <p role="status" className="flex items-center gap-3">
+          Reading … <Button onClick={stop}>Stop</Button>
+        </p>
+      ) : null}
       {seen ? (
         <div role="status" className="border-layout border-l-4 bg-layout-tint px-3 py-2">
           <p>

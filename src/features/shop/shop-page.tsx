@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { type Place, type Problem, read, type Shop, ShopSchema } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
@@ -339,11 +339,9 @@ export function ShopPage({
 
 /** Light, dark, or the high contrast and large targets of the bench; kept for this browser. */
 function BoardChoice() {
-  const [board, setBoard] = useState<'light' | 'dark' | 'bench'>(() =>
-    typeof document === 'undefined'
-      ? 'light'
-      : ((document.documentElement.dataset.board as 'dark' | 'bench') ?? 'light'),
-  );
+  const [board, setBoard] = useState<'light' | 'dark' | 'bench'>('light');
+  // The page stands on it; the server, which does not, begins with the usual one.
+  useEffect(() => setBoard((document.documentElement.dataset.board as 'dark' | 'bench') ?? 'light'), []);
   const choose = (next: typeof board) => {
     setBoard(next);
     if (next === 'light') delete document.documentElement.dataset.board;
