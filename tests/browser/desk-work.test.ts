@@ -184,8 +184,10 @@ describe('at the desk', () => {
       .poll(decisions, { timeout: 15_000 })
       .toMatchObject({ form: { base: { height: 765 }, top: { thickness: 33 } } });
     for (const page of [one, two]) await saved(page);
+    await again(one);
     await fill(one, 'Table height', '760');
     await saved(one);
+    expect((await decisions()).form.base.height).toBe(760);
     expect([...one.faults, ...two.faults]).toEqual([]);
   });
 
