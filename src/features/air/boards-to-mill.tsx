@@ -204,15 +204,19 @@ function ReadingDialog({
           }}
           hint="From the table that came with the meter; kept for this wood. Zero if the meter is set to it."
         />
-        {read === null ? null : (
-          <p>
-            That is{' '}
-            <b className="figures">
-              {correctPinReading({ reading: read, woodTemperature: warmth, speciesCorrection: offset }).toFixed(1)} %
-            </b>{' '}
-            <span className="text-ink-2">by Pfaff and Garrahan’s correction for warmth, from memory of it</span>
-          </p>
-        )}
+        {/* Always there, so that the fields do not move under the hand when the first figure is read. */}
+        <p>
+          That is{' '}
+          <b className="figures">
+            {read === null
+              ? '–'
+              : correctPinReading({ reading: read, woodTemperature: warmth, speciesCorrection: offset }).toFixed(
+                  1,
+                )}{' '}
+            %
+          </b>{' '}
+          <span className="text-ink-2">by Pfaff and Garrahan’s correction for warmth, from memory of it</span>
+        </p>
         <div className="mt-3 flex gap-3">
           <Button look="chief" type="submit">
             Enter the reading
