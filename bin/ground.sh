@@ -196,8 +196,8 @@ leave_database() { stop_cluster; }
 
 # Whether a file reads as a backup of Taller, to its end.
 backup_reads() {
-  "$PG_BIN/pg_restore" --list "$1" 2>/dev/null | grep -q 'TABLE DATA public migration' \
-    && "$PG_BIN/pg_restore" --file=/dev/null "$1" 2>/dev/null
+  local list; list=$("$PG_BIN/pg_restore" --list "$1" 2>/dev/null) || return 1
+  case "$list" in *"TABLE DATA public migration"*) "$PG_BIN/pg_restore" --file=/dev/null "$1" 2>/dev/null ;; *) return 1 ;; esac
 }
 
 # Puts the present data aside; the next start_cluster makes it anew.
