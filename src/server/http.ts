@@ -32,6 +32,8 @@ export async function answer(work: () => Promise<Response>): Promise<Response> {
     return await work();
   } catch (error) {
     if (error instanceof Refusal) return refuse(error.status, error.problems, error.current);
+    // Whoever asked is gone, and reads no answer.
+    if ((error as Error)?.name === 'AbortError') return new Response(null, { status: 499 });
     const known = KNOWN_FAILURES.find(({ code }) => code.test((error as { code?: string }).code ?? String(error)));
     if (known) return refuse(known.status, [known.problem]);
     console.error(error);
@@ -66,7 +68,10 @@ export async function readText(request: Request): Promise<string> {
   let size = 0;
   const reader = request.body?.getReader();
   for (;;) {
-    const read = await reader?.read().catch(() => undefined);
+    // Half a file is not taken for a whole one.
+    const read = await reader?.read().catch(() => {
+      throw new Refusal(400, [{ problem: 'The body broke off.', where: 'the body', wayOut: 'Send it again.' }]);
+    });
     if (!read || read.done) break;
     size += read.value.byteLength;
     if (size > LARGEST_BODY) {

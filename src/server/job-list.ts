@@ -117,30 +117,40 @@ const build = (): string => {
   }
 };
 
-const AT_ONCE = 50;
+/** Computed in one go; between two of them other quick work has its turn. */
+const AT_ONCE = 20;
 
-/** Computes what the list lacks, those changed last first, until nothing is left; run in a thread. */
-export async function makeSummaries(): Promise<number> {
+/**
+ * Computes some of what the list lacks, those changed last first; run in a thread.
+ *
+ * @returns whether there may be more
+ */
+export async function makeSummaries(): Promise<boolean> {
   const by = build();
   const { id: workshopId, settings } = await currentWorkshop();
   const places = await placesOf(workshopId);
-  const seen = new Set<string>();
-  for (;;) {
-    const { rows } = await pool().query(
-      `select j.id, j.revision, r.document from job j join job_revision r on r.job_id = j.id and r.revision = j.revision
-       where j.workshop_id = $1 and (j.summary_of is distinct from j.revision or j.summary_by is distinct from $2)
-         and j.id <> all($3::uuid[])
-       order by j.changed_at desc limit $4`,
-      [workshopId, by, [...seen], AT_ONCE],
+  const { rows } = await pool().query(
+    `select j.id, j.revision, r.document from job j join job_revision r on r.job_id = j.id and r.revision = j.revision
+     where j.workshop_id = $1 and (j.summary_of is distinct from j.revision or j.summary_by is distinct from $2)
+     order by j.changed_at desc limit $3`,
+    [workshopId, by, AT_ONCE],
+  );
+  for (const { id, revision, document } of rows) {
+    const summary = summaryOrNothing(id, document, settings, places);
+    await pool().query(
+      'update job set summary = $3, summary_of = $2, summary_by = $4 where id = $1 and revision = $2',
+      [id, revision, summary, by],
     );
-    if (rows.length === 0) return seen.size;
-    for (const { id, revision, document } of rows) {
-      seen.add(id);
-      const summary = summaryOf(asRead(id, document), settings, places);
-      await pool().query(
-        'update job set summary = $3, summary_of = $2, summary_by = $4 where id = $1 and revision = $2',
-        [id, revision, summary, by],
-      );
-    }
+  }
+  return rows.length === AT_ONCE;
+}
+
+/** A document that no longer reads has no summary, and does not keep the others waiting for theirs. */
+function summaryOrNothing(id: string, document: unknown, shop: Shop, places: readonly Place[]): JobSummary | null {
+  try {
+    return summaryOf(asRead(id, document), shop, places);
+  } catch (error) {
+    console.error(error);
+    return null;
   }
 }

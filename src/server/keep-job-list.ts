@@ -15,12 +15,15 @@ export function keepJobList(): void {
     again = running;
     if (running) return;
     running = true;
-    heavyWork('summaries', undefined, new AbortController().signal)
+    rest()
       .catch((error) => console.error('The list of jobs was not brought up to date:', error.message))
       .finally(() => {
         running = false;
         if (again) compute();
       });
+  };
+  const rest = async () => {
+    while (await heavyWork('summaries', undefined, new AbortController().signal));
   };
   const listen = async () => {
     const client = new pg.Client({ connectionString: process.env.DATABASE_URL, connectionTimeoutMillis: 5000 });

@@ -83,7 +83,7 @@ export async function reads(page: Page, selector: string, pattern: RegExp) {
         [...document.querySelectorAll(s)].some((e) =>
           new RegExp(source, flags).test((e as HTMLElement).innerText ?? e.textContent ?? ''),
         ),
-      { timeout: 40_000 },
+      { timeout: 90_000 },
       selector,
       pattern.source,
       pattern.flags,

@@ -40,6 +40,7 @@ describe('the rack', () => {
     await reads(page, '[role="alert"]', /“wide” does not read as a length/);
     await fill(page, `Width of ${tag}`, '175');
     await page.keyboard.press('Enter');
+    await page.waitForFunction(() => !document.querySelector('main [role="alert"]'));
     await fill(page, `Thickness of ${tag}`, '8/4');
     await page.keyboard.press('Enter');
     await (await button(page, 'Done')).click();
@@ -98,7 +99,8 @@ describe('the rack', () => {
     );
     await reads(page, '[role="dialog"]', /1\s+board can be added[\s\S]*line 3, length[\s\S]*line 4, tag/);
     await (await button(page, 'Add 1 board')).click();
-    await page.waitForSelector(`tr[data-tag="${tag}"]`);
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    expect((await call<{ tag: string }[]>('GET', '/api/boards')).data.map((board) => board.tag)).toContain(tag);
     await input.uploadFile(fileOf('foreign.csv', 'this is no rack'));
     await reads(page, '[role="dialog"] [role="alert"]', /does not read as a table of boards/);
     await (await button(page, 'Close')).click();
@@ -111,7 +113,7 @@ describe('the rack', () => {
     await (await field(page, 'Column Bin holds', 'combobox')).select('stored_at');
     await (await field(page, 'Column Remarks holds', 'combobox')).select('');
     await (await button(page, 'Add 1 board')).click();
-    await page.waitForSelector(`tr[data-tag="${other}"]`);
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
 
     // The code on its label opens it; a knot is put where it is, and the board is kept for a job.
     const { data } = await call<{ id: string; tag: string }[]>('GET', '/api/boards');
@@ -148,6 +150,8 @@ describe('the rack', () => {
     await (await field(page, 'Kept for', 'combobox')).select(job.id);
     await (await button(page, 'Save the board')).click();
     await page.waitForSelector('[role="dialog"]', { hidden: true });
+    await visit(page, `/rack?find=${other}`);
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     await visit(page, `/rack?find=${other}`);
     await reads(page, `tr[data-tag="${other}"]`, /kept for Keeps a board/);
     const kept = (

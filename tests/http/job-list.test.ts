@@ -72,7 +72,7 @@ describe('what takes long', () => {
   it('is done beside: others are answered meanwhile, and a file nobody waits for any more makes way', async () => {
     const job = await newJob('Long work');
     const file = (signal?: AbortSignal) =>
-      fetch(`${base}/api/jobs/${job.id}/files/sheet.pdf`, signal ? { signal } : {});
+      fetch(`${base}/api/jobs/${job.id}/files/piece.glb`, signal ? { signal } : {});
     let made = false;
     const whole = file().then(async (response) => {
       await response.arrayBuffer();

@@ -44,9 +44,10 @@ describe('malformed bodies never make the server fail', () => {
   });
 
   it.each(routes)('%s %s', async (method, pattern) => {
-    const job = await newJob('Malformed bodies');
     const paths = pattern.includes('[id]')
-      ? [job.id, ...IDS].map((id) => pattern.replace('[id]', id).replace('[file]', 'nothing.xyz'))
+      ? [(await newJob('Malformed bodies')).id, ...IDS].map((id) =>
+          pattern.replace('[id]', id).replace('[file]', 'nothing.xyz'),
+        )
       : [pattern];
     for (const path of paths) {
       for (const [name, body] of method === 'GET' || method === 'DELETE'
