@@ -7,6 +7,9 @@ import { base } from '../http/api';
 
 export { base, call, newJob } from '../http/api';
 
+/** How long anything on a page may take to come, ms. */
+const PATIENCE = 90_000;
+
 let browser: Browser;
 const contexts: BrowserContext[] = [];
 
@@ -29,6 +32,8 @@ export async function openPage(path: string, context?: BrowserContext): Promise<
   const own = context ?? (await browser.createBrowserContext());
   if (!context) contexts.push(own);
   const page = Object.assign(await own.newPage(), { faults: [] as string[] });
+  // A busy machine takes its time; what never comes is still told before the test is over.
+  page.setDefaultTimeout(PATIENCE);
   // Pages of several files are open side by side; each behaves as the one that is looked at.
   const devtools = await page.createCDPSession();
   await devtools.send('Emulation.setFocusEmulationEnabled', { enabled: true });
@@ -83,7 +88,7 @@ export async function reads(page: Page, selector: string, pattern: RegExp) {
         [...document.querySelectorAll(s)].some((e) =>
           new RegExp(source, flags).test((e as HTMLElement).innerText ?? e.textContent ?? ''),
         ),
-      { timeout: 90_000 },
+      { timeout: PATIENCE },
       selector,
       pattern.source,
       pattern.flags,

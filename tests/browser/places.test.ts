@@ -151,8 +151,6 @@ describe('the rack', () => {
     await (await button(page, 'Save the board')).click();
     await page.waitForSelector('[role="dialog"]', { hidden: true });
     await visit(page, `/rack?find=${other}`);
-    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
-    await visit(page, `/rack?find=${other}`);
     await reads(page, `tr[data-tag="${other}"]`, /kept for Keeps a board/);
     const kept = (
       await call<{ tag: string; defects: { x: number; y: number; length: number }[] }[]>('GET', '/api/boards')
