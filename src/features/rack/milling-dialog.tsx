@@ -50,7 +50,9 @@ export function MillingDialog({
   const units = useUnits();
   const { find } = useSpecies();
   const { tools, allowances } = shop;
-  const [heights, setHeights] = useState<Heights>(() => board.heights ?? heightsFromCrook(board.crook));
+  // What the twist, bow and cup come to is a guess: it is kept only when a height has been measured.
+  const [guess] = useState<Heights>(() => board.heights ?? heightsFromCrook(board.crook));
+  const [heights, setHeights] = useState(guess);
   const [thickness, setThickness] = useState(board.thickness);
   const [wanted, setWanted] = useState(Math.max(4, Math.round(board.thickness / 5)));
   const measured: MeasuredBoard = useMemo(
@@ -66,11 +68,16 @@ export function MillingDialog({
     allowance: allowances.resaw,
   });
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const changed = thickness !== board.thickness || JSON.stringify(heights) !== JSON.stringify(board.heights);
+  const measuredAnew = heights !== guess;
+  const changed = measuredAnew || thickness !== board.thickness;
   const keep = async () => {
     const sound = read(
       BoardSchema,
-      { ...v.parse(BoardSchema, board), heights, crook: crookOfHeights(heights), thickness },
+      {
+        ...v.parse(BoardSchema, board),
+        thickness,
+        ...(measuredAnew ? { heights, crook: crookOfHeights(heights) } : {}),
+      },
       'the board',
     );
     if ('problems' in sound) return setProblems(sound.problems);
