@@ -82,6 +82,11 @@ describe('the rack', () => {
     const page = await openPage('/rack');
     await (await button(page, 'Add a board')).click();
     await fill(page, 'Tag', 'A01');
+    // As long as a field is refused, nothing is taken over: the field is shown.
+    await fill(page, 'Width', 'wide');
+    await (await button(page, 'Add it to the rack')).click();
+    await page.waitForFunction(() => document.activeElement?.getAttribute('aria-invalid') === 'true');
+    await fill(page, 'Width', '200');
     await (await button(page, 'Add it to the rack')).click();
     await reads(page, '[role="alert"]', /Another board on the rack has the tag A01[\s\S]*another tag/);
     expect(await (await field(page, 'Tag')).evaluate((e) => (e as HTMLInputElement).value)).toBe('A01');

@@ -5,6 +5,7 @@ import { correctPinReading, daysUntilReady, type Problem } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NumberField } from '@/ui/fields';
+import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
@@ -160,12 +161,7 @@ function ReadingDialog({
   return (
     <Dialog title={`${board.tag}, ${wood}: moisture`} open onClose={() => onClose(false)}>
       <ProblemList problems={problems} />
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save();
-        }}
-      >
+      <Form onSubmit={save}>
         <NumberField
           label="The meter shows"
           unit="%"
@@ -225,7 +221,7 @@ function ReadingDialog({
             Close
           </Button>
         </div>
-      </form>
+      </Form>
     </Dialog>
   );
 }

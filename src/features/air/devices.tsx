@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Problem } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, TextField } from '@/ui/fields';
+import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { Group } from '../form/group';
@@ -57,12 +58,7 @@ export function Devices({ data, onChange }: { data: AirReply; onChange: () => vo
       </Group>
       <Group title="Add a device">
         <ProblemList problems={problems} />
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
-            void add();
-          }}
-        >
+        <Form onSubmit={add}>
           <TextField
             label="Device"
             value={name}
@@ -81,7 +77,7 @@ export function Devices({ data, onChange }: { data: AirReply; onChange: () => vo
             ]}
           />
           <Button type="submit">Add it</Button>
-        </form>
+        </Form>
         {added ? (
           <div role="status" className="mt-2 border-layout border-l-4 bg-layout-tint px-3 py-2">
             <p>Token of {added.name}, shown this once:</p>

@@ -7,6 +7,7 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { DayField, LengthField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
+import { Form } from '@/ui/form';
 import { Length } from '@/ui/units';
 import { PieceDrawing, useTabs } from '../form/piece-drawing';
 import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
@@ -207,12 +208,7 @@ function MeasureDialog({ part, onClose }: { part: Part; onClose: () => void }) {
   };
   return (
     <Dialog title={`${part.letter}, ${part.name}: its real size`} open onClose={onClose}>
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          save();
-        }}
-      >
+      <Form onSubmit={save}>
         <LengthField
           label="Overall length"
           mm={size.length}
@@ -277,7 +273,7 @@ function MeasureDialog({ part, onClose }: { part: Part; onClose: () => void }) {
             Close
           </Button>
         </div>
-      </form>
+      </Form>
     </Dialog>
   );
 }

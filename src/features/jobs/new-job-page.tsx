@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { type Brief, type Problem, plusDays } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
+import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
@@ -66,13 +67,7 @@ export function NewJobPage({
     else setProblems(reply.problems);
   };
   return (
-    <form
-      className="max-w-md"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void start();
-      }}
-    >
+    <Form className="max-w-md" onSubmit={start}>
       <h1 className="mb-1 text-[19px]">New job</h1>
       <p className="mb-4">
         A dining table on legs and aprons with a glued solid top. Say who sits there and how large the room is; Taller
@@ -133,6 +128,6 @@ export function NewJobPage({
       <Button look="chief" type="submit" disabled={busy} className="mt-3">
         {busy ? 'Starting …' : 'Start the job'}
       </Button>
-    </form>
+    </Form>
   );
 }

@@ -16,6 +16,7 @@ import {
 import { Button, buttonLook } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
+import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
@@ -145,13 +146,7 @@ export function BoardDialog({
           </Button>
         </p>
       ) : null}
-      <form
-        className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save();
-        }}
-      >
+      <Form className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1" onSubmit={save}>
         <div className="col-span-full mb-3">
           <BoardSketch board={draft} onDefect={defect} />
         </div>
@@ -367,7 +362,7 @@ export function BoardDialog({
             </a>
           ) : null}
         </div>
-      </form>
+      </Form>
     </Dialog>
   );
 }

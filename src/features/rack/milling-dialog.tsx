@@ -23,6 +23,7 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { LengthField } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
+import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
@@ -115,7 +116,7 @@ export function MillingDialog({
   const { gained } = forecast;
   return (
     <Dialog title={`Milling ${board.tag}`} open onClose={onClose} wide>
-      <div className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
+      <Form className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1" onSubmit={keep}>
         <div>
           <p className="mb-2 text-ink-2">
             Height of the upper face above the bench, between winding sticks and a straight edge.
@@ -235,13 +236,13 @@ export function MillingDialog({
           </p>
           <ProblemList problems={problems} />
           <div className="mt-3 flex gap-3">
-            <Button look="chief" disabled={!changed} onClick={() => void keep()}>
+            <Button look="chief" type="submit" disabled={!changed}>
               Keep with the board
             </Button>
             <Button onClick={onClose}>Close</Button>
           </div>
         </div>
-      </div>
+      </Form>
     </Dialog>
   );
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { plusDays } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, DayField, LengthField } from '@/ui/fields';
+import { Form } from '@/ui/form';
 import { Length, QuantityText, useUnits } from '@/ui/units';
 import { Group } from '../form/group';
 import { useDerived, useJobState, useShownDay } from '../job/job-context';
@@ -69,12 +70,7 @@ export function MeasuredWidths() {
           </Button>
         </p>
       ))}
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          add();
-        }}
-      >
+      <Form onSubmit={add}>
         <DayField
           label="Day"
           value={day}
@@ -118,7 +114,7 @@ export function MeasuredWidths() {
           </p>
         ) : null}
         <Button type="submit">Enter it</Button>
-      </form>
+      </Form>
       {season.learned ? (
         <p className="mt-2" data-learned>
           This top moves <QuantityText of={{ amount: season.learned.factor, unit: 'ratio' }} /> times what the table

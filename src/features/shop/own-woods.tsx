@@ -5,6 +5,7 @@ import { ALL_SPECIES, type OwnSpecies, OwnSpeciesSchema, type Problem, read, typ
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice, NumberField, Select, TextField } from '@/ui/fields';
+import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 
 const FRESH = 'fresh';
@@ -145,12 +146,7 @@ function WoodDialog({
   return (
     <Dialog title={wood ? wood.commonName : 'Add a wood'} open onClose={onClose} wide>
       <ProblemList problems={problems} />
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          save();
-        }}
-      >
+      <Form onSubmit={save}>
         {wood ? null : (
           <Select
             label="Start from"
@@ -284,7 +280,7 @@ function WoodDialog({
             Close
           </Button>
         </div>
-      </form>
+      </Form>
     </Dialog>
   );
 }

@@ -14,6 +14,7 @@ import {
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice, NumberField, Select, TextField } from '@/ui/fields';
+import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { LoggerImport } from './logger-import';
@@ -70,12 +71,7 @@ export function PlaceDialog({ place, onClose }: { place: StoredPlace | null; onC
   return (
     <Dialog title={place ? place.name : 'Add a place'} open onClose={() => onClose(false)} wide>
       <ProblemList problems={problems} />
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save();
-        }}
-      >
+      <Form onSubmit={save}>
         <TextField label="Name" value={draft.name} onCommit={(name) => change({ name })} required />
         <div className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">
           <Choice
@@ -153,7 +149,7 @@ export function PlaceDialog({ place, onClose }: { place: StoredPlace | null; onC
             Close
           </Button>
         </div>
-      </form>
+      </Form>
     </Dialog>
   );
 }
