@@ -24,17 +24,13 @@ create trigger job_list_lacks after insert or update of revision on job
 
 -- The shop or a place was changed: every job may come out otherwise.
 create function job_list_anew() returns trigger language plpgsql as $$
+declare
+  -- A place names its workshop, a workshop itself.
+  shop uuid := coalesce(to_jsonb(new) ->> 'workshop_id', to_jsonb(new) ->> 'id')::uuid;
 begin
-  update job set summary_of = null where workshop_id = new.workshop_id;
-  perform pg_notify('job_list', '');
-  return null;
-end $$;
-create function job_list_of_shop_anew() returns trigger language plpgsql as $$
-begin
-  update job set summary_of = null where workshop_id = new.id;
+  update job set summary_of = null where workshop_id = shop;
   perform pg_notify('job_list', '');
   return null;
 end $$;
 create trigger job_list_anew after update on place for each row execute function job_list_anew();
-create trigger job_list_anew after update of settings on workshop
-  for each row execute function job_list_of_shop_anew();
+create trigger job_list_anew after update of settings on workshop for each row execute function job_list_anew();

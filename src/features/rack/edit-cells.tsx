@@ -1,11 +1,10 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import * as v from 'valibot';
-import { type BoardInput, BoardSchema, type Problem, parseLength, read } from '@/core';
-import { request } from '@/ui/request';
+import { type BoardInput, type Problem, parseLength } from '@/core';
 import { useUnits } from '@/ui/units';
 import type { RackBoard } from './rack-board';
+import { saveBoard } from './save-board';
 
 type Written = { value: Partial<BoardInput> } | { problem: string };
 
@@ -53,10 +52,7 @@ export function EditCells({
   };
   const send = async (value: Partial<BoardInput>): Promise<boolean> => {
     const before = stands.current;
-    const sound = read(BoardSchema, { ...v.parse(BoardSchema, before), ...value }, 'the board');
-    if ('problems' in sound) return refuse(sound.problems);
-    const { revision } = before;
-    const reply = await request<RackBoard>('PUT', `/api/boards/${board.id}`, { revision, board: sound.value });
+    const reply = await saveBoard(before, value);
     if (!reply.ok) {
       // Something else of the board was written meanwhile, as by a meter: this is written on top of it.
       const now = reply.status === 409 ? (reply.current as RackBoard | undefined) : undefined;

@@ -1,9 +1,8 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import * as v from 'valibot';
 import {
-  BoardSchema,
+  type BoardInput,
   cleanedShare,
   crookOfHeights,
   type Figure,
@@ -15,7 +14,6 @@ import {
   type MeasuredBoard,
   millingFigures,
   type Problem,
-  read,
   type Shop,
   writeQuantity,
 } from '@/core';
@@ -25,10 +23,10 @@ import { LengthField } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
 import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
-import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
 import { useUnits } from '@/ui/units';
 import type { RackBoard } from './rack-board';
+import { saveBoard } from './save-board';
 
 const ALONG = ['tagged end', 'middle', 'other end'] as const;
 const ACROSS = ['near edge', 'middle', 'far edge'] as const;
@@ -72,18 +70,8 @@ export function MillingDialog({
   const measuredAnew = heights !== guess;
   const changed = measuredAnew || thickness !== board.thickness;
   const keep = async () => {
-    const sound = read(
-      BoardSchema,
-      {
-        ...v.parse(BoardSchema, board),
-        thickness,
-        ...(measuredAnew ? { heights, crook: crookOfHeights(heights) } : {}),
-      },
-      'the board',
-    );
-    if ('problems' in sound) return setProblems(sound.problems);
-    const { revision } = board;
-    const reply = await request<RackBoard>('PUT', `/api/boards/${board.id}`, { revision, board: sound.value });
+    const crooked = measuredAnew ? { heights, crook: crookOfHeights(heights) } : {};
+    const reply = await saveBoard(board, { thickness, ...crooked } as Partial<BoardInput>);
     if (!reply.ok) return setProblems(reply.problems);
     onSaved(reply.value);
     onClose();
