@@ -1,7 +1,7 @@
 'use client';
 
 import { Dialog as Radix } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 
 export function Dialog({
   title,
@@ -16,6 +16,7 @@ export function Dialog({
   children: ReactNode;
   wide?: boolean;
 }) {
+  const opener = useRef<Element | null>(null);
   return (
     <Radix.Root
       open={open}
@@ -27,6 +28,14 @@ export function Dialog({
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Radix.Content
           aria-describedby={undefined}
+          // Whatever opened it has the focus again when it closes.
+          onOpenAutoFocus={() => {
+            opener.current = document.activeElement;
+          }}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            if (opener.current instanceof HTMLElement) opener.current.focus();
+          }}
           // Escape in a field that is being written in takes that back, and only then closes.
           onEscapeKeyDown={(event) => {
             if (event.target instanceof HTMLElement && event.target.dataset.typing !== undefined)

@@ -68,6 +68,12 @@ describe('the rack', () => {
     const height = await field(page, 'Height, other end, far edge');
     expect(await height.evaluate((e) => e.value)).toBe('6');
     await page.keyboard.press('Escape');
+    // Whatever opened a dialog has the focus again when it closes.
+    await page.waitForFunction(
+      (label: string) => document.activeElement?.getAttribute('aria-label') === label,
+      {},
+      `Mill ${tag}`,
+    );
     await (await button(page, `Move ${tag} to the bin`)).click();
     await page.waitForFunction(() => document.querySelectorAll('tr[data-tag]').length === 0);
     await visit(page, `/rack?bin`);

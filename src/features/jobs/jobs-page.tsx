@@ -145,7 +145,7 @@ export function JobsPage({
                 </td>
                 <td>{job.client}</td>
                 <td>{job.summary?.species ?? '…'}</td>
-                <td className="text-right">
+                <td className="whitespace-nowrap pl-3 text-right">
                   {job.summary ? (
                     <>
                       <Length mm={job.summary.length} /> × <Length mm={job.summary.width} />
@@ -154,11 +154,11 @@ export function JobsPage({
                     '…'
                   )}
                 </td>
-                <td className="figures text-right">
+                <td className="figures whitespace-nowrap pl-3 text-right">
                   {job.summary ? `${job.summary.cut} of ${job.summary.parts}` : '…'}
                 </td>
-                <td className="figures text-right">{job.dueOn ? sayDay(job.dueOn) : ''}</td>
-                <td className="pl-6">
+                <td className="figures whitespace-nowrap pl-3 text-right">{job.dueOn ? sayDay(job.dueOn) : ''}</td>
+                <td className="whitespace-nowrap pl-6">
                   {job.summary === null ? (
                     <span className="text-ink-2">…</span>
                   ) : job.summary.stops > 0 ? (
@@ -167,7 +167,7 @@ export function JobsPage({
                     <span className="text-ink-2">no stop</span>
                   )}
                 </td>
-                <td className="text-right">
+                <td className="whitespace-nowrap pl-3 text-right">
                   {bin ? (
                     <Button
                       look="quiet"
