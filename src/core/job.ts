@@ -1,18 +1,19 @@
-import * as v from 'valibot';
 import type { Check } from './check/check';
+import { impossibilities } from './check/impossible';
 import { inOrder, runChecks } from './check/run-checks';
 import type { Place } from './climate/place';
-import { type JobDocument, JobDocumentSchema, withChanges } from './decision/job-document';
+import type { JobDocument } from './decision/job-document';
 import type { Shop } from './decision/shop';
 import { collectFigures } from './figures';
 import { pieceLabel } from './format/layout-svg';
 import { edgeChecks } from './glueup/edge-checks';
 import { type EdgeJoint, edgeJoints } from './glueup/edge-joints';
 import { GLUES, type Glue } from './glueup/glue';
+import { glueUpChecks } from './glueup/glue-up-checks';
 import { type LaidStrip, layPanel } from './glueup/lay-panel';
 import { stripsOf } from './glueup/likely-strips';
 import { panelChecks } from './glueup/panel-checks';
-import { type GlueLimit, type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
+import { type GlueStrip, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 import { type PanelTrim, trimLaid, trimPanel } from './glueup/trim-panel';
 import { type AlignerSize, alignerSize } from './joint/edge-joint';
 import { type Demand, demandOf, type PanelDemand } from './layout/demand';
@@ -27,7 +28,6 @@ import { movedLayout, standingMoves } from './layout/move-piece';
 import { resawWork } from './layout/resaw-work';
 import type { Figure } from './measure/figure';
 import type { Problem } from './measure/problem';
-import { count, type Phrase, say } from './measure/quantity';
 import { derivePiece } from './piece/derive-piece';
 import type { Piece } from './piece/piece';
 import { findPart } from './piece/piece';
@@ -257,9 +257,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
           polygon: piece.top.polygon,
         })
       : []),
-    ...glueUps.flatMap((glueUp, i) =>
-      glueUp.limits.map((limit) => glueUpCheck(limit, demand.panels[i]?.id ?? '', i === 0)),
-    ),
+    ...glueUps.flatMap((glueUp, i) => glueUpChecks(glueUp, demand.panels[i]?.id ?? '', i === 0)),
     ...planChecks(document, dates),
   ]);
   const figures = collectFigures({
@@ -347,66 +345,4 @@ function edgesOf(piece: Piece, strips: readonly GlueStrip[], trim: PanelTrim | n
     size,
     taken: [...holes, ...notches, ...cuts, ...driven],
   });
-}
-
-const nothing = { value: count(0), limit: count(0) };
-
-/** What cannot be built: a problem told twice is told once, several at one place are numbered. */
-function impossibilities(problems: readonly Unbuildable[], document: JobDocument): Check[] {
-  const told = new Map<string, string[]>();
-  return problems.flatMap((problem) => {
-    const [words, known] = [JSON.stringify(problem.problem), told.get(problem.where) ?? []];
-    if (known.includes(words)) return [];
-    told.set(problem.where, [...known, words]);
-    const check = impossibility(problem, document);
-    return [known.length === 0 ? check : { ...check, id: `${check.id}-${known.length + 1}` }];
-  });
-}
-
-function impossibility({ problem, where, wayOut, mends }: Unbuildable, document: JobDocument): Check {
-  const phrase = (words: string | Phrase) => (typeof words === 'string' ? say`${words}` : words);
-  const changes = mends === undefined ? [] : [{ path: where, value: mends }];
-  // A figure that no form takes, or that does not mend it by itself, is told and not offered.
-  const mended = withChanges(document, changes);
-  const taken =
-    changes.length > 0 &&
-    v.is(JobDocumentSchema, mended) &&
-    derivePiece(mended).problems.every((other) => other.where !== where);
-  return {
-    id: `form.impossible.${where}`,
-    step: 'form',
-    level: 'stop',
-    sentence: phrase(problem),
-    ...nothing,
-    where: [],
-    why: 'It cannot be built as it is drawn.',
-    school: 'Geometry; least sizes are common practice',
-    wayOut: { say: phrase(wayOut), changes: taken ? changes : [] },
-  };
-}
-
-const WHY_LIMITED: Record<GlueLimit['kind'], string> = {
-  pressure:
-    'Joints in one clamp-up share the clamps’ force in series. Well-planed edges hold with less than the glue’s maker asks; poor ones do not.',
-  clamps: 'A joint that is not pressed along its whole length opens there first.',
-  time: 'Glue that sets before the last joint is home cannot be undone.',
-  room: 'A panel taken out of its clamps to make room is a panel that was not clamped long enough.',
-};
-
-function glueUpCheck({ stage, kind, sentence, value, limit, wayOut }: GlueLimit, panel: string, first: boolean): Check {
-  return {
-    id: `glue-up.${first ? '' : `${panel}.`}${stage}.${kind}`,
-    step: 'glue-up',
-    level: 'watch',
-    sentence,
-    value,
-    limit,
-    where: [panel],
-    why: WHY_LIMITED[kind],
-    wayOut: { say: wayOut, changes: [] },
-    school:
-      kind === 'pressure'
-        ? 'Force of a clamp as the shop has it; pressure by adhesive makers’ general guidance'
-        : 'common practice',
-  };
 }
