@@ -2,7 +2,7 @@
 // Serves the built Taller on 127.0.0.1: node bin/serve.mjs PORT
 //   TALLER_DIST    folder of the build (.next)
 //   TALLER_HOSTS   names, with commas between, by which it is reached besides localhost, as behind a proxy of the shop's own
-// Before anything is asked of Taller itself, every request goes by the gate below.
+// Every request passes the gate below before Taller sees it.
 import { randomBytes } from 'node:crypto';
 import { createServer } from 'node:http';
 import { dirname, join } from 'node:path';

@@ -4,7 +4,7 @@ import { Refusal } from './refusal';
 
 const LARGEST_BODY = 8 * 1024 * 1024;
 
-/** Failures of what Taller stands on, by the code of the database or the system, with what a maker can do about them. */
+/** Failures of the database and the disk, by the code of the database or the system, with what a maker can do about them. */
 const KNOWN_FAILURES: { code: RegExp; status: number; problem: Problem }[] = [
   {
     code: /^(53100|ENOSPC|EDQUOT)$/,

@@ -22,7 +22,7 @@ import { notFound } from './refusal';
 import { serverSolids } from './solids';
 import { currentWorkshop, placesOf } from './workshop-store';
 
-/** A file as it goes out. */
+/** A file to be sent. */
 export interface FileOut {
   body: string | Uint8Array<ArrayBuffer>;
   type: string;

@@ -52,7 +52,7 @@ export interface JobQuery {
 /** Jobs sent at once, unless fewer are asked for. */
 const MOST = 50;
 
-/** What an address asks for: ?find=&after=&count=, and &bin. */
+/** The query of an address: ?find=&after=&count=, and &bin. */
 export function jobQueryOf(query: URLSearchParams): JobQuery {
   const count = Number.parseInt(query.get('count') ?? '', 10);
   return {

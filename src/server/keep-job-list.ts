@@ -6,7 +6,7 @@ const AGAIN = 2000;
 
 /**
  * Keeps what the list of jobs shows up to date: computes in a thread what it lacks, at the start and whenever the database
- * tells that a job, the shop or a place was written, by whomever.
+ * reports that a job, the shop or a place was written, by whomever.
  */
 export function keepJobList(): void {
   let running = false;

@@ -7,7 +7,7 @@ import type { Check } from './check';
 
 const nothing = { value: count(0), limit: count(0) };
 
-/** What cannot be built: a problem told twice is told once, several at one place are numbered. */
+/** What cannot be built: a problem found twice is reported once, several at one place are numbered. */
 export function impossibilities(problems: readonly Unbuildable[], document: JobDocument): Check[] {
   const told = new Map<string, string[]>();
   return problems.flatMap((problem) => {
@@ -22,7 +22,7 @@ export function impossibilities(problems: readonly Unbuildable[], document: JobD
 function impossibility({ problem, where, wayOut, mends }: Unbuildable, document: JobDocument): Check {
   const phrase = (words: string | Phrase) => (typeof words === 'string' ? say`${words}` : words);
   const changes = mends === undefined ? [] : [{ path: where, value: mends }];
-  // A figure that no form takes, or that does not mend it by itself, is told and not offered.
+  // A figure that no form takes, or that does not mend it by itself, is reported and not offered.
   const mended = withChanges(document, changes);
   const taken =
     changes.length > 0 &&

@@ -67,7 +67,7 @@ export function resolved(
   return withoutNothing(next) as JobDocument;
 }
 
-/** What was taken away by one of them is an entry without a value: it goes. */
+/** An entry that one of them removed has no value: it is left out. */
 const withoutNothing = (value: unknown): unknown =>
   isRecord(value)
     ? Object.fromEntries(

@@ -46,7 +46,7 @@ export interface JobSeed {
   layout: Layout | null;
 }
 
-/** Decisions that two made otherwise: what stands on the server, and both put together as far as that goes. */
+/** Decisions that two made differently: the server's version, and both merged as far as they agree. */
 export interface Standoff {
   theirs: JobReply;
   merge: Merge;
@@ -74,7 +74,7 @@ export interface JobState extends Omit<JobSeed, 'job' | 'boards'> {
   change: (changes: readonly Change[]) => readonly Problem[] | undefined;
   undo: () => Promise<void>;
   redo: () => Promise<void>;
-  /** Says for each decision that two made otherwise whose stands; mine where nothing is said. */
+  /** Decides for each conflict whose value is kept; mine where nothing is chosen. */
   settle: (keep: Readonly<Record<string, 'mine' | 'theirs'>>) => Promise<void>;
   setLayout: (layout: Layout) => void;
   /** The boards as the server has them now. */
@@ -120,7 +120,7 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       if (unsent) keepPending(job.id, tab, { revision: get().revision, base, document });
       else dropPending(job.id, tab);
     };
-    /** Puts mine and what stands on the server together; what both decided otherwise waits for a word. */
+    /** Merges mine with the server's version; a conflict waits for the maker. */
     const join = (mine: JobDocument, from: JobDocument | null, theirs: JobReply, closedTab: string | null): boolean => {
       const merge = mergeDocuments(from, mine, theirs.document);
       if (merge.conflicts.length > 0) {
@@ -268,7 +268,7 @@ export function createJobStore({ job, ...seed }: JobSeed) {
           const ownFirst = closedTab === null || same(base, theirs.document);
           if (ownFirst) adopt(theirs);
           set({ conflict: null, saving: 'saving' });
-          // Mine goes into the history whole, before what is taken of theirs is written over it.
+          // Mine is saved whole first, so that undo comes to it; what is chosen is saved after it.
           decide(merge.document);
           if (closedTab !== null) dropClosedTab(job.id, closedTab);
           if (!same(settled, merge.document)) {

@@ -81,7 +81,7 @@ export const keepLayoutPending = (job: string, revision: number, layout: Layout)
   keep(layoutKey(job), { revision, layout });
 export const dropLayoutPending = (job: string) => drop(layoutKey(job));
 
-/** A layout that was found and not yet sent, for the revision that stands. */
+/** A layout that was found and not yet sent, for the present revision. */
 export function findLayoutPending(job: string, revision: number): Layout | null {
   const data = find(layoutKey(job));
   return data?.revision === revision ? (data.layout as Layout) : null;

@@ -27,7 +27,7 @@ interface LayoutSearching {
 const LayoutSearchContext = createContext<LayoutSearching | null>(null);
 
 /**
- * Runs the layout search in a worker and keeps what it finds. It stands around all steps of a job: a search goes on while
+ * Runs the layout search in a worker and keeps what it finds. It wraps all steps of a job: a search continues while
  * another step is looked at, and ends when what it rests on has changed.
  */
 export function LayoutSearchProvider({ children }: { children: ReactNode }) {
@@ -36,7 +36,7 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
   const [state, setState] = useState<State>({ searching: false });
   const remote = useRef<{ worker: Worker; search: Remote<LayoutSearch> } | null>(null);
   const run = useRef(0);
-  /** The best layout the search has told of. */
+  /** The best layout the search has reported. */
   const told = useRef<Layout | null>(null);
   const task = useMemo(
     () => layoutKey(demand, boards, layoutOptions) + fixedKey(layoutOptions),
@@ -48,7 +48,7 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
     remote.current?.worker.terminate();
     remote.current = null;
   }, []);
-  // A job that is left in the midst of a search keeps the best it has told of.
+  // A job that is left during a search keeps the best layout reported.
   const leave = useRef(() => {});
   leave.current = () => {
     if (remote.current && told.current) setLayout(told.current);
@@ -102,7 +102,7 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
   const stop = useCallback(() => {
     const mine = run.current;
     void remote.current?.search.stop();
-    // The worker does not hear while the solver is at work: then the best it has told of stands.
+    // The worker does not hear while the solver is at work: then the best layout reported is kept.
     setTimeout(() => {
       const best = told.current;
       if (run.current !== mine || !remote.current || !best) return;

@@ -340,7 +340,7 @@ export function ShopPage({
 /** Light, dark, or the high contrast and large targets of the bench; kept for this browser. */
 function BoardChoice() {
   const [board, setBoard] = useState<'light' | 'dark' | 'bench'>('light');
-  // The page stands on it; the server, which does not, begins with the usual one.
+  // Only the browser knows it: the server renders the usual one.
   useEffect(() => setBoard((document.documentElement.dataset.board as 'dark' | 'bench') ?? 'light'), []);
   const choose = (next: typeof board) => {
     setBoard(next);
