@@ -249,6 +249,22 @@ describe('at the desk', () => {
     expect(page.faults).toEqual([]);
   });
 
+  it('where ways out cannot be tried, what is proposed is told in words without a button', async () => {
+    const { id } = await newJob('No worker for a test');
+    const page = await openPage(`/jobs/${id}/brief`);
+    await page.setRequestInterception(true);
+    page.on('request', (request) =>
+      /worker/.test(request.url()) && request.resourceType() !== 'document'
+        ? void request.abort()
+        : void request.continue(),
+    );
+    await goTo(page, 'form');
+    await fill(page, 'Thickness', '12');
+    await saved(page);
+    await reads(page, '[data-level="stop"]', /\(not tried on this job\)/);
+    expect(await page.$$('button[data-way-out]')).toHaveLength(0);
+  });
+
   it('at the bench: a top that came out 9 mm narrow is locked, and overhang, fasteners and season follow', async () => {
     const page = await openPage(`/jobs/${id}/bench`);
     const width = (await decisions()).form.top.width;

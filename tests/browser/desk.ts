@@ -117,6 +117,20 @@ export async function goTo(page: Page, step: string) {
   await page.waitForSelector('h1');
 }
 
+/** Waits for a layout with its bound, ends the search there, and waits until the server has it. */
+export async function laidOut(page: Page) {
+  await reads(page, 'main', /at most from the best possible/);
+  await page.evaluate(() =>
+    [...document.querySelectorAll('main button')]
+      .filter((button): button is HTMLButtonElement => button.textContent === 'Stop')
+      .forEach((button) => {
+        button.click();
+      }),
+  );
+  await reads(page, 'main', /changes tried/);
+  await saved(page);
+}
+
 /** Where a page puts what it saves; what is there is the file, whole, under its own name. */
 export async function downloadsOf(
   page: Page,

@@ -1,7 +1,7 @@
 'use client';
 
 import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Check, JobInputs, WayOut } from '@/core';
 import type { WaysOutSearch } from '@/workers/ways-out.worker';
 import { useDerived, useJobState } from './job-context';
@@ -14,6 +14,11 @@ const NONE: WaysOut = new Map();
 const known = new WeakMap<readonly Check[], WaysOut>();
 /** Typing goes on for so long before anything is tried, ms. */
 const PAUSE = 120;
+/** How often a worker that does not start is started anew. */
+const TRIES = 3;
+
+/** What is proposed, where nothing could be tried: words, and no button. */
+const untried = ({ say }: WayOut): WayOut => ({ say: [...say, ' (not tried on this job)'], changes: [] });
 
 /** What has been tried and cures, for every check of the job; found in a worker whenever the job has changed. */
 export function useWaysOut(): WaysOut {
@@ -25,16 +30,15 @@ export function useWaysOut(): WaysOut {
   const rackKnown = useJobState((state) => state.rackKnown);
   const layout = useJobState((state) => state.layout);
   const [, show] = useState<WaysOut>(NONE);
+  const [failures, setFailures] = useState(0);
   const remote = useRef<{ worker: Worker; search: Remote<WaysOutSearch> } | null>(null);
 
-  useEffect(
-    () => () => {
-      remote.current?.search[releaseProxy]();
-      remote.current?.worker.terminate();
-      remote.current = null;
-    },
-    [],
-  );
+  const end = useCallback(() => {
+    remote.current?.search[releaseProxy]();
+    remote.current?.worker.terminate();
+    remote.current = null;
+  }, []);
+  useEffect(() => end, [end]);
 
   useEffect(() => {
     const sought = checks.filter(({ level, wayOut }) => level !== 'good' && wayOut);
@@ -42,24 +46,34 @@ export function useWaysOut(): WaysOut {
     let current = true;
     const inputs: JobInputs = { document, shop, places, boards, layout };
     const take = (list: readonly { check: string; wayOut: WayOut }[]) => {
-      if (!current) return;
+      // What is told on the way can arrive after the end: it comes through a port of its own.
+      if (!current || list.length < (known.get(checks)?.size ?? 0)) return;
       const ways = new Map(list.map(({ check, wayOut }) => [check, wayOut]));
       known.set(checks, ways);
       show(ways);
     };
-    const timer = setTimeout(async () => {
+    if (failures >= TRIES) {
+      take(sought.map(({ id, wayOut }) => ({ check: id, wayOut: untried(wayOut as WayOut) })));
+      return;
+    }
+    const fail = () => {
+      end();
+      if (current) setFailures(failures + 1);
+    };
+    const timer = setTimeout(() => {
       if (!remote.current) {
         const worker = new Worker(new URL('../../workers/ways-out.worker.ts', import.meta.url), { type: 'module' });
         remote.current = { worker, search: wrap<WaysOutSearch>(worker) };
       }
-      take(await remote.current.search.waysOut(inputs, proxy(take)));
+      remote.current.worker.onerror = fail;
+      remote.current.search.waysOut(inputs, proxy(take)).then(take, fail);
     }, PAUSE);
     return () => {
       current = false;
       clearTimeout(timer);
       void remote.current?.search.stop();
     };
-  }, [checks, document, shop, places, boards, rackKnown, layout]);
+  }, [checks, document, shop, places, boards, rackKnown, layout, failures, end]);
 
   return known.get(checks) ?? NONE;
 }

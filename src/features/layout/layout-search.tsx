@@ -91,6 +91,8 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
       ]);
       if (run.current !== mine) return;
       end();
+      // Progress that arrives after the end, through its own port, is not shown any more.
+      run.current += 1;
       setLayout(layout);
       setState({ searching: false });
     } catch (error) {

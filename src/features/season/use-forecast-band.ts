@@ -46,6 +46,8 @@ export function useForecastBand() {
         });
         const band = await Promise.race([mine.forecast.band(from, DRAWS, told), failed]);
         if (remote.current !== mine) return;
+        // A share that arrives after the end, through its own port, is not shown any more.
+        end();
         if (band) {
           found.set(keep, band);
           for (const old of [...found.keys()].slice(0, -KEPT)) found.delete(old);
