@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import type axe from 'axe-core';
 import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { again, button, newJob, openPage, reads, visit, withBrowser } from './desk';
+import { again, button, laidOut, newJob, openPage, visit, withBrowser } from './desk';
 
 withBrowser();
 const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -48,7 +48,7 @@ describe('axe-core finds no serious or critical violation, and every screen fits
 
   it.each(screens)('on %s', async (screen) => {
     const page = await openPage(screen.replace('JOB', `/jobs/${id}`));
-    if (screen.endsWith('/layout')) await reads(page, 'main', /changes tried/);
+    if (screen.endsWith('/layout')) await laidOut(page);
     expect(await violations(page)).toEqual([]);
     // A job opened once more, with whatever was kept meanwhile: the server's page and the browser's are the same.
     if (screen.startsWith('JOB')) await again(page);

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { type JobDocument, readRackCsv, writeRackCsv } from '@/core';
-import { button, call, field, fill, openPage, radio, reads, saved, visit, withBrowser } from './desk';
+import { button, call, field, fill, laidOut, openPage, radio, reads, saved, visit, withBrowser } from './desk';
 
 withBrowser();
 
@@ -187,7 +187,7 @@ describe('boards and strips by hand', () => {
     }));
     await call('POST', '/api/boards/import', writeRackCsv(posts));
     const page = await openPage(`/jobs/${id}/layout`);
-    await reads(page, 'main', /changes tried/);
+    await laidOut(page);
     const box = await page.waitForSelector('::-p-aria([name="The legs, as dressed"][role="checkbox"])');
     await box!.click();
     await reads(page, 'main', /No dressed board on the rack is 55\smm × 55\smm/);
@@ -203,7 +203,7 @@ describe('boards and strips by hand', () => {
     const wide = { greatestStrip: 190 };
     const id = await inWood('3-small-table', ['walnut-black', 'mahogany-true'], ['W', 'M'], wide);
     const page = await openPage(`/jobs/${id}/layout`);
-    await reads(page, 'main', /changes tried/);
+    await laidOut(page);
     await (await radio(page, 'Like a book')).click();
     await reads(page, 'main', /Two leaves from a flat blank of\s*57/);
     await reads(page, 'main', /A1\+A2/);

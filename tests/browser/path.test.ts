@@ -128,6 +128,8 @@ describe('from a room to a cut board', () => {
     expect(await page.$eval('[role="slider"]', (e) => e.getAttribute('data-day'))).not.toBe(before);
     await step('4', 'joints');
     await step('5', 'layout');
+    await tabTo(page, 'Stop');
+    await press(page, 'Enter');
     await reads(page, 'main', /changes tried/);
     await reads(page, 'main', /To buy\s+nothing/);
     await step('6', 'glue-up');

@@ -11,6 +11,7 @@ import {
   field,
   fill,
   goTo,
+  laidOut,
   newJob,
   openPage,
   radio,
@@ -134,7 +135,7 @@ describe('each step of the work', () => {
 
   it('layout: a pinned board keeps its pieces while another aim is searched for; its cuts go out as shown', async () => {
     const page = await openPage(`/jobs/${id}/layout`);
-    await reads(page, 'main', /changes tried/);
+    await laidOut(page);
     const board = await page.$eval('figure[data-board]', (e) => (e as HTMLElement).dataset.board!);
     const pieces = () =>
       page.$eval(`figure[data-board="${board}"]`, (e) => e.getAttribute('aria-label')!.replace(/^.*: /, ''));
