@@ -33,6 +33,23 @@ export default defineConfig({
           hookTimeout: 60_000,
         },
       },
+      {
+        resolve,
+        test: {
+          name: 'faults',
+          include: ['tests/faults/**/*.test.ts', 'tests/http/backup.test.ts'],
+          globalSetup: ['tests/browser/one-browser.ts', 'tests/faults/one-taller.ts'],
+          fileParallelism: false,
+          // Minutes, and as many of them as a round takes.
+          testTimeout: 3_600_000,
+          hookTimeout: 900_000,
+          expect: { poll: { timeout: 20_000 } },
+        },
+      },
+      {
+        resolve,
+        test: { name: 'served', include: ['tests/bench/**/*.test.ts'], testTimeout: 3_600_000, hookTimeout: 900_000 },
+      },
       { resolve, test: { name: 'bench', include: [], benchmark: { include: ['tests/bench/**/*.bench.ts'] } } },
     ],
   },

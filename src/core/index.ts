@@ -182,7 +182,7 @@ export { lostToCrook } from './stock/crook';
 export { defectMoved, defectSized } from './stock/move-defect';
 export * from './stock/offcut-board';
 export { boardFeetOf, boardPrice } from './stock/price';
-export { daysUntilReady, READY_WITHIN } from './stock/ready-to-mill';
+export { daysUntilReady, READY_WITHIN, type WaitingBoard, type Waits, waitsUntilReady } from './stock/ready-to-mill';
 export { type Lie, spoils, type Use } from './stock/spoils';
 export {
   DRESSED_INCHES,

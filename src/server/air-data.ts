@@ -1,8 +1,7 @@
 import type { Place, Shop } from '@/core';
-import { boardsOf, type StoredBoard } from './board-store';
 import { today } from './desk-data';
 import { type Device, devicesOf } from './device-store';
-import { type AirOfPlace, airOfPlace, latestBoardReadings } from './reading-store';
+import { type AirOfPlace, airOfPlace, boardsChanged } from './reading-store';
 import { currentWorkshop, placesOf } from './workshop-store';
 
 /** How far back the Air page looks. */
@@ -13,8 +12,8 @@ export interface AirData {
   place: Place | null;
   air: AirOfPlace;
   devices: Device[];
-  boards: StoredBoard[];
-  boardReadings: Awaited<ReturnType<typeof latestBoardReadings>>;
+  /** Reads otherwise when a board or a reading of one has come or changed: then they are worth fetching anew. */
+  boardsChanged: string;
   shop: Shop;
   shopRevision: number;
 }
@@ -23,19 +22,17 @@ export async function airData(): Promise<AirData> {
   const workshop = await currentWorkshop();
   const places = await placesOf(workshop.id);
   const place = places.find((p) => p.kind === 'shop') ?? null;
-  const [air, devices, boards, boardReadings] = await Promise.all([
+  const [air, devices, changed] = await Promise.all([
     place ? airOfPlace(workshop.id, place.id, DAYS) : { readings: [], latest: null },
     devicesOf(workshop.id),
-    boardsOf(workshop.id),
-    latestBoardReadings(workshop.id),
+    boardsChanged(workshop.id),
   ]);
   return {
     today: today(),
     place,
     air,
     devices,
-    boards,
-    boardReadings,
+    boardsChanged: changed,
     shop: workshop.settings,
     shopRevision: workshop.revision,
   };

@@ -1,4 +1,12 @@
-import { type AirReading, type BoardReading, correctPinReading, doubtOf, type Problem, type Shop } from '@/core';
+import {
+  type AirReading,
+  type BoardReading,
+  correctPinReading,
+  doubtOf,
+  type Problem,
+  type Shop,
+  type WaitingBoard,
+} from '@/core';
 import type { Device } from './device-store';
 import { inTransaction, pool, type Queryable } from './pool';
 import { Refusal } from './refusal';
@@ -176,24 +184,34 @@ export async function airOfPlace(workshopId: string, placeId: string, days: numb
   return { readings: hours.rows.map(of), latest: last.rows[0] ? of(last.rows[0]) : null };
 }
 
-/** The last reading of every board that has one, by board id. */
-export async function latestBoardReadings(
-  workshopId: string,
-): Promise<Record<string, { at: string; reading: number; woodTemperature: number; moisture: number }>> {
+/** A board as the Air page lists it, with what a meter last said of it. */
+export interface BoardInAir extends WaitingBoard {
+  tag: string;
+  moistureOn: string | null;
+  last: { reading: number; woodTemperature: number } | null;
+}
+
+export async function boardsInAir(workshopId: string): Promise<BoardInAir[]> {
   const { rows } = await pool().query(
-    `select distinct on (board_id) board_id, read_at, reading, wood_temperature, moisture
-     from board_reading where workshop_id = $1 order by board_id, read_at desc`,
+    `select b.id, b.tag, b.species, b.thickness, b.moisture, b.moisture_on::text as "moistureOn",
+            case when r.reading is not null
+                 then json_build_object('reading', r.reading, 'woodTemperature', r.wood_temperature) end as last
+     from board b
+       left join (select distinct on (board_id) board_id, reading, wood_temperature
+                  from board_reading where workshop_id = $1 order by board_id, read_at desc) r on r.board_id = b.id
+     where b.workshop_id = $1 and b.deleted_at is null and b.taken_for is null order by b.tag`,
     [workshopId],
   );
-  return Object.fromEntries(
-    rows.map((row) => [
-      row.board_id,
-      {
-        at: row.read_at.toISOString(),
-        reading: row.reading,
-        woodTemperature: row.wood_temperature,
-        moisture: row.moisture,
-      },
-    ]),
+  return rows;
+}
+
+/** Reads otherwise when a board on the rack or a reading of one has come, gone or changed. */
+export async function boardsChanged(workshopId: string): Promise<string> {
+  const { rows } = await pool().query(
+    `select (select count(*) || ' ' || coalesce(sum(revision), 0) from board
+                where workshop_id = $1 and deleted_at is null and taken_for is null)
+            || ' ' || (select coalesce(max(id), 0) from board_reading where workshop_id = $1) as stamp`,
+    [workshopId],
   );
+  return rows[0].stamp;
 }

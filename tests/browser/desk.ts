@@ -37,9 +37,22 @@ export async function openPage(path: string, context?: BrowserContext): Promise<
   // Pages of several files are open side by side; each behaves as the one that is looked at.
   const devtools = await page.createCDPSession();
   await devtools.send('Emulation.setFocusEmulationEnabled', { enabled: true });
+  lookByTheClock(page);
   page.on('pageerror', (error) => page.faults.push(String((error as Error).message ?? error)));
   await visit(page, path);
   return page;
+}
+
+/** Waits look ten times a second; puppeteer's own look when a frame is drawn, and a page behind another may draw none. */
+function lookByTheClock(page: Page) {
+  const polling = 100;
+  const { waitForFunction, waitForSelector } = page;
+  Object.assign(page, {
+    waitForFunction: (what: string, options: object = {}, ...more: unknown[]) =>
+      waitForFunction.call(page, what, { polling, ...options }, ...more),
+    waitForSelector: (selector: string, options: object = {}) =>
+      waitForSelector.call(page, selector, { polling, ...options } as object),
+  });
 }
 
 /** Goes to a page of Taller, and waits until it answers. */
@@ -105,7 +118,8 @@ export async function reads(page: Page, selector: string, pattern: RegExp) {
 export async function saved(page: Page) {
   await page.evaluate(() => {
     (document.activeElement as HTMLElement | null)?.blur();
-    return new Promise((painted) => requestAnimationFrame(() => requestAnimationFrame(painted)));
+    // What is typed is taken over when the browser comes round to it.
+    return new Promise((taken) => setTimeout(taken, 40));
   });
   await page.waitForSelector('[data-saving="saved"]');
 }

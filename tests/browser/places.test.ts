@@ -27,12 +27,12 @@ describe('the rack', () => {
     await page.waitForSelector(`tr[data-tag="${tag}"]`);
     await reads(page, `tr[data-tag="${tag}"]`, /2.489[\s\S]*190\.5/);
 
+    await page.waitForFunction(() => document.querySelectorAll('tr[data-tag]').length === 1);
     await (await button(page, `Edit ${tag}`)).click();
     await fill(page, 'Width', '180');
     await (await button(page, 'Save the board')).click();
     await reads(page, `tr[data-tag="${tag}"]`, /180/);
 
-    await page.waitForFunction(() => document.querySelectorAll('tr[data-tag]').length === 1);
     // The same in the table: a figure that does not read stays there with its reason, one that does is taken.
     await (await button(page, 'Edit in the table')).click();
     await fill(page, `Width of ${tag}`, 'wide');

@@ -33,7 +33,7 @@ const stops = (page: Page) => page.$$eval('[data-level="stop"]', (all) => all.ma
 /** Presses the way out of a stop whose sentence reads like that, until it is gone; few steps are ever needed. */
 async function wayOut(page: Page, sentence: RegExp) {
   for (let i = 0; i < 4; i += 1) {
-    await page.waitForFunction(() => !/Looking for a way out/.test(document.querySelector('main')?.textContent ?? ''));
+    await reads(page, 'main', /^(?![\s\S]*Looking for a way out)/);
     const found = await page.evaluate((source: string) => {
       const stop = [...document.querySelectorAll('[data-level="stop"]')].find((e) =>
         new RegExp(source).test(e.textContent ?? ''),

@@ -42,3 +42,40 @@ export function daysUntilReady(given: {
   const day = mean.findIndex((m) => Math.abs(m - target) <= READY_WITHIN);
   return day < 0 ? null : day;
 }
+
+/** A board that waits to be milled: its wood by id, thickness mm, moisture % or null where nobody has read it. */
+export interface WaitingBoard {
+  id: string;
+  species: string;
+  thickness: number;
+  moisture: number | null;
+}
+
+/** Days by board: null where it never comes to the target in this air, none where it has not been read. */
+export type Waits = ReadonlyMap<string, number | null>;
+
+/**
+ * Days until each of many boards may be milled. Boards of the same wood, as thick and as wet as one another wait as long:
+ * each kind is computed once.
+ *
+ * Yields what is known so far, board by board.
+ */
+export function* waitsUntilReady(
+  boards: readonly WaitingBoard[],
+  given: { woods: readonly Species[]; target: number; place: Pick<Place, 'months' | 'room' | 'logged'>; from: Day },
+): Generator<Waits, Waits> {
+  const woods = new Map(given.woods.map((wood) => [wood.id, wood]));
+  const kinds = new Map<string, number | null>();
+  const waits = new Map<string, number | null>();
+  for (const { id, species, thickness, moisture } of boards) {
+    const wood = woods.get(species);
+    if (!wood || moisture === null) continue;
+    const kind = `${species} ${thickness} ${moisture}`;
+    const known = kinds.get(kind);
+    const days = known === undefined ? daysUntilReady({ ...given, thickness, species: wood, moisture }) : known;
+    kinds.set(kind, days);
+    waits.set(id, days);
+    yield waits;
+  }
+  return waits;
+}

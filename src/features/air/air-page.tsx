@@ -91,7 +91,7 @@ export function AirPage({ first }: { first: AirReply }) {
           <>
             <div className="mt-3">{tabs.bar}</div>
             <AirChart view={tabs.value} place={place} readings={air.readings} today={today} />
-            <BoardsToMill data={data} target={target ?? now ?? 8} onRead={() => void look()} />
+            <BoardsToMill data={data} target={target ?? Number((now ?? 8).toFixed(1))} onRead={() => void look()} />
           </>
         ) : null}
       </div>

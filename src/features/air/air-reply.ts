@@ -1,4 +1,4 @@
-import type { Board, Place, Shop } from '@/core';
+import type { Place, Shop, WaitingBoard } from '@/core';
 
 export interface Reading {
   /** ISO time */
@@ -15,14 +15,21 @@ export interface DeviceLine {
   lastSeenAt: string | null;
 }
 
+/** A board with its moisture, and what a meter last said of it. */
+export interface BoardLine extends WaitingBoard {
+  tag: string;
+  moistureOn: string | null;
+  last: { reading: number; woodTemperature: number } | null;
+}
+
 /** What the server hands out for the Air page. */
 export interface AirReply {
   today: string;
   place: Place | null;
   air: { readings: Reading[]; latest: Reading | null };
   devices: DeviceLine[];
-  boards: (Board & { revision: number })[];
-  boardReadings: Record<string, { at: string; reading: number; woodTemperature: number; moisture: number }>;
+  /** Reads otherwise when the boards are worth fetching anew. */
+  boardsChanged: string;
   shop: Shop;
   shopRevision: number;
 }

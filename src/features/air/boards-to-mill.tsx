@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { correctPinReading, daysUntilReady, type Problem } from '@/core';
+import { correctPinReading, type Problem } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NumberField } from '@/ui/fields';
@@ -10,39 +10,38 @@ import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
 import { Length } from '@/ui/units';
-import type { AirReply } from './air-reply';
+import type { AirReply, BoardLine } from './air-reply';
+import { useBoardsInAir } from './use-boards-in-air';
+import { useWaits } from './use-waits';
 
 /** Boards listed at once. */
 const SHOWN = 300;
 
 /** Every board with its moisture and the days until it may be milled, the wettest from the target first. */
 export function BoardsToMill({ data, target, onRead }: { data: AirReply; target: number; onRead: () => void }) {
-  const { place, boards, boardReadings, today } = data;
+  const { place, boardsChanged, today } = data;
   const [reading, setReading] = useState<string | null>(null);
-  const { find } = useSpecies();
-  const rows = useMemo(() => {
-    const waits = new Map<string, ReturnType<typeof daysUntilReady>>();
-    return boards
-      .map((board) => {
-        const species = find(board.species);
-        const { thickness, moisture } = board;
-        if (!place || !species || moisture === null) return { board, species, days: undefined };
-        // Boards as thick and as wet as one another wait as long.
-        const key = `${species.id} ${thickness} ${moisture}`;
-        const known = waits.get(key);
-        const days =
-          known === undefined ? daysUntilReady({ thickness, species, moisture, target, place, from: today }) : known;
-        waits.set(key, days);
-        return { board, species, days };
-      })
-      .sort((a, b) => order(b.days) - order(a.days) || (a.board.tag < b.board.tag ? -1 : 1));
-  }, [boards, place, target, today, find]);
-  const chosen = boards.find((board) => board.id === reading);
+  const { nameOf } = useSpecies();
+  const boards = useBoardsInAir(boardsChanged);
+  const { waits, done, failed } = useWaits(boards, place, target, today);
+  const rows = useMemo(
+    () =>
+      (boards ?? [])
+        .map((board) => ({ board, days: board.moisture === null ? undefined : waits.get(board.id) }))
+        .sort((a, b) => order(b.days) - order(a.days) || (a.board.tag < b.board.tag ? -1 : 1)),
+    [boards, waits],
+  );
+  const chosen = boards?.find((board) => board.id === reading);
   const ready = rows.filter((row) => row.days === 0).length;
   return (
     <section className="mt-5">
       <h2 className="text-[14px]">
-        Boards: {ready} of {rows.length} may be milled at {target.toFixed(1)} %
+        {boards === null
+          ? 'Reading the rack …'
+          : `Boards: ${ready} of ${rows.length} may be milled at ${target.toFixed(1)} %`}
+        {boards === null || done ? null : (
+          <span className="ml-2 font-normal text-ink-2">{failed ?? `computing, ${waits.size} so far …`}</span>
+        )}
       </h2>
       <div className="mt-1 max-h-[46vh] overflow-auto border-hairline border-t">
         <table className="w-full">
@@ -61,12 +60,12 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
             </tr>
           </thead>
           <tbody>
-            {rows.slice(0, SHOWN).map(({ board, species, days }) => {
-              const last = boardReadings[board.id];
+            {rows.slice(0, SHOWN).map(({ board, days }) => {
+              const { last } = board;
               return (
                 <tr key={board.id} data-board={board.tag} className="border-hairline border-b">
                   <td className="py-1 font-semibold">{board.tag}</td>
-                  <td>{species?.commonName ?? board.species}</td>
+                  <td>{nameOf(board.species)}</td>
                   <td className="text-right">
                     <Length mm={board.thickness} />
                   </td>
@@ -78,8 +77,10 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
                     {last ? `, meter ${last.reading.toFixed(1)} % at ${last.woodTemperature.toFixed(0)} °C` : ''}
                   </td>
                   <td className="figures text-right">
-                    {days === undefined ? (
+                    {board.moisture === null ? (
                       <span className="text-ink-2">read it first</span>
+                    ) : days === undefined ? (
+                      <span className="text-ink-2">…</span>
                     ) : days === 0 ? (
                       'now'
                     ) : days === null ? (
@@ -127,7 +128,7 @@ function ReadingDialog({
   data,
   onClose,
 }: {
-  board: AirReply['boards'][number];
+  board: BoardLine;
   correction: number;
   data: AirReply;
   onClose: (entered: boolean) => void;

@@ -1,0 +1,64 @@
+'use client';
+
+import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { Day, Place, Waits } from '@/core';
+import { useSpecies } from '@/ui/species';
+import type { Waiting } from '@/workers/waits.worker';
+import type { BoardLine } from './air-reply';
+
+const NONE: Waits = new Map();
+
+interface Waited {
+  waits: Waits;
+  /** Null while they are computed, or the reason why they are not. */
+  failed: string | null;
+  done: boolean;
+}
+
+/** Days until each board may be milled, computed in a worker whenever the boards, the air or the target have changed. */
+export function useWaits(boards: readonly BoardLine[] | null, place: Place | null, target: number, from: Day): Waited {
+  const { all: woods } = useSpecies();
+  const [waited, setWaited] = useState<Waited>({ waits: NONE, failed: null, done: false });
+  const remote = useRef<{ worker: Worker; waiting: Remote<Waiting> } | null>(null);
+  useEffect(
+    () => () => {
+      remote.current?.waiting[releaseProxy]();
+      remote.current?.worker.terminate();
+      remote.current = null;
+    },
+    [],
+  );
+  // The place comes anew with every look at the air; it is another only when it reads otherwise.
+  const air = JSON.stringify(place && { months: place.months, room: place.room, logged: place.logged });
+  useEffect(() => {
+    if (!boards || air === 'null') return;
+    let current = true;
+    if (!remote.current) {
+      const worker = new Worker(new URL('../../workers/waits.worker.ts', import.meta.url), { type: 'module' });
+      remote.current = { worker, waiting: wrap<Waiting>(worker) };
+    }
+    const fail = () => {
+      if (current) setWaited((before) => ({ ...before, failed: 'The waits could not be computed.' }));
+    };
+    remote.current.worker.onerror = fail;
+    const given = { woods, target, place: JSON.parse(air) as Place, from };
+    const lines = boards.map(({ id, species: wood, thickness, moisture }) => ({
+      id,
+      species: wood,
+      thickness,
+      moisture,
+    }));
+    setWaited((before) => ({ ...before, done: false }));
+    const known = (waits: Waits) => {
+      if (current) setWaited((before) => (before.done ? before : { waits, failed: null, done: false }));
+    };
+    remote.current.waiting.waits(lines, given, proxy(known)).then((waits) => {
+      if (current && waits) setWaited({ waits, failed: null, done: true });
+    }, fail);
+    return () => {
+      current = false;
+    };
+  }, [boards, air, target, from, woods]);
+  return waited;
+}
