@@ -21,6 +21,14 @@ describe('an answer to what fails', () => {
     expect(await response.text()).toMatch(/database does not answer[\s\S]*Try again/);
   });
 
+  it.each([
+    'Connection terminated unexpectedly',
+    'Client has encountered a connection error and is not queryable',
+    'timeout exceeded when trying to connect',
+  ])('says so where the driver has words and no code (%s)', async (words) => {
+    expect((await failing(new Error(words))).status).toBe(503);
+  });
+
   it('hands on a refusal as it is, and of what nobody foresaw tells no secret', async () => {
     const problem = { problem: 'No.', where: 'here', wayOut: 'Elsewhere.' };
     expect((await failing(new Refusal(409, [problem]))).status).toBe(409);

@@ -16,7 +16,7 @@ const KNOWN_FAILURES: { code: RegExp; status: number; problem: Problem }[] = [
     },
   },
   {
-    code: /^(ECONNREFUSED|ECONNRESET|EPIPE|57P0\d|08\d{3}|53\d{3})$|timeout exceeded when trying to connect|Connection terminated/,
+    code: /^(ECONNREFUSED|ECONNRESET|EPIPE|57P0\d|08\d{3}|53\d{3})$|timeout exceeded when trying to connect|Connection terminated|connection error and is not queryable/,
     status: 503,
     problem: {
       problem: 'The database does not answer.',

@@ -11,8 +11,10 @@ export function pool(): pg.Pool {
     const connectionString = process.env.DATABASE_URL;
     if (!connectionString) throw new Error('DATABASE_URL is not set: start Taller with bin/start.');
     kept.tallerPool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
-    // An idle connection that the database closed is not worth a crash; the next query opens another.
+    // A connection that the database closed is not worth a crash, idle or in use: whoever queries on it is told, and the
+    // next one is given another.
     kept.tallerPool.on('error', () => {});
+    kept.tallerPool.on('connect', (client) => client.on('error', () => {}));
   }
   return kept.tallerPool;
 }
@@ -37,15 +39,19 @@ export async function inTransaction<T>(work: (client: pg.PoolClient) => Promise<
 
 async function once<T>(work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
   const client = await pool().connect();
+  let broken: Error | undefined;
   try {
     await client.query('begin');
     const result = await work(client);
     await client.query('commit');
     return result;
   } catch (error) {
-    await client.query('rollback').catch(() => {});
+    await client.query('rollback').catch((reason) => {
+      broken = reason;
+    });
     throw error;
   } finally {
-    client.release();
+    // One that cannot even roll back is not used again.
+    client.release(broken);
   }
 }

@@ -1,4 +1,4 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 import {
   chmodSync,
   cpSync,
@@ -17,6 +17,8 @@ import { join } from 'node:path';
 const here = join(import.meta.dirname, '../..');
 const SHIPPED = ['bin', 'db', 'demo', 'docs', 'public', 'src', 'next.config.ts', 'package.json', 'package-lock.json'];
 const SETTINGS = ['postcss.config.mjs', 'tsconfig.json'];
+/** What bin/test builds. */
+const BUILT = '.next-test';
 /** How long a start may take where it has to install and to build, ms. */
 const LONGEST_START = 600_000;
 
@@ -45,13 +47,11 @@ export class Checkout {
       if (existsSync(join(here, name))) cpSync(join(here, name), join(this.folder, name), { recursive: true });
     }
     for (const name of ['node_modules', '.next']) rmSync(join(this.folder, name), { recursive: true, force: true });
+    makeReady();
     symlinkSync(join(here, 'node_modules'), join(this.folder, 'node_modules'));
-    const built = ['.next-test', '.next'].find((name) => existsSync(join(here, name, 'taller-built')));
-    if (built) {
-      const source = join(here, built);
-      const cache = join(source, 'cache');
-      cpSync(source, join(this.folder, '.next'), { recursive: true, filter: (path) => !path.startsWith(cache) });
-    }
+    const built = join(here, BUILT);
+    const cache = join(built, 'cache');
+    cpSync(built, join(this.folder, '.next'), { recursive: true, filter: (path) => !path.startsWith(cache) });
   }
 
   private get state(): string {
@@ -141,6 +141,12 @@ export class Checkout {
     const cluster = existsSync(join(this.state, 'cluster-place')) ? this.cluster : this.folder;
     for (const path of [this.folder, cluster]) rmSync(path, { recursive: true, force: true });
   }
+}
+
+/** Installs and builds in this checkout, where that is not done: a copy shares the packages and cannot build by them. */
+function makeReady(): void {
+  const words = `ROOT='${here}'; STATE="$ROOT/.taller/faults"; mkdir -p "$STATE"; . "$ROOT/bin/ground.sh"; install_packages; build ${BUILT}`;
+  execFileSync('bash', ['-c', words], { stdio: 'inherit' });
 }
 
 /** A folder that the database's user may come into as well. */
