@@ -86,7 +86,7 @@ place_cluster() {
     CLUSTER=$(cat "$STATE/cluster-place")
     # A checkout that was copied or moved has its data with it, not where it once lay.
     case "$CLUSTER" in
-      "$STATE/cluster") return ;;
+      "$STATE/cluster") ;;
       /var/lib/taller/*)
         # Data outside the checkout is of the one checkout that is written in it: a moved one takes it along, a copy does not.
         local owner; owner=$(as_keeper cat "$CLUSTER/checkout" 2>/dev/null || true)
@@ -97,8 +97,11 @@ place_cluster() {
   fi
   CLUSTER=$STATE/cluster
   if [ -n "$PG_KEEPER" ]; then
-    mkdir -p "$CLUSTER" && chown "$PG_KEEPER" "$CLUSTER" && chmod 700 "$CLUSTER"
+    # A folder that was copied may have come to another owner.
+    mkdir -p "$CLUSTER" && chown -R "$PG_KEEPER" "$CLUSTER" && chmod 700 "$CLUSTER"
+    [ ! -d "$CLUSTER/data" ] || chmod 700 "$CLUSTER/data"
     if ! as_keeper test -w "$CLUSTER"; then
+      [ ! -e "$CLUSTER/data" ] || fail "The database lies in $CLUSTER, where the user $PG_KEEPER may not come." "Let that user through the folders above it (chmod o+x), then run this again."
       rmdir "$CLUSTER"
       CLUSTER=/var/lib/taller/$(printf '%s' "$STATE" | sha256sum | cut -c1-12)
       mkdir -p "$CLUSTER" && chown "$PG_KEEPER" "$CLUSTER" && chmod 700 "$CLUSTER" || fail "No place could be made for the database at $CLUSTER."

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { request } from 'node:http';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { dice } from '../fixtures/dice';
+import { type Dice, dice } from '../fixtures/dice';
 import { ROUTES } from '../fixtures/routes';
 import { Checkout } from './checkout';
 import { hostileValue, spoiled } from './spoiled';
@@ -57,13 +57,13 @@ describe('malformed requests', () => {
     const one = async () => {
       const [method, pattern] = thrown.of(ROUTES);
       const path = pattern
-        .replace('[id]', () => (thrown.next() < 0.6 ? thrown.of(ids) : encodeURI(String(hostileValue(thrown)))))
+        .replace('[id]', () => (thrown.next() < 0.6 ? thrown.of(ids) : inAddress(thrown)))
         .replace(/\[\w+\]/, () =>
           thrown.of(['cut-list.csv', 'layout.svg', 'job.json', '..%2f..%2fetc', '%00', 'x'.repeat(300)]),
         );
       const query =
         thrown.next() < 0.3
-          ? `?${thrown.of(['page', 'search', 'ids', 'try', 'find', 'bin'])}=${encodeURIComponent(String(hostileValue(thrown)).slice(0, 900))}`
+          ? `?${thrown.of(['page', 'search', 'ids', 'try', 'find', 'bin'])}=${inAddress(thrown)}`
           : '';
       const whole = JSON.stringify(spoiled(thrown, thrown.of(sound)));
       const body = thrown.next() < 0.15 ? whole.slice(0, Math.floor(thrown.next() * whole.length)) : whole;
@@ -94,6 +94,15 @@ describe('malformed requests', () => {
       expect((await fetch(checkout.url + path)).status, path).toBe(200);
   });
 });
+
+/** Something for an address: mostly encoded as it should be, sometimes not. */
+function inAddress(thrown: Dice): string {
+  const value = String(hostileValue(thrown)).slice(0, 900);
+  // Half a character has no code of its own; some clients send its bytes.
+  return thrown.next() < 0.1
+    ? thrown.of(['%', '%zz', '%ed%a0%bd', '%00', '%c0%ae'])
+    : encodeURIComponent(Buffer.from(value).toString());
+}
 
 /** One request as it is, whatever fetch would make of it; its status is 0 where the connection was broken. */
 function send(

@@ -7,7 +7,7 @@ const HOSTILE: readonly unknown[] = [
   ...['NaN', 'Infinity', '1,5', '=1+1', [], {}, [[[[]]]], { length: 1e9 }, { toString: 1 }, { __proto__: null }],
   ...[[null], ['x', 1], { revision: {} }, Array.from({ length: 2000 }, () => 1)],
 ];
-export const hostileValue = (dice: Dice): unknown => dice.of(HOSTILE);
+export const hostileValue = (dice: Dice): unknown => structuredClone(dice.of(HOSTILE));
 
 /** A sound value with some of its parts put in the place of others, taken away, doubled or made hostile. */
 export function spoiled(dice: Dice, sound: unknown): unknown {
