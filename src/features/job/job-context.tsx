@@ -3,7 +3,8 @@
 import { usePathname } from 'next/navigation';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
-import { type Change, type DerivedJob, deriveJob, type Problem } from '@/core';
+import type { Change, DerivedJob, Problem } from '@/core';
+import { deriveOnce } from './derive-once';
 import { createJobStore, type JobSeed, type JobState } from './job-store';
 
 type Store = ReturnType<typeof createJobStore>;
@@ -21,7 +22,7 @@ interface Look {
 
 interface JobContextValue {
   store: Store;
-  derived: ReturnType<typeof deriveJob>;
+  derived: ReturnType<typeof deriveOnce>;
   look: Look;
 }
 
@@ -34,7 +35,7 @@ export function JobProvider({ seed, children }: { seed: JobSeed; children: React
   const [exaggeration, setExaggeration] = useState(1);
   const { document, shop, places, boards, rackKnown, layout } = useStore(store);
   const derived = useMemo(
-    () => deriveJob({ document, shop, places, boards: rackKnown ? boards : null, layout }),
+    () => deriveOnce({ document, shop, places, boards: rackKnown ? boards : null, layout }),
     [document, shop, places, boards, rackKnown, layout],
   );
 
@@ -86,7 +87,7 @@ export function useDerived(): DerivedJob {
   return derived;
 }
 
-export function useDerivedOrProblems(): ReturnType<typeof deriveJob> {
+export function useDerivedOrProblems(): ReturnType<typeof deriveOnce> {
   return useJobContext().derived;
 }
 
