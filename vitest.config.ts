@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config';
 
 const resolve = { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } };
 
+const OWN_TALLERS = ['tests/http/backup.test.ts', 'tests/http/killed.test.ts'];
+
 export default defineConfig({
   test: {
     projects: [
@@ -17,10 +19,13 @@ export default defineConfig({
         test: {
           name: 'http',
           include: ['tests/http/**/*.test.ts'],
+          exclude: OWN_TALLERS,
           fileParallelism: false,
           testTimeout: 30_000,
         },
       },
+      // These make Tallers of their own, beside the others that share one.
+      { resolve, test: { name: 'own-tallers', include: OWN_TALLERS, fileParallelism: false } },
       {
         resolve,
         test: {

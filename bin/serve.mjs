@@ -18,7 +18,9 @@ const READING = ['GET', 'HEAD'];
 /** Of any body, bytes; what is sent in pieces is counted where it is read. */
 const LARGEST_BODY = 8 * 1024 * 1024;
 /** How long a client that was refused may go on sending before its connection is cut, ms. */
-const PATIENCE = 2000;
+const PATIENCE = 5000;
+/** What is under way when Taller is stopped has so long to be answered, ms. */
+const FAREWELL = 2000;
 const HOSTS = new Set([
   'localhost',
   '127.0.0.1',
@@ -104,11 +106,13 @@ const server = createServer((request, response) => {
   const refusal = refusalOf(request);
   if (refusal) {
     const [status, problem, wayOut] = refusal;
-    response.writeHead(status, { 'content-type': 'application/json', connection: 'close' });
+    response.writeHead(status, { 'content-type': 'application/json' });
     response.end(JSON.stringify({ problems: [{ problem, where: 'the request', wayOut }] }));
-    // What is still being sent is read away for a moment, so that the answer is read at the other end.
+    // What is still being sent is read away for a while, so that the answer is read at the other end: where the connection is
+    // closed at once, a sender sees that alone.
     request.resume();
-    setTimeout(() => request.socket.destroy(), PATIENCE).unref();
+    const cut = setTimeout(() => request.socket.destroy(), PATIENCE).unref();
+    request.once('end', () => clearTimeout(cut));
     return;
   }
   // Next puts the nonce that it finds here on its own scripts.
@@ -121,6 +125,5 @@ for (const signal of ['SIGTERM', 'SIGINT'])
   process.once(signal, () => {
     server.close(() => process.exit(0));
     server.closeIdleConnections();
-    // What is under way has a moment to be answered.
-    setTimeout(() => process.exit(0), PATIENCE).unref();
+    setTimeout(() => process.exit(0), FAREWELL).unref();
   });
