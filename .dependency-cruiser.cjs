@@ -21,10 +21,13 @@ const coreOrder = [
   'milling',
   'joint',
   'piece',
-  'check',
+  'start',
+  'season',
+  'drawing',
   'layout',
   'glueup',
   'plan',
+  'check',
   'format',
 ];
 

@@ -8,8 +8,8 @@ import type { GlueUp } from './glueup/plan-glue-ups';
 import type { Layout } from './layout/layout';
 import type { Figure } from './measure/figure';
 import { count, kilogram, minutes, mm, movement, percent, type Quantity } from './measure/quantity';
-import { cornerFigures } from './piece/corner-figures';
-import { topForBrief } from './piece/new-job';
+import { cornerFigures } from './piece/table/bases/leg-apron/corner-figures';
+import { topForBrief } from './start/new-job';
 import type { Schedule } from './plan/schedule';
 
 export interface FigureContext {

@@ -129,9 +129,9 @@ export {
   type MillingLimits,
 } from './milling/forecast-milling';
 export { daysToRest, millingFigures } from './milling/milling-figures';
-export { solveX } from './piece/base-x-frame';
-export { FLATNESS } from './piece/battens';
-export { cornerFromAbove } from './piece/corner-from-above';
+export { solveX } from './piece/table/bases/frames/x-frame';
+export { FLATNESS } from './piece/table/holds/battens';
+export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above';
 export { derivePiece } from './piece/derive-piece';
 export {
   type Dimension,
@@ -141,20 +141,20 @@ export {
   takenApart,
   type View,
   type ViewName,
-} from './piece/drawing';
-export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './piece/forecast-band';
-export { HOLDS } from './piece/hold';
-export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint } from './piece/joint-drawing';
+} from './drawing/drawing';
+export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
+export { HOLDS } from './piece/table/holds/hold';
+export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint } from './drawing/joint-drawing';
 export { KIND_PLURALS } from './piece/kind-words';
-export { type Correction, learnFrom, type MeasuredWidth } from './piece/learning';
-export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/leg-making';
+export { type Correction, learnFrom, type MeasuredWidth } from './season/learning';
+export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/table/bases/leg-apron/making';
 export { isMade, MATERIALS, madeParts } from './piece/material';
-export { moistureLine } from './piece/moisture-line';
-export { newJob, topForBrief } from './piece/new-job';
+export { moistureLine } from './season/moisture-line';
+export { newJob, topForBrief } from './start/new-job';
 export type { Fastener, Fitting, Part, PartKind, Size } from './piece/part';
-export { type PartMesh, partMeshes } from './piece/part-meshes';
+export { type PartMesh, partMeshes } from './drawing/part-meshes';
 export { findPart, leadingPart, type Piece, type PieceDecisions, partsOfKind } from './piece/piece';
-export { type PieceRestraint, restraintOfPiece, travelOfTop } from './piece/restraint-of-piece';
+export { type PieceRestraint, restraintOfPiece, travelOfTop } from './season/restraint-of-piece';
 export {
   deriveSeason,
   FINISH_OF_PLAN,
@@ -162,11 +162,11 @@ export {
   type Season,
   sizeAt,
   topWidthAt,
-} from './piece/season';
+} from './season/season';
 export { drawnSize } from './piece/settle-locks';
-export { freeHeightFigure, layStrips, shapeOfTop } from './piece/shape-of-top';
-export { BASES, startBase, startBaseChanges, startTop, TOPS } from './piece/start-form';
-export { FRAMED_PANELS } from './piece/top-framed';
+export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
+export { BASES, startBase, startBaseChanges, startTop, TOPS } from './start/start-form';
+export { FRAMED_PANELS } from './piece/table/tops/framed';
 export { partVolume, partWeight } from './piece/weight';
 export type { Operation } from './plan/operation';
 export { FINISH_NAMES, planOperations } from './plan/operations';

@@ -1,7 +1,7 @@
 import type { JobDocument } from './decision/job-document';
 import { withChanges } from './decision/job-document';
 import { deriveJob, type JobInputs } from './job';
-import { newJob } from './piece/new-job';
+import { newJob } from './start/new-job';
 import { searchWayOut } from './ways-out';
 
 /** What is mended of a first proposal before anybody sees it: all that stops, and where it would not please. */

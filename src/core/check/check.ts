@@ -4,8 +4,8 @@ import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
 import type { Phrase, Quantity } from '../measure/quantity';
 import type { Piece } from '../piece/piece';
-import type { PieceRestraint } from '../piece/restraint-of-piece';
-import type { Season } from '../piece/season';
+import type { PieceRestraint } from '../season/restraint-of-piece';
+import type { Season } from '../season/season';
 import type { Board } from '../stock/board';
 import type { Species } from '../wood/species';
 

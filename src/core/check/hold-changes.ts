@@ -2,7 +2,7 @@ import type { HoldKind } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import { MM_PER_INCH } from '../measure/length';
 import { mm, movement, say } from '../measure/quantity';
-import { HOLDS } from '../piece/hold';
+import { HOLDS } from '../piece/table/holds/hold';
 import type { CheckContext, WayOut } from './check';
 
 /** Wood left between a screw's point and the show face, 1/4 in, and what it must bite into the top, mm; common practice. */

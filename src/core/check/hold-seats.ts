@@ -1,8 +1,8 @@
 import { count, mm, movement, say } from '../measure/quantity';
-import { HOLDS, travelOf } from '../piece/hold';
-import { LEAST_BEHIND_SEAT, railThickness, travelInRail } from '../piece/hold-seats';
+import { HOLDS, travelOf } from '../piece/table/holds/hold';
+import { LEAST_BEHIND_SEAT, railThickness, travelInRail } from '../piece/table/holds/hold-seats';
 import { findPart, type Piece } from '../piece/piece';
-import { travelOfTop } from '../piece/restraint-of-piece';
+import { travelOfTop } from '../season/restraint-of-piece';
 import { type Check, type CheckContext, judge } from './check';
 import { thinnestWall } from './collisions';
 import { otherHolds } from './hold-changes';

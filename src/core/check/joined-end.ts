@@ -1,7 +1,7 @@
 import { mm, movement, percent, say } from '../measure/quantity';
-import { CONNECTOR, connectorPlaces } from '../piece/joined-end';
+import { CONNECTOR, connectorPlaces } from '../piece/table/tops/joined-end';
 import { leadingPart, partsOfKind } from '../piece/piece';
-import { sizeAt } from '../piece/season';
+import { sizeAt } from '../season/season';
 import { boundsOf, box } from '../solid/convex';
 import { overlap } from '../solid/distance';
 import { type Check, type CheckContext, judge } from './check';

@@ -1,5 +1,5 @@
 import { mm, say } from '../measure/quantity';
-import { halfDiagonal } from '../piece/leg-making';
+import { halfDiagonal } from '../piece/table/bases/leg-apron/making';
 import type { Check, CheckContext } from './check';
 
 /** Whether the shop's saws reach what the making of the legs asks of them. Common practice. */

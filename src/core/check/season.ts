@@ -1,6 +1,6 @@
 import { movement, say } from '../measure/quantity';
-import { HOLDS, travelOf } from '../piece/hold';
-import { travelOfTop } from '../piece/restraint-of-piece';
+import { HOLDS, travelOf } from '../piece/table/holds/hold';
+import { travelOfTop } from '../season/restraint-of-piece';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import { type Check, type CheckContext, judge } from './check';
 import { otherHolds } from './hold-changes';

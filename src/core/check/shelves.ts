@@ -1,6 +1,6 @@
 import { mm, movement, say } from '../measure/quantity';
 import { partsOfKind } from '../piece/piece';
-import { sizeAt } from '../piece/season';
+import { sizeAt } from '../season/season';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { bendingStress, uniformSag } from './beam';
 import { type Check, type CheckContext, judge, WORKING_STRESS_SCHOOL } from './check';

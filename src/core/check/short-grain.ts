@@ -1,6 +1,6 @@
 import type { Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
-import { taperOutline } from '../piece/leg-taper';
+import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import { findPart, type Piece } from '../piece/piece';
 import { gapBetween, reach } from '../solid/convex';
 import { distance } from '../solid/distance';

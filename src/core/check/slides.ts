@@ -1,8 +1,8 @@
 import { crushingAcrossGrain } from '../joint/hold-strength';
 import { count, mm, movement, newton, say } from '../measure/quantity';
 import { findPart, type Piece, partsOfKind } from '../piece/piece';
-import { keyOf } from '../piece/slides';
-import { travelOfHalf } from '../piece/top-extending';
+import { keyOf } from '../piece/table/holds/slides';
+import { travelOfHalf } from '../piece/table/tops/extending';
 import { boundsOf, box } from '../solid/convex';
 import { overlap } from '../solid/distance';
 import { type Check, type CheckContext, judge, type WayOut, WORKING_STRESS_SCHOOL } from './check';

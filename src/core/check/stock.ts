@@ -1,7 +1,7 @@
 import type { BaseKind } from '../decision/job-document';
 import { count, mm, say } from '../measure/quantity';
 import { KIND_PLURALS } from '../piece/kind-words';
-import { legBlanks, makingOf } from '../piece/leg-making';
+import { legBlanks, makingOf } from '../piece/table/bases/leg-apron/making';
 import { isPanel, type PartKind } from '../piece/part';
 import { planedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
 import type { JobDocument } from '../decision/job-document';
-import { HOLDS, holdTie, pilotHole } from '../piece/hold';
+import { HOLDS, holdTie, pilotHole } from '../piece/table/holds/hold';
 import { findPart } from '../piece/piece';
 import { shifted } from '../solid/convex';
 import { dimensionalChange } from '../wood/movement';

@@ -1,4 +1,4 @@
-import { taperOutline } from '../piece/leg-taper';
+import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { boundsOfFlat, type Outline, radiusOf } from '../solid/outline';

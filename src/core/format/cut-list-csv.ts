@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { Demand } from '../layout/demand';
 import { formatLength, type LengthStyle } from '../measure/length';
-import { ownerOf } from '../piece/leg-making';
+import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import { isMade } from '../piece/material';
 import type { EndCuts, Part } from '../piece/part';
 

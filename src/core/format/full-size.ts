@@ -1,6 +1,6 @@
 import { formatLength, type LengthStyle } from '../measure/length';
-import { drawJoint, jointFamilies } from '../piece/joint-drawing';
-import { taperOutline } from '../piece/leg-taper';
+import { drawJoint, jointFamilies } from '../drawing/joint-drawing';
+import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import { isMade } from '../piece/material';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';

@@ -1,7 +1,7 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import { sawStep, upToStep } from '../measure/length';
-import { blankId, legBlanks, makingOf } from '../piece/leg-making';
+import { blankId, legBlanks, makingOf } from '../piece/table/bases/leg-apron/making';
 import { madeParts } from '../piece/material';
 import { isPanel, type Part } from '../piece/part';
 import type { Piece } from '../piece/piece';

@@ -1,5 +1,5 @@
 import type { Move } from '../decision/job-document';
-import { ownerOf } from '../piece/leg-making';
+import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
 import { checkBoard, hasSizeOf } from './check-layout';

@@ -1,7 +1,4 @@
-import type { Check } from '../check/check';
 import { ordersOf } from '../measure/orders';
-import { count, say } from '../measure/quantity';
-import { ownerOf } from '../piece/leg-making';
 import { widthFrom } from '../stock/as-dressed';
 import type { Board } from '../stock/board';
 import { checkBoard } from './check-layout';
@@ -54,7 +51,8 @@ export function inSequence(
   return placements;
 }
 
-function setsOf(demand: Demand): Follower[][] {
+/** The sets of parts that follow one another. */
+export function setsOf(demand: Demand): Follower[][] {
   const sets = new Map<string, Follower[]>();
   for (const part of demand.parts) {
     const { together, follows } = part;
@@ -65,7 +63,7 @@ function setsOf(demand: Demand): Follower[][] {
 }
 
 /** Pieces in rows along a board, each row from its tagged end. */
-function rowsOf(own: readonly Placement[], kerf: number): Row[] {
+export function rowsOf(own: readonly Placement[], kerf: number): Row[] {
   const sorted = [...own].sort((a, b) => a.y - b.y || a.x - b.x || (a.layer ?? 0) - (b.layer ?? 0));
   const rows: Placement[][] = [];
   for (const piece of sorted) {
@@ -83,7 +81,7 @@ function rowsOf(own: readonly Placement[], kerf: number): Row[] {
 }
 
 /** Neighbours of a row of which the second follows the first round the piece. */
-function joinsIn(set: readonly Follower[], rows: readonly Row[]): number {
+export function joinsIn(set: readonly Follower[], rows: readonly Row[]): number {
   const place = new Map(set.map((part) => [part.id, part.follows]));
   const round = set.length;
   let joins = 0;
@@ -132,31 +130,3 @@ function laidOut(
 
 const kindOf = ({ rough, finished, shows, resawn }: Follower): string =>
   `${rough.length} ${rough.width} ${finished.thickness} ${shows} ${resawn ?? true}`;
-
-/** Whether the parts of each set follow one another along their board, so that the grain runs on from one to the next. */
-export function sequenceChecks(demand: Demand, layout: Pick<Layout, 'placements'>, kerf: number): Check[] {
-  return setsOf(demand).flatMap((set): Check[] => {
-    const own = layout.placements.filter((p) => set.some(({ id }) => id === p.part));
-    if (own.length !== set.length || new Set(own.map((p) => p.board)).size > 1) return [];
-    const rows = rowsOf(own, kerf);
-    const joins = joinsIn(set, rows);
-    const letterOf = (id: string) => set.find((part) => part.id === id)?.letter ?? id;
-    const inOrder = rows.map((row) => row.map((p) => letterOf(p.part)).join(' ')).join(' and ');
-    return [
-      {
-        id: `layout.sequence-${set[0]?.together ?? ''}`,
-        step: 'layout',
-        level: 'good',
-        sentence:
-          joins > 0
-            ? say`${inOrder} lie in this order along one board: the grain runs on at ${count(joins)} of ${count(set.length)} corners.`
-            : say`${inOrder} come from one board; no two that meet at a corner lie end to end on it.`,
-        value: count(joins),
-        limit: count(set.length),
-        where: [...new Set(set.map(({ id }) => ownerOf(id)))],
-        why: 'Cut one after the other from a board and put round in that order, the parts look as if the wood were bent round the corners.',
-        school: 'Parts in sequence, common practice',
-      },
-    ];
-  });
-}

@@ -8,7 +8,7 @@ import { clearArea } from './clear-area';
 import { clearRegions, overlap } from './clear-regions';
 import { cutSequence } from './cut-sequence';
 import { type LayoutOptions, layoutKey } from './layout';
-import { ringChecks } from './layout-checks';
+import { ringChecks } from '../check/layout/layout-checks';
 import { leastCost } from './least-cost';
 import { standingMoves, wrongOfMoves } from './move-piece';
 import { planLayout, searchLayout } from './plan-layout';

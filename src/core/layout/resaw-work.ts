@@ -1,6 +1,6 @@
 import type { Shop } from '../decision/shop';
 import { daysToRest } from '../milling/milling-figures';
-import { ownerOf } from '../piece/leg-making';
+import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Species } from '../wood/species';
 import { blanksOf } from './blanks';
 import type { Demand } from './demand';

@@ -3,13 +3,13 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
 import { writePhrase } from '../measure/write-quantity';
-import { HOLDS } from '../piece/hold';
+import { HOLDS } from './table/holds/hold';
 import type { Convex } from '../solid/convex';
 import { solidInPiece } from '../solid/frame';
-import { drawView } from './drawing';
+import { drawView } from '../drawing/drawing';
 import type { Part } from './part';
 import type { Piece } from './piece';
-import { BASES, TOPS } from './start-form';
+import { BASES, TOPS } from '../start/start-form';
 import { partVolume } from './weight';
 
 type Manifold = InstanceType<Awaited<ReturnType<typeof ManifoldModule>>['Manifold']>;

@@ -6,7 +6,7 @@ import { type JobDocument, withChanges } from '../decision/job-document';
 import { fullSizeDrawings } from '../format/full-size';
 
 import { derivePiece } from './derive-piece';
-import { drawView } from './drawing';
+import { drawView } from '../drawing/drawing';
 
 /** Every number among the decisions of the form, by its path. */
 function* numbers(thing: unknown, path: string[] = []): Generator<string[]> {

@@ -5,7 +5,7 @@ import { volumeOf } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { solidInPiece } from '../solid/frame';
 import { derivePiece } from './derive-piece';
-import { drawView } from './drawing';
+import { drawView } from '../drawing/drawing';
 import { findPart } from './piece';
 
 const piece = (document = demoJob('1-square-table')) => derivePiece(document);

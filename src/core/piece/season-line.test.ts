@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { boards, change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { planLayout } from '../layout/plan-layout';
-import { moistureLine } from './moisture-line';
-import { type Season, topWidthAt } from './season';
+import { moistureLine } from '../season/moisture-line';
+import { type Season, topWidthAt } from '../season/season';
 
 const job = (edit: Parameters<typeof change>[1] = () => {}) => derive(change(demoJob('2-long-table'), edit));
 const simulated = (season: Season) => moistureLine(season.lineInput).mean;

@@ -1,8 +1,8 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Glue } from '../glueup/glue';
 import type { JointKind } from '../joint/joint';
-import { HOLDS } from '../piece/hold';
-import { makingOf } from '../piece/leg-making';
+import { HOLDS } from '../piece/table/holds/hold';
+import { makingOf } from '../piece/table/bases/leg-apron/making';
 import { madeParts } from '../piece/material';
 import { type Piece, partsOfKind } from '../piece/piece';
 import type { Operation, WorkGiven } from './operation';

@@ -1,6 +1,6 @@
 import type { JobDocument } from '../decision/job-document';
 import type { ResawWork } from '../layout/resaw-work';
-import { HOLDS } from '../piece/hold';
+import { HOLDS } from '../piece/table/holds/hold';
 import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';
 import { baseWork } from './base-work';

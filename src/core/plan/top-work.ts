@@ -1,6 +1,6 @@
 import type { Edge, TopOf } from '../decision/job-document';
 import { type Piece, partsOfKind } from '../piece/piece';
-import { channelLines, resinFor } from '../piece/top-channel';
+import { channelLines, resinFor } from '../piece/table/tops/channel';
 import type { Operation, WorkGiven } from './operation';
 
 /** The work on the top, from milled boards to a top ready to be sanded. */

@@ -1,0 +1,376 @@
+import { areaVectors, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
+import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
+import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
+import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
+import { isRow, type Part, type Size } from '../piece/part';
+import type { Piece } from '../piece/piece';
+import { silhouette } from './silhouette';
+
+export type ViewName = 'plan' | 'front' | 'end' | 'apart';
+export type Point = Flat;
+
+export interface Shape {
+  part: string;
+  /** `seen` outlines and the `edge`s within them, `cut` what is taken out, `hidden` outlines dashed, `tenon` inside a leg, `joint` glue lines between strips. */
+  style: 'seen' | 'edge' | 'hidden' | 'tenon' | 'joint' | 'cut';
+  points: readonly Point[];
+}
+
+export interface Dimension {
+  id: string;
+  from: Point;
+  to: Point;
+  /** Which side of the piece the figure stands, and how many steps away from it. */
+  side: 'above' | 'below' | 'left' | 'right';
+  step: number;
+  /** True length, mm; not that of the exaggerated drawing. */
+  value: number;
+  /** A tenth of a millimetre matters here. */
+  moves: boolean;
+}
+
+export interface FastenerMark {
+  id: string;
+  at: Point;
+  holdsMiddle: boolean;
+}
+
+/** A measured view in true mm: u to the right, v downward. Shapes stand in the order they are painted, the farthest first. */
+export interface View {
+  name: ViewName;
+  bounds: { left: number; top: number; width: number; height: number };
+  shapes: readonly Shape[];
+  dimensions: readonly Dimension[];
+  fasteners: readonly FastenerMark[];
+}
+
+export interface ViewOptions {
+  /** Size of each part as it is drawn; the default is its finished size. */
+  sizeOf?: (part: Part) => Size;
+  /** How many times larger than true the movement is drawn. */
+  exaggeration?: number;
+  /** Widths of the top's strips in order, for its joint lines. */
+  strips?: readonly number[];
+  /** Taken apart: how far, as a share of each part's distance from the middle. */
+  apart?: number;
+}
+
+/** How a view looks on the piece: its two axes on paper, v downward, and the way toward the one who looks. */
+/** From the front, the right and above. */
+const FROM_ABOVE = unit([0.5, -0.76, 0.42]);
+const RIGHT = unit(cross([0, 0, 1], FROM_ABOVE));
+
+const LOOKS: Record<ViewName, { u: Vec; v: Vec; toward: Vec }> = {
+  plan: { u: [1, 0, 0], v: [0, -1, 0], toward: [0, 0, 1] },
+  front: { u: [1, 0, 0], v: [0, 0, -1], toward: [0, -1, 0] },
+  end: { u: [0, 1, 0], v: [0, 0, -1], toward: [-1, 0, 0] },
+  apart: { u: RIGHT, v: times(cross(FROM_ABOVE, RIGHT), -1), toward: FROM_ABOVE },
+};
+type Look = (typeof LOOKS)[ViewName];
+
+const onPaper =
+  ({ u, v }: Look) =>
+  (p: Vec): Point => [dot(u, p), dot(v, p)];
+
+interface DrawnPart {
+  part: Part;
+  real: Size;
+  solids: readonly Convex[];
+  /** What stands beyond its shoulders. */
+  tenons: readonly Convex[];
+  outlines: readonly (readonly Point[])[];
+  /** How near it comes to the one who looks. */
+  near: number;
+}
+
+/** Draws a view from the parts; nothing in it is placed by hand. */
+export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}): View {
+  const look = LOOKS[name];
+  const paper = onPaper(look);
+  const drawn = piece.parts.map((part): DrawnPart => {
+    const drawnAs = asDrawn(piece, part, options);
+    const away = name === 'apart' ? takenApart(piece, part, options.apart ?? 0) : null;
+    const set = (list: readonly Convex[]) => (away ? list.map((solid) => shifted(solid, away)) : list);
+    const [solids, tenons, real] = [set(drawnAs.solids), set(drawnAs.tenons), drawnAs.real];
+    // What is let into its own part too is seen only when the piece is taken apart.
+    const shown = tenons.filter((_, i) => name === 'apart' || !part.added[i]?.inside);
+    const painted = [...solids, ...shown];
+    const points = painted.map((solid) => solid.corners);
+    return {
+      part,
+      real,
+      solids,
+      tenons,
+      outlines: part.profile
+        ? [...curved(part, drawnAs.by, away, look), ...shown.map((solid) => hullOf(solid.corners.map(paper)))]
+        : isRow(part)
+          ? [silhouette(solids, part.frame, paper), ...shown.map((solid) => hullOf(solid.corners.map(paper)))]
+          : points.map((list) => hullOf(list.map(paper))),
+      near:
+        name === 'apart'
+          ? dot(look.toward, middleOf(solids))
+          : Math.max(...solids.flatMap((solid) => solid.corners).map((p) => dot(look.toward, p))),
+    };
+  });
+  const ordered = [...drawn].sort((a, b) => a.near - b.near);
+  const isTop = (d: DrawnPart) => piece.top.parts.includes(d.part.id);
+  // From above the top hides all else, which is drawn dashed; from the sides what stands behind is left away.
+  const seen =
+    name === 'plan'
+      ? ordered.filter(isTop)
+      : name === 'apart'
+        ? ordered
+        : ordered.filter((d, i) => !concealed(d, ordered.slice(i + 1)));
+  const dashed = name === 'plan' ? ordered.filter((d) => !isTop(d)) : [];
+  const outlines = (list: readonly DrawnPart[], style: Shape['style']) =>
+    list.flatMap((d) => d.outlines.map((points): Shape => ({ part: d.part.id, style, points })));
+  const shapes: Shape[] = [
+    ...seen.flatMap((d) => [
+      ...outlines([d], 'seen'),
+      ...[...(d.part.profile ? [] : d.solids), ...(name === 'apart' ? d.tenons : [])].flatMap((solid) =>
+        edges(solid, look, isRow(d.part) ? d.part.frame.length : null).map((points) => ({
+          part: d.part.id,
+          style: 'edge' as const,
+          points,
+        })),
+      ),
+    ]),
+    ...outlines(dashed, 'hidden'),
+    ...(name === 'apart' ? [] : [...seen, ...dashed]).flatMap((d) =>
+      d.tenons
+        .filter((solid) => areaOnPaper(solid, look))
+        .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(solid.corners.map(paper)) })),
+    ),
+    ...(name === 'plan' ? holesFromAbove(piece) : []),
+    ...(name === 'plan' && options.strips ? jointLines(piece, drawn, options.strips) : []),
+  ];
+
+  const points = shapes.flatMap((shape) => shape.points);
+  const [us, vs] = [points.map((p) => p[0]), points.map((p) => p[1])];
+  const [left, upper] = [Math.min(...us), Math.min(...vs)];
+  return {
+    name,
+    bounds: { left, top: upper, width: Math.max(...us) - left, height: Math.max(...vs) - upper },
+    shapes,
+    dimensions: name === 'apart' ? [] : dimensionsOf(piece, name, drawn),
+    fasteners:
+      name === 'plan'
+        ? piece.fasteners.map((f) => ({ id: f.id, at: [f.x, -f.y] as Point, holdsMiddle: f.holdsMiddle }))
+        : [],
+  };
+}
+
+/** A part at the size of the day: grown about its middle, but a rail keeps its upper edge, which the top lies on. */
+function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOptions) {
+  const real = sizeOf?.(part) ?? part.size;
+  const plain = part.placed;
+  const tenons = part.added.map(({ solid }) => solid);
+  if (!sizeOf) return { real, solids: plain, tenons, by: [1, 1, 1] as Vec };
+  const ratio = (now: number, was: number) => (was > 0 ? 1 + (now / was - 1) * exaggeration : 1);
+  const by: Vec = [1, ratio(real.width, part.size.width), ratio(real.thickness, part.size.thickness)];
+  const grown = part.body.map((solid) => solidInPiece(part.frame, stretched(solid, by)));
+  const top = piece.top.parts.includes(part.id);
+  const level = (solids: readonly Convex[]) => {
+    const heights = solids.flatMap((solid) => solid.corners).map((p) => p[2]);
+    return top ? Math.min(...heights) : Math.max(...heights);
+  };
+  const shift: Vec = [0, 0, level(plain) - level(grown)];
+  const moved = (solid: Convex) => shifted(solid, shift);
+  const scaled = (p: Vec): Vec => {
+    const [l, w, t] = inPart(part.frame, p);
+    return plus(inPiece(part.frame, [l * by[0], w * by[1], t * by[2]]), shift);
+  };
+  return {
+    real,
+    by,
+    solids: grown.map(moved),
+    tenons: tenons.map((solid) => mapped(solid, scaled)),
+  };
+}
+
+/** How far the straight lines of a curved part on paper may lie beside its arcs, mm. */
+const DRAWN = 0.2;
+
+/**
+ * A curved part on paper: its outline where it is looked at square, the outlines of its far and its near face where it is
+ * looked at askew, a bar where it is seen from its edge.
+ */
+function curved(part: Part, by: Vec, away: Vec | null, look: Look): Point[][] {
+  const paper = onPaper(look);
+  const facing = dot(part.frame.thickness, look.toward);
+  const points = polygonOf(part.profile ?? [], DRAWN);
+  const face = (t: number) =>
+    points.map(([l, w]): Point => {
+      const p = inPiece(part.frame, [l * by[0], w * by[1], t]);
+      return paper(away ? plus(p, away) : p);
+    });
+  const half = (part.size.thickness * by[2]) / 2;
+  if (Math.abs(facing) > 0.999) return [face(half)];
+  if (Math.abs(facing) < 1e-3) return [hullOf([...face(-half), ...face(half)])];
+  const near = facing > 0 ? half : -half;
+  return [face(-near), face(near)];
+}
+
+/** Where a part goes when the piece is taken apart: away from the middle, the top straight up. */
+export function takenApart(piece: Piece, part: Part, share: number): Vec {
+  const middle: Vec = [0, 0, piece.overall.height / 2];
+  const away = minus(part.frame.at, middle);
+  const lifted = piece.top.parts.includes(part.id);
+  const own: Vec = lifted ? [away[0] * 0.5, away[1] * 0.5, piece.overall.height * 0.7] : away;
+  return times(own, share);
+}
+
+/** Whether everything of a part lies behind what stands nearer. */
+function concealed(d: DrawnPart, nearer: readonly DrawnPart[]): boolean {
+  const covers = nearer.flatMap((other) => other.outlines);
+  return d.outlines.every((outline) => {
+    const n = outline.length;
+    const middle: Point = [
+      outline.reduce((sum, p) => sum + p[0], 0) / n,
+      outline.reduce((sum, p) => sum + p[1], 0) / n,
+    ];
+    // A hair inside its own edge, so that what lies edge on edge counts as behind.
+    const within = (p: Point): Point => [p[0] + (middle[0] - p[0]) * 0.02, p[1] + (middle[1] - p[1]) * 0.02];
+    const probes = [middle, ...outline.flatMap((p, i) => [within(p), within(half(p, outline[(i + 1) % n] ?? p))])];
+    return probes.every((p) => covers.some((cover) => insideBy(cover, p) > 0));
+  });
+}
+
+const half = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
+
+/**
+ * Edges within an outline: between two faces that both look at the viewer and are not in one plane. Of a row of solids only
+ * those along it.
+ */
+function edges(solid: Convex, look: Look, row: Vec | null): Point[][] {
+  const paper = onPaper(look);
+  const key = (p: Vec) => p.map((n) => Math.round(n * 1e3)).join();
+  // Every edge by its two ends, with the face that has it.
+  const known = new Map<string, Vec>();
+  const found: Point[][] = [];
+  const normals = areaVectors(solid).map(unit);
+  for (const [i, face] of facesOf(solid).entries()) {
+    const normal = normals[i] as Vec;
+    if (dot(normal, look.toward) < 1e-3 || (row && Math.abs(dot(normal, row)) > 0.999)) continue;
+    face.forEach((p, i) => {
+      const q = face[(i + 1) % face.length] ?? p;
+      const id = [key(p), key(q)].sort().join(' ');
+      const other = known.get(id);
+      if (!other) known.set(id, normal);
+      // A round edge is drawn with many faces that hardly turn.
+      else if (dot(normal, other) < 0.97) found.push([paper(p), paper(q)]);
+    });
+  }
+  return found;
+}
+
+/** A tenon looked at end on is covered by its own part. */
+const areaOnPaper = (solid: Convex, { u, v }: Look) => {
+  const list = solid.corners;
+  const spread = (axis: Vec) => {
+    const d = list.map((p) => dot(axis, p));
+    return Math.max(...d) - Math.min(...d);
+  };
+  return spread(u) > 1e-6 && spread(v) > 1e-6;
+};
+
+const holesFromAbove = ({ top }: Piece): Shape[] =>
+  [...(top.holes ?? []), ...(top.notches ?? [])].map(({ left, right, low, high }) => ({
+    part: top.leading,
+    style: 'cut',
+    points: [
+      [left, -low],
+      [right, -low],
+      [right, -high],
+      [left, -high],
+    ],
+  }));
+
+function jointLines(piece: Piece, drawn: readonly DrawnPart[], strips: readonly number[]): Shape[] {
+  const panel = drawn.find((d) => d.part.kind === 'top');
+  if (!panel) return [];
+  const ys = panel.solids.flatMap((solid) => solid.corners);
+  const [low, high] = [Math.min(...ys.map((p) => p[1])), Math.max(...ys.map((p) => p[1]))];
+  const ends = [Math.min(...ys.map((p) => p[0])), Math.max(...ys.map((p) => p[0]))] as const;
+  const total = strips.reduce((sum, width) => sum + width, 0);
+  const scale = total > 0 ? (high - low) / total : 0;
+  let y = low;
+  return strips.slice(0, -1).flatMap((width): Shape[] => {
+    y += width * scale;
+    const chord = chordAt(piece.top.polygon, (y * piece.top.size.width) / Math.max(1e-9, high - low));
+    if (!chord) return [];
+    const [from, to] = [Math.max(ends[0], chord.from), Math.min(ends[1], chord.to)];
+    return [
+      {
+        part: panel.part.id,
+        style: 'joint',
+        points: [
+          [from, -y],
+          [to, -y],
+        ],
+      },
+    ];
+  });
+}
+
+function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[]): Dimension[] {
+  const tops = drawn.filter((d) => piece.top.parts.includes(d.part.id));
+  const all = tops.flatMap((d) => d.solids.flatMap((solid) => solid.corners));
+  const leading = tops.find((d) => d.part.id === piece.top.leading);
+  if (all.length === 0 || !leading) return [];
+  const of = (axis: 0 | 1 | 2, pick: (...n: number[]) => number) => pick(...all.map((p) => p[axis]));
+  // Of parts side by side the whole is measured, as it is drawn.
+  const slatted = piece.top.leads !== undefined;
+  // Across, the panel is measured; its ends may stand a little proud of it.
+  const wide = slatted ? all : leading.solids.flatMap((solid) => solid.corners);
+  const from = { x: of(0, Math.min), y: Math.min(...wide.map((p) => p[1])) };
+  const to = { x: of(0, Math.max), y: Math.max(...wide.map((p) => p[1])) };
+  const h = of(2, Math.max);
+  const dimension = (
+    id: string,
+    a: Point,
+    b: Point,
+    side: Dimension['side'],
+    step: number,
+    value: number,
+    moves = false,
+  ): Dimension => ({ id, from: a, to: b, side, step, value, moves });
+  const { ground } = piece;
+  const width = slatted ? piece.top.size.width : leading.real.width;
+
+  if (name === 'plan') {
+    return [
+      dimension('length', [from.x, -to.y], [to.x, -to.y], 'above', 1, piece.overall.length),
+      dimension('width', [from.x, -to.y], [from.x, -from.y], 'left', 1, width, !slatted),
+      dimension('base-length', [ground.left, -from.y], [ground.right, -from.y], 'below', 1, piece.base.length),
+      ...(piece.overhang.end > 0
+        ? [
+            dimension(
+              'overhang-end',
+              [Math.max(ground.right, -ground.left), -from.y],
+              [to.x, -from.y],
+              'below',
+              1,
+              piece.overhang.end,
+            ),
+          ]
+        : []),
+      dimension('base-width', [to.x, -ground.high], [to.x, -ground.low], 'right', 1, piece.base.width),
+    ];
+  }
+  const [u0, u1] = name === 'front' ? [from.x, to.x] : [from.y, to.y];
+  const [foot0, foot1] = name === 'front' ? [ground.left, ground.right] : [ground.low, ground.high];
+  const across = name === 'front' ? piece.overall.length : width;
+  const apron = drawn.find((d) => d.part.kind === 'apron');
+  // Where it is hollowed for the knees, in its middle.
+  const hollow = Math.min(0, ...(apron?.part.profile ?? []).map(({ sagitta = 0 }) => sagitta));
+  const apronDeep = (apron?.real.width ?? 0) + hollow;
+  const under = hollow < 0 ? piece.overall.height - piece.top.size.thickness - apronDeep : piece.knees.height;
+  return [
+    dimension('across', [u0, -h], [u1, -h], 'above', 1, across, name === 'end' && !slatted),
+    dimension('height', [u1, -h], [u1, 0], 'right', 1, piece.overall.height),
+    dimension('base', [foot0, 0], [foot1, 0], 'below', 1, foot1 - foot0),
+    dimension('knees', [u0, -under], [u0, 0], 'left', 1, under),
+    ...(apron ? [dimension('apron', [u0, -(under + apronDeep)], [u0, -under], 'left', 1, apronDeep)] : []),
+  ];
+}

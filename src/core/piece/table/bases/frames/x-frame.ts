@@ -1,0 +1,353 @@
+import type { BaseOf } from '../../../../decision/job-document';
+import type { Joint } from '../../../../joint/joint';
+import { stretcherTenon } from '../../../../joint/post-tenons';
+import { tenonJoint } from '../../../../joint/tenon';
+import { tenonModulus } from '../../../../joint/tenon-strength';
+import { fixed } from '../../../../restraint/tie';
+import { type Convex, clipAll, NOTHING, planeThrough, reach } from '../../../../solid/convex';
+import { inPart, leaningFrame, planeInPart, solidInPart, solidInPiece, squareFrame } from '../../../../solid/frame';
+import type { Vec } from '../../../../solid/vector';
+import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from '../../../part';
+import type { BasePlan, PieceDecisions, TopSize } from '../../../piece';
+import { drawnSize, measured, settleSection } from '../../../settle-locks';
+import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
+import type { Unbuildable } from '../../../unbuildable';
+
+/**
+ * How a leg of an X stands: stock of a width whose outer corners touch the floor at half of one spread on one side, and
+ * the head at half of the other on the other side. With D = (floor + head)/2, D·sin θ − h·cos θ = w, so that
+ * θ = atan2(h, D) + asin(w/√(D² + h²)). Angles in degrees, the rest mm.
+ *
+ * @returns null where the stock is too wide for any such leg
+ */
+export function solveX(given: { height: number; width: number; floor: number; head: number }) {
+  const { height, width, floor, head } = given;
+  const run = (floor + head) / 2;
+  const diagonal = Math.hypot(run, height);
+  if (width >= diagonal) return null;
+  const angle = Math.atan2(height, run) + Math.asin(width / diagonal);
+  if (angle >= Math.PI / 2 - 1e-6) return null;
+  /** Half of what a leg covers on the floor. */
+  const foot = width / (2 * Math.sin(angle));
+  const [atFloor, atHead] = [floor / 2 - foot, head / 2 - foot];
+  if (atFloor <= 0 || atHead <= 0) return null;
+  return {
+    /** Of the leg from the floor. */
+    lean: (angle * 180) / Math.PI,
+    /** As a saw is set from square, for both ends. */
+    mitre: 90 - (angle * 180) / Math.PI,
+    /** Floor to where the middles of the legs cross. */
+    crossing: (height * atFloor) / (atFloor + atHead),
+    /** Middles of the leg from the middle of the frame, at the floor and at the head. */
+    middles: { floor: atFloor, head: atHead },
+    /** What each end covers, level. */
+    covers: 2 * foot,
+  };
+}
+
+/** How the legs of a frame so high under its bearer cross, and their tenons into it. */
+function crossing({ leg, spread, bearer }: BaseOf<'x-frame'>, head: number) {
+  const solved = solveX({ height: head, width: leg.width, floor: spread.floor, head: spread.head });
+  // What cannot be stands upright in the drawing, and says so.
+  const x = solved ?? {
+    lean: 89,
+    mitre: 1,
+    crossing: head / 2,
+    middles: { floor: spread.floor / 2, head: spread.head / 2 },
+    covers: leg.width,
+  };
+  const tenon = {
+    width: Math.max(10, x.covers - 16),
+    thickness: Math.max(6, Math.round((leg.thickness * 2) / 3) / 2),
+    length: Math.max(5, Math.floor(Math.min((bearer.height * 2) / 3, bearer.height - 10))),
+  };
+  return { solved, x, tenon };
+}
+
+/** How high under the bearer legs of a length come, their feet and heads where they are drawn: by halving. mm */
+function headOfLegs(form: BaseOf<'x-frame'>, drawn: number, length: number): number {
+  const long = (head: number) => {
+    const { x, tenon } = crossing(form, head);
+    return leaning(form, 0, 1, 'left', head, x, tenon).size.length;
+  };
+  let [low, high] = [drawn * 0.6, drawn * 1.4];
+  if (long(low) > length || long(high) < length) return drawn;
+  for (let i = 0; i < 40; i += 1) {
+    const middle = (low + high) / 2;
+    if (long(middle) < length) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
+export function xFrameBase(
+  drawnForm: BaseOf<'x-frame'>,
+  { form: whole, bench }: PieceDecisions,
+  top: TopSize,
+): BasePlan {
+  const form: BaseOf<'x-frame'> = {
+    ...drawnForm,
+    leg: settleSection(bench, [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')], drawnForm.leg, 'width'),
+    bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
+    stretcher: settleSection(bench, ['stretcher'], drawnForm.stretcher, 'height'),
+  };
+  const { leg, spread, bearer, stretcher } = form;
+  const drawn = drawnSize(whole.top);
+  // Legs that are cut, crossed over the same spread, make the table as high as they are.
+  const cutLeg = measured(bench, [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')], 'length');
+  const drawnHead = form.height - top.thickness - bearer.height;
+  const head = cutLeg === undefined ? drawnHead : headOfLegs(form, drawnHead, cutLeg);
+  const underside = head + bearer.height;
+  const thickest = Math.max(leg.thickness, bearer.thickness);
+  const into = Math.max(5, leg.thickness - 10);
+  // A stretcher that is cut sets the frames as far apart.
+  const cutStretcher = measured(bench, ['stretcher'], 'length');
+  const middle =
+    cutStretcher === undefined
+      ? middleOfFrame(drawn.length, whole.top.endOverhang, thickest)
+      : Math.max(thickest, (cutStretcher - 2 * into + leg.thickness) / 2);
+  const bearerLong =
+    measured(bench, onBothSides('bearer'), 'length') ?? Math.max(spread.head, drawn.width - 2 * whole.top.sideOverhang);
+  const { solved, x, tenon } = crossing(form, head);
+  const rail = stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: leg.width });
+  const between = 2 * middle - leg.thickness;
+
+  const bar: Draft = {
+    id: 'stretcher',
+    name: 'Stretcher',
+    kind: 'stretcher',
+    grade: 'all-faces',
+    size: { length: between + 2 * into, width: stretcher.height, thickness: stretcher.thickness },
+    beyond: { start: into, end: into },
+    frame: squareFrame([0, 0, x.crossing], { length: 'x', width: 'z', thickness: 'y' }),
+  };
+
+  const frames = SIDES.map(({ side, word }) => {
+    const at = side * middle;
+    const legs = ([1, -1] as const).map((way) => leaning(form, at, way, word, head, x, tenon));
+    const beam = bearerOn({ word, x: at, long: bearerLong, underside, bearer });
+    return { side, word, at, legs, beam };
+  });
+
+  const joints = frames.flatMap(({ side, word, at, legs, beam }): Joint[] => {
+    const [a, b] = legs as [Draft, Draft];
+    const heads = legs.map((draft, i) =>
+      tenonJoint({
+        id: `${beam.id}/${draft.id}`,
+        kind: 'mortise-tenon',
+        into: forJoint(beam),
+        from: forJoint(draft),
+        at: [at, (i === 0 ? 1 : -1) * x.middles.head, head],
+        along: [0, 0, 1],
+        wide: [0, 1, 0],
+        size: tenon,
+      }),
+    );
+    const lap = halfLap(`lap-${word}`, a, b, at, side, x.crossing);
+    const id = `lap-${word}/stretcher`;
+    const inner: Vec = [at - (side * leg.thickness) / 2, 0, x.crossing];
+    const through = tenonJoint({
+      id,
+      kind: 'mortise-tenon',
+      into: forJoint(a),
+      from: forJoint(bar),
+      at: inner,
+      along: [side, 0, 0],
+      wide: [0, 0, 1],
+      size: { ...rail, length: into },
+      ties: [
+        fixed({
+          id,
+          name: `Stretcher in the crossing, ${word}`,
+          a: a.id,
+          b: bar.id,
+          at: { x: at, y: 0, z: x.crossing },
+        }),
+      ],
+    });
+    // Leg a keeps its half toward the stretcher, leg b the other: the mortise goes through both.
+    const [mortise] = through.removed;
+    const halfOf = (toward: number) => clipAll(mortise?.solid ?? NOTHING, [planeThrough([at, 0, 0], [toward, 0, 0])]);
+    return [
+      ...heads,
+      lap,
+      {
+        ...through,
+        name: `Stretcher in the crossing, ${word}`,
+        removed: [
+          {
+            ...mortise,
+            part: a.id,
+            what: 'mortise',
+            solid: halfOf(side),
+            open: [
+              [-side, 0, 0],
+              [side, 0, 0],
+            ],
+          },
+          { ...mortise, part: b.id, what: 'mortise', solid: halfOf(-side), open: [[-side, 0, 0]] },
+        ],
+        meets: [lap.id],
+      },
+    ];
+  });
+
+  return {
+    drafts: [...frames.flatMap(({ legs, beam }) => [...legs, beam]), bar],
+    joints,
+    ...onTwoBearers({
+      middle,
+      underside,
+      bearer: { long: bearerLong, thickness: bearer.thickness },
+      foot: { long: spread.floor, thickness: leg.thickness },
+      top,
+    }),
+    bending: [
+      {
+        id: 'bearer',
+        part: 'bearer-left',
+        words: 'The bearers, between the heads of the legs,',
+        how: 'span',
+        span: 2 * x.middles.head,
+        breadth: bearer.thickness,
+        depth: bearer.height,
+        share: 0.5,
+        path: 'form.base.bearer.height',
+      },
+    ],
+    leaned: [
+      {
+        id: 'bearer',
+        joint: 'the bearers beyond the legs’ heads',
+        parts: ['bearer-left', 'bearer-right'],
+        lever: Math.max(0, Math.min(top.width / 2, bearerLong / 2) - x.middles.head),
+        modulus: (bearer.thickness * bearer.height ** 2) / 6,
+        area: null,
+        formula: 'load · bearer’s end beyond the legs’ heads, all on one frame',
+      },
+    ],
+    racking: [
+      {
+        way: 'along',
+        joint: 'the stretcher’s tenons',
+        parts: ['stretcher', ...frames.flatMap(({ legs }) => legs.map((draft) => draft.id))],
+        lever: underside / 2,
+        resists: { kind: 'bent', modulus: tenonModulus(rail) },
+        // Two legs a frame bend through their thickness; from the crossing both ways, as two posts do from a stretcher.
+        sway: swayHeldByBar({
+          height: underside,
+          at: x.crossing,
+          span: 2 * middle,
+          upright: (2 * leg.width * leg.thickness ** 3) / 12,
+          bar: stretcher,
+        }),
+        formula: 'push · height ÷ 2 ends of the stretcher; across the table the crossed legs are a triangle',
+      },
+    ],
+    fittings: [],
+    problems: impossible(solved, head, rail),
+  };
+}
+
+/** One leg, from the floor on one side to the bearer on the other; `way` 1 leans to the back. */
+function leaning(
+  form: BaseOf<'x-frame'>,
+  at: number,
+  way: 1 | -1,
+  word: string,
+  head: number,
+  x: NonNullable<ReturnType<typeof solveX>>,
+  tenon: { width: number; thickness: number; length: number },
+): Draft {
+  const { leg } = form;
+  const [foot, upper]: [Vec, Vec] = [
+    [at, -way * x.middles.floor, 0],
+    [at, way * x.middles.head, head],
+  ];
+  const middle: Vec = [at, (foot[1] + upper[1]) / 2, head / 2];
+  const frame = leaningFrame(middle, [0, upper[1] - foot[1], head], [0, 0, 1]);
+  const block = blockOf(4 * head + 4 * leg.width, leg.width, leg.thickness);
+  const ends = [planeThrough([0, 0, 0], [0, 0, -1]), planeThrough([0, 0, head], [0, 0, 1])];
+  const body = clipAll(
+    block,
+    ends.map((plane) => planeInPart(frame, plane)),
+  );
+  const { from, to } = reach(body, [1, 0, 0]);
+  // The tenon stands straight up from the head; along the leg it reaches a little farther than the leg itself.
+  const tip = [-1, 1].map((s) => inPart(frame, [at, upper[1] + (s * tenon.width) / 2, head + tenon.length])[0]);
+  const beyond = Math.max(0, Math.max(...tip) - to);
+  const cut: EndCuts['start'] = { mitre: x.mitre, bevel: 0 };
+  return {
+    id: `leg-${word}-${way === 1 ? 'a' : 'b'}`,
+    name: `Leg, ${word}, ${way === 1 ? 'leaning back' : 'leaning forward'}`,
+    kind: 'leg',
+    grade: 'all-faces',
+    size: { length: to - from + beyond, width: leg.width, thickness: leg.thickness },
+    beyond: { start: 0, end: beyond },
+    frame,
+    body: [body],
+    ends: { start: cut, end: cut },
+  };
+}
+
+/** Two legs of one plane let into each other by half their thickness, where they cross. */
+function halfLap(id: string, a: Draft, b: Draft, at: number, side: 1 | -1, crossing: number): Joint {
+  const shared = (own: Draft, other: Draft, toward: number): Convex => {
+    const widths = ([-1, 1] as const).map((s) => {
+      const half = own.size.width / 2;
+      return { normal: [0, s, 0] as Vec, offset: half };
+    });
+    const [body] = bodyOf(other);
+    const inOwn = solidInPart(own.frame, solidInPiece(other.frame, body ?? NOTHING));
+    const crossed = solidInPiece(own.frame, clipAll(inOwn, widths));
+    return clipAll(crossed, [planeThrough([at, 0, 0], [-toward, 0, 0])]);
+  };
+  const name = `${b.name} across ${a.name.toLowerCase()}`;
+  return {
+    id,
+    kind: 'half-lap',
+    name,
+    into: a.id,
+    from: b.id,
+    removed: [
+      { part: a.id, what: 'half-lap', solid: shared(a, b, side), open: sideways(a, side) },
+      { part: b.id, what: 'half-lap', solid: shared(b, a, -side), open: sideways(b, -side) },
+    ],
+    added: [],
+    ties: [fixed({ id, name, a: a.id, b: b.id, at: { x: at, y: 0, z: crossing } })],
+  };
+}
+
+/** A lap is open to one face and to both edges of its part. */
+const sideways = ({ frame }: Draft, side: number): Vec[] => [
+  [side, 0, 0],
+  frame.width,
+  [-frame.width[0], -frame.width[1], -frame.width[2]],
+];
+
+function impossible(solved: ReturnType<typeof solveX>, head: number, rail: { width: number }): Unbuildable[] {
+  const problems: Unbuildable[] = [];
+  if (!solved) {
+    problems.push({
+      problem: 'Legs of this width cannot cross between these feet and this bearer.',
+      where: 'form.base.spread.floor',
+      wayOut: 'Spread them wider, or take narrower legs.',
+    });
+  }
+  if (head < 150) {
+    problems.push({
+      problem: 'Under the bearer there is no height for legs to cross.',
+      where: 'form.base.height',
+      wayOut: 'Make the table higher or the bearer lower.',
+    });
+  }
+  if (rail.width < 15) {
+    problems.push({
+      problem: 'The stretcher is too low for a tenon with shoulders.',
+      where: 'form.base.stretcher.height',
+      wayOut: 'Make it at least 30 mm high.',
+    });
+  }
+  return problems;
+}

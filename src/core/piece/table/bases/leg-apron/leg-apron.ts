@@ -1,0 +1,288 @@
+import type { BaseOf, Joints } from '../../../../decision/job-document';
+import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, legCorner } from '../../../../joint/leg-corner';
+import { cornerBlocks } from './corner-blocks';
+import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from './corner-holds';
+import { crossRails, railJoints } from './cross-rails';
+import { hollowFrom, legApronProblems } from './problems';
+import { legStretchers } from './stretchers';
+import { legCompliance } from './taper';
+import { midLegs } from './mid-legs';
+import { type Part, shoulderLengthOf } from '../../../part';
+import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from '../../../piece';
+import { LEG_IDS, LONG_APRON_IDS, measured, SHORT_APRON_IDS, settleLegApron } from '../../../settle-locks';
+import { splayedLegs } from './splayed-legs';
+import { squareLegs } from './square-legs';
+
+/** Below the apron before a taper begins, mm; common practice. */
+const BEFORE_TAPER = 15;
+
+const tangent = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
+
+/** Four legs, four aprons and perhaps cross rails between the long aprons. */
+export function legApronBase(form: BaseOf<'leg-apron'>, decisions: PieceDecisions, top: TopSize): BasePlan {
+  const { splay } = form.leg;
+  if (splay.ends === 0 && splay.sides === 0) return legsAndAprons(form, decisions, top);
+  // Of legs that lean no length is asked for by itself: what is cut moves the whole by how far it is off.
+  const drawn = legsAndAprons(form, decisions, top);
+  const off = (ids: readonly string[]) => {
+    const cut = measured(decisions.bench, ids, 'length');
+    const own = drawn.drafts.find(({ id }) => ids.includes(id));
+    return cut === undefined || !own ? 0 : cut - own.size.length;
+  };
+  const [legs, long, short] = [off(LEG_IDS), off(LONG_APRON_IDS), off(SHORT_APRON_IDS)];
+  if (legs === 0 && long === 0 && short === 0) return drawn;
+  const higher = legs / Math.hypot(tangent(splay.ends), tangent(splay.sides), 1);
+  const whole = decisions.form;
+  const { endOverhang, sideOverhang } = whole.top;
+  const farther = { ...whole.top, endOverhang: endOverhang - long / 2, sideOverhang: sideOverhang - short / 2 };
+  return legsAndAprons(
+    { ...form, height: form.height + higher },
+    { ...decisions, form: { ...whole, top: farther } },
+    top,
+  );
+}
+
+function legsAndAprons(
+  form: BaseOf<'leg-apron'>,
+  { form: whole, joints, bench }: PieceDecisions,
+  top: TopSize,
+): BasePlan {
+  const { splay } = form.leg;
+  const splayed = splay.ends > 0 || splay.sides > 0;
+  // Between legs that lean there are plain tenons; what else is chosen is told, and not listed.
+  const choice: Joints = splayed ? { ...joints, corner: 'mortise-tenon', haunch: 'none', pegs: 'none' } : joints;
+  // Lower down a leaning leg has moved outward: its tenons are sized as if the aprons stood back by so much more.
+  const leaned = (height: number) => height * tangent(Math.max(splay.ends, splay.sides));
+  const cornerFor = (section: number, apronThickness: number, apronHeight: number) =>
+    legCorner({
+      section,
+      apronThickness,
+      apronHeight,
+      reveal: form.apron.reveal + leaned(apronHeight),
+      choice,
+      squareOnly: splayed,
+    });
+  const grown = (own: CornerJoint) => (own.kind === 'mortise-tenon' ? own.tenon.length : 0);
+
+  const settled = settleLegApron(form, whole.top, top, splayed ? withoutLengths(bench) : bench, (s, t, h) =>
+    grown(cornerFor(s, t, h)),
+  );
+  const { leg, apron } = settled;
+  const corner = cornerFor(leg.section, apron.thickness, apron.height);
+  const base = {
+    length: Math.max(settled.base.length, 2 * leg.section + 1),
+    width: Math.max(settled.base.width, 2 * leg.section + 1),
+  };
+  const shoulder = { long: base.length - 2 * leg.section, short: base.width - 2 * leg.section };
+  // Legs that run through the top end with its upper face.
+  const underside = form.leg.through ? leg.length - top.thickness : leg.length;
+  const apronInset = form.apron.reveal + apron.thickness / 2;
+  const { taper: tapered } = form.leg;
+  const taper =
+    tapered.kind === 'tapered'
+      ? {
+          foot: tapered.foot,
+          from: underside - apron.height - BEFORE_TAPER,
+          faces: tapered.faces,
+          ...(tapered.hollow === 0 || splayed ? {} : { hollow: tapered.hollow }),
+        }
+      : null;
+  const places = { form, base, underside, apron, taper, legs: CORNERS, long: LONG, short: SHORT };
+  const { legs, aprons, ...framed } =
+    splayed && isInserted(corner)
+      ? splayedLegs({ ...places, section: leg.section, corner, angled: joints.angled })
+      : squareLegs({ ...places, leg, corner, choice, hollowFrom });
+  // Between legs that lean the aprons are longest at their lower edge: here in the middle of their height.
+  const between = (id: string, lean: number) => {
+    const own = aprons.find((apron) => apron.id === id);
+    return own ? Math.max(1, shoulderLengthOf(own) - own.size.width * tangent(lean)) : 1;
+  };
+  const apronSpan = { long: between('apron-front', splay.ends), short: between('apron-left', splay.sides) };
+  const shortX = base.length / 2 - apronInset;
+  const middle = midLegs({
+    form: splayed ? { ...form, midLegs: 0 } : form,
+    base,
+    leg,
+    apron,
+    underside,
+    taper,
+    aprons: aprons.slice(0, LONG.length),
+  });
+
+  // Slides run through them: what is left under their ways carries.
+  const share = whole.top.kind === 'extending' ? 1 : 0.6;
+  const rails = crossRails({
+    count: form.crossRails,
+    base,
+    apronInset,
+    apron,
+    legLength: underside,
+    arch: form.apron.arch,
+    share,
+    mids: middle.drafts,
+    joint: form.railJoint,
+  });
+
+  const low = splayed ? NO_STRETCHERS : legStretchers(form, base, leg, legs);
+  const pins = pinsOf(corner);
+  const [front, ends] = [aprons.slice(0, LONG.length), aprons.slice(LONG.length)];
+  const blocks =
+    form.cornerBlocks && !splayed
+      ? cornerBlocks({
+          legs,
+          long: front,
+          short: ends,
+          taken: corner.kind === 'pocket-screws' ? corner.screw.places : [],
+        })
+      : { drafts: [], joints: [], fittings: [], problems: [] };
+
+  const inside = base.width / 2 - form.apron.reveal - apron.thickness;
+  const endInside = shortX - apron.thickness / 2;
+  const across = (part: string, x: number, reach: number): Rest => ({
+    part,
+    from: [x, -reach],
+    to: [x, reach],
+    held: [x, 0],
+    slides: false,
+  });
+  const rests: Rest[] = [
+    ...LONG.map(
+      ({ id, side }): Rest => ({
+        part: id,
+        from: [-shoulder.long / 2, side * inside],
+        to: [shoulder.long / 2, side * inside],
+        held: null,
+        slides: true,
+      }),
+    ),
+    ...SHORT.map(({ id, side }) => across(id, side * endInside, shoulder.short / 2)),
+    ...rails.map((rail) => across(rail.id, rail.frame.at[0], inside)),
+  ];
+  return {
+    drafts: [...legs, ...middle.drafts, ...aprons, ...rails, ...low.drafts, ...blocks.drafts],
+    joints: [
+      ...framed.joints,
+      ...railJoints(aprons, middle.drafts, rails, form.railJoint),
+      ...middle.joints,
+      ...low.joints,
+      ...blocks.joints,
+    ],
+    rests,
+    underside,
+    through: form.leg.through ? { ...form.leg.through, legs: LEG_IDS } : null,
+    clearAcross: inside,
+    feet: [...framed.feet, ...middle.feet],
+    knees: { height: underside - apron.height, parts: ['apron-front', 'apron-back'], words: 'the apron' },
+    span: {
+      along: (base.length - 2 * form.apron.reveal) / (form.crossRails + 1),
+      beyond: Math.max(0, (top.length - base.length) / 2 + form.apron.reveal),
+      across: base.width - 2 * (form.apron.reveal + apron.thickness),
+    },
+    bending: [
+      {
+        id: 'apron',
+        part: 'apron-front',
+        words: 'The long aprons',
+        how: 'span',
+        // Middle legs part it.
+        span: apronSpan.long / (form.midLegs + 1),
+        breadth: apron.thickness,
+        depth: apron.height - form.apron.arch,
+        share: 0.5 / (form.midLegs + 1),
+        path: 'form.base.apron.height',
+        hollowed: form.apron.arch,
+        breadthPath: 'form.base.apron.thickness',
+        ...(form.midLegs < 2 && !splayed
+          ? { legsBetween: { path: 'form.base.midLegs', pairs: form.midLegs + 1 } }
+          : {}),
+      },
+    ],
+    leaned: isInserted(corner)
+      ? [
+          {
+            id: 'corner',
+            joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
+            parts: APRON_IDS,
+            // Of legs that lean the foot pushes up outside the joint.
+            lever: (underside - apron.height / 2) * tangent(Math.max(splay.ends, splay.sides)),
+            modulus: leanModulus(corner, apron.height),
+            area: shearedOf(corner),
+            formula: 'load · how far the foot stands outside the joint, all on one leg',
+          },
+        ]
+      : [
+          {
+            id: 'corner',
+            joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
+            parts: APRON_IDS,
+            lever: 0,
+            modulus: null,
+            area: null,
+            ...(pins ? { pins } : {}),
+            formula: 'load, all on one end of one apron',
+          },
+        ],
+    racking: racking({ section: leg.section, length: underside, taper }, apron, apronSpan, corner),
+    corner,
+    fittings: [...cornerFittings(corner, choice, leg.section), ...blocks.fittings],
+    problems: [
+      ...legApronProblems(form, settled, corner, whole, splayed ? joints : null),
+      ...low.problems,
+      ...blocks.problems,
+    ],
+  };
+}
+
+/**
+ * Two frames either way, each two legs and an apron, resting on the floor: of a push F each leg takes a quarter, so that at
+ * its apron stands F/4 · h. Sway of such a frame: F/4E · (∫ s²/I_leg ds + h²L/6I_apron), with the leg's section where it is.
+ */
+function racking(
+  leg: { section: number; length: number; taper: NonNullable<Part['taper']> | null },
+  apron: { height: number; thickness: number },
+  shoulder: { long: number; short: number },
+  corner: CornerJoint,
+): Racking[] {
+  const height = leg.length - apron.height / 2;
+  const resists = cornerResists(corner, apron.height);
+  const ofApron = (apron.thickness * apron.height ** 3) / 12;
+  const bends = legCompliance(leg.section, leg.taper, height);
+  const ways = [
+    ['along', shoulder.long, ['apron-front', 'apron-back']],
+    ['across', shoulder.short, ['apron-left', 'apron-right']],
+  ] as const;
+  return ways.map(([way, span, parts]) => ({
+    way,
+    joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
+    parts,
+    lever: height / 4,
+    resists,
+    sway: (bends + (height ** 2 * (span + leg.section)) / (6 * ofApron)) / 4,
+    formula: 'push ÷ 4 legs · height of the apron’s middle',
+  }));
+}
+
+const CORNERS = [
+  { id: 'leg-front-left', name: 'Leg, front left', sx: -1, sy: -1 },
+  { id: 'leg-front-right', name: 'Leg, front right', sx: 1, sy: -1 },
+  { id: 'leg-back-left', name: 'Leg, back left', sx: -1, sy: 1 },
+  { id: 'leg-back-right', name: 'Leg, back right', sx: 1, sy: 1 },
+] as const;
+const LONG = [
+  { id: 'apron-front', name: 'Apron, front', side: -1 },
+  { id: 'apron-back', name: 'Apron, back', side: 1 },
+] as const;
+const SHORT = [
+  { id: 'apron-left', name: 'Apron, left', side: -1 },
+  { id: 'apron-right', name: 'Apron, right', side: 1 },
+] as const;
+
+const APRON_IDS = ['apron-front', 'apron-back', 'apron-left', 'apron-right'];
+
+const NO_STRETCHERS = { drafts: [], joints: [], problems: [] };
+
+/** A locked length is told along a leg that leans, or between shoulders that are askew: it is not one of the base's own figures. */
+const withoutLengths = (bench: PieceDecisions['bench']): PieceDecisions['bench'] => ({
+  ...bench,
+  locks: Object.fromEntries(Object.entries(bench.locks).map(([id, lock]) => [id, { ...lock, length: null }])),
+});

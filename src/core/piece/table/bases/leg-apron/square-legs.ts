@@ -1,0 +1,77 @@
+import type { BaseOf, Joints } from '../../../../decision/job-document';
+import type { Joint } from '../../../../joint/joint';
+import type { CornerJoint } from '../../../../joint/leg-corner';
+import { squareFrame } from '../../../../solid/frame';
+import type { Flat } from '../../../../solid/outline';
+import { hollowedOutline } from '../../../../solid/profile';
+import { legCorners } from './corners';
+import { taperedLeg } from './taper';
+import type { Draft, Part } from '../../../part';
+import type { SplayGiven } from './splayed-legs';
+
+export interface SquareGiven extends Pick<SplayGiven, 'base' | 'underside' | 'apron' | 'legs' | 'long' | 'short'> {
+  form: BaseOf<'leg-apron'>;
+  leg: { section: number; length: number };
+  taper: Part['taper'] | null;
+  corner: CornerJoint;
+  choice: Joints;
+  /** From an apron's shoulder to where its hollow begins. */
+  hollowFrom: (long: number, height: number) => number;
+}
+
+/** Four upright legs between aprons, and every apron's end in its leg. */
+export function squareLegs(given: SquareGiven): { legs: Draft[]; aprons: Draft[]; joints: Joint[]; feet: Flat[] } {
+  const { form, base, leg, apron, taper, corner, underside } = given;
+  const legs = given.legs.map(
+    ({ id, name, sx, sy }): Draft => ({
+      id,
+      name,
+      kind: 'leg',
+      grade: 'all-faces',
+      size: { length: leg.length, width: leg.section, thickness: leg.section },
+      frame: squareFrame(
+        [(sx * (base.length - leg.section)) / 2, (sy * (base.width - leg.section)) / 2, leg.length / 2],
+        { length: 'z', width: 'x', thickness: 'y' },
+      ),
+      ...(taper ? { taper, body: taperedLeg(leg, taper, [-sx, -sy]) } : {}),
+    }),
+  );
+  const inset = form.apron.reveal + apron.thickness / 2;
+  const z = underside - apron.height / 2;
+  const each = corner.kind === 'mortise-tenon' ? corner.tenon.length : 0;
+  const between = (own: { id: string; name: string }, long: number, frame: Draft['frame']): Draft => ({
+    ...own,
+    kind: 'apron',
+    grade: 'one-face',
+    size: { length: long + 2 * each, width: apron.height, thickness: apron.thickness },
+    beyond: { start: each, end: each },
+    frame,
+    ...(form.apron.arch > 0
+      ? { profile: hollowedOutline(long, apron.height, form.apron.arch, given.hollowFrom(long, apron.height)) }
+      : {}),
+  });
+  const aprons = [
+    ...given.long.map(({ id, name, side }) =>
+      between(
+        { id, name },
+        base.length - 2 * leg.section,
+        squareFrame([0, side * (base.width / 2 - inset), z], { length: 'x', width: 'z', thickness: 'y' }),
+      ),
+    ),
+    ...given.short.map(({ id, name, side }) =>
+      between(
+        { id, name },
+        base.width - 2 * leg.section,
+        squareFrame([side * (base.length / 2 - inset), 0, z], { length: 'y', width: 'z', thickness: 'x' }),
+      ),
+    ),
+  ];
+  // Tapered all round a leg stands on less than it is above.
+  const footIn = taper?.faces === 'all' ? (leg.section - taper.foot) / 2 : 0;
+  return {
+    legs,
+    aprons,
+    joints: legCorners(legs, aprons, corner, given.choice),
+    feet: given.legs.map(({ sx, sy }): Flat => [sx * (base.length / 2 - footIn), sy * (base.width / 2 - footIn)]),
+  };
+}

@@ -1,0 +1,346 @@
+import type { BaseOf } from '../../../../decision/job-document';
+import { dovetailLength, dovetailRail } from '../../../../joint/dovetail-rail';
+import type { Joint } from '../../../../joint/joint';
+import { legPeg, pegHeights, pegs } from '../../../../joint/pegs';
+import { postTenons } from '../../../../joint/post-tenons';
+import { tenonJoint } from '../../../../joint/tenon';
+import { tenonModulus } from '../../../../joint/tenon-strength';
+import { fixed } from '../../../../restraint/tie';
+import { squareFrame } from '../../../../solid/frame';
+import type { Vec } from '../../../../solid/vector';
+import { type Draft, type Fitting, forJoint } from '../../../part';
+import type { BasePlan, BendingPart, PieceDecisions, Racking, Rest, TopSize } from '../../../piece';
+import { bracesOf, FRONT_BACK, runOf } from './braces';
+import { postBraceProblems } from './problems';
+import { deepOf, type PostFrame, stringerEnd, stringerTenon } from './stringer';
+import { measured, settleSection } from '../../../settle-locks';
+import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
+
+/**
+ * Two square posts, each on a foot under a bearer, a stringer deep through or into both, top rails dovetailed into the
+ * bearers and braces at 45°: pegs, dovetails and wedges hold it, no glue.
+ */
+export function postBraceBase(
+  drawnForm: BaseOf<'post-brace'>,
+  { form: whole, bench }: PieceDecisions,
+  top: TopSize,
+): BasePlan {
+  const form = settled(drawnForm, bench);
+  const { foot, post, bearer, rails, braces, stringer } = form;
+  const tenon = {
+    foot: postTenons({ width: post.section, thickness: post.section, count: 1, into: foot.height }),
+    bearer: postTenons({ width: post.section, thickness: post.section, count: 1, into: bearer.height }),
+  };
+  const thickest = Math.max(foot.thickness, post.section, bearer.thickness);
+  const deep = deepOf(form);
+  const dovetail = dovetailLength(bearer.thickness);
+  // A stringer that is cut sets the frames as far apart; where it is not, a top rail does.
+  const [cutStringer, cutRail] = [
+    measured(bench, ['stringer'], 'length'),
+    measured(bench, ['top-rail-front', 'top-rail-back'], 'length'),
+  ];
+  const { underside, middle, across, bearerLong, postLong } = settleFrames({
+    bench,
+    whole,
+    top,
+    height: form.height,
+    footTop: foot.height,
+    bearer,
+    post: { width: post.section, tenons: tenon.foot.length + tenon.bearer.length },
+    thickest,
+    apart:
+      cutStringer !== undefined
+        ? cutStringer - 2 * deep + post.section
+        : cutRail !== undefined
+          ? cutRail - 2 * dovetail + bearer.thickness
+          : undefined,
+  });
+
+  const frames = SIDES.map(({ side, word }) => {
+    const x = side * middle;
+    const upright: Draft = {
+      id: `post-${word}`,
+      name: `Post, ${word}`,
+      kind: 'post',
+      grade: 'all-faces',
+      size: {
+        length: postLong + tenon.foot.length + tenon.bearer.length,
+        width: post.section,
+        thickness: post.section,
+      },
+      beyond: { start: tenon.foot.length, end: tenon.bearer.length },
+      frame: squareFrame([x, 0, foot.height + postLong / 2], { length: 'z', width: 'y', thickness: 'x' }),
+    };
+    const under: Draft = {
+      id: `foot-${word}`,
+      name: `Foot, ${word}`,
+      kind: 'foot',
+      grade: 'all-faces',
+      size: { length: across, width: foot.height, thickness: foot.thickness },
+      frame: squareFrame([x, 0, foot.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
+    };
+    return {
+      side,
+      word,
+      x,
+      post: upright,
+      foot: under,
+      bearer: bearerOn({ word, x, long: bearerLong, underside, bearer }),
+    };
+  });
+
+  const off = rails.apart / 2;
+  const between = 2 * middle - bearer.thickness;
+  const topRails = FRONT_BACK.map(
+    ({ side, word }): Draft => ({
+      id: `top-rail-${word}`,
+      name: `Top rail, ${word}`,
+      kind: 'top-rail',
+      grade: 'hidden',
+      size: { length: between + 2 * dovetail, width: rails.width, thickness: rails.thickness },
+      beyond: { start: dovetail, end: dovetail },
+      frame: squareFrame([0, side * off, underside - rails.thickness / 2], {
+        length: 'x',
+        width: 'y',
+        thickness: 'z',
+      }),
+    }),
+  );
+
+  const long = 2 * middle - post.section;
+  const beam: Draft = {
+    id: 'stringer',
+    name: 'Stringer',
+    kind: 'stretcher',
+    grade: 'all-faces',
+    size: { length: long + 2 * deep, width: stringer.height, thickness: stringer.thickness },
+    beyond: { start: deep, end: deep },
+    frame: squareFrame([0, 0, stringer.at], { length: 'x', width: 'z', thickness: 'y' }),
+  };
+  const beamTenon = stringerTenon(form);
+
+  const ends = frames.map((frame) => stringerEnd(frame, beam, form, beamTenon));
+  const posts = frames.flatMap((frame) => [
+    ...pegged(frame, frame.foot, -1, foot.height, tenon.foot),
+    ...pegged(frame, frame.bearer, 1, foot.height + postLong, tenon.bearer),
+  ]);
+  const dovetails = frames.flatMap(({ side, x, bearer: into }) =>
+    topRails.map((rail) =>
+      dovetailRail({
+        id: `${into.id}/${rail.id}`,
+        into: forJoint(into),
+        from: forJoint(rail),
+        at: [x - (side * bearer.thickness) / 2, rail.frame.at[1], underside],
+        along: [side, 0, 0],
+        length: dovetail,
+        rail: { thickness: rails.width, height: rails.thickness },
+      }),
+    ),
+  );
+  const { out, rise } = runOf(form);
+  const braced = frames.flatMap((frame) => bracesOf(frame, form, topRails, underside));
+
+  const under = onTwoBearers({
+    middle,
+    underside,
+    bearer: { long: bearerLong, thickness: bearer.thickness },
+    foot: { long: across, thickness: foot.thickness },
+    top,
+  });
+  const inner = off - rails.width / 2;
+  const held = braces.way === 'diagonal' ? out : 0;
+  const [ofRail, ofTop] = [rails.width * rails.thickness ** 3, top.width * top.thickness ** 3];
+  const bending: BendingPart[] = [
+    {
+      id: 'bearer',
+      part: 'bearer-left',
+      words: 'The bearers, from the post to their ends,',
+      how: 'cantilever',
+      span: Math.max(10, (bearerLong - post.section) / 2 - (braces.way === 'across' ? braces.reach : 0)),
+      breadth: bearer.thickness,
+      depth: bearer.height,
+      share: 0.25,
+      path: 'form.base.bearer.height',
+    },
+    {
+      id: 'top-rail',
+      part: 'top-rail-front',
+      words: held > 0 ? 'The top rails, from brace to brace,' : 'The top rails',
+      how: 'span',
+      span: Math.max(10, between - 2 * held),
+      breadth: rails.width,
+      depth: rails.thickness,
+      // Top and rails bend together: each takes of the load as it is stiff.
+      share: ofRail / (ofTop + 2 * ofRail),
+      path: 'form.base.rails.thickness',
+    },
+  ];
+  return {
+    drafts: [
+      ...frames.flatMap((frame) => [frame.foot, frame.post, frame.bearer]),
+      beam,
+      ...ends.flatMap((end) => end.wedges),
+      ...topRails,
+      ...braced.map(({ brace }) => brace),
+    ],
+    joints: [...posts, ...ends.flatMap((end) => end.joints), ...dovetails, ...braced.flatMap(({ joints }) => joints)],
+    ...under,
+    rests: [
+      ...under.rests,
+      ...FRONT_BACK.map(
+        ({ side, word }): Rest => ({
+          part: `top-rail-${word}`,
+          from: [-between / 2, side * inner],
+          to: [between / 2, side * inner],
+          held: null,
+          slides: true,
+        }),
+      ),
+    ],
+    clearAcross: Math.max(0, inner),
+    knees: {
+      height: underside - rails.thickness,
+      parts: topRails.map(({ id }) => id),
+      words: 'the top rails',
+    },
+    bending,
+    leaned: [
+      {
+        id: 'post',
+        joint: 'the posts’ tenons',
+        parts: [...onBothSides('post'), ...onBothSides('foot'), ...onBothSides('bearer')],
+        lever: top.width / 2,
+        modulus: Math.min(tenonModulus(tenon.foot), tenonModulus(tenon.bearer)),
+        area: tenon.bearer.thickness * tenon.bearer.width,
+        formula: 'load · half the top’s width, all on one post',
+      },
+    ],
+    racking: racking({ form, underside, span: 2 * middle, into: tenon.foot, tenon: beamTenon, rise }),
+    fittings: fittingsOf(form, tenon, beamTenon),
+    problems: postBraceProblems(form, { underside, bearerLong, out, rise }),
+  };
+}
+
+type Form = BaseOf<'post-brace'>;
+
+/** Its sections as they were cut; a post is square. */
+function settled(drawn: Form, bench: PieceDecisions['bench']): Form {
+  const posts = onBothSides('post');
+  const sides = [measured(bench, posts, 'width'), measured(bench, posts, 'thickness')].filter((mm) => mm !== undefined);
+  const section = sides.length > 0 ? sides.reduce((sum, side) => sum + side, 0) / sides.length : drawn.post.section;
+  return {
+    ...drawn,
+    foot: settleSection(bench, onBothSides('foot'), drawn.foot, 'height'),
+    post: { ...drawn.post, section },
+    bearer: settleSection(bench, onBothSides('bearer'), drawn.bearer, 'height'),
+    rails: settleSection(bench, ['top-rail-front', 'top-rail-back'], drawn.rails, 'width'),
+    stringer: settleSection(bench, ['stringer'], drawn.stringer, 'height'),
+  };
+}
+
+/** A post's tenon in its foot or its bearer, held by draw-bored pegs from the outside. */
+function pegged(
+  { side, x, post }: PostFrame,
+  into: Draft,
+  upward: 1 | -1,
+  z: number,
+  size: { length: number; width: number; thickness: number },
+): Joint[] {
+  const id = `${into.id}/${post.id}`;
+  const at: Vec = [x, 0, z];
+  const along: Vec = [0, 0, upward];
+  const tie = { name: `${post.name} in ${into.name.toLowerCase()}`, a: into.id, b: post.id, at: { x, y: 0, z } };
+  const joint = tenonJoint({
+    id,
+    kind: 'mortise-tenon',
+    into: forJoint(into),
+    from: forJoint(post),
+    at,
+    along,
+    wide: [0, 1, 0],
+    size,
+    ties: [fixed({ id, ...tie })],
+  });
+  return [
+    joint,
+    pegs({
+      id: `${id}/pegs`,
+      holds: joint,
+      into: forJoint(into),
+      from: forJoint(post),
+      at,
+      along,
+      tenon: size,
+      wide: [0, 1, 0],
+      wall: into.size.thickness / 2,
+      inward: [-side, 0, 0],
+      diameter: legPeg(into.size.thickness),
+      drawBored: true,
+    }),
+  ];
+}
+
+/**
+ * Across, each post stands in its foot: half the push at its height above the foot; sway F/2 · l³/3E·I_post. Along, the
+ * stringer's two ends hold the posts upright; with diagonal braces the two that are pressed do, each taking half the
+ * moment on its arm about the post's head.
+ */
+function racking(given: {
+  form: Form;
+  underside: number;
+  span: number;
+  into: { width: number; thickness: number };
+  tenon: { width: number; thickness: number };
+  rise: number;
+}): Racking[] {
+  const { form, underside, span, into, tenon, rise } = given;
+  const { foot, post, braces, stringer } = form;
+  const above = underside - foot.height;
+  const upright = post.section ** 4 / 12;
+  const diagonal = braces.way === 'diagonal';
+  return [
+    {
+      way: 'along',
+      parts: diagonal
+        ? ['brace-left-front', 'brace-left-back', 'brace-right-front', 'brace-right-back']
+        : ['stringer', 'post-left', 'post-right'],
+      sway: swayHeldByBar({ height: underside, at: stringer.at, span, upright, bar: stringer }),
+      ...(diagonal
+        ? {
+            joint: 'the two braces that are pressed',
+            lever: underside / 2,
+            // A brace's push has half of itself along the table: (1, 1, √2)/2.
+            resists: { kind: 'bent', modulus: (rise / 2) * braces.width * braces.thickness } as const,
+            formula: 'push · height ÷ 2 braces that are pressed',
+          }
+        : {
+            joint: 'the stringer’s tenons',
+            lever: underside / 2,
+            resists: { kind: 'bent', modulus: tenonModulus(tenon) } as const,
+            formula: 'push · height ÷ 2 ends of the stringer',
+          }),
+    },
+    {
+      way: 'across',
+      joint: 'the posts’ tenons in the feet',
+      parts: [...onBothSides('post'), ...onBothSides('foot')],
+      lever: above / 2,
+      resists: { kind: 'bent', modulus: tenonModulus(into) },
+      sway: above ** 3 / (6 * upright),
+      formula: 'push ÷ 2 posts · height above the foot',
+    },
+  ];
+}
+
+function fittingsOf(
+  { post, foot, bearer, stringer }: Form,
+  tenon: { foot: { width: number }; bearer: { width: number } },
+  beam: { width: number },
+): Fitting[] {
+  const peg = (into: number, each: number): Fitting => ({ name: 'Pegs', count: 2 * each, size: [legPeg(into), into] });
+  return [
+    peg(foot.thickness, pegHeights(tenon.foot.width).length),
+    peg(bearer.thickness, pegHeights(tenon.bearer.width).length),
+    ...(stringer.hold === 'pegs' ? [peg(post.section, pegHeights(beam.width).length)] : []),
+  ];
+}

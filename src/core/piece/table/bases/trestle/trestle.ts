@@ -1,0 +1,331 @@
+import type { BaseOf } from '../../../../decision/job-document';
+import type { Joint } from '../../../../joint/joint';
+import { BOLTED_STUB, postTenons, stretcherTenon, TUSK_BEYOND } from '../../../../joint/post-tenons';
+import type { StretcherEnd } from '../../../../joint/stretcher-ends';
+import { tenonJoint } from '../../../../joint/tenon';
+import { tenonModulus } from '../../../../joint/tenon-strength';
+import { fixed, glued } from '../../../../restraint/tie';
+import { squareFrame } from '../../../../solid/frame';
+import { archedOutline, hollowedOutline } from '../../../../solid/profile';
+import type { Vec } from '../../../../solid/vector';
+import { type Draft, type Fitting, forJoint } from '../../../part';
+import type { BasePlan, PieceDecisions, Racking, TopSize } from '../../../piece';
+import { measured, settleSection } from '../../../settle-locks';
+import { buttressBraces, footPads, trestleBraces } from './braces';
+import { trestleProblems } from './problems';
+import { cutsForHold, mortiseOnly, tuskFor } from './stretcher';
+import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
+
+/** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
+export function trestleBase(
+  drawnForm: BaseOf<'trestle'>,
+  { form: whole, bench }: PieceDecisions,
+  top: TopSize,
+): BasePlan {
+  const form: BaseOf<'trestle'> = {
+    ...drawnForm,
+    foot: settleSection(bench, onBothSides('foot'), drawnForm.foot, 'height'),
+    post: settleSection(bench, onBothSides('post'), drawnForm.post, 'width'),
+    bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
+    stretcher: settledStretcher(drawnForm.stretcher, bench),
+  };
+  const { foot, post, bearer, stretcher, pads } = form;
+  const footTop = pads + foot.height;
+  const into = { foot: tenonsInto(form, foot.height - foot.hollow), bearer: tenonsInto(form, bearer.height) };
+  const out = {
+    wedged: post.thickness + stretcher.proud,
+    tusk: post.thickness + TUSK_BEYOND,
+    bolted: Math.min(BOLTED_STUB, post.thickness / 3),
+  }[stretcher.joint];
+  const thickest = Math.max(foot.thickness, post.thickness, bearer.thickness);
+  const cutStretcher = measured(bench, ['stretcher'], 'length');
+  const { underside, middle, across, bearerLong, postLong } = settleFrames({
+    bench,
+    whole,
+    top,
+    height: form.height,
+    footTop,
+    bearer,
+    post: { width: post.width, tenons: into.foot.length + into.bearer.length },
+    thickest,
+    apart: cutStretcher === undefined ? undefined : cutStretcher - 2 * out + post.thickness,
+  });
+
+  // A hollowed foot stands on its ends: a fifth of it at each; common practice.
+  const standing = across / 5;
+  const { arch } = stretcher;
+  const trestles = SIDES.map(({ side, word }) => {
+    const x = side * middle;
+    const upright: Draft = {
+      id: `post-${word}`,
+      name: `Post, ${word}`,
+      kind: 'post',
+      grade: 'all-faces',
+      size: {
+        length: postLong + into.foot.length + into.bearer.length,
+        width: post.width,
+        thickness: post.thickness,
+      },
+      beyond: { start: into.foot.length, end: into.bearer.length },
+      frame: squareFrame([x, 0, footTop + postLong / 2], { length: 'z', width: 'y', thickness: 'x' }),
+    };
+    const foot: Draft = {
+      id: `foot-${word}`,
+      name: `Foot, ${word}`,
+      kind: 'foot',
+      grade: 'all-faces',
+      size: { length: across, width: form.foot.height, thickness: form.foot.thickness },
+      frame: squareFrame([x, 0, pads + form.foot.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
+      ...(form.foot.hollow > 0
+        ? { profile: hollowedOutline(across, form.foot.height, form.foot.hollow, standing) }
+        : {}),
+    };
+    return {
+      side,
+      x,
+      post: upright,
+      foot,
+      bearer: bearerOn({ word, x, long: bearerLong, underside, bearer }),
+    };
+  });
+
+  const tenon = stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: post.width });
+  const between = 2 * middle - post.thickness;
+  const rail: Draft = {
+    id: 'stretcher',
+    name: 'Stretcher',
+    kind: 'stretcher',
+    grade: 'all-faces',
+    size: { length: between + 2 * out, width: stretcher.height + arch, thickness: stretcher.thickness },
+    beyond: { start: out, end: out },
+    // Of an arched one the ends stand where they are said to, its middle higher.
+    frame: squareFrame([0, 0, stretcher.at + arch / 2], { length: 'x', width: 'z', thickness: 'y' }),
+    ...(arch > 0 ? { profile: archedOutline(between, stretcher.height, arch) } : {}),
+  };
+
+  const endOf = (side: 1 | -1, upright: string): StretcherEnd => ({
+    post: upright,
+    stretcher: rail.id,
+    side,
+    inner: side * (middle - post.thickness / 2),
+    outer: side * (middle + post.thickness / 2),
+    z: stretcher.at,
+    tenon,
+  });
+  const tusks = stretcher.joint === 'tusk' ? trestles.map(({ side, post: p }) => tuskFor(endOf(side, p.id), rail)) : [];
+  const joints = trestles.flatMap(({ side, x, ...parts }): Joint[] => {
+    const end = (under: Draft, upward: 1 | -1, z: number, size: typeof into.foot) =>
+      size.places.map((y, i) =>
+        tenonJoint({
+          id: `${under.id}/${parts.post.id}${size.places.length > 1 ? `/${i + 1}` : ''}`,
+          kind: size.places.length > 1 ? 'twin-tenon' : 'mortise-tenon',
+          into: forJoint(under),
+          from: forJoint(parts.post),
+          at: [x, y, z],
+          along: [0, 0, upward],
+          wide: [0, 1, 0],
+          size,
+          ties:
+            i > 0
+              ? []
+              : gluedTogether(
+                  `${under.id}/${parts.post.id}`,
+                  under,
+                  parts.post,
+                  [x, 0, z + (upward * size.length) / 2],
+                  size,
+                ),
+        }),
+      );
+    const face = x - (side * post.thickness) / 2;
+    const at: Vec = [face, 0, stretcher.at];
+    const id = `${parts.post.id}/stretcher`;
+    const between = { id, name: `Stretcher in ${parts.post.name.toLowerCase()}`, a: parts.post.id, b: rail.id };
+    const joint = tenonJoint({
+      id,
+      kind: stretcher.joint === 'bolted' ? 'bolted' : 'through-tenon',
+      into: forJoint(parts.post),
+      from: forJoint(rail),
+      at,
+      along: [side, 0, 0],
+      wide: [0, 0, 1],
+      size: { ...tenon, length: out },
+      ...(stretcher.joint === 'bolted' ? {} : { through: { face: [side, 0, 0] } }),
+      // A tusk or a bolt draws the shoulder home and holds one point; a wedged tenon is glued over its width.
+      ties:
+        stretcher.joint === 'wedged'
+          ? glued({ ...between, at: { x, y: 0, z: stretcher.at } }, { z: tenon.width })
+          : [fixed({ ...between, at: { x, y: 0, z: stretcher.at } })],
+    });
+    return [
+      ...end(parts.foot, -1, footTop, into.foot),
+      ...end(parts.bearer, 1, footTop + postLong, into.bearer),
+      {
+        ...joint,
+        removed: [
+          // What stands beyond the post takes nothing from it.
+          ...joint.removed.map((cut) => ({ ...cut, solid: mortiseOnly(cut.solid, x, post.thickness) })),
+          ...cutsForHold(endOf(side, parts.post.id), form, out),
+        ],
+      },
+    ];
+  });
+
+  const braced = form.braces
+    ? trestles.flatMap(({ x, post: upright, bearer: beam }) =>
+        trestleBraces(form, form.braces, upright, beam, x, underside - bearer.height),
+      )
+    : [];
+  const along = buttressBraces(
+    form,
+    trestles.map(({ side, post: upright }) => ({ side, post: upright, inner: side * (middle - post.thickness / 2) })),
+    rail,
+  );
+  const underFeet = pads > 0 ? trestles.flatMap(({ x, foot: under }) => footPads(form, under, x, across)) : [];
+  return {
+    drafts: [
+      ...trestles.flatMap((trestle) => [trestle.foot, trestle.post, trestle.bearer]),
+      rail,
+      ...tusks.map((own) => own.draft),
+      ...[...braced, ...along].map(({ brace }) => brace),
+      ...underFeet.map(({ pad }) => pad),
+    ],
+    joints: [
+      ...joints,
+      ...tusks.map((own) => own.joint),
+      ...[...braced, ...along].flatMap((own) => own.joints),
+      ...underFeet.map(({ joint }) => joint),
+    ],
+    ...onTwoBearers({
+      middle,
+      underside,
+      bearer: { long: bearerLong, thickness: bearer.thickness },
+      foot: { long: across, thickness: foot.thickness },
+      top,
+    }),
+    bending: [
+      {
+        id: 'bearer',
+        part: 'bearer-left',
+        words: 'The bearers, from the post to their ends,',
+        how: 'cantilever',
+        // A brace carries the bearer where it meets it.
+        span: Math.max(10, (bearerLong - post.width) / 2 - (form.braces?.reach ?? 0)),
+        breadth: bearer.thickness,
+        depth: bearer.height,
+        share: 0.25,
+        path: 'form.base.bearer.height',
+      },
+    ],
+    leaned: [
+      {
+        id: 'post',
+        joint: 'the posts’ tenons',
+        parts: ['post-left', 'post-right', 'foot-left', 'foot-right', 'bearer-left', 'bearer-right'],
+        lever: top.width / 2,
+        modulus: Math.min(tenonModulus(into.foot), tenonModulus(into.bearer)),
+        area: into.bearer.places.length * into.bearer.thickness * into.bearer.width,
+        formula: 'load · half the top’s width, all on one post',
+      },
+    ],
+    racking: racking({
+      height: underside,
+      at: stretcher.at,
+      span: 2 * middle,
+      post,
+      footTop,
+      stretcher,
+      tenon,
+      into: into.foot,
+      buttresses: form.buttresses,
+    }),
+    fittings: fittingsOf(form),
+    problems: trestleProblems(form, underside, tenon, bearerLong),
+  };
+}
+
+/**
+ * Along the table two posts rest on the floor and are held upright by the stretcher alone: each of its ends takes half of
+ * push · height. Across it each post stands in its foot: half the push at its height above the foot. Sway across:
+ * F/2 · l³/3E·I_post.
+ */
+function racking(given: {
+  height: number;
+  at: number;
+  span: number;
+  post: { width: number; thickness: number };
+  footTop: number;
+  stretcher: { height: number; thickness: number };
+  tenon: { width: number; thickness: number };
+  into: ReturnType<typeof postTenons>;
+  buttresses: BaseOf<'trestle'>['buttresses'];
+}): Racking[] {
+  const { height, at, span, post, footTop, stretcher, tenon, into, buttresses } = given;
+  const above = height - footTop;
+  const along = (post.width * post.thickness ** 3) / 12;
+  const across = (post.thickness * post.width ** 3) / 12;
+  return [
+    {
+      way: 'along',
+      parts: ['stretcher', 'post-left', 'post-right'],
+      sway: swayHeldByBar({ height, at, span, upright: along, bar: stretcher }),
+      ...(buttresses
+        ? {
+            joint: 'the buttress that is pressed',
+            // Its pull on the other end is not counted: the one that is pressed takes all, on its arm from the corner.
+            lever: height,
+            resists: {
+              kind: 'bent',
+              modulus: buttresses.reach * Math.SQRT1_2 * buttresses.width * buttresses.thickness,
+            } as const,
+            formula: 'push · height, all on the buttress that is pressed',
+          }
+        : {
+            joint: 'the stretcher’s tenons',
+            lever: height / 2,
+            resists: { kind: 'bent', modulus: tenonModulus(tenon) } as const,
+            formula: 'push · height ÷ 2 ends of the stretcher',
+          }),
+    },
+    {
+      way: 'across',
+      joint: 'the posts’ tenons in the feet',
+      parts: ['post-left', 'post-right', 'foot-left', 'foot-right'],
+      lever: above / 2,
+      resists: { kind: 'bent', modulus: tenonModulus(into) },
+      sway: above ** 3 / (6 * across),
+      formula: 'push ÷ 2 posts · height above the foot',
+    },
+  ];
+}
+
+/** An arched stretcher is measured over its arch. */
+function settledStretcher(drawn: BaseOf<'trestle'>['stretcher'], bench: PieceDecisions['bench']) {
+  const over = settleSection(bench, ['stretcher'], { ...drawn, height: drawn.height + drawn.arch }, 'height');
+  return { ...over, height: Math.max(1, over.height - drawn.arch) };
+}
+
+const tenonsInto = ({ post, tenons }: BaseOf<'trestle'>, into: number) =>
+  postTenons({ width: post.width, thickness: post.thickness, count: tenons, into });
+
+/** Tenons of one end are glued together: what holds is the breadth over all of them. */
+function gluedTogether(id: string, into: Draft, from: Draft, [x, y, z]: Vec, size: ReturnType<typeof postTenons>) {
+  const breadth = (size.places.at(-1) ?? 0) - (size.places[0] ?? 0) + size.width;
+  return glued(
+    { id, name: `${from.name} in ${into.name.toLowerCase()}`, a: into.id, b: from.id, at: { x, y, z } },
+    { y: breadth },
+  );
+}
+
+function fittingsOf(form: BaseOf<'trestle'>): Fitting[] {
+  const { stretcher } = form;
+  const tenon = stretcherTenon({
+    height: stretcher.height,
+    thickness: stretcher.thickness,
+    postWidth: form.post.width,
+  });
+  return [
+    ...(stretcher.joint === 'wedged' ? [{ name: 'Wedges for the stretcher', count: 4, size: [tenon.thickness] }] : []),
+    ...(stretcher.joint === 'bolted' ? [{ name: 'Bolts with cross dowels', count: 2, size: [120] }] : []),
+  ];
+}

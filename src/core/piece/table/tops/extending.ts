@@ -1,0 +1,102 @@
+import type { Bench, TopOf } from '../../../decision/job-document';
+import { bored, type Joint } from '../../../joint/joint';
+import { sliding } from '../../../restraint/tie';
+import { rod } from '../../../solid/convex';
+import { squareFrame } from '../../../solid/frame';
+import { rectangleOutline } from '../../../solid/outline';
+import type { Vec } from '../../../solid/vector';
+import type { Draft } from '../../part';
+import type { TopPlan, TopSize } from '../../piece';
+import { measured } from '../../settle-locks';
+
+type Extending = TopOf<'extending'>;
+
+const HALVES = ['half-left', 'half-right'] as const;
+export const leafIds = (count: number) => Array.from({ length: count }, (_, i) => `leaf-${i + 1}`);
+
+/** Pins between leaves: so thick as a third of the thickness, so far into both, at most so far apart; mm, common practice. */
+const PIN_IN = 25;
+const PIN_SPACING = 350;
+const PIN_FROM_EDGE = 80;
+
+/** How far each half goes out to take all leaves, mm. */
+export const travelOfHalf = ({ leaves, leaf }: Pick<Extending, 'leaves' | 'leaf'>): number => (leaves * leaf) / 2;
+
+/** Drawn out, its leaves in their places. */
+export function extendingSize(form: Extending, bench: Bench): TopSize {
+  const half = measured(bench, HALVES, 'length') ?? form.length / 2;
+  return {
+    length: 2 * half + form.leaves * form.leaf,
+    width: measured(bench, HALVES, 'width') ?? form.width,
+    thickness: measured(bench, HALVES, 'thickness') ?? form.thickness,
+  };
+}
+
+/** Two halves that are drawn apart, and leaves between them; all of them with the grain along the table. */
+export function extendingTop(form: Extending, size: TopSize, underside: number): TopPlan {
+  const ids = leafIds(form.leaves);
+  const half = (size.length - form.leaves * form.leaf) / 2;
+  const z = underside + size.thickness / 2;
+  const plate = (own: Pick<Draft, 'id' | 'name' | 'kind' | 'oneWith'>, from: number, length: number): Draft => ({
+    ...own,
+    grade: 'one-face',
+    size: { length, width: size.width, thickness: size.thickness },
+    frame: squareFrame([from + length / 2, 0, z], { length: 'x', width: 'y', thickness: 'z' }),
+  });
+  const inner = -size.length / 2 + half;
+  const drafts: Draft[] = [
+    plate({ id: 'half-left', name: 'Half, left', kind: 'top' }, -size.length / 2, half),
+    plate({ id: 'half-right', name: 'Half, right', kind: 'top', oneWith: 'half-left' }, size.length / 2 - half, half),
+    ...ids.map((id, i) =>
+      plate(
+        { id, name: `Leaf ${i + 1}`, kind: 'leaf', ...(i > 0 ? { oneWith: 'leaf-1' } : {}) },
+        inner + i * form.leaf,
+        form.leaf,
+      ),
+    ),
+  ];
+  // From left to right, every one pinned into the next.
+  const order = ['half-left', ...ids, 'half-right'];
+  const joints = order.slice(1).map((to, i): Joint => {
+    const from = order[i] as string;
+    return pins(from, to, inner + i * form.leaf, size, z);
+  });
+  return {
+    drafts,
+    joints,
+    outline: rectangleOutline(size.length, size.width),
+    size,
+    leading: 'half-left',
+    closed: 2 * half,
+    carriedApart: true,
+    fittings: [],
+    problems: [],
+  };
+}
+
+/** Pins glued into one edge and let into the other, loose: they bring the faces level and hold nothing. */
+function pins(from: string, to: string, x: number, size: TopSize, z: number): Joint {
+  const reach = Math.max(0, size.width / 2 - PIN_FROM_EDGE);
+  const count = Math.max(2, Math.ceil((2 * reach) / PIN_SPACING) + 1);
+  const thick = Math.max(6, Math.round(size.thickness / 3));
+  const places = Array.from({ length: count }, (_, i) => -reach + (2 * reach * i) / (count - 1));
+  const at = (dx: number, y: number): Vec => [x + dx, y, z];
+  return {
+    id: `${to}/${from}`,
+    kind: 'leaf-pins',
+    name: `Pins between ${from.replace('-', ' ')} and ${to.replace('-', ' ')}`,
+    into: to,
+    from,
+    removed: places.flatMap((y) => [
+      { part: to, what: 'hole for a pin', ...bored(at(0, y), at(PIN_IN + 2, y), thick), open: [[-1, 0, 0] as const] },
+      { part: from, what: 'hole for a pin', ...bored(at(0, y), at(-PIN_IN, y), thick), open: [[1, 0, 0] as const] },
+    ]),
+    added: places.map((y) => ({ part: from, solid: rod(at(-PIN_IN, y), at(PIN_IN, y), thick), inside: true as const })),
+    ties: [
+      sliding(
+        { id: `${to}/${from}`, name: `pins of ${to.replace('-', ' ')}`, a: from, b: to, at: { x, y: 0, z } },
+        { y: 1, z: 1 },
+      ),
+    ],
+  };
+}

@@ -1,0 +1,64 @@
+import type { Bench, TopOf } from '../../../decision/job-document';
+import { squareFrame } from '../../../solid/frame';
+import { rectangleOutline } from '../../../solid/outline';
+import type { Draft } from '../../part';
+import type { TopPlan, TopSize } from '../../piece';
+import { measured } from '../../settle-locks';
+import { solidOfTop } from './outline';
+import type { Unbuildable } from '../../unbuildable';
+
+const slatIds = (count: number) => Array.from({ length: count }, (_, i) => `slat-${i + 1}`);
+
+/** The width of each slat that fills the top with its gaps, mm. */
+export const slatWidth = ({ width, slats, gap }: Pick<TopOf<'slatted'>, 'width' | 'slats' | 'gap'>): number =>
+  (width - (slats - 1) * gap) / slats;
+
+export function slattedSize(form: TopOf<'slatted'>, bench: Bench): TopSize {
+  const ids = slatIds(form.slats);
+  return {
+    length: measured(bench, ids, 'length') ?? form.length,
+    width: form.width,
+    thickness: measured(bench, ids, 'thickness') ?? form.thickness,
+  };
+}
+
+/** Slats side by side with gaps, each held in its middle only, so that it moves about that and the gaps take it up. */
+export function slattedTop(form: TopOf<'slatted'>, size: TopSize, underside: number): TopPlan {
+  const drawn = slatWidth(form);
+  const width = Math.max(1, drawn);
+  const pitch = width + form.gap;
+  const drafts = slatIds(form.slats).map((id, i): Draft => {
+    const at = -form.width / 2 + width / 2 + i * pitch;
+    return {
+      id,
+      name: `Slat ${i + 1}`,
+      kind: 'slat',
+      grade: 'all-faces',
+      size: { length: size.length, width, thickness: size.thickness },
+      frame: squareFrame([0, at, underside + size.thickness / 2], { length: 'x', width: 'y', thickness: 'z' }),
+      ...(form.edge.kind === 'square'
+        ? {}
+        : { body: [solidOfTop(rectangleOutline(size.length, width), size.thickness, form.edge)] }),
+    };
+  });
+  return {
+    drafts,
+    joints: [],
+    outline: rectangleOutline(size.length, form.width),
+    size,
+    leading: 'slat-1',
+    leads: 'a slat',
+    gap: form.gap,
+    fittings: [],
+    problems: drawn < LEAST_SLAT ? [tooNarrow(form)] : [],
+  };
+}
+
+/** A slat narrower than this holds no screw in its middle, mm; common practice. */
+const LEAST_SLAT = 30;
+
+const tooNarrow = (form: TopOf<'slatted'>): Unbuildable => ({
+  problem: `${form.slats} slats with their gaps leave each of them too narrow to be held.`,
+  where: 'form.top.slats',
+  wayOut: 'Take fewer slats or smaller gaps, or make the top wider.',
+});

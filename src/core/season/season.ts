@@ -1,0 +1,248 @@
+import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
+import type { JobDocument } from '../decision/job-document';
+import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
+import { stillOff } from '../stock/board-moisture';
+import type { FinishKind } from '../wood/finish';
+import { LENGTHWISE_COEFFICIENT } from '../wood/movement';
+import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
+import type { Rings } from '../wood/rings';
+import type { Species } from '../wood/species';
+import { learnFrom, NO_CORRECTION } from './learning';
+import { isMade } from '../piece/material';
+import { airOfPiece, homeResponse, type LineInput, moistureLine } from './moisture-line';
+import type { Part, Size } from '../piece/part';
+import { leadingPart, type Piece } from '../piece/piece';
+import { seasonFigures } from './season-figures';
+import type { Learned, Season, SeasonDay } from './season-state';
+
+export type { Learned, Season, SeasonDay };
+
+/** The days the year band shows. */
+export const SEASON_DAYS = 2 * DAYS_IN_YEAR;
+
+const MOST_DAYS = 5 * DAYS_IN_YEAR;
+
+/** The finish of the plan, as the wood feels it. */
+export const FINISH_OF_PLAN: Record<JobDocument['plan']['finish'], FinishKind> = {
+  'oil-wax': 'oil',
+  film: 'varnish',
+  shellac: 'shellac',
+  lacquer: 'lacquer',
+  epoxy: 'epoxy',
+  wax: 'wax',
+  none: 'none',
+};
+
+/** A strip of the top as the layout knows it. */
+export interface StripOfLayout {
+  /** mm after jointing. */
+  width: number;
+  rings: Rings;
+  /** Of the board as it lies, mm. */
+  thickness: number;
+  /** The board's last reading, %. */
+  moisture: number | null;
+  moistureOn: Day | null;
+  /** As it is laid in the panel. */
+  heartUp: boolean;
+  /** With its better face up. */
+  bestHeartUp: boolean;
+}
+
+/** The air a piece goes through and what its top does in it. */
+export function deriveSeason(given: {
+  document: JobDocument;
+  piece: Piece;
+  species: Species;
+  shopAir: Place;
+  homeAir: Place;
+  strips?: readonly StripOfLayout[];
+}): Season {
+  const { document, piece, species, shopAir, homeAir } = given;
+  const { gluedOn, deliveredOn, moistureAtGluing, ringAngle, school, reckoning, coated } = document.season;
+  const start = firstOfYear(gluedOn);
+  const deliveredIndex = daysBetween(start, deliveredOn);
+  const gluedIndex = daysBetween(start, gluedOn);
+  // From gluing until a whole year at home is over, but no longer than anybody plans ahead.
+  const lastDay = Math.min(deliveredIndex + DAYS_IN_YEAR, Math.max(MOST_DAYS, gluedIndex + 1));
+  const days = Math.max(SEASON_DAYS, lastDay);
+  const air = airOfPiece({ start, days, deliveredIndex, shopAir, homeAir });
+  const airAt = (index: number) => air.moisture[Math.min(days - 1, Math.max(0, index))] ?? 0;
+
+  const top = leadingPart(piece);
+  // A maker's own moisture at gluing is where the wood is followed from; otherwise from milling, in the shop's air.
+  const milledIndex = Math.max(0, Math.min(gluedIndex, daysBetween(start, document.plan.startOn)));
+  const from = moistureAtGluing === null ? milledIndex : gluedIndex;
+  const lineInput: LineInput = {
+    air,
+    species,
+    thickness: top.size.thickness,
+    finish: FINISH_OF_PLAN[document.plan.finish],
+    coated,
+    from,
+    deliveredIndex,
+    start: moistureAtGluing ?? airAt(from),
+  };
+  const inForce = reckoning === 'simulated' ? moistureLine(lineInput).mean : air.moisture;
+  const response = (index: number) =>
+    reckoning === 'simulated' ? (homeResponse(lineInput)[index] ?? 0) : index >= deliveredIndex ? 1 : 0;
+  const onDay = (index: number, percent: number): SeasonDay => ({
+    index,
+    day: plusDays(start, index),
+    moisture: percent,
+  });
+  const gluedAt = moistureAtGluing ?? inForce[gluedIndex] ?? airAt(gluedIndex);
+
+  const lock = document.bench.locks[piece.top.leading];
+  const measuredOn = lock?.width != null ? lock.on : null;
+  const uncorrectedAt = (index: number) => inForce[Math.min(days - 1, Math.max(0, index))] ?? 0;
+  const reference = {
+    width: top.size.width,
+    moisture: measuredOn ? uncorrectedAt(daysBetween(start, measuredOn)) : gluedAt,
+    measuredOn,
+  };
+  const strips = stripsOfTop(given.strips ?? [], reference, document, species, shopAir);
+
+  const forecast = { strips, reference, school };
+  const measured = document.season.measured.filter((m) => m.on >= gluedOn);
+  const correction = learnFrom(
+    measured.map(({ on, width }) => {
+      const index = Math.min(days - 1, daysBetween(start, on));
+      return { width, moisture: uncorrectedAt(index), response: response(index) };
+    }),
+    (m, factor) => widthOfStrips({ ...forecast, correction: { ...NO_CORRECTION, factor } }, m),
+  );
+
+  const { offset } = correction;
+  const all = offset === 0 ? inForce : inForce.map((m, index) => m + offset * response(index));
+  let [dry, wet] = [gluedIndex, gluedIndex];
+  for (let index = gluedIndex + 1; index < lastDay; index += 1) {
+    if ((all[index] ?? 0) < (all[dry] ?? 0)) dry = index;
+    if ((all[index] ?? 0) > (all[wet] ?? 0)) wet = index;
+  }
+  const [driest, wettest] = [onDay(dry, all[dry] ?? 0), onDay(wet, all[wet] ?? 0)];
+  const season: Season = {
+    start,
+    moistures: all.slice(0, SEASON_DAYS),
+    air: air.moisture.slice(0, SEASON_DAYS),
+    reckoning,
+    school,
+    milled: onDay(milledIndex, airAt(milledIndex)),
+    glued: onDay(gluedIndex, gluedAt),
+    delivered: onDay(deliveredIndex, all[Math.min(days - 1, deliveredIndex)] ?? 0),
+    driest,
+    wettest,
+    reference,
+    ringAngle,
+    species,
+    strips,
+    topWidth: { driest: 0, wettest: 0 },
+    learned: null,
+    correction,
+    lineInput,
+    figures: [],
+  };
+  const topWidth = { driest: topWidthAt(season, driest.moisture), wettest: topWidthAt(season, wettest.moisture) };
+  const before = (m: number) => widthOfStrips({ ...forecast, correction: NO_CORRECTION }, m);
+  const learned: Learned | null =
+    measured.length === 0
+      ? null
+      : {
+          ...correction,
+          points: measured.map(({ on, width }) => {
+            const index = daysBetween(start, on);
+            return {
+              on,
+              index,
+              width,
+              before: before(uncorrectedAt(index)),
+              after: topWidthAt(season, uncorrectedAt(index) + correction.offset * response(index)),
+            };
+          }),
+          swing: {
+            before:
+              before(Math.max(...inForce.slice(gluedIndex, lastDay))) -
+              before(Math.min(...inForce.slice(gluedIndex, lastDay))),
+            after: topWidth.wettest - topWidth.driest,
+          },
+        };
+  const whole = { ...season, topWidth, learned };
+  return { ...whole, figures: seasonFigures(whole, shopAir, homeAir) };
+}
+
+/** The top's strips in its reference state, their widths adding up to its width. */
+function stripsOfTop(
+  given: readonly StripOfLayout[],
+  reference: Season['reference'],
+  document: JobDocument,
+  species: Species,
+  shopAir: Place,
+): Season['strips'] {
+  const { gluedOn, moistureAtGluing, ringAngle } = document.season;
+  const total = given.reduce((sum, strip) => sum + strip.width, 0);
+  if (given.length === 0 || total <= 0) {
+    return [
+      {
+        width: reference.width,
+        species,
+        rings: ringAngle,
+        moisture: reference.moisture,
+        heartUp: true,
+        bestHeartUp: true,
+      },
+    ];
+  }
+  return given.map((strip) => {
+    // A width or a moisture measured on the panel is one for all; otherwise each strip still has what the days since it
+    // was read have left of its board's difference to the shop's air.
+    const off =
+      reference.measuredOn === null && moistureAtGluing === null
+        ? stillOff(strip, species, gluedOn, yearOfAir(shopAir).moisture)
+        : 0;
+    return {
+      width: (strip.width * reference.width) / total,
+      species,
+      rings: strip.rings,
+      moisture: reference.moisture + off,
+      heartUp: strip.heartUp,
+      bestHeartUp: strip.bestHeartUp,
+    };
+  });
+}
+
+export function widthOfStrips(given: Pick<Season, 'strips' | 'school' | 'correction'>, toMoisture: number): number {
+  const { change } = MOVEMENT_SCHOOLS[given.school];
+  return given.strips.reduce(
+    (sum, { width, species, rings, moisture: fromMoisture }) =>
+      sum +
+      width +
+      given.correction.factor * change({ dimension: width, species, ringAngle: rings, fromMoisture, toMoisture }),
+    0,
+  );
+}
+
+/** Width of the top when it has come to a moisture, mm. */
+export function topWidthAt(season: Season, atMoisture: number): number {
+  return widthOfStrips(season, atMoisture);
+}
+
+/** Size of a part when it has come to a moisture, its entered or designed size being that of the reference state. */
+export function sizeAt(part: Part, season: Season, atMoisture: number): Size {
+  if (!isMade(part)) return part.size;
+  const { change: byMoisture } = MOVEMENT_SCHOOLS[season.school];
+  const change = (dimension: number, ringAngle: number) =>
+    dimension +
+    season.correction.factor *
+      byMoisture({
+        dimension,
+        species: season.species,
+        ringAngle,
+        fromMoisture: season.reference.moisture,
+        toMoisture: atMoisture,
+      });
+  return {
+    length: part.size.length * (1 + LENGTHWISE_COEFFICIENT * (atMoisture - season.reference.moisture)),
+    width: part.kind === 'top' ? topWidthAt(season, atMoisture) : change(part.size.width, season.ringAngle),
+    thickness: change(part.size.thickness, 90 - season.ringAngle),
+  };
+}

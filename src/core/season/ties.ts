@@ -1,0 +1,13 @@
+import type { Form } from '../decision/job-document';
+import type { Tie } from '../restraint/tie';
+import { holdTie } from '../piece/table/holds/hold';
+import type { Piece } from '../piece/piece';
+
+/** Everything that ties one part of the piece to another, as its joints and its fasteners declare it. */
+export function tiesOf(piece: Piece, form: Form): Tie[] {
+  const underside = piece.overall.height - piece.top.size.thickness;
+  return [
+    ...piece.joints.flatMap((joint) => joint.ties),
+    ...piece.fasteners.map((fastener) => holdTie({ hold: form.hold, fastener, underside })),
+  ];
+}
