@@ -9,8 +9,8 @@ import type { Layout } from './layout/layout';
 import type { Figure } from './measure/figure';
 import { count, kilogram, minutes, mm, movement, percent, type Quantity } from './measure/quantity';
 import { cornerFigures } from './piece/table/bases/leg-apron/corner-figures';
-import { topForBrief } from './start/new-job';
 import type { Schedule } from './plan/schedule';
+import { topForBrief } from './start/new-job';
 
 export interface FigureContext {
   context: CheckContext;

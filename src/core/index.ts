@@ -32,6 +32,17 @@ export { type Conflict, differences, type Merge, mergeDocuments, resolved } from
 export { plainText } from './decision/plain-text';
 export * from './decision/room-for-people';
 export { type Shop, ShopSchema } from './decision/shop';
+export {
+  type Dimension,
+  drawView,
+  type FastenerMark,
+  type Shape,
+  takenApart,
+  type View,
+  type ViewName,
+} from './drawing/drawing';
+export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint } from './drawing/joint-drawing';
+export { type PartMesh, partMeshes } from './drawing/part-meshes';
 export { composeBoardSheets } from './format/board-sheets';
 export { curveTables } from './format/curve-tables';
 export { type CutListRow, cutList, sayEnds, writeCutListCsv } from './format/cut-list-csv';
@@ -129,31 +140,28 @@ export {
   type MillingLimits,
 } from './milling/forecast-milling';
 export { daysToRest, millingFigures } from './milling/milling-figures';
-export { solveX } from './piece/table/bases/frames/x-frame';
-export { FLATNESS } from './piece/table/holds/battens';
-export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above';
 export { derivePiece } from './piece/derive-piece';
-export {
-  type Dimension,
-  drawView,
-  type FastenerMark,
-  type Shape,
-  takenApart,
-  type View,
-  type ViewName,
-} from './drawing/drawing';
-export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
-export { HOLDS } from './piece/table/holds/hold';
-export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint } from './drawing/joint-drawing';
 export { KIND_PLURALS } from './piece/kind-words';
-export { type Correction, learnFrom, type MeasuredWidth } from './season/learning';
-export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/table/bases/leg-apron/making';
 export { isMade, MATERIALS, madeParts } from './piece/material';
-export { moistureLine } from './season/moisture-line';
-export { newJob, topForBrief } from './start/new-job';
 export type { Fastener, Fitting, Part, PartKind, Size } from './piece/part';
-export { type PartMesh, partMeshes } from './drawing/part-meshes';
 export { findPart, leadingPart, type Piece, type PieceDecisions, partsOfKind } from './piece/piece';
+export { drawnSize } from './piece/settle-locks';
+export { solveX } from './piece/table/bases/frames/x-frame';
+export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above';
+export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/table/bases/leg-apron/making';
+export { FLATNESS } from './piece/table/holds/battens';
+export { HOLDS } from './piece/table/holds/hold';
+export { FRAMED_PANELS } from './piece/table/tops/framed';
+export { partVolume, partWeight } from './piece/weight';
+export type { Operation } from './plan/operation';
+export { FINISH_NAMES, planOperations } from './plan/operations';
+export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
+export { proposeJob } from './propose-job';
+export * from './restraint/restraint';
+export * from './restraint/tie';
+export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
+export { type Correction, learnFrom, type MeasuredWidth } from './season/learning';
+export { moistureLine } from './season/moisture-line';
 export { type PieceRestraint, restraintOfPiece, travelOfTop } from './season/restraint-of-piece';
 export {
   deriveSeason,
@@ -163,18 +171,10 @@ export {
   sizeAt,
   topWidthAt,
 } from './season/season';
-export { drawnSize } from './piece/settle-locks';
 export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
-export { BASES, startBase, startBaseChanges, startTop, TOPS } from './start/start-form';
-export { FRAMED_PANELS } from './piece/table/tops/framed';
-export { partVolume, partWeight } from './piece/weight';
-export type { Operation } from './plan/operation';
-export { FINISH_NAMES, planOperations } from './plan/operations';
-export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
-export { proposeJob } from './propose-job';
-export * from './restraint/restraint';
-export * from './restraint/tie';
 export { acrossAt } from './solid/line-across';
+export { newJob, topForBrief } from './start/new-job';
+export { BASES, startBase, startBaseChanges, startTop, TOPS } from './start/start-form';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { boardShape, reachAcross } from './stock/board-shape';

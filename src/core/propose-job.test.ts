@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { thickBoards } from '../../tests/fixtures/constructions';
 import { derive, places, shop } from '../../tests/fixtures/demo';
 import { BEHIND_CHAIR } from './decision/room-for-people';
-import { topForBrief } from './start/new-job';
 import { proposeJob } from './propose-job';
+import { topForBrief } from './start/new-job';
 
 const workshop = { shop, places, boards: thickBoards };
 const brief = {

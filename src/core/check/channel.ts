@@ -1,8 +1,8 @@
 import { mm, movement, say } from '../measure/quantity';
 import { MATERIALS } from '../piece/material';
 import { findPart } from '../piece/piece';
-import { sizeAt } from '../season/season';
 import { channelLines, resinFor, slabHeldAt } from '../piece/table/tops/channel';
+import { sizeAt } from '../season/season';
 import { acrossAt, betweenLines } from '../solid/line-across';
 import { type Check, type CheckContext, judge } from './check';
 

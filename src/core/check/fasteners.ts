@@ -1,6 +1,6 @@
 import { count, mm, movement, say } from '../measure/quantity';
-import { HOLDS, pilotHole } from '../piece/table/holds/hold';
 import { findPart } from '../piece/piece';
+import { HOLDS, pilotHole } from '../piece/table/holds/hold';
 import { type Check, type CheckContext, judge, type WayOut } from './check';
 import { LEAST_BITE, LEAST_OVER_SCREW, otherHolds, screwFor } from './hold-changes';
 

@@ -1,7 +1,7 @@
 import { count, mm, movement, say } from '../measure/quantity';
+import { findPart, type Piece } from '../piece/piece';
 import { HOLDS, travelOf } from '../piece/table/holds/hold';
 import { LEAST_BEHIND_SEAT, railThickness, travelInRail } from '../piece/table/holds/hold-seats';
-import { findPart, type Piece } from '../piece/piece';
 import { travelOfTop } from '../season/restraint-of-piece';
 import { type Check, type CheckContext, judge } from './check';
 import { thinnestWall } from './collisions';

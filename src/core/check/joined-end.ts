@@ -1,6 +1,6 @@
 import { mm, movement, percent, say } from '../measure/quantity';
-import { CONNECTOR, connectorPlaces } from '../piece/table/tops/joined-end';
 import { leadingPart, partsOfKind } from '../piece/piece';
+import { CONNECTOR, connectorPlaces } from '../piece/table/tops/joined-end';
 import { sizeAt } from '../season/season';
 import { boundsOf, box } from '../solid/convex';
 import { overlap } from '../solid/distance';

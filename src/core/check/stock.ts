@@ -1,8 +1,8 @@
 import type { BaseKind } from '../decision/job-document';
 import { count, mm, say } from '../measure/quantity';
 import { KIND_PLURALS } from '../piece/kind-words';
-import { legBlanks, makingOf } from '../piece/table/bases/leg-apron/making';
 import { isPanel, type PartKind } from '../piece/part';
+import { legBlanks, makingOf } from '../piece/table/bases/leg-apron/making';
 import { planedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';
 

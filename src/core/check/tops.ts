@@ -1,10 +1,10 @@
 import { DRAW_BORE, pegDiameter, slotRoom, tongueThickness } from '../joint/breadboard';
 import { mm, movement, say } from '../measure/quantity';
-import { HOLDS } from '../piece/table/holds/hold';
 import { findPart } from '../piece/piece';
+import { HOLDS } from '../piece/table/holds/hold';
+import { thicknessInside } from '../piece/table/tops/outline';
 import { travelOfTop } from '../season/restraint-of-piece';
 import { sizeAt } from '../season/season';
-import { thicknessInside } from '../piece/table/tops/outline';
 import type { Convex } from '../solid/convex';
 import { type Flat, hullOf, insideBy } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';

@@ -1,9 +1,9 @@
+import { isRow, type Part, type Size } from '../piece/part';
+import type { Piece } from '../piece/piece';
 import { areaVectors, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
-import { isRow, type Part, type Size } from '../piece/part';
-import type { Piece } from '../piece/piece';
 import { silhouette } from './silhouette';
 
 export type ViewName = 'plan' | 'front' | 'end' | 'apart';

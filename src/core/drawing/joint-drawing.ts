@@ -3,14 +3,14 @@ import type { Cut, Joint } from '../joint/joint';
 import { JOINTS, type JointWords } from '../joint/joint-words';
 import type { Figure } from '../measure/figure';
 import { mm, movement } from '../measure/quantity';
+import { isRow, type Part } from '../piece/part';
+import { findPart, type Piece } from '../piece/piece';
+import { HOLDS } from '../piece/table/holds/hold';
 import { type Convex, clipAll, isEmpty, type Plane, reach, volume } from '../solid/convex';
 import { inPart, solidInPart } from '../solid/frame';
 import { boundsOfFlat, hullOf } from '../solid/outline';
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from '../solid/vector';
 import type { Dimension, Point, Shape, View } from './drawing';
-import { HOLDS } from '../piece/table/holds/hold';
-import { isRow, type Part } from '../piece/part';
-import { findPart, type Piece } from '../piece/piece';
 import { silhouette } from './silhouette';
 
 /** Joints alike: of one kind, between parts of the same kinds, cut to the same size. */

@@ -1,6 +1,6 @@
 import type { Manifold, ManifoldToplevel } from 'manifold-3d';
-import type { Convex } from '../solid/convex';
 import type { Part } from '../piece/part';
+import type { Convex } from '../solid/convex';
 
 /** A part as it is made, as triangles. */
 export interface PartMesh {

@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
 import type { Demand } from '../layout/demand';
 import { formatLength, type LengthStyle } from '../measure/length';
-import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import { isMade } from '../piece/material';
 import type { EndCuts, Part } from '../piece/part';
+import { ownerOf } from '../piece/table/bases/leg-apron/making';
 
 export interface CutListRow {
   letter: string;

@@ -1,6 +1,6 @@
 import { Document, type Material, WebIO } from '@gltf-transform/core';
-import type { Part } from '../piece/part';
 import type { PartMesh } from '../drawing/part-meshes';
+import type { Part } from '../piece/part';
 
 /**
  * The piece as a binary glTF 2.0 file: a node a part, named by its letter and name, in metres, y up, as the format asks.

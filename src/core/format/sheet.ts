@@ -1,3 +1,4 @@
+import { type Dimension, drawView, type View, type ViewName } from '../drawing/drawing';
 import type { GlueUp } from '../glueup/plan-glue-ups';
 import { blanksOf } from '../layout/blanks';
 import type { Demand } from '../layout/demand';
@@ -5,7 +6,6 @@ import { boardsUsed, type Layout } from '../layout/layout';
 import { PROPOSAL, shoppingList } from '../layout/shopping-list';
 import { formatLength, type LengthStyle } from '../measure/length';
 import { writePhrase } from '../measure/write-quantity';
-import { type Dimension, drawView, type View, type ViewName } from '../drawing/drawing';
 import type { Piece } from '../piece/piece';
 import type { DatedOperation } from '../plan/schedule';
 import type { Board } from '../stock/board';

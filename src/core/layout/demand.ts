@@ -1,10 +1,10 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
 import { sawStep, upToStep } from '../measure/length';
-import { blankId, legBlanks, makingOf } from '../piece/table/bases/leg-apron/making';
 import { madeParts } from '../piece/material';
 import { isPanel, type Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
+import { blankId, legBlanks, makingOf } from '../piece/table/bases/leg-apron/making';
 import { chordAt, type Flat } from '../solid/outline';
 import type { Use } from '../stock/spoils';
 

@@ -1,6 +1,6 @@
 import type { Move } from '../decision/job-document';
-import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Piece } from '../piece/piece';
+import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Board } from '../stock/board';
 import { checkBoard, hasSizeOf } from './check-layout';
 import type { Demand } from './demand';

@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { aBoard, aPart, demandFor, plainOptions as options } from '../../../tests/fixtures/layout-parts';
+import { layoutChecks } from '../check/layout/layout-checks';
+import { sequenceChecks } from '../check/layout/sequence-checks';
 import type { JobDocument } from '../decision/job-document';
 import { checkLayout } from './check-layout';
-import { sequenceChecks } from '../check/layout/sequence-checks';
 import { inSequence } from './in-sequence';
 import type { Placement } from './layout';
-import { layoutChecks } from '../check/layout/layout-checks';
 import { planLayout } from './plan-layout';
 
 // Round a table, seen from above: front, right, back, left. Parts in sequence are common practice.

@@ -2,14 +2,14 @@ import ManifoldModule from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
+import { drawView } from '../drawing/drawing';
 import { writePhrase } from '../measure/write-quantity';
-import { HOLDS } from './table/holds/hold';
 import type { Convex } from '../solid/convex';
 import { solidInPiece } from '../solid/frame';
-import { drawView } from '../drawing/drawing';
+import { BASES, TOPS } from '../start/start-form';
 import type { Part } from './part';
 import type { Piece } from './piece';
-import { BASES, TOPS } from '../start/start-form';
+import { HOLDS } from './table/holds/hold';
 import { partVolume } from './weight';
 
 type Manifold = InstanceType<Awaited<ReturnType<typeof ManifoldModule>>['Manifold']>;

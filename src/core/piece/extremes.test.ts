@@ -3,10 +3,9 @@ import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { FormSchema } from '../decision/form';
 import { read } from '../decision/issues';
 import { type JobDocument, withChanges } from '../decision/job-document';
-import { fullSizeDrawings } from '../format/full-size';
-
-import { derivePiece } from './derive-piece';
 import { drawView } from '../drawing/drawing';
+import { fullSizeDrawings } from '../format/full-size';
+import { derivePiece } from './derive-piece';
 
 /** Every number among the decisions of the form, by its path. */
 function* numbers(thing: unknown, path: string[] = []): Generator<string[]> {

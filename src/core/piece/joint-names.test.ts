@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
-import { dot } from '../solid/vector';
-import { HOLDS } from './table/holds/hold';
 import { jointFamilies } from '../drawing/joint-drawing';
 import { travelOfTop } from '../season/restraint-of-piece';
+import { dot } from '../solid/vector';
+import { HOLDS } from './table/holds/hold';
 
 describe('what is listed and judged is there', () => {
   it.each(CONSTRUCTIONS.map((c) => [c.name, c.document] as const))('%s: no two joints of one name', (_, document) => {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, insertedCorner, sixSeats } from '../../../tests/fixtures/demo';
 import { withChanges } from '../decision/job-document';
+import { drawView } from '../drawing/drawing';
 import { volumeOf } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { solidInPiece } from '../solid/frame';
 import { derivePiece } from './derive-piece';
-import { drawView } from '../drawing/drawing';
 import { findPart } from './piece';
 
 const piece = (document = demoJob('1-square-table')) => derivePiece(document);

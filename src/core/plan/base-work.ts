@@ -1,10 +1,10 @@
 import type { JobDocument } from '../decision/job-document';
 import type { Glue } from '../glueup/glue';
 import type { JointKind } from '../joint/joint';
-import { HOLDS } from '../piece/table/holds/hold';
-import { makingOf } from '../piece/table/bases/leg-apron/making';
 import { madeParts } from '../piece/material';
 import { type Piece, partsOfKind } from '../piece/piece';
+import { makingOf } from '../piece/table/bases/leg-apron/making';
+import { HOLDS } from '../piece/table/holds/hold';
 import type { Operation, WorkGiven } from './operation';
 
 /** What is particular about a base in the shop. */

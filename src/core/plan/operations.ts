@@ -1,8 +1,8 @@
 import type { JobDocument } from '../decision/job-document';
 import type { ResawWork } from '../layout/resaw-work';
-import { HOLDS } from '../piece/table/holds/hold';
 import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';
+import { HOLDS } from '../piece/table/holds/hold';
 import { baseWork } from './base-work';
 import type { Operation, WorkGiven } from './operation';
 import { topWork } from './top-work';

@@ -1,9 +1,9 @@
 import type { Form } from '../decision/job-document';
 import { asPoint } from '../joint/joint';
-import { type DayOfStrain, judgeRestraint, type LedgerLine, type Verdict } from '../restraint/restraint';
-import type { Axis, Tie } from '../restraint/tie';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
+import { type DayOfStrain, judgeRestraint, type LedgerLine, type Verdict } from '../restraint/restraint';
+import type { Axis, Tie } from '../restraint/tie';
 import { type Season, sizeAt } from './season';
 import { tiesOf } from './ties';
 

@@ -1,6 +1,9 @@
 import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
 import type { JobDocument } from '../decision/job-document';
 import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
+import { isMade } from '../piece/material';
+import type { Part, Size } from '../piece/part';
+import { leadingPart, type Piece } from '../piece/piece';
 import { stillOff } from '../stock/board-moisture';
 import type { FinishKind } from '../wood/finish';
 import { LENGTHWISE_COEFFICIENT } from '../wood/movement';
@@ -8,10 +11,7 @@ import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import type { Rings } from '../wood/rings';
 import type { Species } from '../wood/species';
 import { learnFrom, NO_CORRECTION } from './learning';
-import { isMade } from '../piece/material';
 import { airOfPiece, homeResponse, type LineInput, moistureLine } from './moisture-line';
-import type { Part, Size } from '../piece/part';
-import { leadingPart, type Piece } from '../piece/piece';
 import { seasonFigures } from './season-figures';
 import type { Learned, Season, SeasonDay } from './season-state';
 

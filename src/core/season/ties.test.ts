@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive, type JobOn } from '../../../tests/fixtures/demo';
-import { inPart } from '../solid/frame';
 import { findPart } from '../piece/piece';
+import { inPart } from '../solid/frame';
 
 const table = (edit: (draft: JobOn<'leg-apron'>) => void = () => {}) => derive(change(demoJob('2-long-table'), edit));
 

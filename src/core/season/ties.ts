@@ -1,7 +1,7 @@
 import type { Form } from '../decision/job-document';
-import type { Tie } from '../restraint/tie';
-import { holdTie } from '../piece/table/holds/hold';
 import type { Piece } from '../piece/piece';
+import { holdTie } from '../piece/table/holds/hold';
+import type { Tie } from '../restraint/tie';
 
 /** Everything that ties one part of the piece to another, as its joints and its fasteners declare it. */
 export function tiesOf(piece: Piece, form: Form): Tie[] {

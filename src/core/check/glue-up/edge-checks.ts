@@ -1,11 +1,11 @@
-import type { Check } from '../check';
 import type { Edge } from '../../decision/job-document';
 import type { Shop } from '../../decision/shop';
+import type { EdgeJoint } from '../../glueup/edge-joints';
 import { ALIGNERS, type Aligner, type AlignerSize } from '../../joint/edge-joint';
 import { count, mm, movement, say } from '../../measure/quantity';
 import { thicknessInside } from '../../piece/table/tops/outline';
 import { type Flat, insideBy } from '../../solid/outline';
-import type { EdgeJoint } from '../../glueup/edge-joints';
+import type { Check } from '../check';
 
 /** Wood between an aligner and a face, and in a board between those of its two edges; mm, common practice. */
 const LEAST_TO_FACE = 5;

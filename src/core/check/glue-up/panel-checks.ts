@@ -1,8 +1,8 @@
-import type { Check } from '../check';
-import type { PanelDemand } from '../../layout/demand';
-import { count, mm, say } from '../../measure/quantity';
 import type { LaidStrip } from '../../glueup/lay-panel';
 import { type PanelTrim, shortStrips } from '../../glueup/trim-panel';
+import type { PanelDemand } from '../../layout/demand';
+import { count, mm, say } from '../../measure/quantity';
+import type { Check } from '../check';
 
 /** What the order and the turns of the strips bring: joint lines at fasteners, faults that show. */
 export function panelChecks(panel: PanelDemand, laid: readonly LaidStrip[], trim: PanelTrim, margin: number): Check[] {

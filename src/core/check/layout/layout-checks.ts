@@ -1,14 +1,14 @@
-import type { Check } from '../check';
 import type { JobDocument, Move } from '../../decision/job-document';
+import type { Demand } from '../../layout/demand';
+import type { Layout } from '../../layout/layout';
 import { count, say } from '../../measure/quantity';
 import { KIND_PLURALS } from '../../piece/kind-words';
-import { ownerOf } from '../../piece/table/bases/leg-apron/making';
 import type { Piece } from '../../piece/piece';
+import { ownerOf } from '../../piece/table/bases/leg-apron/making';
 import type { Board } from '../../stock/board';
 import { ringKind } from '../../stock/ring-kind';
 import type { Species } from '../../wood/species';
-import type { Demand } from '../../layout/demand';
-import type { Layout } from '../../layout/layout';
+import type { Check } from '../check';
 
 /**
  * Whether the rack gives everything.

@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { shop } from '../../../../tests/fixtures/demo';
 import { aBoard, aPart, demandFor, plainOptions } from '../../../../tests/fixtures/layout-parts';
 import type { Shop } from '../../decision/shop';
+import { planLayout } from '../../layout/plan-layout';
 import { writePhrase } from '../../measure/write-quantity';
 import { findSpecies } from '../../wood/species';
 import { machineChecks } from './machine-checks';
-import { planLayout } from '../../layout/plan-layout';
 
 const oak = findSpecies('oak-white')!;
 const boards = [aBoard('K1', 2400, 280, { thickness: 60, surface: 'rough' }), aBoard('K2', 1000, 200)];

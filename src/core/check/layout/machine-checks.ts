@@ -1,10 +1,10 @@
-import type { Check } from '../check';
 import type { Shop } from '../../decision/shop';
+import { blanksOf } from '../../layout/blanks';
+import type { Layout } from '../../layout/layout';
 import { kilogram, mm, say } from '../../measure/quantity';
 import { type Board, boardVolume } from '../../stock/board';
 import { density, type Species } from '../../wood/species';
-import { blanksOf } from '../../layout/blanks';
-import type { Layout } from '../../layout/layout';
+import type { Check } from '../check';
 
 /** Where boards are not read, kg is reckoned at this moisture, %. */
 const MOISTURE = 10;

@@ -4,8 +4,8 @@ import { fixed, type Tie } from '../../../restraint/tie';
 import { clipAll, planeThrough, reach } from '../../../solid/convex';
 import { inPart, leaningFrame, planeInPart } from '../../../solid/frame';
 import { minus, norm, plus, times, type Vec } from '../../../solid/vector';
-import { endCut } from './end-cuts';
 import { blockOf, type Draft, forJoint } from '../../part';
+import { endCut } from './end-cuts';
 
 /** How deep a brace's tenon goes in, square to the face, mm; common practice. */
 export const BRACE_DEPTH = 25;

@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../tests/fixtures/constructions';
 import { change, demoJob, derive, level } from '../../../../../tests/fixtures/demo';
 import { type HoldKind, withChanges } from '../../../decision/job-document';
+import { drawJoint, jointFamilies, jointFigures, wordsOfJoint } from '../../../drawing/joint-drawing';
 import { fullSizeDrawings } from '../../../format/full-size';
 import { boundsOf, gapBetween } from '../../../solid/convex';
 import { inPart } from '../../../solid/frame';
+import { findPart, type Piece } from '../../piece';
 import { HOLDS } from './hold';
 import { LEAST_BEHIND_SEAT, railThickness, travelInRail } from './hold-seats';
-import { drawJoint, jointFamilies, jointFigures, wordsOfJoint } from '../../../drawing/joint-drawing';
-import { findPart, type Piece } from '../../piece';
 
 const table = (kind: HoldKind, travel: number, inward: number | null = null, thickness = 22) =>
   change(demoJob('1-square-table'), (d) => {

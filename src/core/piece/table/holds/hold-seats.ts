@@ -16,8 +16,8 @@ import { overlap } from '../../../solid/distance';
 import { directionInPart, type Frame, inPart, inPiece, solidInPiece } from '../../../solid/frame';
 import type { Flat } from '../../../solid/outline';
 import { dot, times, type Vec } from '../../../solid/vector';
-import { HOLDS, type Travelling, travelOf } from './hold';
 import { bodyOf, type Draft, type Fastener, type Unreached } from '../../part';
+import { HOLDS, type Travelling, travelOf } from './hold';
 
 /** What is cut into a rail for one fastener: sizes in mm, common practice. */
 

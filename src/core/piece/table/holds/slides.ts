@@ -6,8 +6,8 @@ import { squareFrame } from '../../../solid/frame';
 import type { Vec } from '../../../solid/vector';
 import type { Draft } from '../../part';
 import { type BasePlan, type BendingPart, NO_GEAR, type Rest, type TopGear, type TopPlan } from '../../piece';
-import { travelOfHalf } from '../tops/extending';
 import type { Unbuildable } from '../../unbuildable';
+import { travelOfHalf } from '../tops/extending';
 
 /**
  * Slides of an extending table: at either side a guide that stays with the base, and a runner for each half on either side

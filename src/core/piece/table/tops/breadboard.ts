@@ -10,11 +10,11 @@ import {
 } from '../../../joint/breadboard';
 import { squareFrame } from '../../../solid/frame';
 import { type Outline, rectangleOutline } from '../../../solid/outline';
-import { cutOutsIn } from './cut-outs';
 import { type Draft, forJoint } from '../../part';
 import type { TopPlan, TopSize } from '../../piece';
 import { measured } from '../../settle-locks';
 import { atFigure, type Unbuildable } from '../../unbuildable';
+import { cutOutsIn } from './cut-outs';
 
 /** Short grain at the corner of a shaped end breaks off when less than this is left of its width, mm; common practice. */
 const LEAST_AT_CORNER = 25;

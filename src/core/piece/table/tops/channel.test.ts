@@ -7,8 +7,8 @@ import type { Quantity } from '../../../measure/quantity';
 import { volumeOf } from '../../../solid/convex';
 import { acrossAt, betweenLines, offsetLine, solidsBetween } from '../../../solid/line-across';
 import type { Flat } from '../../../solid/outline';
-import { channelLines, resinFor } from './channel';
 import { partWeight } from '../../weight';
+import { channelLines, resinFor } from './channel';
 
 const named = (words: string) => CONSTRUCTIONS.find((c) => c.name.includes(words))!.document;
 const glazed = () => named('with glass between');

@@ -1,8 +1,8 @@
 import type { Bench, TopOf } from '../../../decision/job-document';
 import { squareFrame } from '../../../solid/frame';
-import { cutOutsIn } from './cut-outs';
 import type { TopPlan, TopSize } from '../../piece';
 import { drawnSize, measured } from '../../settle-locks';
+import { cutOutsIn } from './cut-outs';
 import { COARSE, outlineOfTop, solidOfTop } from './outline';
 
 /** As it is cut where its real size is entered, else as it is drawn. */

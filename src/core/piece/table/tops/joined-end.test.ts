@@ -4,9 +4,9 @@ import { change, level } from '../../../../../tests/fixtures/demo';
 import { seatsOf } from '../../../check/people';
 import { withChanges } from '../../../decision/job-document';
 import { boundsOf } from '../../../solid/convex';
-import { connectorPlaces } from './joined-end';
-import { findPart, partsOfKind } from '../../piece';
 import { startTop } from '../../../start/start-form';
+import { findPart, partsOfKind } from '../../piece';
+import { connectorPlaces } from './joined-end';
 
 const table = () => CONSTRUCTIONS.find((c) => c.name.includes('conference'))!.document;
 const named = (words: string) => CONSTRUCTIONS.find((c) => c.name.includes(words))!.document;

@@ -4,8 +4,8 @@ import { rectangleOutline } from '../../../solid/outline';
 import type { Draft } from '../../part';
 import type { TopPlan, TopSize } from '../../piece';
 import { measured } from '../../settle-locks';
-import { solidOfTop } from './outline';
 import type { Unbuildable } from '../../unbuildable';
+import { solidOfTop } from './outline';
 
 const slatIds = (count: number) => Array.from({ length: count }, (_, i) => `slat-${i + 1}`);
 

@@ -6,8 +6,8 @@ import { planeInPart, squareFrame } from '../../../../solid/frame';
 import { times } from '../../../../solid/vector';
 import { blockOf, type Draft, type Fitting, forJoint } from '../../../part';
 import type { BasePlan, PieceDecisions, Racking, TopSize } from '../../../piece';
-import { SIDES } from './two-frames';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
+import { SIDES } from './two-frames';
 
 /** A rail's tenon in a side: so deep a share of its thickness, its shoulders above and below; mm, common practice. */
 const TENON_SHARE = 0.6;

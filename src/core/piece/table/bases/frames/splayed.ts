@@ -7,11 +7,11 @@ import { box, clipAll, planeThrough, reach } from '../../../../solid/convex';
 import { type Frame, inPart, leaningFrame, planeInPart, solidInPiece } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../../../../solid/vector';
-import { endCut } from '../end-cuts';
 import { blockOf, type Draft, footOf, forJoint } from '../../../part';
 import type { BasePlan, PieceDecisions, Rest, TopSize } from '../../../piece';
 import { measured, settleSection } from '../../../settle-locks';
 import type { Unbuildable } from '../../../unbuildable';
+import { endCut } from '../end-cuts';
 
 const UP: Vec = [0, 0, 1];
 /** From the middle, where the arms meet, to the one screw that holds the top there, mm. */

@@ -7,8 +7,8 @@ import { MATERIALS } from '../../../material';
 import type { Draft } from '../../../part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from '../../../piece';
 import { drawnSize } from '../../../settle-locks';
-import { SIDES } from './two-frames';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
+import { SIDES } from './two-frames';
 
 /** Middle of a plate's holes to its edge, mm; common practice. */
 const HOLE_IN = 12;

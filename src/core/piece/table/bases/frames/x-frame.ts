@@ -10,8 +10,8 @@ import type { Vec } from '../../../../solid/vector';
 import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from '../../../part';
 import type { BasePlan, PieceDecisions, TopSize } from '../../../piece';
 import { drawnSize, measured, settleSection } from '../../../settle-locks';
-import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
 import type { Unbuildable } from '../../../unbuildable';
+import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
 
 /**
  * How a leg of an X stands: stock of a width whose outer corners touch the floor at half of one spread on one side, and

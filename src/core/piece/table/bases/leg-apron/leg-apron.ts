@@ -1,17 +1,17 @@
 import type { BaseOf, Joints } from '../../../../decision/job-document';
 import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, legCorner } from '../../../../joint/leg-corner';
-import { cornerBlocks } from './corner-blocks';
-import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from './corner-holds';
-import { crossRails, railJoints } from './cross-rails';
-import { hollowFrom, legApronProblems } from './problems';
-import { legStretchers } from './stretchers';
-import { legCompliance } from './taper';
-import { midLegs } from './mid-legs';
 import { type Part, shoulderLengthOf } from '../../../part';
 import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from '../../../piece';
 import { LEG_IDS, LONG_APRON_IDS, measured, SHORT_APRON_IDS, settleLegApron } from '../../../settle-locks';
+import { cornerBlocks } from './corner-blocks';
+import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from './corner-holds';
+import { crossRails, railJoints } from './cross-rails';
+import { midLegs } from './mid-legs';
+import { hollowFrom, legApronProblems } from './problems';
 import { splayedLegs } from './splayed-legs';
 import { squareLegs } from './square-legs';
+import { legStretchers } from './stretchers';
+import { legCompliance } from './taper';
 
 /** Below the apron before a taper begins, mm; common practice. */
 const BEFORE_TAPER = 15;

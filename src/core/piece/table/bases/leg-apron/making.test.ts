@@ -6,8 +6,8 @@ import { cutList } from '../../../../format/cut-list-csv';
 import { pieceLabel } from '../../../../format/layout-svg';
 import { checkLayout } from '../../../../layout/check-layout';
 import { planLayout } from '../../../../layout/plan-layout';
-import { blankId, halfDiagonal, legBlanks, ownerOf } from './making';
 import { findPart } from '../../../piece';
+import { blankId, halfDiagonal, legBlanks, ownerOf } from './making';
 
 type Making = JobOn<'leg-apron'>['form']['base']['leg']['making'];
 const made = (making: Making) =>

@@ -1,9 +1,9 @@
 import type { BaseOf, Joints } from '../../../../decision/job-document';
 import { type CornerJoint, LEAST_BACK_WALL } from '../../../../joint/leg-corner';
-import { mostBelly } from './taper';
 import type { PieceDecisions } from '../../../piece';
 import type { settleLegApron } from '../../../settle-locks';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
+import { mostBelly } from './taper';
 
 /** What a curved leg keeps in its middle at the least, mm; common practice. */
 const LEAST_WAIST = 14;

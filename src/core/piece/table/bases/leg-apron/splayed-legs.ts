@@ -6,9 +6,9 @@ import { clipAll, type Plane, planeThrough, reach } from '../../../../solid/conv
 import { type Frame, inPart, inPiece, leaningFrame, planeInPart, squareFrame } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
 import { dot, plus, times, type Vec } from '../../../../solid/vector';
+import { blockOf, type Draft, footOf, forJoint, type Part } from '../../../part';
 import { endCut } from '../end-cuts';
 import { taperedLeg } from './taper';
-import { blockOf, type Draft, footOf, forJoint, type Part } from '../../../part';
 
 const UP: Vec = [0, 0, 1];
 const tan = (degrees: number) => Math.tan((degrees * Math.PI) / 180);

@@ -4,10 +4,10 @@ import type { CornerJoint } from '../../../../joint/leg-corner';
 import { squareFrame } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
 import { hollowedOutline } from '../../../../solid/profile';
-import { legCorners } from './corners';
-import { taperedLeg } from './taper';
 import type { Draft, Part } from '../../../part';
+import { legCorners } from './corners';
 import type { SplayGiven } from './splayed-legs';
+import { taperedLeg } from './taper';
 
 export interface SquareGiven extends Pick<SplayGiven, 'base' | 'underside' | 'apron' | 'legs' | 'long' | 'short'> {
   form: BaseOf<'leg-apron'>;

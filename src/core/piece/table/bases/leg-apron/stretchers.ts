@@ -4,10 +4,10 @@ import { slantedTenon, tenonJoint } from '../../../../joint/tenon';
 import { clipAll, planeThrough, reach } from '../../../../solid/convex';
 import { inPart, planeInPart, squareFrame } from '../../../../solid/frame';
 import { times, type Vec } from '../../../../solid/vector';
-import { taperAt } from './taper';
-import { lowShelf, shelfBoardWidth } from './low-shelf';
 import { blockOf, type Draft, forJoint } from '../../../part';
 import type { Unbuildable } from '../../../unbuildable';
+import { lowShelf, shelfBoardWidth } from './low-shelf';
+import { taperAt } from './taper';
 
 /** Shoulder of a stretcher's tenon above and below, mm; common practice. */
 const STRETCHER_SET = 6;

@@ -1,7 +1,7 @@
 import type { BaseOf } from '../../../../decision/job-document';
 import { unit } from '../../../../solid/vector';
-import { BRACE_DEPTH, type Brace, braceBetween } from '../brace';
 import type { Draft } from '../../../part';
+import { BRACE_DEPTH, type Brace, braceBetween } from '../brace';
 import type { PostFrame } from './stringer';
 
 type Form = BaseOf<'post-brace'>;

@@ -5,8 +5,8 @@ import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures
 import { change, level } from '../../../../../../tests/fixtures/demo';
 import { dropOf } from '../../../../joint/loose-wedge';
 import type { Convex } from '../../../../solid/convex';
-import { legBlanks, makingOf } from '../leg-apron/making';
 import { findPart } from '../../../piece';
+import { legBlanks, makingOf } from '../leg-apron/making';
 
 type Manifold = InstanceType<Awaited<ReturnType<typeof ManifoldModule>>['Manifold']>;
 let hull: (points: [number, number, number][]) => Manifold;

@@ -10,11 +10,11 @@ import { squareFrame } from '../../../../solid/frame';
 import type { Vec } from '../../../../solid/vector';
 import { type Draft, type Fitting, forJoint } from '../../../part';
 import type { BasePlan, BendingPart, PieceDecisions, Racking, Rest, TopSize } from '../../../piece';
+import { measured, settleSection } from '../../../settle-locks';
+import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
 import { bracesOf, FRONT_BACK, runOf } from './braces';
 import { postBraceProblems } from './problems';
 import { deepOf, type PostFrame, stringerEnd, stringerTenon } from './stringer';
-import { measured, settleSection } from '../../../settle-locks';
-import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
 
 /**
  * Two square posts, each on a foot under a bearer, a stringer deep through or into both, top rails dovetailed into the

@@ -3,8 +3,8 @@ import type { Joint } from '../../../../joint/joint';
 import { fixed } from '../../../../restraint/tie';
 import { squareFrame } from '../../../../solid/frame';
 import { unit, type Vec } from '../../../../solid/vector';
-import { BRACE_DEPTH, type Brace, braceBetween } from '../brace';
 import type { Draft } from '../../../part';
+import { BRACE_DEPTH, type Brace, braceBetween } from '../brace';
 
 /** Two braces at 45° from a post to its bearer, one to either side. */
 export function trestleBraces(

@@ -11,10 +11,10 @@ import type { Vec } from '../../../../solid/vector';
 import { type Draft, type Fitting, forJoint } from '../../../part';
 import type { BasePlan, PieceDecisions, Racking, TopSize } from '../../../piece';
 import { measured, settleSection } from '../../../settle-locks';
+import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
 import { buttressBraces, footPads, trestleBraces } from './braces';
 import { trestleProblems } from './problems';
 import { cutsForHold, mortiseOnly, tuskFor } from './stretcher';
-import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
 
 /** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
 export function trestleBase(

@@ -1,5 +1,5 @@
-import type { Check } from '../check/check';
-import type { GlueLimit, GlueUp } from './plan-glue-ups';
+import type { GlueLimit, GlueUp } from '../../glueup/plan-glue-ups';
+import type { Check } from '../check';
 
 const WHY_LIMITED: Record<GlueLimit['kind'], string> = {
   pressure:

@@ -1,8 +1,8 @@
-import type { Check } from '../check/check';
 import type { Change, JobDocument } from '../decision/job-document';
 import { type Day, daysBetween, sayDay } from '../measure/calendar';
 import { say } from '../measure/quantity';
-import type { Schedule } from './schedule';
+import type { Schedule } from '../plan/schedule';
+import type { Check } from './check';
 
 /** The season's days and the plan's may be so far apart: air and wood change little in that time. Days, common practice. */
 const DRIFT = 7;
