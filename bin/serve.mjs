@@ -106,13 +106,22 @@ const server = createServer((request, response) => {
   const refusal = refusalOf(request);
   if (refusal) {
     const [status, problem, wayOut] = refusal;
-    response.writeHead(status, { 'content-type': 'application/json' });
-    response.end(JSON.stringify({ problems: [{ problem, where: 'the request', wayOut }] }));
+    const body = JSON.stringify({ problems: [{ problem, where: 'the request', wayOut }] });
+    response.writeHead(status, {
+      'content-type': 'application/json',
+      'content-length': Buffer.byteLength(body),
+      connection: 'close',
+    });
     // What is still being sent is read away for a while, so that the answer is read at the other end: where the connection is
     // closed at once, a sender sees that alone.
+    if (request.method === 'HEAD') response.flushHeaders();
+    else response.write(body);
+    const cut = setTimeout(() => response.end(), PATIENCE).unref();
+    request.once('end', () => {
+      clearTimeout(cut);
+      response.end();
+    });
     request.resume();
-    const cut = setTimeout(() => request.socket.destroy(), PATIENCE).unref();
-    request.once('end', () => clearTimeout(cut));
     return;
   }
   // Next puts the nonce that it finds here on its own scripts.
