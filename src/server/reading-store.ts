@@ -208,7 +208,7 @@ export async function boardsInAir(workshopId: string): Promise<BoardInAir[]> {
 /** Reads otherwise when a board on the rack or a reading of one has come, gone or changed. */
 export async function boardsChanged(workshopId: string): Promise<string> {
   const { rows } = await pool().query(
-    `select (select count(*) || ' ' || coalesce(sum(revision), 0) from board
+    `select (select coalesce(sum(hashtextextended(id::text || ' ' || revision, 0)::numeric), 0) from board
                 where workshop_id = $1 and deleted_at is null and taken_for is null)
             || ' ' || (select coalesce(max(id), 0) from board_reading where workshop_id = $1) as stamp`,
     [workshopId],

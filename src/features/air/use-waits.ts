@@ -11,7 +11,7 @@ const NONE: Waits = new Map();
 
 interface Waited {
   waits: Waits;
-  /** Null while they are computed, or the reason why they are not. */
+  /** Why they could not be computed; null where nothing is wrong. */
   failed: string | null;
   done: boolean;
 }
