@@ -6,7 +6,7 @@ import { inSlices } from './in-slices';
 let wanted = 0;
 
 const waiting = {
-  /** What is known so far is told on the way; null when another question came before the end. */
+  /** Reports the waits known up to then on the way; null when another question came before the end. */
   async waits(
     boards: readonly WaitingBoard[],
     given: Parameters<typeof waitsUntilReady>[1],

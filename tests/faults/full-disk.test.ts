@@ -57,7 +57,7 @@ describe.runIf(canMount)('a full disk', () => {
     console.log({ acknowledged: writers.acknowledged, answers: Object.fromEntries(writers.answers.statuses), starts });
     expect((writers.answers.statuses.get(507) ?? 0) + (writers.answers.statuses.get(503) ?? 0)).toBeGreaterThan(0);
 
-    // A start on a full disk stands, or says why it does not; with room again it stands.
+    // A start on a full disk serves, or gives the reason; with room again it serves.
     await checkout.stop();
     fill(0);
     const cramped = await checkout.start();

@@ -27,7 +27,7 @@ export async function killRounds(checkout: Checkout, rounds: number, writes: num
     const aim = (writes * (round + 1)) / rounds;
     while (writers.acknowledged < aim) await new Promise((resolve) => setTimeout(resolve, 5));
     await checkout.kill(victim);
-    // A server without its database says so, for as long as somebody asks.
+    // A server without its database answers 503 with the reason.
     if (victim === 'database') await new Promise((resolve) => setTimeout(resolve, 400));
     goOn = false;
     await writing;

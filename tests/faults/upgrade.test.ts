@@ -25,7 +25,7 @@ describe.runIf(inGit)('upgrades', () => {
     execFileSync('tar', ['x', '-C', checkout.folder], { input: archive });
     const old = await checkout.start();
     expect(old.stands, old.said).toBe(true);
-    // The older version's own client makes a job, and another that goes through several revisions.
+    // The older version's own client makes a job, and another with several revisions.
     writeFileSync(
       join(checkout.folder, 'write.ts'),
       `import { call, newJob } from './tests/http/api';

@@ -58,7 +58,7 @@ export type Waits = ReadonlyMap<string, number | null>;
  * Days until each of many boards may be milled. Boards of the same wood, as thick and as wet as one another wait as long:
  * each kind is computed once.
  *
- * Yields what is known so far, board by board.
+ * Yields the waits known up to each board.
  */
 export function* waitsUntilReady(
   boards: readonly WaitingBoard[],

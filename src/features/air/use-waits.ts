@@ -39,6 +39,9 @@ export function useWaits(boards: readonly BoardLine[] | null, place: Place | nul
       remote.current = { worker, waiting: wrap<Waiting>(worker) };
     }
     const fail = () => {
+      // The next question is put to a new worker.
+      remote.current?.worker.terminate();
+      remote.current = null;
       if (current) setWaited((before) => ({ ...before, failed: 'The waits could not be computed.' }));
     };
     remote.current.worker.onerror = fail;
