@@ -99,7 +99,7 @@ export function LengthField({
   });
   const step = (event: KeyboardEvent<HTMLInputElement>) => {
     takenBack(event, typed);
-    if (event.key === 'Enter') event.currentTarget.blur();
+    if (event.key === 'Enter' && !typed.problem) event.currentTarget.blur();
     if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
     event.preventDefault();
     const fine = units.system === 'metric' ? 1 : MM_PER_INCH / units.fraction;
@@ -190,7 +190,7 @@ export function NumberField({
         onChange={(event) => typed.type(event.target.value)}
         onKeyDown={(event) => {
           takenBack(event, typed);
-          if (event.key === 'Enter') event.currentTarget.blur();
+          if (event.key === 'Enter' && !typed.problem) event.currentTarget.blur();
           if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
           event.preventDefault();
           const next = (value ?? least) + (event.key === 'ArrowUp' ? 1 : -1) * step * (event.altKey ? 10 : 1);

@@ -54,7 +54,7 @@ export function AirChart({
   if (view === 'week' && rows.length === 0) {
     return (
       <p className="my-6 max-w-[60ch]">
-        No device has read this air in the last week. Add a hygrometer on the right, or start a simulated one with{' '}
+        No device has read this air in the last week. Add a hygrometer under Devices, or start a simulated one with{' '}
         <code>node bin/stand-in.mjs</code>.
       </p>
     );

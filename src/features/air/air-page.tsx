@@ -57,7 +57,7 @@ export function AirPage({ first }: { first: AirReply }) {
       : undefined;
   const [target, setTarget] = useState<number | null>(null);
   return (
-    <div className="grid min-h-full grid-cols-[minmax(0,1fr)_324px] max-md:grid-cols-1">
+    <div className="grid min-h-full grid-cols-[minmax(0,1fr)_324px] max-lg:grid-cols-1">
       <div className="min-w-0 px-6 py-5">
         <h1 className="text-[19px] leading-6">Air</h1>
         {place && now !== undefined ? (
@@ -91,27 +91,28 @@ export function AirPage({ first }: { first: AirReply }) {
           <>
             <div className="mt-3">{tabs.bar}</div>
             <AirChart view={tabs.value} place={place} readings={air.readings} today={today} />
+            <div className="mt-5 max-w-[420px]">
+              <NumberField
+                label="Boards should come to"
+                unit="%"
+                value={target}
+                least={3}
+                most={25}
+                step={0.5}
+                allowEmpty={now?.toFixed(1) ?? '8'}
+                onCommit={(next) => {
+                  setTarget(next);
+                  return undefined;
+                }}
+                onEmpty={() => setTarget(null)}
+                hint="Empty: what this air makes of wood now. A board within 1 % of it may be milled."
+              />
+            </div>
             <BoardsToMill data={data} target={target ?? Number((now ?? 8).toFixed(1))} onRead={() => void look()} />
           </>
         ) : null}
       </div>
-      <div className="border-line border-l bg-ground px-[18px] pt-4 pb-8 max-md:border-l-0">
-        <h2 className="mb-2 text-[14px]">Ready to mill</h2>
-        <NumberField
-          label="Boards should come to"
-          unit="%"
-          value={target}
-          least={3}
-          most={25}
-          step={0.5}
-          allowEmpty={now?.toFixed(1) ?? '8'}
-          onCommit={(next) => {
-            setTarget(next);
-            return undefined;
-          }}
-          onEmpty={() => setTarget(null)}
-          hint="Empty: what this air makes of wood now. A board within 1 % of it may be milled."
-        />
+      <div className="border-line border-l bg-ground px-[18px] pt-4 pb-8 max-lg:border-l-0">
         <Devices data={data} onChange={() => void look()} />
       </div>
     </div>

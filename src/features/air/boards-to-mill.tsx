@@ -34,7 +34,7 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
   const chosen = boards?.find((board) => board.id === reading);
   const ready = rows.filter((row) => row.days === 0).length;
   return (
-    <section className="mt-5">
+    <section className="mt-3">
       <h2 className="text-[14px]">
         {boards === null
           ? 'Reading the rack …'
