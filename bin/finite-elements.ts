@@ -344,7 +344,7 @@ legFrame('sway-along-tapered', find('a square table on tapered legs'));
 {
   // Seen from above: the aprons and a cross rail lie along z and x here, the corners are held, the front apron is pushed.
   const { document, job, name } = long;
-  const ladder = ladderOf({ document, ...job });
+  const ladder = ladderOf({ ...job, document });
   if (!ladder) throw new Error('no aprons');
   const { frame, pushed } = ladder;
   const point = (i: number): Point => [frame.nodes[i]?.[1] ?? 0, 0, frame.nodes[i]?.[0] ?? 0];

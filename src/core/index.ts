@@ -29,9 +29,12 @@ export {
 export { problemsOf, read } from './decision/issues';
 export * from './decision/job-document';
 export { type Conflict, differences, type Merge, mergeDocuments, resolved } from './decision/merge-documents';
+export * from './decision/piece-in-job';
 export { plainText } from './decision/plain-text';
 export * from './decision/room-for-people';
 export { type Shop, ShopSchema } from './decision/shop';
+export { USE_OF_PIECE, USES, type Use as UseOfPiece } from './decision/use';
+export { OF_THE_PIECE } from './decision/version-1';
 export {
   type Dimension,
   drawView,
@@ -54,7 +57,7 @@ export { composeFullSize, writeFullSizeDxf, writeFullSizeSvg } from './format/fu
 export { type JobFile, JobFileSchema, readJobFile, writeJobFile } from './format/job-file';
 export { composeLabels } from './format/labels';
 export { DXF_LAYERS, writeLayoutDxf } from './format/layout-dxf';
-export { blankLabel, pieceLabel, writeLayoutSvg } from './format/layout-svg';
+export { writeLayoutSvg } from './format/layout-svg';
 export { type LoggerFile, readLoggerCsv } from './format/logger-csv';
 export { writeOffsetsCsv } from './format/offsets-csv';
 export { type Mark, PAPERS, type Page, type Paper } from './format/page';
@@ -74,7 +77,24 @@ export { GLUES, type Glue } from './glueup/glue';
 export * from './glueup/lay-panel';
 export { clampsThatReach, type GlueStage, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 export * from './glueup/trim-panel';
-export { type DerivedJob, deriveJob, type JobInputs, keptOffJoints, LAYOUT_EFFORT } from './job';
+export {
+  type DerivedJob,
+  type DerivedPiece,
+  type DerivedWood,
+  deriveJob,
+  type OwnedCheck,
+  ownedChecks,
+  ownerOfPiece,
+  type ShownPiece,
+  shownPiece,
+} from './job/derive-job';
+export { keptOffJoints } from './job/edges';
+export type { JobInputs } from './job/inputs';
+export { layoutOfPiece, namesOfPiece, placementsOfPiece } from './job/names-in-job';
+export { proposeJob, proposePiece } from './job/propose-job';
+export { type ProvenWayOut, tryChanges, waysOut } from './job/ways-out';
+export { type WholeLayout, wholeLayout } from './job/whole-layout';
+export { LAYOUT_EFFORT } from './job/wood-stage';
 export { TONGUES } from './joint/breadboard';
 export { POCKET_ANGLE } from './joint/corner-screws';
 export { ALIGNERS, type AlignerSize } from './joint/edge-joint';
@@ -98,6 +118,7 @@ export { cutSequence, type SawCut } from './layout/cut-sequence';
 export { type CutStep, cutSteps } from './layout/cut-steps';
 export * from './layout/demand';
 export { sawCuts, writtenLayout } from './layout/describe-layout';
+export { blankLabel, type LabelOf, labelsBy, labelsOfPiece } from './layout/labels';
 export * from './layout/layout';
 export { LAYOUT_AIMS, layoutOptionsOf, layoutWeights } from './layout/layout-aims';
 export { leastCost } from './layout/least-cost';
@@ -144,7 +165,7 @@ export { derivePiece } from './piece/derive-piece';
 export { KIND_PLURALS } from './piece/kind-words';
 export { isMade, MATERIALS, madeParts } from './piece/material';
 export type { Fastener, Fitting, Part, PartKind, Size } from './piece/part';
-export { findPart, leadingPart, type Piece, type PieceDecisions, partsOfKind } from './piece/piece';
+export { type BuildDecisions, findPart, leadingPart, type Piece, partsOfKind } from './piece/piece';
 export { drawnSize } from './piece/settle-locks';
 export { solveX } from './piece/table/bases/frames/x-frame';
 export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above';
@@ -156,7 +177,6 @@ export { partVolume, partWeight } from './piece/weight';
 export type { Operation } from './plan/operation';
 export { FINISH_NAMES, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
-export { proposeJob } from './propose-job';
 export * from './restraint/restraint';
 export * from './restraint/tie';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
@@ -174,6 +194,7 @@ export {
 export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
 export { acrossAt } from './solid/line-across';
 export { newJob, topForBrief } from './start/new-job';
+export { copyOfPiece, newPiece, woodChanges } from './start/pieces';
 export { BASES, startBase, startBaseChanges, startTop, TOPS } from './start/start-form';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
@@ -191,7 +212,6 @@ export {
   SURFACED_INCHES,
   surfacedThickness,
 } from './stock/thickness';
-export { type ProvenWayOut, tryChanges, waysOut } from './ways-out';
 export { cupHeight, cuppedSection, type SectionPoint } from './wood/cup';
 export { type AirSeries, type DiffusionResult, diffuse, type FaceCoefficients } from './wood/diffusion';
 export { type Diffusivity, diffusivityOf } from './wood/diffusivity';

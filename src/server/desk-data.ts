@@ -1,6 +1,6 @@
 import { type Board, DAYS_IN_YEAR, dayOfYear, type Layout, type Place, type Shop, yearOfAir } from '@/core';
 import { boardCounts, boardsForJob } from './board-store';
-import { findJob, layoutOf, type StoredJob } from './job-store';
+import { findJob, layoutsOf, type StoredJob } from './job-store';
 import { asId, Refusal } from './refusal';
 import { currentWorkshop, placesOf } from './workshop-store';
 
@@ -26,7 +26,8 @@ export interface DeskData {
   places: Place[];
   /** Null where they are too many to come with the page: they are fetched then. */
   boards: Board[] | null;
-  layout: Layout | null;
+  /** One a species at the most. */
+  layouts: Layout[];
   air: string;
 }
 
@@ -36,12 +37,12 @@ export async function deskData(id: string): Promise<DeskData | undefined> {
     const workshop = await currentWorkshop();
     const job = await findJob(workshop.id, asId(id, 'job'));
     const count = Object.values(await boardCounts(workshop.id)).reduce((sum, own) => sum + own, 0);
-    const [boards, places, layout] = await Promise.all([
+    const [boards, places, layouts] = await Promise.all([
       count <= WITH_PAGE ? boardsForJob(workshop.id, id) : null,
       placesOf(workshop.id),
-      layoutOf(workshop.id, id),
+      layoutsOf(workshop.id, id),
     ]);
-    return { job, shop: workshop.settings, places, boards, layout, air: airLine(places) };
+    return { job, shop: workshop.settings, places, boards, layouts, air: airLine(places) };
   } catch (error) {
     if (error instanceof Refusal && error.status === 404) return undefined;
     throw error;

@@ -3,8 +3,10 @@ import {
   cutList,
   cutSteps,
   fileName,
+  labelsBy,
   partMeshes,
   sawStep,
+  wholeLayout,
   writeCutListCsv,
   writeCutsCsv,
   writeFullSizeDxf,
@@ -16,7 +18,7 @@ import {
 } from '@/core';
 // Not through the core's door, which every page loads.
 import { writePieceGltf } from '@/core/format/piece-gltf';
-import { boardSheets, fullSizeOf, fullSizeSheets, jobSheet, wholeJob } from './job-outputs';
+import { boardSheets, fullSizeOf, fullSizeSheets, jobSheet, piecesAsked, wholeJob } from './job-outputs';
 import { findJob } from './job-store';
 import { notFound } from './refusal';
 import { serverSolids } from './solids';
@@ -31,33 +33,42 @@ export interface FileOut {
 
 const fileOut = (body: FileOut['body'], type: string, name: string): FileOut => ({ body, type, name });
 
+function noLayout(id: string): never {
+  throw notFound('layout', id);
+}
+
 /** The files a job goes out as. A new one is one line here. */
 const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<FileOut>> = {
   'cut-list.csv': async (id) => {
     const { job, derived, style } = await wholeJob(id, false);
-    const csv = writeCutListCsv(cutList(derived.piece.parts, derived.demand), style);
+    const rows = derived.pieces.flatMap(({ piece, demand, mark, title }) =>
+      cutList(piece.parts, demand).map((row) =>
+        mark === '' ? row : { ...row, letter: `${mark}${row.letter}`, name: `${title}: ${row.name}` },
+      ),
+    );
+    const csv = writeCutListCsv(rows, style);
     return fileOut(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-cut-list.csv'));
   },
   'layout.svg': async (id) => {
     const { job, derived, boards, style } = await wholeJob(id, true);
-    if (!derived.layout) throw notFound('layout', id);
-    const svg = writeLayoutSvg(derived.layout, derived.piece, boards, style, job.document.name);
+    const { layout, letters } = wholeLayout(derived) ?? noLayout(id);
+    const svg = writeLayoutSvg(layout, labelsBy(letters), boards, style, job.document.name);
     return fileOut(svg, 'image/svg+xml', fileName(job.document.name, '-layout.svg'));
   },
   'layout.dxf': async (id) => {
     const { job, derived, boards } = await wholeJob(id, true);
-    if (!derived.layout) throw notFound('layout', id);
-    const dxf = writeLayoutDxf(derived.layout, derived.piece, boards);
+    const { layout, letters } = wholeLayout(derived) ?? noLayout(id);
+    const dxf = writeLayoutDxf(layout, labelsBy(letters), boards);
     return fileOut(dxf, 'image/vnd.dxf', fileName(job.document.name, '-layout.dxf'));
   },
   'cuts.csv': async (id) => {
     const { job, derived, boards, style } = await wholeJob(id, true);
-    if (!derived.layout) throw notFound('layout', id);
-    const steps = cutSteps(derived.layout, boards, derived.demand, {
-      ...derived.layoutOptions,
-      step: sawStep(style.system),
-    });
-    const csv = writeCutsCsv(steps, derived.piece, style);
+    const { letters } = wholeLayout(derived) ?? noLayout(id);
+    const step = sawStep(style.system);
+    const steps = derived.woods.flatMap(({ layout, demand, layoutOptions }) =>
+      layout ? cutSteps(layout, boards, demand, { ...layoutOptions, step }) : [],
+    );
+    const csv = writeCutsCsv(steps, labelsBy(letters), style);
     return fileOut(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-cuts.csv'));
   },
   'sheet.pdf': async (id, query) => {
@@ -69,33 +80,36 @@ const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<File
     return fileOut(pdf, 'application/pdf', fileName(name, '-boards.pdf'));
   },
   'full-size.pdf': async (id, query) => {
-    const { pdf, name } = await fullSizeSheets(
-      id,
-      query.get('paper') === 'letter' ? 'letter' : 'a4',
-      query.get('drawing'),
-    );
+    const { pdf, name } = await fullSizeSheets(id, query.get('paper') === 'letter' ? 'letter' : 'a4', query);
     return fileOut(pdf, 'application/pdf', fileName(name, '-full-size.pdf'));
   },
   'full-size.dxf': async (id, query) => {
-    const { job, drawings } = await fullSizeOf(id, query.get('drawing'));
+    const { job, drawings } = await fullSizeOf(id, query);
     return fileOut(writeFullSizeDxf(drawings), 'image/vnd.dxf', fileName(job.document.name, '-full-size.dxf'));
   },
   'full-size.svg': async (id, query) => {
-    const { job, drawings } = await fullSizeOf(id, query.get('drawing'));
+    const { job, drawings } = await fullSizeOf(id, query);
     const [drawing] = drawings;
     if (!drawing) throw notFound('drawing', query.get('drawing') ?? '');
     return fileOut(writeFullSizeSvg(drawing), 'image/svg+xml', fileName(job.document.name, `-${drawing.id}.svg`));
   },
-  'offsets.csv': async (id) => {
+  'offsets.csv': async (id, query) => {
     const { job, derived, style } = await wholeJob(id, false);
-    const csv = writeOffsetsCsv(curveTables(derived.piece), style);
+    const pieces = piecesAsked(derived, query);
+    const tables = pieces.flatMap(({ piece, title }) =>
+      curveTables(piece).map((table) => (pieces.length === 1 ? table : { ...table, name: `${title}: ${table.name}` })),
+    );
+    const csv = writeOffsetsCsv(tables, style);
     return fileOut(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-offsets.csv'));
   },
-  'piece.glb': async (id) => {
+  'piece.glb': async (id, query) => {
     const { job, derived } = await wholeJob(id, false);
-    const { parts } = derived.piece;
-    const glb = await writePieceGltf(parts, partMeshes(parts, await serverSolids()), job.document.name);
-    return fileOut(new Uint8Array(glb), 'model/gltf-binary', fileName(job.document.name, '.glb'));
+    const [own] = piecesAsked(derived, query);
+    if (!own) throw notFound('piece', '');
+    const name = derived.pieces.length === 1 ? job.document.name : `${job.document.name}, ${own.title}`;
+    const { parts } = own.piece;
+    const glb = await writePieceGltf(parts, partMeshes(parts, await serverSolids()), name);
+    return fileOut(new Uint8Array(glb), 'model/gltf-binary', fileName(name, '.glb'));
   },
   'job.taller.json': async (id) => {
     const workshop = await currentWorkshop();

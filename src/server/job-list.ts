@@ -4,8 +4,10 @@ import {
   type DerivedJob,
   deriveJob,
   drawnSize,
+  findSpecies,
   type JobDocument,
   madeParts,
+  ownedChecks,
   type Place,
   plainText,
   type Shop,
@@ -18,6 +20,9 @@ import { currentWorkshop, placesOf } from './workshop-store';
 /** What was computed of a job for the list: of the piece itself; boards come and go, they are looked at in its layout. */
 export interface JobSummary {
   species: string;
+  /** All that is built, those that are alike counted one by one. */
+  pieces: number;
+  /** Of the first of them. */
   length: number;
   width: number;
   cut: number;
@@ -96,15 +101,18 @@ export async function jobPage(workshopId: string, { bin, find, after, count }: J
 }
 
 export function summaryOf(document: JobDocument, shop: Shop, places: readonly Place[]): JobSummary {
-  const derived = deriveJob({ document, shop, places, boards: null, layout: null });
-  const whole: DerivedJob | null = 'piece' in derived ? derived : null;
-  const made = whole ? madeParts(whole.piece) : [];
+  const derived = deriveJob({ document, shop, places, boards: null, layouts: [] });
+  const whole: DerivedJob | null = 'pieces' in derived ? derived : null;
+  const made = whole ? whole.pieces.flatMap(({ piece }) => madeParts(piece)) : [];
+  const [first] = document.pieces;
+  const species = document.woods.map((wood) => findSpecies(wood.species, shop.species)?.commonName ?? wood.species);
   return {
-    species: whole?.species.commonName ?? document.form.species,
-    ...drawnSize(document.form.top),
+    species: [...new Set(species)].join(', '),
+    pieces: document.pieces.reduce((sum, { count }) => sum + count, 0),
+    ...(first ? drawnSize(first.form.top) : { length: 0, width: 0 }),
     cut: made.filter((part) => part.cut).length,
     parts: made.length,
-    stops: whole?.checks.filter(({ level }) => level === 'stop').length ?? 0,
+    stops: whole ? ownedChecks(whole).filter(({ check }) => check.level === 'stop').length : 0,
   };
 }
 

@@ -1,14 +1,18 @@
 import {
+  type Check,
   composeBoardSheets,
   composeFullSize,
   composeSheet,
   type DerivedJob,
+  type DerivedPiece,
+  type DerivedWood,
   deriveJob,
   fixedKey,
   formatLength,
   fullSizeDrawings,
   type Layout,
   type LengthStyle,
+  labelsBy,
   layoutKey,
   type Paper,
   planLayout,
@@ -17,7 +21,7 @@ import {
 } from '@/core';
 import { boardsOfJobs, type StoredBoard, usableFor } from './board-store';
 import { serverSolver } from './highs';
-import { findJob, layoutOf, type StoredJob } from './job-store';
+import { findJob, layoutsOf, type StoredJob } from './job-store';
 import { printPdf } from './pdf';
 import { notFound, Refusal } from './refusal';
 import { styleOf } from './style';
@@ -41,14 +45,20 @@ export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJo
     findJob(workshop.id, id),
     boardsOfJobs(workshop.id),
     placesOf(workshop.id),
-    layoutOf(workshop.id, id),
+    layoutsOf(workshop.id, id),
   ]);
   const boards = usableFor(all, id);
   const shop = workshop.settings;
   const inputs = { document: job.document, shop, places, boards };
-  let derived = sound(deriveJob({ ...inputs, layout: kept }));
-  if (withLayout && derived.layoutState !== 'current') {
-    derived = sound(deriveJob({ ...inputs, layout: await foundLayout(derived) }));
+  let derived = sound(deriveJob({ ...inputs, layouts: kept }));
+  const missing = derived.woods.filter(({ layoutState }) => layoutState !== 'current');
+  if (withLayout && missing.length > 0) {
+    const standing = derived.woods.flatMap(({ layout, layoutState }) =>
+      layout && layoutState === 'current' ? layout : [],
+    );
+    const layouts = [...standing];
+    for (const wood of missing) layouts.push(await foundLayout(wood));
+    derived = sound(deriveJob({ ...inputs, layouts }));
   }
   return { job, shop, boards, derived, style: styleOf(shop) };
 }
@@ -57,7 +67,7 @@ export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJo
 const found = new Map<string, Layout>();
 const KEPT = 8;
 
-async function foundLayout({ demand, boards, layoutOptions }: DerivedJob): Promise<Layout> {
+async function foundLayout({ demand, boards, layoutOptions }: DerivedWood): Promise<Layout> {
   const key = layoutKey(demand, boards, layoutOptions) + fixedKey(layoutOptions);
   const before = found.get(key);
   if (before) return before;
@@ -72,56 +82,87 @@ async function foundLayout({ demand, boards, layoutOptions }: DerivedJob): Promi
 const EFFORT_ON_SERVER = 2000;
 
 function sound(result: ReturnType<typeof deriveJob>): DerivedJob {
-  if ('piece' in result) return result;
+  if ('pieces' in result) return result;
   throw new Refusal(422, result.problems);
+}
+
+/** The pieces that a file is about: one that is asked for by its id and its number, or the first of each. */
+export function piecesAsked(derived: DerivedJob, query: URLSearchParams): readonly DerivedPiece[] {
+  const piece = query.get('piece');
+  if (piece === null) return derived.pieces.filter(({ instance }) => instance === 1);
+  const instance = Number(query.get('number') ?? 1);
+  const found = derived.pieces.filter((own) => own.pieceId === piece && own.instance === instance);
+  if (found.length === 0) throw notFound('piece', piece.slice(0, 60));
+  return found;
 }
 
 /** The job's sheet as a PDF. */
 export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
   const { job, boards, derived, style } = await wholeJob(id, true);
   const { document } = job;
-  const { piece, season } = derived;
   const say = (mm: number) => formatLength(mm, style);
-  const stops = derived.checks.filter((check) => check.level === 'stop');
+  const stopsOf = (checks: readonly Check[]) => checks.filter((check) => check.level === 'stop');
+  const shared = [...derived.woods.flatMap(({ checks }) => checks), ...derived.checks];
   const pages = composeSheet({
     name: document.name,
     client: document.client,
-    species: derived.species.commonName,
     style,
     paper,
-    piece,
-    demand: derived.demand,
-    layout: derived.layout,
-    strips: derived.laid.map((strip) => strip.width),
+    pieces: derived.pieces.map(({ title, mark, species, piece, season, demand, laid, glueUps, glue, checks }, i) => {
+      const stops = [...stopsOf(checks), ...(i === 0 ? stopsOf(shared) : [])];
+      const size = `${say(piece.overall.length)} × ${say(piece.overall.width)} × ${say(piece.overall.height)}`;
+      return {
+        title,
+        mark,
+        facts: [
+          `${species.commonName}${i === 0 ? `, for ${document.brief.seats}` : ''} · ${size}`,
+          `Top ${say(season.topWidth.driest)} wide at its driest (${season.driest.moisture.toFixed(1)} %), ${say(season.topWidth.wettest)} at its wettest (${season.wettest.moisture.toFixed(1)} %), as if the wood followed the air at once`,
+          ...(stops.length > 0
+            ? stops.map((check) => `Stop: ${writePhrase(check.sentence, style)}`)
+            : ['No check says stop.']),
+        ],
+        piece,
+        demand,
+        strips: laid.map((strip) => strip.width),
+        glueUps,
+        glueName: glue.name,
+      };
+    }),
+    layouts: derived.woods.map(({ species, layout, letters }) => ({
+      species: species.commonName,
+      layout,
+      labelOf: labelsBy(letters),
+    })),
     boards,
-    glueUps: derived.glueUps,
-    glueName: derived.glue.name,
     dated: derived.schedule.dated,
-    facts: [
-      `${derived.species.commonName}, for ${document.brief.seats} · ${say(piece.overall.length)} × ${say(piece.overall.width)} × ${say(piece.overall.height)}`,
-      `Top ${say(season.topWidth.driest)} wide at its driest (${season.driest.moisture.toFixed(1)} %), ${say(season.topWidth.wettest)} at its wettest (${season.wettest.moisture.toFixed(1)} %), as if the wood followed the air at once`,
-      ...(stops.length > 0
-        ? stops.map((check) => `Stop: ${writePhrase(check.sentence, style)}`)
-        : ['No check says stop.']),
-    ],
   });
   return { pdf: await printPdf(pages, document.name), name: document.name };
 }
 
-/** The boards for the saw as a PDF. */
+/** The boards for the saw as a PDF, species by species. */
 export async function boardSheets(id: string, paper: Paper): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
   const { job, boards, derived, style } = await wholeJob(id, true);
   const { name } = job.document;
-  if (!derived.layout) throw notFound('layout', id);
-  const { piece, layout, demand, layoutOptions } = derived;
-  const pages = composeBoardSheets({ name, piece, layout, boards, demand, options: layoutOptions, style, paper });
+  const pages = derived.woods.flatMap(({ layout, letters, demand, layoutOptions: options }) => {
+    const labelOf = labelsBy(letters);
+    return layout ? composeBoardSheets({ name, labelOf, layout, boards, demand, options, style, paper }) : [];
+  });
+  if (pages.length === 0) throw notFound('layout', id);
   return { pdf: await printPdf(pages, `${name}, boards`), name };
 }
 
-/** The full-size drawings of a job, all of them or one by its id. */
-export async function fullSizeOf(id: string, drawing: string | null) {
+/** The full-size drawings of a job's pieces, all of them or those asked for by piece and by drawing. */
+export async function fullSizeOf(id: string, query: URLSearchParams) {
   const whole = await wholeJob(id, false);
-  const all = fullSizeDrawings(whole.derived.piece, whole.style, whole.derived.edges);
+  const drawing = query.get('drawing');
+  const pieces = piecesAsked(whole.derived, query);
+  const all = pieces.flatMap((own) =>
+    fullSizeDrawings(own.piece, whole.style, own.edges).map((drawn) =>
+      pieces.length === 1
+        ? drawn
+        : { ...drawn, id: `${own.pieceId}-${drawn.id}`, title: `${own.title}: ${drawn.title}` },
+    ),
+  );
   const drawings = drawing === null ? all : all.filter((own) => own.id === drawing || own.group === drawing);
   if (drawings.length === 0) throw notFound('drawing', (drawing ?? '').slice(0, 60));
   return { ...whole, drawings };
@@ -131,9 +172,9 @@ export async function fullSizeOf(id: string, drawing: string | null) {
 export async function fullSizeSheets(
   id: string,
   paper: Paper,
-  drawing: string | null,
+  query: URLSearchParams,
 ): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
-  const { job, drawings } = await fullSizeOf(id, drawing);
+  const { job, drawings } = await fullSizeOf(id, query);
   const { name } = job.document;
   return { pdf: await printPdf(composeFullSize(drawings, paper, name), `${name}, full size`), name };
 }

@@ -167,25 +167,25 @@ export async function restoreJob(workshopId: string, id: string): Promise<void> 
   if (!rowCount) throw notFound('job', id);
 }
 
-export async function layoutOf(workshopId: string, id: string): Promise<Layout | null> {
-  const { rows } = await pool().query('select layout from job_layout where workshop_id = $1 and job_id = $2', [
-    workshopId,
-    id,
-  ]);
-  return layoutAsRead(rows[0]?.layout);
+/** The layouts kept with a job, one a species; those of an earlier Taller that no longer read are searched again. */
+export async function layoutsOf(workshopId: string, id: string): Promise<Layout[]> {
+  const { rows } = await pool().query(
+    'select species, layout from job_layout where workshop_id = $1 and job_id = $2 order by species',
+    [workshopId, id],
+  );
+  return rows.flatMap(({ species, layout }) => {
+    const kept = v.safeParse(LayoutSchema, layout);
+    return kept.success ? [{ ...kept.output, species }] : [];
+  });
 }
 
-/** A layout kept by an earlier Taller may say less than is needed now: it is searched again. */
-function layoutAsRead(layout: unknown): Layout | null {
-  const kept = v.safeParse(LayoutSchema, layout);
-  return kept.success ? kept.output : null;
-}
-
+/** Keeps a layout in the place of the one of its species. */
 export async function keepLayout(workshopId: string, id: string, layout: Layout): Promise<void> {
-  await currentRow(pool(), workshopId, id);
+  const { document } = await findJob(workshopId, id);
+  const species = layout.species || (document.woods[0]?.species ?? '');
   await pool().query(
-    `insert into job_layout (job_id, workshop_id, layout) values ($1, $2, $3)
-     on conflict (job_id) do update set layout = excluded.layout, found_at = now()`,
-    [id, workshopId, layout],
+    `insert into job_layout (job_id, workshop_id, species, layout) values ($1, $2, $3, $4)
+     on conflict (job_id, species) do update set layout = excluded.layout, found_at = now()`,
+    [id, workshopId, species, { ...layout, species }],
   );
 }

@@ -58,16 +58,19 @@ export async function takeBoards(
 ): Promise<StoredBoard[]> {
   const { id: workshopId } = await currentWorkshop();
   const { derived } = await wholeJob(jobId, false);
-  const layout = derived.layoutState === 'current' ? derived.layout : null;
+  const current = derived.woods.filter(({ layoutState }) => layoutState === 'current');
+  const layouts = current.flatMap(({ layout }) => layout ?? []);
   const cutUp = boards.map((id) => {
-    const board = derived.boards.find((b) => b.id === id);
-    if (!board || !layout?.boards.includes(id)) throw notInLayout();
+    const board = current.flatMap((wood) => wood.boards).find((b) => b.id === id);
+    if (!board || !layouts.some((layout) => layout.boards.includes(id))) throw notInLayout();
     if (board.takenFor) throw new Refusal(409, [{ ...usedUp, problem: `${board.tag} is used up already.` }]);
     return board;
   });
   const back = offcuts.map(({ board: id, x, y, tag, storedAt }): { from: string; board: BoardInput } => {
     const board = cutUp.find((b) => b.id === id);
-    const offcut = layout?.offcuts.find((o) => o.board === id && near(o.x, x) && near(o.y, y));
+    const offcut = layouts
+      .flatMap((layout) => layout.offcuts)
+      .find((o) => o.board === id && near(o.x, x) && near(o.y, y));
     if (!board || !offcut) throw notInLayout();
     return { from: id, board: offcutBoard(board, offcut, tag, storedAt) };
   });

@@ -24,15 +24,24 @@ const PLACES: SpineRow[] = [
 ];
 
 /** The order of the work, and the places outside it. */
-export function Spine({ rows = [], children }: { rows?: readonly SpineRow[]; children?: ReactNode }) {
+export function Spine({
+  rows = [],
+  above,
+  children,
+}: {
+  rows?: readonly SpineRow[];
+  above?: ReactNode;
+  children?: ReactNode;
+}) {
   const path = usePathname();
   return (
     <nav
       aria-label="Steps and places"
       className="flex flex-col border-line border-r pt-2.5 max-md:flex-row max-md:overflow-x-auto max-md:border-r-0 max-md:border-b max-md:pt-0"
     >
+      {above}
       {rows.map((row) => (
-        <SpineLink key={row.href} row={row} here={path === row.href} />
+        <SpineLink key={row.href} row={row} here={path === row.href.split('?')[0]} />
       ))}
       {rows.length > 0 ? <hr className="mx-4 my-2.5 border-line max-md:hidden" /> : null}
       {PLACES.map((row) => (

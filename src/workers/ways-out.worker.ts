@@ -1,19 +1,41 @@
 import { expose } from 'comlink';
-import { deriveJob, type JobInputs, type ProvenWayOut, waysOut } from '@/core';
+import {
+  deriveJob,
+  type JobInputs,
+  ownedChecks,
+  ownerOfPiece,
+  type PieceDecisions,
+  type ProvenWayOut,
+  proposePiece,
+  shownPiece,
+  type UseOfPiece,
+  waysOut,
+} from '@/core';
 import { inSlices } from './in-slices';
 
 /** The search that is wanted; an earlier one ends at its next slice. */
 let wanted = 0;
 
 const search = {
-  /** Tries what the checks propose, in slices; what is found is reported as it comes, stopped it is all there is. */
-  async waysOut(inputs: JobInputs, onFound: (found: ProvenWayOut[]) => void): Promise<ProvenWayOut[]> {
+  /** Tries what the checks of a piece, of its boards and of the job propose, in slices; what is found is reported as it comes, stopped it is all there is. */
+  async waysOut(
+    inputs: JobInputs,
+    piece: { pieceId: string; instance: number },
+    onFound: (found: ProvenWayOut[]) => void,
+  ): Promise<ProvenWayOut[]> {
     wanted += 1;
     const mine = wanted;
     const job = deriveJob(inputs);
-    if (!('piece' in job)) return [];
-    const outcome = await inSlices(waysOut(inputs, job), onFound, () => wanted !== mine);
+    if (!('pieces' in job)) return [];
+    const { species } = shownPiece(job, piece.pieceId, piece.instance);
+    const asked = [ownerOfPiece(piece), species.id, 'job'];
+    const checks = ownedChecks(job).filter(({ owner }) => asked.includes(owner));
+    const outcome = await inSlices(waysOut(inputs, job, checks), onFound, () => wanted !== mine);
     return 'result' in outcome ? outcome.result : outcome.stoppedAt;
+  },
+  /** One more piece for a job, made to pass its own checks. */
+  proposePiece({ document, ...workshop }: Omit<JobInputs, 'layouts'>, use: UseOfPiece, id: string): PieceDecisions {
+    return proposePiece(document, use, id, workshop);
   },
   stop() {
     wanted += 1;

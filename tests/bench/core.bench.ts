@@ -1,7 +1,7 @@
 import { bench, describe } from 'vitest';
-import { drawView, planLayout } from '@/core';
+import { drawView, type JobDocument, newPiece, planLayout, withChanges } from '@/core';
 import { CONSTRUCTIONS, thickBoards } from '../fixtures/constructions';
-import { demoJob, derive, inputs } from '../fixtures/demo';
+import { demoJob, derive, inputs, jobInputs, jobOf, sixSeats } from '../fixtures/demo';
 import { bundledCore } from './bundled-core';
 
 const { deriveJob } = await bundledCore();
@@ -32,15 +32,18 @@ describe('deriveJob without the layout search (bound: p95 under 10 ms)', () => {
   ].map((part) => {
     const found = CONSTRUCTIONS.find((c) => c.name.includes(part));
     if (!found) throw new Error(part);
-    return { name: found.name, given: inputs(found.document, { boards: thickBoards }) };
+    return { name: found.name, given: jobInputs(inputs(found.document, { boards: thickBoards })) };
   });
-  const demo = (['1-square-table', '2-long-table'] as const).map((name) => ({ name, given: inputs(demoJob(name)) }));
+  const demo = (['1-square-table', '2-long-table'] as const).map((name) => ({
+    name,
+    given: jobInputs(inputs(demoJob(name))),
+  }));
   for (const { name, given } of [...demo, ...largest]) {
     let n = 0;
     const run = () => {
       n += 1;
-      const top = { ...given.document.form.top, length: 1500 + (n % 50) };
-      deriveJob({ ...given, document: { ...given.document, form: { ...given.document.form, top } } });
+      const document = withChanges(given.document, [{ path: 'pieces.p1.form.top.length', value: 1500 + (n % 50) }]);
+      deriveJob({ ...given, document });
     };
     bench(name, run, {
       time: 1500,
@@ -53,6 +56,31 @@ describe('deriveJob without the layout search (bound: p95 under 10 ms)', () => {
       },
     });
   }
+});
+
+// Pieces that have not changed are not computed anew.
+describe('deriveJob of seven pieces after a change in one (bound: p95 under 15 ms)', () => {
+  const uses = ['bench', 'coffee', 'side', 'desk', 'stool', 'console'] as const;
+  const one = jobOf(sixSeats());
+  const seven = uses.reduce<JobDocument>(
+    (job, use) => ({ ...job, pieces: [...job.pieces, newPiece(job, use, `p-${use}`)] }),
+    one,
+  );
+  const given = { ...jobInputs(inputs(sixSeats())), document: seven };
+  let n = 0;
+  const run = () => {
+    n += 1;
+    const document = withChanges(seven, [{ path: 'pieces.p1.form.top.length', value: 1500 + (n % 50) }]);
+    deriveJob({ ...given, document });
+  };
+  bench('a dining table and six others', run, {
+    time: 1500,
+    teardown: (_, mode) => {
+      if (mode !== 'run') return;
+      const reached = p95(run);
+      console.log(`seven pieces: p95 ${reached.toFixed(2)} ms, bound 15 ms: ${reached < 15 ? 'held' : 'BROKEN'}`);
+    },
+  });
 });
 
 describe('drawing', () => {

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { type JobDocument, readRackCsv, writeRackCsv } from '@/core';
+import { onlyPiece } from '../fixtures/demo';
 import { button, call, field, fill, laidOut, openPage, radio, reads, saved, visit, withBrowser } from './desk';
 
 withBrowser();
@@ -26,7 +27,7 @@ const inWood = async (
 };
 const longTable = () => inWood('2-long-table', ['oak-white', 'beech-american'], ['K', 'B']);
 const decisions = async (id: string) =>
-  (await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`)).data.document.layout;
+  onlyPiece((await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`)).data.document).layout;
 
 const boxOf = async (page: Page, selector: string) => {
   const handle = await page.waitForSelector(selector);
@@ -85,7 +86,7 @@ describe('boards and strips by hand', () => {
     await page.waitForSelector(`figure[data-board="B20"] ${leg}`);
     await saved(page);
     expect((await decisions(id)).moved).toEqual([
-      { part: 'leg-front-left', strip: null, board: 'B20', x: 25, y: 0, turned: false },
+      { part: 'p1.1:leg-front-left', strip: null, board: 'B20', x: 25, y: 0, turned: false },
     ]);
 
     await fill(page, 'From the tagged end', '900');
@@ -105,7 +106,7 @@ describe('boards and strips by hand', () => {
     await fill(page, 'From the tagged end', '1600');
     await reads(page, '[role="alert"]', new RegExp(`B lies .* ${home}`));
     await (await button(page, 'Let it go')).click();
-    await expect.poll(async () => (await decisions(id)).moved.map((m) => m.part)).toEqual(['leg-front-right']);
+    await expect.poll(async () => (await decisions(id)).moved.map((m) => m.part)).toEqual(['p1.1:leg-front-right']);
 
     const before = (await boxOf(page, leg)).width;
     await (await button(page, 'Larger')).click();

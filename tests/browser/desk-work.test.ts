@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { onlyPiece } from '../fixtures/demo';
 import {
   again,
   button,
@@ -19,7 +20,8 @@ withBrowser();
 
 describe('at the desk', () => {
   let id: string;
-  const decisions = async () => (await call<import('../http/api').JobReply>('GET', `/api/jobs/${id}`)).data.document;
+  const decisions = async () =>
+    onlyPiece((await call<import('../http/api').JobReply>('GET', `/api/jobs/${id}`)).data.document);
   beforeAll(async () => {
     id = (await newJob('Desk table')).id;
   });
@@ -203,7 +205,7 @@ describe('at the desk', () => {
       (start: string) => Object.entries(localStorage).find(([key]) => key.startsWith(start))?.[1] as string,
       `taller-pending-${id}`,
     );
-    expect(JSON.parse(kept).document.form.base.height).toBe(735);
+    expect(JSON.parse(kept).document.pieces[0].form.base.height).toBe(735);
     await page.setRequestInterception(true);
     const refuse = (request: import('puppeteer-core').HTTPRequest) =>
       request.method() === 'PUT' ? request.abort() : request.continue();

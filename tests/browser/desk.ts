@@ -126,7 +126,7 @@ export async function saved(page: Page) {
 
 /** A step of the job by its name in the spine. */
 export async function goTo(page: Page, step: string) {
-  await page.click(`nav a[href$="/${step}"]`);
+  await page.click(`nav a[href$="/${step}"], nav a[href*="/${step}?"]`);
   await page.waitForFunction((s: string) => location.pathname.endsWith(`/${s}`), {}, step);
   await page.waitForSelector('h1');
 }

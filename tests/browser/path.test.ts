@@ -67,7 +67,7 @@ describe('from a room to a cut board', () => {
     await laidOut(page);
     await page.waitForSelector('figure[data-board]');
     await reads(page, 'main', /To buy\s+nothing/);
-    expect((await page.$$('figure[data-board] [data-part="top"]')).length).toBeGreaterThan(4);
+    expect((await page.$$('figure[data-board] [data-part="p1.1:top"]')).length).toBeGreaterThan(4);
 
     await goTo(page, 'glue-up');
     await reads(page, 'main', /The strips of the layout/);

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { onlyPiece } from '../fixtures/demo';
 import type { JobReply } from '../http/api';
 import {
   again,
@@ -35,7 +36,7 @@ const figures = (page: Page) =>
 
 describe('the season of a job', () => {
   let id: string;
-  const decisions = async () => (await call<JobReply>('GET', `/api/jobs/${id}`)).data.document;
+  const decisions = async () => onlyPiece((await call<JobReply>('GET', `/api/jobs/${id}`)).data.document);
   beforeAll(async () => {
     id = (await newJob('Seasons', 'oak-white')).id;
   });

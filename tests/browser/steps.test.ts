@@ -1,6 +1,7 @@
 import DxfParser from 'dxf-parser';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { onlyPiece } from '../fixtures/demo';
 import type { JobReply } from '../http/api';
 import {
   base,
@@ -24,7 +25,7 @@ withBrowser();
 
 describe('each step of the work', () => {
   let id: string;
-  const decisions = async () => (await call<JobReply>('GET', `/api/jobs/${id}`)).data.document;
+  const decisions = async () => onlyPiece((await call<JobReply>('GET', `/api/jobs/${id}`)).data.document);
   const dimension = (page: Page, name: string) =>
     page.$eval(`[data-dimension="${name}"] text`, (e) => e.textContent?.replace(/\s/g, ''));
   const figure = (page: Page, label: string) =>

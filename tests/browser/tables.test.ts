@@ -3,6 +3,7 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import type { JobDocument } from '@/core';
+import { onlyPiece } from '../fixtures/demo';
 import {
   again,
   base,
@@ -91,8 +92,8 @@ describe('tables composed from an empty job', () => {
     );
     expect(square).toBeDefined();
     // The stick goes over as many sheets as it is long; every one says which it is.
-    const { data } = await call<{ document: { form: { top: { length: number } } } }>('GET', `/api/jobs/${id}`);
-    expect(pdf.numPages).toBeGreaterThan(Math.floor(data.document.form.top.length / 300));
+    const { data } = await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`);
+    expect(pdf.numPages).toBeGreaterThan(Math.floor(onlyPiece(data.document).form.top.length / 300));
     const words = (await (await pdf.getPage(2)).getTextContent()).items
       .map((item) => ('str' in item ? item.str : ''))
       .join(' ');
@@ -120,7 +121,7 @@ describe('tables composed from an empty job', () => {
     // Strips of more than one length: a round top is stepped.
     const svg = await (await fetch(`${base}/api/jobs/${id}/files/layout.svg`)).text();
     const lengths = new Set(
-      [...svg.matchAll(/width="([\d.]+)"[^>]*data-part="top"/g)].map(([, length]) => Number(length)),
+      [...svg.matchAll(/width="([\d.]+)"[^>]*data-part="p1\.1:top"/g)].map(([, length]) => Number(length)),
     );
     expect(lengths.size).toBeGreaterThan(1);
     // Server and browser take the layout kept for that of the same piece: what is loaded reads alike in both.
@@ -148,7 +149,8 @@ describe('tables composed from an empty job', () => {
 
   it('dowels, a bit that is not there and its way out; splayed legs whose angles stand on the cut list; a top kept level', async () => {
     const { page, id } = await start('Corners for a test');
-    const decisions = async () => (await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`)).data.document;
+    const decisions = async () =>
+      onlyPiece((await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`)).data.document);
     await goTo(page, 'joints');
     await choose(page, 'Leg and apron', 'dowels');
     await reads(page, 'main', /From dowel to dowel/);
@@ -191,8 +193,8 @@ describe('tables composed from an empty job', () => {
     await saved(page);
     await reads(page, '[data-check="form.cut-out-edge"][data-level="stop"]', /to the edge/);
     const { data } = await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`);
-    expect(data.document.form.hold.kind).toBe('inserts');
-    const { length, endOverhang } = data.document.form.top;
+    expect(onlyPiece(data.document).form.hold.kind).toBe('inserts');
+    const { length, endOverhang } = onlyPiece(data.document).form.top;
     await fill(page, 'From the left end', `${endOverhang + 25}`);
     await saved(page);
     await reads(page, '[data-check="form.cut-out-under"][data-level="stop"]', /stands in the way/);
@@ -219,17 +221,17 @@ describe('tables composed from an empty job', () => {
     await saved(page);
     expect((await stops(page)).filter((text) => /guide|runner/.test(text))).toEqual([]);
     // Drawn out it is longer by its leaf.
-    const { data } = await call<{ document: { form: { top: { length: number } } } }>('GET', `/api/jobs/${id}`);
+    const { data } = await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`);
     const written = (mm: number) => new RegExp(`${mm}`.replace(/(\d)(\d{3})$/, '$1\\s?$2'));
-    await reads(page, '[data-dimension="across"]', written(data.document.form.top.length + 400));
+    await reads(page, '[data-dimension="across"]', written(onlyPiece(data.document).form.top.length + 400));
     await goTo(page, 'joints');
     await wayOut(page, /cannot be reached/);
     await reads(page, 'main', /bolt|insert/i);
     await goTo(page, 'layout');
     await laidOut(page);
     const svg = await (await fetch(`${base}/api/jobs/${id}/files/layout.svg`)).text();
-    expect(svg).toMatch(/data-part="half-left"/);
-    expect(svg).toMatch(/data-part="leaf-1"/);
+    expect(svg).toMatch(/data-part="p1\.1:half-left"/);
+    expect(svg).toMatch(/data-part="p1\.1:leaf-1"/);
     expect(page.faults).toEqual([]);
   });
 
@@ -255,8 +257,8 @@ describe('tables composed from an empty job', () => {
     }[];
     const outline = entities.find(({ layer, vertices }) => layer === 'OUTLINE' && vertices)!;
     const xs = outline.vertices!.map(({ x }) => x);
-    const { data } = await call<{ document: { form: { top: { length: number } } } }>('GET', `/api/jobs/${id}`);
-    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(data.document.form.top.length, 1);
+    const { data } = await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(onlyPiece(data.document).form.top.length, 1);
     expect(page.faults).toEqual([]);
   });
 

@@ -3,14 +3,15 @@ import { createServer } from 'node:net';
 import pg from 'pg';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { JobDocument } from '@/core';
+import type { JobDocument, PieceInJob } from '@/core';
 import { base, fill, newJob, openPage, withBrowser } from '../browser/desk';
+import { onlyPiece } from '../fixtures/demo';
 import { dice } from '../fixtures/dice';
 
 const ROUNDS = Number(process.env.TAB_ROUNDS ?? 15);
 
 /** What is edited, between which figures, and where it is in a document. */
-const FIELDS: { label: string; from: number; to: number; at: (document: JobDocument) => unknown }[] = [
+const FIELDS: { label: string; from: number; to: number; at: (own: PieceInJob) => unknown }[] = [
   { label: 'Thickness', from: 280, to: 380, at: ({ form }) => form.top.thickness },
   { label: 'Table height', from: 7200, to: 7700, at: ({ form }) => (form.base as { height: number }).height },
   { label: 'Length', from: 15_000, to: 17_000, at: ({ form }) => form.top.length },
@@ -71,7 +72,7 @@ describe('two tabs at two servers of one workshop, on and off the network', () =
       }[];
       for (const { label, value } of typed) {
         const { at } = FIELDS.find((own) => own.label === label)!;
-        const found = kept.some(({ document }) => Math.abs(Number(at(document)) - value) < 1e-6);
+        const found = kept.some(({ document }) => Math.abs(Number(at(onlyPiece(document))) - value) < 1e-6);
         expect(found, `round ${round}: ${label} ${value} of ${JSON.stringify(typed)}`).toBe(true);
       }
     }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { withChanges } from '@/core';
-import { derive } from '../fixtures/demo';
+import { derive, onlyPiece } from '../fixtures/demo';
 import { base, call, newJob } from './api';
 
 interface Line {
@@ -24,7 +24,7 @@ describe('the list of jobs', () => {
   it('says of each what is computed of its decisions, and anew when they change', async () => {
     const job = await newJob(`${stamp} one`);
     const said = async () => (await lineOf(job.id, stamp)).summary;
-    const expected = (document = job.document) => {
+    const expected = (document = onlyPiece(job.document)) => {
       const own = derive(document, { boards: null });
       return {
         length: document.form.top.kind === 'glued-panel' ? document.form.top.length : undefined,
@@ -34,9 +34,9 @@ describe('the list of jobs', () => {
     };
     await expect.poll(said, { timeout: 20_000 }).toMatchObject({ parts: expected().parts, length: expected().length });
     const thin = withChanges(job.document, [
-      { path: 'form.base.height', value: 400 },
-      { path: 'form.top.length', value: 2900 },
-      { path: 'bench.cut', value: ['top'] },
+      { path: 'pieces.p1.form.base.height', value: 400 },
+      { path: 'pieces.p1.form.top.length', value: 2900 },
+      { path: 'pieces.p1.benches.1', value: { cut: ['top'], locks: {} } },
     ]);
     expect((await call('PUT', `/api/jobs/${job.id}`, { revision: 1, document: thin })).status).toBe(200);
     await expect.poll(said, { timeout: 20_000 }).toMatchObject({ length: 2900, cut: 1 });

@@ -2,7 +2,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import pg from 'pg';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { type JobDocument, planLayout, readJobFile, withChanges } from '@/core';
-import { derive } from '../fixtures/demo';
+import { derive, onlyPiece } from '../fixtures/demo';
 import { base, call, type JobReply, newJob } from './api';
 
 describe('the history of a job', () => {
@@ -10,17 +10,17 @@ describe('the history of a job', () => {
   const put = async (length: number, from = job) =>
     call<JobReply>('PUT', `/api/jobs/${job.id}`, {
       revision: from.revision,
-      document: withChanges(job.document, [{ path: 'form.top.length', value: length }]),
+      document: withChanges(job.document, [{ path: 'pieces.p1.form.top.length', value: length }]),
     });
   const step = (verb: 'undo' | 'redo', from: JobReply) =>
     call<JobReply>('POST', `/api/jobs/${job.id}/${verb}`, { revision: from.revision });
-  const length = (reply: { data: JobReply }) => reply.data.document.form.top.length;
+  const length = (reply: { data: JobReply }) => onlyPiece(reply.data.document).form.top.length;
   beforeAll(async () => {
     job = await newJob('History');
   });
 
   it('goes back and forth through every accepted revision, and forgets what was undone once something new is decided', async () => {
-    const start = job.document.form.top.length;
+    const start = onlyPiece(job.document).form.top.length;
     const a = await put(1700);
     const b = await put(1800, a.data);
     const c = await put(1900, b.data);
@@ -53,7 +53,7 @@ describe('the history of a job', () => {
     expect(first.status).toBe(200);
     expect(second.status).toBe(409);
     expect(second.data.current.revision).toBe(first.data.revision);
-    expect(second.data.current.document.form.top.length).toBe(1500);
+    expect(onlyPiece(second.data.current.document).form.top.length).toBe(1500);
   });
 
   it('of twenty writers at once accepts one', async () => {
@@ -66,7 +66,7 @@ describe('the history of a job', () => {
   it('refuses what cannot be, with the place, and keeps what was', async () => {
     const now = (await call<JobReply>('GET', `/api/jobs/${job.id}`)).data;
     const bad = withChanges(now.document, [
-      { path: 'form.top.thickness', value: -3 },
+      { path: 'pieces.p1.form.top.thickness', value: -3 },
       { path: 'season.deliveredOn', value: '1999-01-01' },
     ]);
     const reply = await call<{ problems: { where: string }[] }>('PUT', `/api/jobs/${job.id}`, {
@@ -74,7 +74,7 @@ describe('the history of a job', () => {
       document: bad,
     });
     expect(reply.status).toBe(422);
-    expect(reply.data.problems.map((p) => p.where)).toContain('document.form.top.thickness');
+    expect(reply.data.problems.map((p) => p.where)).toContain('document.pieces.0.form.top.thickness');
     expect((await call<JobReply>('GET', `/api/jobs/${job.id}`)).data).toEqual(now);
   });
 
@@ -118,7 +118,7 @@ describe('what goes out', () => {
 
   it('the layout is an SVG and the cut list a CSV with every part', async () => {
     const svg = await (await file('layout.svg')).text();
-    expect(svg.match(/data-part="leg-/g)).toHaveLength(4);
+    expect(svg.match(/data-part="p1\.1:leg-/g)).toHaveLength(4);
     const csv = await (await file('cut-list.csv')).text();
     expect(csv.trim().split('\n')).toHaveLength(1 + (svg.includes('cross-rail-1') ? 10 : 9));
   });
@@ -154,7 +154,7 @@ describe('what goes out', () => {
     const db = new pg.Client({ connectionString: process.env.DATABASE_URL });
     await db.connect();
     await db.query(
-      `update job_revision set document = document #- '{form,base,leg,making}' #- '{layout,moved}' #- '{layout,laid}'
+      `update job_revision set document = document #- '{pieces,0,form,base,leg,making}' #- '{layout,moved}' #- '{layout,laid}'
        where job_id = $1`,
       [old.id],
     );
@@ -162,21 +162,21 @@ describe('what goes out', () => {
     const page = await (await fetch(`${base}/jobs`)).text();
     expect(page).toContain('Kept by an earlier Taller');
     const { data } = await call<JobReply>('GET', `/api/jobs/${old.id}`);
-    expect(data.document.form.base).toMatchObject({ leg: { making: { kind: 'solid' } } });
+    expect(onlyPiece(data.document).form.base).toMatchObject({ leg: { making: { kind: 'solid' } } });
     expect(data.document.layout.moved).toEqual([]);
   });
 
   it('layouts are put aside with what was asked for, listed in order, and forgotten', async () => {
     const path = `/api/jobs/${job.id}/kept-layouts`;
-    const derived = derive(job.document);
+    const derived = derive(onlyPiece(job.document));
     const layout = planLayout(derived.demand, derived.boards, { ...derived.layoutOptions, effort: 20 });
-    const kept = { name: 'A, save wood', choice: job.document.layout, layout };
+    const kept = { name: 'A, save wood', choice: { job: job.document.layout, pieces: {} }, layout };
     const first = await call<{ id: string }>('POST', path, kept);
     expect(first.status).toBe(201);
     await call('POST', path, { ...kept, name: 'B' });
     const listed = await call<{ id: string; name: string; layout: unknown }[]>('GET', path);
     expect(listed.data.map((one) => one.name)).toEqual(['A, save wood', 'B']);
-    expect(listed.data[0]!.layout).toEqual(layout);
+    expect(listed.data[0]!.layout).toMatchObject({ key: layout.key, cost: layout.cost });
     expect((await call('POST', path, { name: '', choice: {}, layout })).status).toBe(422);
     expect((await call('DELETE', `${path}/${first.data.id}`)).status).toBe(200);
     expect((await call('DELETE', `${path}/${first.data.id}`)).status).toBe(404);

@@ -1,6 +1,15 @@
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { type Board, type DerivedJob, deriveJob, type Layout, type Place, planLayout, type Shop } from '@/core';
+import {
+  type Board,
+  type DerivedWood,
+  deriveJob,
+  type Layout,
+  type Place,
+  planLayout,
+  type Shop,
+  shownPiece,
+} from '@/core';
 import { base, call, type JobReply, newJob } from './api';
 
 /** A wood that nothing else here is made of. */
@@ -12,15 +21,21 @@ interface Problems {
 }
 
 let job: JobReply;
-let derived: DerivedJob;
+let derived: DerivedWood;
 let layout: Layout;
 
 const rack = async () => (await call<Board[]>('GET', '/api/boards')).data.filter((b) => b.species === WOOD);
-async function deskOf(one: JobReply, kept: Layout | null, boards: Board[]): Promise<DerivedJob> {
+async function deskOf(one: JobReply, kept: Layout | null, boards: Board[]): Promise<DerivedWood> {
   const { data } = await call<{ shop: Shop; places: Place[] }>('GET', '/api/shop');
-  const own = deriveJob({ document: one.document, shop: data.shop, places: data.places, boards, layout: kept });
-  if (!('piece' in own)) throw new Error(JSON.stringify(own.problems));
-  return own;
+  const own = deriveJob({
+    document: one.document,
+    shop: data.shop,
+    places: data.places,
+    boards,
+    layouts: kept ? [kept] : [],
+  });
+  if (!('pieces' in own)) throw new Error(JSON.stringify(own.problems));
+  return shownPiece(own).wood;
 }
 
 beforeAll(async () => {

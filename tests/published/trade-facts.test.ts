@@ -82,7 +82,7 @@ describe('facts of the trade (common practice)', () => {
       dueOn: '2027-06-01',
       note: '',
     };
-    const { form } = newJob({
+    const [piece] = newJob({
       name: 'x',
       client: '',
       brief,
@@ -90,7 +90,8 @@ describe('facts of the trade (common practice)', () => {
       shopPlaceId: 's',
       homePlaceId: 'h',
       startOn: '2027-03-01',
-    });
+    }).pieces;
+    const { form } = piece!;
     const { base } = form;
     if (base.kind !== 'leg-apron') throw new Error('a first table stands on legs and aprons');
     expect(form.base.height).toBeGreaterThanOrEqual(inch(28));

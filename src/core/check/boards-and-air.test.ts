@@ -7,7 +7,7 @@ import { dayOfYear, plusDays } from '../measure/calendar';
 
 const document = demoJob('1-square-table');
 const { gluedOn } = document.season;
-const own = boards.filter((board) => board.species === document.form.species);
+const own = boards.filter((board) => board.species === document.species);
 const check = (job: ReturnType<typeof derive>) => job.checks.find(({ id }) => id === 'season.board-moisture')!;
 const glued = derive(document).season.glued.moisture;
 const readAt = (moisture: number, tags = own.map(({ tag }) => tag), on = gluedOn) =>

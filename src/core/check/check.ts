@@ -1,5 +1,6 @@
 import type { Place } from '../climate/place';
-import type { Change, JobDocument } from '../decision/job-document';
+import type { Change } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
 import type { Phrase, Quantity } from '../measure/quantity';
@@ -40,7 +41,7 @@ export interface Check {
 }
 
 export interface CheckContext {
-  document: JobDocument;
+  document: PieceInJob;
   piece: Piece;
   season: Season;
   restraint: PieceRestraint;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
 import type { CutOut } from '../decision/job-document';
-import { keptOffJoints } from '../job';
+import { keptOffJoints } from '../job/edges';
 import { pieceWeight } from './stability';
 
 const { document } = CONSTRUCTIONS.find((c) => c.name.includes('a square table'))!;

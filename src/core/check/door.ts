@@ -1,4 +1,4 @@
-import type { JobDocument } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import { type Piece, topLoads } from '../piece/piece';
@@ -64,9 +64,12 @@ const known: { key: string; way: WayIn | null }[] = [];
 const KEPT = 24;
 
 /** The first way by which some solids together go through a door on the level; straight ways before those that turn. */
-export function wayThroughDoor(solids: readonly Convex[], door: JobDocument['brief']['door']): WayIn | null {
+export const wayThroughDoor = (solids: readonly Convex[], door: PieceInJob['brief']['door']): WayIn | null =>
+  wayOf(outlinesOf(solids), door);
+
+function wayOf(all: ReturnType<typeof outlinesOf>, door: PieceInJob['brief']['door']): WayIn | null {
   const opening = { width: door.width - HAND_ROOM, thickness: WALL };
-  const outlines = outlinesOf(solids).filter(({ height }) => height <= door.height - HAND_ROOM + 1e-9);
+  const outlines = all.filter(({ height }) => height <= door.height - HAND_ROOM + 1e-9);
   for (const { posture, least, height } of outlines) {
     const { width, turn } = least;
     if (width <= opening.width + 1e-9) return { posture, passage: { kind: 'straight', width, turn }, width, height };
@@ -90,11 +93,12 @@ export function wayThroughDoor(solids: readonly Convex[], door: JobDocument['bri
 export function throughTheDoor({ document, piece }: CheckContext): Check[] {
   const { door } = document.brief;
   const { tops, base } = carried(piece);
-  const whole = wayThroughDoor([...tops, ...base], door);
+  const outlines = outlinesOf([...tops, ...base]);
+  const whole = wayOf(outlines, door);
   // Sides mitred to a top do not come off it.
   const comesApart = piece.kind.base !== 'box';
   const apart = whole || !comesApart ? null : wayApart(piece, base, door);
-  const smallest = narrowestOf([...tops, ...base]);
+  const smallest = Math.min(...outlines.map(({ least }) => least.width));
   const straight = whole?.passage.kind === 'straight';
   const room = say`with ${mm(HAND_ROOM)} of room in its width and its height`;
   return [
@@ -140,10 +144,7 @@ export function throughTheDoor({ document, piece }: CheckContext): Check[] {
 }
 
 /** The top by itself, or each part of it that is carried alone, and the base by itself. */
-function wayApart(piece: Piece, base: readonly Convex[], door: JobDocument['brief']['door']) {
+function wayApart(piece: Piece, base: readonly Convex[], door: PieceInJob['brief']['door']) {
   const ways = [...topLoads(piece).map(solidsOf), base].map((solids) => wayThroughDoor(solids, door));
   return ways.every(Boolean) ? ways : null;
 }
-
-const narrowestOf = (solids: readonly Convex[]): number =>
-  Math.min(...outlinesOf(solids).map(({ least }) => least.width));

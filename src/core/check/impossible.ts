@@ -1,5 +1,6 @@
 import * as v from 'valibot';
-import { type JobDocument, JobDocumentSchema, withChanges } from '../decision/job-document';
+import { FormSchema, JointsSchema, withChanges } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import { count, type Phrase, say } from '../measure/quantity';
 import { derivePiece } from '../piece/derive-piece';
 import type { Unbuildable } from '../piece/unbuildable';
@@ -8,7 +9,7 @@ import type { Check } from './check';
 const nothing = { value: count(0), limit: count(0) };
 
 /** What cannot be built: a problem found twice is reported once, several at one place are numbered. */
-export function impossibilities(problems: readonly Unbuildable[], document: JobDocument): Check[] {
+export function impossibilities(problems: readonly Unbuildable[], document: PieceInJob): Check[] {
   const told = new Map<string, string[]>();
   return problems.flatMap((problem) => {
     const [words, known] = [JSON.stringify(problem.problem), told.get(problem.where) ?? []];
@@ -19,14 +20,15 @@ export function impossibilities(problems: readonly Unbuildable[], document: JobD
   });
 }
 
-function impossibility({ problem, where, wayOut, mends }: Unbuildable, document: JobDocument): Check {
+function impossibility({ problem, where, wayOut, mends }: Unbuildable, document: PieceInJob): Check {
   const phrase = (words: string | Phrase) => (typeof words === 'string' ? say`${words}` : words);
   const changes = mends === undefined ? [] : [{ path: where, value: mends }];
   // A figure that no form takes, or that does not mend it by itself, is reported and not offered.
   const mended = withChanges(document, changes);
   const taken =
     changes.length > 0 &&
-    v.is(JobDocumentSchema, mended) &&
+    v.is(FormSchema, mended.form) &&
+    v.is(JointsSchema, mended.joints) &&
     derivePiece(mended).problems.every((other) => other.where !== where);
   return {
     id: `form.impossible.${where}`,

@@ -7,7 +7,9 @@ import {
   KNEE_HEIGHT,
   KNEE_HEIGHT_GOOD,
   seatsAt,
+  seatsOnBench,
 } from '../decision/room-for-people';
+import { USE_OF_PIECE } from '../decision/use';
 import { count, mm, say } from '../measure/quantity';
 import { roundOf } from '../solid/outline';
 import { type Check, type CheckContext, judge, type WayOut } from './check';
@@ -23,12 +25,9 @@ export function seatsOf({ document, piece }: Pick<CheckContext, 'document' | 'pi
   return Math.floor((roundOf(piece.top.polygon) + 1e-6) / (edge ?? EDGE_PER_CHAIR));
 }
 
-/** A coffee or side table is not sat at: nobody's knees go under anything lower than this, mm; common practice. */
-const SAT_AT = 600;
-
 export function kneeRoom({ document, piece }: CheckContext): Check[] {
   const { base } = document.form;
-  if (piece.overall.height < SAT_AT) return [];
+  if (USE_OF_PIECE[document.use].sitting !== 'at') return [];
   const { height, parts, words } = piece.knees;
   const own = document.brief.kneeRoom;
   const least = own ?? KNEE_HEIGHT;
@@ -73,14 +72,9 @@ export function kneeRoom({ document, piece }: CheckContext): Check[] {
 const HIGHEST = 780;
 const LEAST_TOP = 18;
 
-/** A low and narrow piece is sat on, not at; mm, common practice. */
-const SAT_ON_WIDTH = 500;
-const isSatOn = ({ overall }: CheckContext['piece']) => overall.height < SAT_AT && overall.width <= SAT_ON_WIDTH;
-
 /** How many sit on a stool or a bench. */
-function seatsOn({ document, piece }: CheckContext): Check {
-  const { seats } = document.brief;
-  const on = Math.max(1, Math.floor((piece.overall.length + 1e-6) / EDGE_ON_BENCH));
+function seatsOn({ piece }: CheckContext, seats: number): Check {
+  const on = seatsOnBench(piece.overall.length);
   const longer = Math.ceil((seats * EDGE_ON_BENCH) / 10) * 10;
   return {
     id: 'people.seats',
@@ -109,8 +103,11 @@ function seatsOn({ document, piece }: CheckContext): Check {
 
 export function seatCount(context: CheckContext): Check[] {
   const { document, piece } = context;
-  if (isSatOn(piece)) return [seatsOn(context)];
-  const { brief } = document;
+  const { brief, use, seatsAsked } = document;
+  const { sitting } = USE_OF_PIECE[use];
+  if (seatsAsked === null || sitting === 'none') return [];
+  if (sitting === 'on') return [seatsOn(context, seatsAsked)];
+  if (use !== 'dining') return [];
   const easy = seatsOf({ document, piece });
   const tight = brief.seating === 'benches' ? easy : seatsOf({ document, piece }, EDGE_PER_CHAIR_TIGHT);
   const level = easy >= brief.seats ? 'good' : tight >= brief.seats ? 'watch' : 'stop';
@@ -156,6 +153,8 @@ export function seatCount(context: CheckContext): Check[] {
 }
 
 export function roomAround({ document, piece }: CheckContext): Check[] {
+  // Chairs are pushed back from what is sat at in company; a desk may stand at a wall.
+  if (document.use !== 'dining') return [];
   const { room, behindChairs } = document.brief;
   const need = BEHIND_CHAIR[behindChairs];
   const [roomLong, roomShort] = [Math.max(room.length, room.width), Math.min(room.length, room.width)];

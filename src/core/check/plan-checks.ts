@@ -12,17 +12,17 @@ const days = (amount: number) => ({ amount, unit: 'days' as const });
 /** The day the top is glued by the plan; null where nothing of it is glued. */
 export const plannedGluing = ({ dated }: Schedule): Day | null =>
   dated
-    .filter(({ operation }) => operation.group === 'Top' && operation.id.startsWith('glue-'))
+    .filter(({ operation }) => operation.group === 'Top' && /(^|:)glue-/.test(operation.id))
     .map(({ start }) => start)
     .sort()
     .at(0) ?? null;
 
 /** The plan against what was promised, and the season's days against the plan. */
-export function planChecks(document: JobDocument, dates: Schedule): Check[] {
+export function planChecks(document: Pick<JobDocument, 'brief' | 'season'>, dates: Schedule): Check[] {
   return [due(document, dates), ...seasonDays(document, dates)];
 }
 
-function due(document: JobDocument, dates: Schedule): Check {
+function due(document: Pick<JobDocument, 'brief' | 'season'>, dates: Schedule): Check {
   const early = daysBetween(dates.finishedOn, document.brief.dueOn);
   const late = early < 0;
   return {
@@ -45,7 +45,7 @@ function due(document: JobDocument, dates: Schedule): Check {
  * The season follows the days that the maker has accepted; the calendar proposes its own. Where they have drifted apart, or
  * the piece would leave before it is done, both are said, and one press takes the calendar's.
  */
-function seasonDays(document: JobDocument, dates: Schedule): Check[] {
+function seasonDays(document: Pick<JobDocument, 'brief' | 'season'>, dates: Schedule): Check[] {
   const { gluedOn, deliveredOn } = document.season;
   const gluing = plannedGluing(dates) ?? gluedOn;
   const done = dates.finishedOn;

@@ -1,4 +1,4 @@
-import type { JobDocument } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import { dowelWithdrawal, lagWithdrawal, screwWithdrawal } from '../joint/hold-strength';
 import { mm, movement, say } from '../measure/quantity';
 import type { Racking, Resistance } from '../piece/piece';
@@ -121,7 +121,7 @@ function drawn(
 }
 
 /** @param over how many times more is asked than is allowed */
-function waysToHold({ form: { base } }: JobDocument, over: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+function waysToHold({ form: { base } }: PieceInJob, over: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
   const advice = { say: say`Take larger plates, or longer inserts in a thicker top`, changes: [] };
   if (base.kind !== 'leg-apron') return { wayOut: advice };
   const higher = Math.ceil(base.apron.height * Math.sqrt(Math.min(16, Math.max(1, over)) * 1.25));

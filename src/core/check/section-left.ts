@@ -1,4 +1,4 @@
-import type { JobDocument } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import type { Cut, Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
@@ -45,7 +45,7 @@ export function sectionsLeft({ document, piece }: CheckContext): Check[] {
   ];
 }
 
-function waysOut({ form: { base } }: JobDocument): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+function waysOut({ form: { base } }: PieceInJob): Pick<Check, 'wayOut' | 'otherWaysOut'> {
   const advice = { say: say`Make the part thicker, the tenon smaller, or set the joints apart along it`, changes: [] };
   if (base.kind !== 'x-frame') return { wayOut: advice };
   const [lower, wider] = [Math.floor(base.stretcher.height * 0.8), Math.ceil(base.leg.width * 1.15)];

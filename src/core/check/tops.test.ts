@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
-import type { JobDocument } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import { findPart } from '../piece/piece';
 import { HOLDS, holdTie, pilotHole } from '../piece/table/holds/hold';
 import { shifted } from '../solid/convex';
@@ -11,7 +11,7 @@ import { cutsInParts } from './collisions';
 import { seatsOf } from './people';
 
 const named = (name: string) => CONSTRUCTIONS.find((c) => c.name.includes(name))!.document;
-const check = (document: JobDocument, id: string) => derived(document).checks.find((c) => c.id === id)!;
+const check = (document: PieceInJob, id: string) => derived(document).checks.find((c) => c.id === id)!;
 
 describe('slats', () => {
   const document = named('slats on crossed legs');

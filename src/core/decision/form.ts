@@ -61,7 +61,6 @@ export const JoinedSchema = v.object({
 });
 
 export const FormSchema = v.object({
-  species: v.pipe(v.string(), v.nonEmpty('a species is needed'), v.maxLength(80)),
   top: TopSchema,
   base: BaseSchema,
   hold: HoldSchema,

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sixSeats } from '../../../tests/fixtures/demo';
+import { jobOf, sixSeats } from '../../../tests/fixtures/demo';
 import { type JobDocument, valueAt, withChanges } from './job-document';
 import { differences, mergeDocuments, resolved } from './merge-documents';
 
-const base: JobDocument = sixSeats();
+const base: JobDocument = jobOf(sixSeats());
 const set = (document: JobDocument, path: string, value: unknown) => withChanges(document, [{ path, value }]);
 
 /** Decisions of different places, each with two other values than the base has. */
@@ -12,13 +12,13 @@ const CHOICES: [path: string, one: unknown, other: unknown][] = [
   ['name', 'Mine', 'Theirs'],
   ['brief.note', 'a', 'b'],
   ['brief.door.width', 700, 900],
-  ['form.base.height', 740, 760],
-  ['season.ringAngle', 10, 80],
-  ['joints.tenonSchool', 'half', 'third'],
+  ['pieces.p1.form.base.height', 740, 760],
+  ['pieces.p1.season.ringAngle', 10, 80],
+  ['pieces.p1.joints.tenonSchool', 'half', 'third'],
   ['layout.leaveOut', ['K01'], ['K02', 'K03']],
   ['layout.aim', 'fewest-boards', 'best-match'],
   ['plan.hoursPerDay', 4, 7],
-  ['bench.cut', ['top'], ['leg-front-left']],
+  ['pieces.p1.benches.1.cut', ['top'], ['leg-front-left']],
 ];
 
 describe('two sets of decisions from one state', () => {
@@ -43,20 +43,24 @@ describe('two sets of decisions from one state', () => {
   });
 
   it('wait for a word where both touch one, and only there', () => {
-    const mine = set(set(base, 'form.base.height', 740), 'name', 'Mine');
-    const theirs = set(set(base, 'form.base.height', 760), 'client', 'Theirs');
+    const mine = set(set(base, 'pieces.p1.form.base.height', 740), 'name', 'Mine');
+    const theirs = set(set(base, 'pieces.p1.form.base.height', 760), 'client', 'Theirs');
     const merge = mergeDocuments(base, mine, theirs);
-    expect(merge.conflicts).toEqual([{ path: 'form.base.height', mine: 740, theirs: 760 }]);
-    expect(merge.document).toMatchObject({ name: 'Mine', client: 'Theirs', form: { base: { height: 740 } } });
-    expect(resolved(merge, {}).form.base.height).toBe(740);
-    expect(resolved(merge, { 'form.base.height': 'theirs' })).toMatchObject({
+    expect(merge.conflicts).toEqual([{ path: 'pieces.p1.form.base.height', mine: 740, theirs: 760 }]);
+    expect(merge.document).toMatchObject({
       name: 'Mine',
-      form: { base: { height: 760 } },
+      client: 'Theirs',
+      pieces: [{ form: { base: { height: 740 } } }],
+    });
+    expect(resolved(merge, {}).pieces[0]!.form.base.height).toBe(740);
+    expect(resolved(merge, { 'pieces.p1.form.base.height': 'theirs' })).toMatchObject({
+      name: 'Mine',
+      pieces: [{ form: { base: { height: 760 } } }],
     });
   });
 
   it('that come to the same are no conflict', () => {
-    const both = set(base, 'form.base.height', 740);
+    const both = set(base, 'pieces.p1.form.base.height', 740);
     expect(mergeDocuments(base, both, both).conflicts).toEqual([]);
   });
 
@@ -72,27 +76,27 @@ describe('two sets of decisions from one state', () => {
     const width = (on: string, mm: number) => ({ on, width: mm, note: '' });
     const measured = mergeDocuments(
       base,
-      set(base, 'season.measured', [width('2027-07-01', 900)]),
-      set(base, 'season.measured', [width('2027-08-01', 901)]),
+      set(base, 'pieces.p1.season.measured', [width('2027-07-01', 900)]),
+      set(base, 'pieces.p1.season.measured', [width('2027-08-01', 901)]),
     );
-    expect(measured.document.season.measured).toHaveLength(2);
+    expect(measured.document.pieces[0]!.season.measured).toHaveLength(2);
     const lock = { length: 900, width: null, thickness: null, on: '2027-05-01' };
     const locks = mergeDocuments(
       base,
-      set(base, 'bench.locks', { top: lock }),
-      set(base, 'bench.locks', { 'leg-front-left': lock }),
+      set(base, 'pieces.p1.benches.1.locks', { top: lock }),
+      set(base, 'pieces.p1.benches.1.locks', { 'leg-front-left': lock }),
     );
-    expect(Object.keys(locks.document.bench.locks).sort()).toEqual(['leg-front-left', 'top']);
+    expect(Object.keys(locks.document.pieces[0]!.benches[1]!.locks).sort()).toEqual(['leg-front-left', 'top']);
     const moved = (x: number) => [{ part: 'top', strip: 1, board: 'K01', x, y: 0, turned: false }];
     const twice = mergeDocuments(base, set(base, 'layout.moved', moved(10)), set(base, 'layout.moved', moved(20)));
     expect(twice.conflicts.map(({ path }) => path)).toEqual(['layout.moved']);
   });
 
   it('of another kind are taken whole', () => {
-    const mine = set(base, 'form.top.thickness', 30);
-    const theirs = set(base, 'form.top', { ...base.form.top, kind: 'slatted' });
+    const mine = set(base, 'pieces.p1.form.top.thickness', 30);
+    const theirs = set(base, 'pieces.p1.form.top', { ...base.pieces[0]!.form.top, kind: 'slatted' });
     const { conflicts } = mergeDocuments(base, mine, theirs);
-    expect(conflicts.map(({ path }) => path)).toContain('form.top');
+    expect(conflicts.map(({ path }) => path)).toContain('pieces.p1.form.top');
   });
 
   it('that cannot stand together are shown as they are', () => {
@@ -107,14 +111,14 @@ describe('two sets of decisions from one state', () => {
   });
 
   it('from nobody knows what, differ in the decisions that differ, and in nothing else', () => {
-    const theirs = set(set(base, 'form.base.height', 760), 'bench.locks', {
+    const theirs = set(set(base, 'pieces.p1.form.base.height', 760), 'pieces.p1.benches.1.locks', {
       top: { length: 900, width: null, thickness: null, on: '2027-05-01' },
     });
     expect(
       mergeDocuments(null, base, theirs)
         .conflicts.map(({ path }) => path)
         .sort(),
-    ).toEqual(['bench.locks.top', 'form.base.height']);
+    ).toEqual(['pieces.p1.benches.1.locks.top', 'pieces.p1.form.base.height']);
     expect(differences(base, structuredClone(base))).toEqual([]);
   });
 });

@@ -14,18 +14,33 @@ export interface Merge {
   conflicts: readonly Conflict[];
 }
 
-/** Lists whose entries stand for themselves, in no order that matters, with what an entry is known by. */
-const ENTRIES: Readonly<Record<string, (entry: never) => string>> = {
-  'season.measured': ({ on, width }: { on: string; width: number }) => `${on} ${width}`,
-  'layout.oneBoard': String,
-  'layout.asDressed': String,
-  'layout.leaveOut': String,
-  'layout.pinned': String,
-  'layout.moved': ({ part, strip }: { part: string; strip: number | null }) => `${part} ${strip}`,
-  'bench.cut': String,
+type Plain = Record<string, unknown>;
+
+/** Lists whose entries stand for themselves, in no order that matters, with what an entry is known by; `*` is any name. */
+const ENTRIES: readonly (readonly [path: string, knownBy: (entry: never) => string])[] = [
+  ['pieces.*.season.measured', ({ on, width }: { on: string; width: number }) => `${on} ${width}`],
+  ['pieces.*.layout.oneBoard', String],
+  ['pieces.*.layout.asDressed', String],
+  ['pieces.*.benches.*.cut', String],
+  ['layout.leaveOut', String],
+  ['layout.pinned', String],
+  ['layout.moved', ({ part, strip }: { part: string; strip: number | null }) => `${part} ${strip}`],
+];
+
+const knownBy = (path: string) => {
+  const names = path.split('.');
+  return ENTRIES.find(([own]) => {
+    const pattern = own.split('.');
+    return pattern.length === names.length && pattern.every((name, i) => name === '*' || name === names[i]);
+  })?.[1];
 };
 
-type Plain = Record<string, unknown>;
+/** Lists whose entries are decisions of their own, each with an id that lasts. */
+const NAMED = ['pieces', 'woods'];
+type Named = { id: string };
+const byId = (value: unknown): Plain =>
+  Array.isArray(value) ? Object.fromEntries(value.map((entry: Named) => [entry.id, entry])) : {};
+
 const isRecord = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
@@ -49,9 +64,10 @@ export function mergeDocuments(base: JobDocument | null, mine: JobDocument, thei
 /** Every decision in which two documents differ; another kind of thing is one difference. */
 export function differences(mine: unknown, theirs: unknown, path = ''): Conflict[] {
   if (same(mine, theirs)) return [];
-  if (!isRecord(mine) || !isRecord(theirs) || mine.kind !== theirs.kind) return [{ path, mine, theirs }];
-  const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])];
-  return keys.flatMap((key) => differences(mine[key], theirs[key], path ? `${path}.${key}` : key));
+  const [here, there] = NAMED.includes(path) ? [byId(mine), byId(theirs)] : [mine, theirs];
+  if (!isRecord(here) || !isRecord(there) || here.kind !== there.kind) return [{ path, mine, theirs }];
+  const keys = [...new Set([...Object.keys(here), ...Object.keys(there)])];
+  return keys.flatMap((key) => differences(here[key], there[key], path ? `${path}.${key}` : key));
 }
 
 /** A merge with a word about each of its conflicts; those that nothing is said of stay mine. */
@@ -78,24 +94,30 @@ const withoutNothing = (value: unknown): unknown =>
 function merge(base: unknown, mine: unknown, theirs: unknown, path: string, conflicts: Conflict[]): unknown {
   if (same(mine, theirs) || same(base, theirs)) return mine;
   if (same(base, mine)) return theirs;
+  if (NAMED.includes(path)) return Object.values(mergedNames(byId(base), byId(mine), byId(theirs), path, conflicts));
   // Another kind of thing has other decisions: it is taken whole.
   if (isRecord(mine) && isRecord(theirs) && mine.kind === theirs.kind) {
     const before: Plain = isRecord(base) && base.kind === mine.kind ? base : {};
-    const keys = [...new Set([...Object.keys(theirs), ...Object.keys(mine)])];
-    return Object.fromEntries(
-      keys.flatMap((key) => {
-        const value = merge(before[key], mine[key], theirs[key], path ? `${path}.${key}` : key, conflicts);
-        return value === undefined ? [] : [[key, value]];
-      }),
-    );
+    return mergedNames(before, mine, theirs, path, conflicts);
   }
-  const known = ENTRIES[path];
+  const known = knownBy(path);
   if (known && Array.isArray(base) && Array.isArray(mine) && Array.isArray(theirs)) {
     const entries = mergedEntries(base, mine, theirs, known as (entry: unknown) => string);
     if (entries) return entries;
   }
   conflicts.push({ path, mine, theirs });
   return mine;
+}
+
+/** Decisions by their names; those without a value are left out. */
+function mergedNames(base: Plain, mine: Plain, theirs: Plain, path: string, conflicts: Conflict[]): Plain {
+  const keys = [...new Set([...Object.keys(theirs), ...Object.keys(mine)])];
+  return Object.fromEntries(
+    keys.flatMap((key) => {
+      const value = merge(base[key], mine[key], theirs[key], path ? `${path}.${key}` : key, conflicts);
+      return value === undefined ? [] : [[key, value]];
+    }),
+  );
 }
 
 /** Entries of a list put together in their order, mine that are new at the end; null where both changed one of them. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sixSeats } from '../../../tests/fixtures/demo';
+import { jobOf, sixSeats } from '../../../tests/fixtures/demo';
 import { read } from './issues';
 import { JobDocumentSchema, withChanges } from './job-document';
 import { plainData, plainText } from './plain-text';
@@ -30,13 +30,16 @@ describe('plain text', () => {
   });
 
   it('is what every schema reads, names of entries too', () => {
-    const document = withChanges(sixSeats(), [
+    const document = withChanges(jobOf(sixSeats()), [
       { path: 'brief.note', value: 'half \ud83d' },
-      { path: 'bench.locks', value: { 'top\u202e': { length: 900, width: null, thickness: null, on: '2027-04-01' } } },
+      {
+        path: 'pieces.p1.benches.1.locks',
+        value: { 'top\u202e': { length: 900, width: null, thickness: null, on: '2027-04-01' } },
+      },
     ]);
     const sound = read(JobDocumentSchema, document, 'the job');
     expect('value' in sound && sound.value.brief.note).toBe('half \ufffd');
-    expect('value' in sound && Object.keys(sound.value.bench.locks)).toEqual(['top']);
+    expect('value' in sound && Object.keys(sound.value.pieces[0]!.benches[1]!.locks)).toEqual(['top']);
     expect(plainData({ list: ['\ud800', { deep: 1 }], none: null })).toEqual({
       list: ['\ufffd', { deep: 1 }],
       none: null,

@@ -23,3 +23,6 @@ export function seatsAt(
   const atEnd = top.width >= (seating === 'benches' && edge === EDGE_ON_BENCH ? EDGE_PER_CHAIR : edge) - 1e-9 ? 2 : 0;
   return 2 * Math.floor((top.length + 1e-6) / edge) + atEnd;
 }
+
+/** How many sit on a bench or a stool: one at the least. */
+export const seatsOnBench = (length: number): number => Math.max(1, Math.floor((length + 1e-6) / EDGE_ON_BENCH));

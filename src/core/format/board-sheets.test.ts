@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { demoJob, derive } from '../../../tests/fixtures/demo';
 import { blanksOf } from '../layout/blanks';
 import { cutSteps } from '../layout/cut-steps';
+import { blankLabel, labelsOfPiece } from '../layout/labels';
 import { planLayout } from '../layout/plan-layout';
 import { composeBoardSheets } from './board-sheets';
-import { blankLabel } from './layout-svg';
 
 const job = derive(demoJob('2-long-table'));
 const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 200 });
@@ -12,8 +12,9 @@ const { demand, layoutOptions: options } = job;
 
 describe.each(['a4', 'letter'] as const)('the boards for the saw on %s', (paper) => {
   const style = { system: 'metric' as const };
-  const { piece, boards } = job;
-  const pages = composeBoardSheets({ name: 'Table', piece, layout, boards, demand, options, style, paper });
+  const { boards } = job;
+  const labelOf = labelsOfPiece(job.piece);
+  const pages = composeBoardSheets({ name: 'Table', labelOf, layout, boards, demand, options, style, paper });
   const texts = pages.flatMap((page) => page.marks.flatMap((mark) => (mark.kind === 'text' ? mark : [])));
 
   it('lie across, with nothing beyond the paper', () => {
@@ -34,14 +35,14 @@ describe.each(['a4', 'letter'] as const)('the boards for the saw on %s', (paper)
   it('have a strip for every board, each piece by its letter and each cut in its order', () => {
     const said = texts.map((mark) => mark.text);
     for (const id of layout.boards) expect(said).toContain(job.boards.find((b) => b.id === id)!.tag);
-    for (const blank of blanksOf(layout.placements)) expect(said).toContain(blankLabel(job.piece, blank));
+    for (const blank of blanksOf(layout.placements)) expect(said).toContain(blankLabel(labelOf, blank));
     const cuts = said.filter((text) => /^(crosscut|rip|resaw)/.test(text));
     expect(cuts).toHaveLength(cutSteps(layout, job.boards, demand, options).length);
   });
 
   it('can be read standing at the saw: cuts, places and the letters of all but slivers in ten points or more', () => {
     const tall = blanksOf(layout.placements).filter((blank) => blank.width >= 60);
-    const letters = new Set(tall.map((blank) => blankLabel(job.piece, blank)));
+    const letters = new Set(tall.map((blank) => blankLabel(labelOf, blank)));
     for (const mark of texts) {
       if (letters.has(mark.text) || /^(crosscut|rip|resaw)/.test(mark.text))
         expect(mark.size).toBeGreaterThanOrEqual(10);
@@ -60,7 +61,7 @@ it('set stop and fence by the rule of the sheet: a layout of millimetres is sawn
   const { demand, layoutOptions: options, piece, boards: rack } = job;
   const pages = composeBoardSheets({
     name: 'x',
-    piece,
+    labelOf: labelsOfPiece(piece),
     layout,
     boards: rack,
     demand,

@@ -1,18 +1,17 @@
 import { type Blank, blanksOf } from '../layout/blanks';
 import { type CutStep, cutSteps } from '../layout/cut-steps';
 import type { Demand } from '../layout/demand';
+import { blankLabel, type LabelOf } from '../layout/labels';
 import { boardsUsed, type Layout, type LayoutOptions } from '../layout/layout';
 import { PROPOSAL } from '../layout/shopping-list';
 import { formatLength, type LengthStyle, sawStep } from '../measure/length';
-import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
 import { sayCut, sayFreed } from './cuts-csv';
-import { blankLabel } from './layout-svg';
 import { PAPERS, type Page, PageWriter, type Paper } from './page';
 
 export interface BoardSheetInput {
   name: string;
-  piece: Piece;
+  labelOf: LabelOf;
   layout: Layout;
   boards: readonly Board[];
   demand: Demand;
@@ -56,7 +55,7 @@ export function composeBoardSheets(input: BoardSheetInput): Page[] {
 
 function strip(
   writer: PageWriter,
-  { piece, layout, style }: BoardSheetInput,
+  { labelOf, layout, style }: BoardSheetInput,
   board: Board,
   scale: number,
   steps: readonly CutStep[],
@@ -100,7 +99,7 @@ function strip(
   for (const blank of blanks) {
     writer.mark({ kind: 'line', points: box(blank), close: true, weight: 0.35 });
     const turned = blank.placements[0]?.turned ? ' (turned over)' : '';
-    label(writer, blank, scale, blankLabel(piece, blank), `${say(blank.length)} × ${say(blank.width)}${turned}`);
+    label(writer, blank, scale, blankLabel(labelOf, blank), `${say(blank.length)} × ${say(blank.width)}${turned}`);
   }
   writer.mark({
     kind: 'line',
@@ -112,7 +111,7 @@ function strip(
   writer.y += wide + 1.5;
   ruler(writer, [...blanks, ...offcuts], board, scale, say);
   writer.y += 11;
-  cutList(writer, steps, piece, style);
+  cutList(writer, steps, labelOf, style);
   writer.y += rows * CUT_ROW + 6;
 }
 
@@ -178,13 +177,13 @@ function ruler(
   }
 }
 
-function cutList(writer: PageWriter, steps: readonly CutStep[], piece: Piece, style: LengthStyle): void {
+function cutList(writer: PageWriter, steps: readonly CutStep[], labelOf: LabelOf, style: LengthStyle): void {
   const rows = Math.ceil(steps.length / CUT_COLUMNS);
   const column = writer.width / CUT_COLUMNS;
   steps.forEach((step, i) => {
     const x = writer.left + Math.floor(i / rows) * column;
     const y = writer.y + (i % rows) * CUT_ROW;
-    const frees = sayFreed(step, piece);
+    const frees = sayFreed(step, labelOf);
     writer.mark({ kind: 'text', x, y, size: READABLE, bold: true, text: `${step.number}` });
     writer.mark({
       kind: 'text',

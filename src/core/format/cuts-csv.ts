@@ -1,9 +1,8 @@
 import Papa from 'papaparse';
 import { blanksOf } from '../layout/blanks';
 import type { CutStep } from '../layout/cut-steps';
+import { blankLabel, type LabelOf } from '../layout/labels';
 import { formatLength, type LengthStyle } from '../measure/length';
-import type { Piece } from '../piece/piece';
-import { blankLabel, pieceLabel } from './layout-svg';
 
 /** A cut in a sawyer's words: "crosscut at 1 310", "rip 148 from the straight edge", "rip 56 from the other edge", "resaw 11 from the flat face". */
 export function sayCut(cut: CutStep, style: LengthStyle): string {
@@ -19,17 +18,17 @@ export function sayCut(cut: CutStep, style: LengthStyle): string {
 }
 
 /** What a cut sets free: the letters that are written on the pieces, those of a blank that is resawn later together. */
-export function sayFreed(cut: CutStep, piece: Piece): string {
+export function sayFreed(cut: CutStep, labelOf: LabelOf): string {
   const { placements } = cut.frees;
   const letters =
     cut.kind === 'resaw'
-      ? placements.map((placement) => pieceLabel(piece, placement))
-      : blanksOf(placements).map((blank) => blankLabel(piece, blank));
+      ? placements.map((placement) => labelOf(placement))
+      : blanksOf(placements).map((blank) => blankLabel(labelOf, blank));
   return [...letters, ...(cut.frees.offcut ? ['offcut'] : [])].join(', ');
 }
 
 /** The cut sequence as CSV, one row a cut: what lies on the saw, how the saw is set, what comes free. Lengths in mm. */
-export function writeCutsCsv(steps: readonly CutStep[], piece: Piece, style: LengthStyle): string {
+export function writeCutsCsv(steps: readonly CutStep[], labelOf: LabelOf, style: LengthStyle): string {
   const plain = (mm: number) => Number(mm.toFixed(2));
   const heading = [
     'board',
@@ -50,7 +49,7 @@ export function writeCutsCsv(steps: readonly CutStep[], piece: Piece, style: Len
     plain(step.at),
     plain(step.from.length),
     plain(step.from.width),
-    sayFreed(step, piece),
+    sayFreed(step, labelOf),
     sayCut(step, style),
   ]);
   return `${Papa.unparse([heading, ...rows], { escapeFormulae: true, newline: '\n' })}\n`;

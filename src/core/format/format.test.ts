@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { boards, change, demoJob, derive, places } from '../../../tests/fixtures/demo';
+import { boards, change, demoJob, derive, jobOf, places } from '../../../tests/fixtures/demo';
 import { blanksOf } from '../layout/blanks';
+import { labelsOfPiece } from '../layout/labels';
 import { planLayout } from '../layout/plan-layout';
 import { cutList, writeCutListCsv } from './cut-list-csv';
 import { fileName } from './file-name';
@@ -95,19 +96,19 @@ describe('the rack as CSV', () => {
 });
 
 describe('the job file', () => {
-  const text = writeJobFile(job.piece ? demoJob('1-square-table') : demoJob('2-long-table'), places);
+  const text = writeJobFile(jobOf(demoJob('1-square-table')), places);
 
   it('comes back as it went out, with the air of its two places', () => {
     const file = readJobFile(text);
     if ('problems' in file) throw new Error(JSON.stringify(file.problems));
-    expect(file.value.job).toEqual(demoJob('1-square-table'));
+    expect(file.value.job).toEqual(jobOf(demoJob('1-square-table')));
     expect(file.value.places.map((p) => p.id).sort()).toEqual(['heron-ferry', 'shop']);
   });
 
   it('refuses a damaged file at its place', () => {
     const broken = readJobFile(text.slice(0, 700));
     expect(broken).toMatchObject({ problems: [{ problem: expect.stringMatching(/damaged/) }] });
-    const comma = readJobFile(text.replace('"version": 1,', '"version": 1'));
+    const comma = readJobFile(text.replace('"version": 2,', '"version": 2'));
     expect((comma as { problems: { where: string }[] }).problems[0]!.where).toMatch(/line 4/);
   });
 
@@ -115,9 +116,9 @@ describe('the job file', () => {
     const problems = (t: string) => (readJobFile(t) as { problems: { where: string; problem: string }[] }).problems;
     expect(problems('{"a":1}')[0]!.where).toBe('file');
     expect(problems('[]').length).toBeGreaterThan(0);
-    expect(problems(text.replace('"version": 1', '"version": 9'))[0]!.problem).toMatch(/another version/);
+    expect(problems(text.replace('"version": 2', '"version": 9'))[0]!.problem).toMatch(/another version/);
     expect(problems(text.replace('"thickness": 25', '"thickness": -25'))[0]).toMatchObject({
-      where: 'job.form.top.thickness',
+      where: 'job.pieces.0.form.top.thickness',
       problem: 'At least 8 mm.',
     });
     expect(problems(text.replace('"seats": 4', '"seats": "four"'))[0]!.where).toBe('job.brief.seats');
@@ -146,7 +147,7 @@ describe('the cut list as CSV', () => {
 });
 
 describe('the layout as SVG', () => {
-  const svg = writeLayoutSvg(layout, job.piece, boards, { system: 'metric' }, 'Square <table>');
+  const svg = writeLayoutSvg(layout, labelsOfPiece(job.piece), boards, { system: 'metric' }, 'Square <table>');
   it('is in true millimetres, with a rectangle for every piece', () => {
     expect(svg).toMatch(/width="([\d.]+)mm" height="([\d.]+)mm" viewBox="0 0 \1 \2"/);
     expect(svg.match(/data-part=/g)).toHaveLength(blanksOf(layout.placements).length);
@@ -168,15 +169,20 @@ it('the sheet keeps every mark on its paper, A4 and Letter', () => {
     const pages = composeSheet({
       name: 'A table',
       client: 'Somebody',
-      species: 'White ash',
-      facts: ['One fact'],
-      piece: job.piece,
-      demand: job.demand,
-      layout,
-      strips: layout.strips.map((strip) => strip.width),
+      pieces: [
+        {
+          title: 'Table',
+          mark: '',
+          facts: ['One fact'],
+          piece: job.piece,
+          demand: job.demand,
+          strips: layout.strips.map((strip) => strip.width),
+          glueUps: job.glueUps,
+          glueName: job.glue.name,
+        },
+      ],
+      layouts: [{ species: 'White ash', layout, labelOf: labelsOfPiece(job.piece) }],
       boards,
-      glueUps: job.glueUps,
-      glueName: job.glue.name,
       dated: job.schedule.dated,
       style: { system: 'inch', fraction: 32 },
       paper,

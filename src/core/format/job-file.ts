@@ -8,9 +8,9 @@ import { type OwnSpecies, OwnSpeciesSchema } from '../wood/species';
 /** A job file: the decisions, and the air of its two places so that it means the same in another shop. */
 export const JobFileSchema = v.object({
   file: v.literal('taller-job-file', 'this is not a Taller job file: “file” must be “taller-job-file”'),
-  version: v.literal(1, 'this job file is of another version; this Taller reads version 1'),
+  version: v.picklist([1, 2], 'this job file is of another version; this Taller reads versions 1 and 2'),
   places: v.pipe(v.array(PlaceSchema), v.maxLength(20)),
-  /** The wood, where it is one of the workshop's own. */
+  /** The woods that are the workshop's own. */
   species: v.optional(v.pipe(v.array(OwnSpeciesSchema), v.maxLength(20)), []),
   job: JobDocumentSchema,
 });
@@ -18,9 +18,9 @@ export const JobFileSchema = v.object({
 export type JobFile = v.InferOutput<typeof JobFileSchema>;
 
 export function writeJobFile(job: JobDocument, places: JobFile['places'], own: readonly OwnSpecies[] = []): string {
-  const species = own.filter((s) => s.id === job.form.species);
+  const species = own.filter((s) => job.woods.some((wood) => wood.species === s.id));
   const used = places.filter((p) => p.id === job.season.shopPlaceId || p.id === job.season.homePlaceId);
-  return `${JSON.stringify({ file: 'taller-job-file', version: 1, places: used, species, job }, null, 2)}\n`;
+  return `${JSON.stringify({ file: 'taller-job-file', version: 2, places: used, species, job }, null, 2)}\n`;
 }
 
 /** Reads a job file, or tells everything that is wrong with it and where. */

@@ -1,10 +1,9 @@
 import { Colors, DxfWriter, point2d, point3d, Units } from '@tarikjabiri/dxf';
 import { blanksOf } from '../layout/blanks';
+import { blankLabel, type LabelOf } from '../layout/labels';
 import { boardsUsed, type Layout, type Rectangle } from '../layout/layout';
-import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
 import { boardShape } from '../stock/board-shape';
-import { blankLabel } from './layout-svg';
 
 const GAP = 150;
 
@@ -12,7 +11,11 @@ const GAP = 150;
 export const DXF_LAYERS = ['BOARDS', 'PARTS', 'OFFCUTS', 'DEFECTS', 'LETTERS'] as const;
 
 /** The boards of a layout one below the other as DXF in true millimetres, one layer for each kind of line. */
-export function writeLayoutDxf(layout: Layout, piece: Piece, boards: readonly Board[]): string {
+export function writeLayoutDxf(
+  layout: Pick<Layout, 'placements' | 'offcuts' | 'boards'>,
+  labelOf: LabelOf,
+  boards: readonly Board[],
+): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   const colours = [Colors.White, Colors.Blue, Colors.Green, Colors.Red, Colors.White];
@@ -50,7 +53,7 @@ export function writeLayoutDxf(layout: Layout, piece: Piece, boards: readonly Bo
     for (const blank of blanksOf(layout.placements.filter((p) => p.board === board.id))) {
       box('PARTS', blank);
       const height = Math.min(25, blank.width / 3);
-      write(blankLabel(piece, blank), blank.x + 10, blank.y + (blank.width - height) / 2, height);
+      write(blankLabel(labelOf, blank), blank.x + 10, blank.y + (blank.width - height) / 2, height);
     }
     top = bottom - GAP;
   }

@@ -8,12 +8,14 @@ import { blanksOf } from '../layout/blanks';
 import { checkLayout } from '../layout/check-layout';
 import { cutSequence } from '../layout/cut-sequence';
 import { cutSteps } from '../layout/cut-steps';
+import { labelsOfPiece } from '../layout/labels';
 import { placeOn } from '../layout/move-piece';
 import { planLayout } from '../layout/plan-layout';
 import { sayCut, sayFreed, writeCutsCsv } from './cuts-csv';
 import { DXF_LAYERS, writeLayoutDxf } from './layout-dxf';
 
 const job = derive(demoJob('1-square-table'));
+const labelOf = labelsOfPiece(job.piece);
 const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 200 });
 
 describe('the cuts of a layout', () => {
@@ -54,13 +56,13 @@ describe('the cuts of a layout', () => {
     expect(last).toMatchObject({ kind: 'resaw', set: 9, number: sawn.length, from: { length: 740, width: 85 } });
     expect(last.frees.placements.map(({ part }) => part)).toEqual(['v1', 'v2', 'v3']);
     expect(sayCut(last, { system: 'metric' })).toBe('resaw 9 from the flat face, 2 times');
-    expect(sayFreed(last, job.piece)).toBe('v1, v2, v3');
+    expect(sayFreed(last, labelOf)).toBe('v1, v2, v3');
     const blank = sawn.findLast(({ kind, frees }) => kind !== 'resaw' && frees.placements.length > 0)!;
-    expect(sayFreed(blank, job.piece)).toBe('v1+v2+v3');
+    expect(sayFreed(blank, labelOf)).toBe('v1+v2+v3');
   });
 
   it('go out as CSV with one row a cut', () => {
-    const { data } = Papa.parse<Record<string, string>>(writeCutsCsv(steps, job.piece, { system: 'metric' }), {
+    const { data } = Papa.parse<Record<string, string>>(writeCutsCsv(steps, labelOf, { system: 'metric' }), {
       header: true,
       skipEmptyLines: true,
     });
@@ -73,7 +75,7 @@ describe('the cuts of a layout', () => {
 describe('a layout as DXF, read by another’s parser', () => {
   const tapered = aBoard('T1', 2000, 200, { farWidth: 160, liveEdges: { near: 0, far: 10 } });
   const read = (boards: typeof job.boards, laid = layout) =>
-    new DxfParser().parseSync(writeLayoutDxf(laid, job.piece, boards))!;
+    new DxfParser().parseSync(writeLayoutDxf(laid, labelOf, boards))!;
   const drawn = read(job.boards);
   const boxes = (layer: string, from = drawn) =>
     from.entities

@@ -1,7 +1,7 @@
-import { type Blank, blanksOf } from '../layout/blanks';
+import { blanksOf } from '../layout/blanks';
+import { blankLabel, type LabelOf } from '../layout/labels';
 import { boardsUsed, type Layout } from '../layout/layout';
 import { formatLength, type LengthStyle } from '../measure/length';
-import type { Piece } from '../piece/piece';
 import type { Board } from '../stock/board';
 import { escapeXml, round, svgDocument, svgRectangle } from './svg';
 
@@ -9,23 +9,10 @@ const GAP = 90;
 const MARGIN = 30;
 const TEXT = 'font-family="sans-serif" font-size="34" fill="#14201B"';
 
-/** What is written on a piece of a board: the part's letter, with the strip's number in a panel or the blank's of a leg. */
-export function pieceLabel(piece: Piece, placement: { part: string; strip?: number }): string {
-  const [owner = '', suffix] = placement.part.split('/');
-  const letter = piece.parts.find((part) => part.id === owner)?.letter ?? owner;
-  if (suffix !== undefined) return `${letter}.${suffix}`;
-  return placement.strip === undefined ? letter : `${letter}${placement.strip + 1}`;
-}
-
-/** What is written on a blank: the letters of all that is resawn from it. */
-export function blankLabel(piece: Piece, blank: Pick<Blank, 'placements'>): string {
-  return blank.placements.map((placement) => pieceLabel(piece, placement)).join('+');
-}
-
 /** The boards of a layout one below the other, in true millimetres, groups named by tag and part. */
 export function writeLayoutSvg(
-  layout: Layout,
-  piece: Piece,
+  layout: Pick<Layout, 'placements' | 'offcuts' | 'boards'>,
+  labelOf: LabelOf,
   boards: readonly Board[],
   style: LengthStyle,
   title: string,
@@ -64,7 +51,7 @@ export function writeLayoutSvg(
     }
     for (const blank of blanksOf(layout.placements.filter((p) => p.board === board.id))) {
       const box = at(blank);
-      const label = blankLabel(piece, blank);
+      const label = blankLabel(labelOf, blank);
       body.push(
         svgRectangle(
           box,

@@ -2,6 +2,7 @@ import { type Dimension, drawView, type View, type ViewName } from '../drawing/d
 import type { GlueUp } from '../glueup/plan-glue-ups';
 import { blanksOf } from '../layout/blanks';
 import type { Demand } from '../layout/demand';
+import { blankLabel, type LabelOf } from '../layout/labels';
 import { boardsUsed, type Layout } from '../layout/layout';
 import { PROPOSAL, shoppingList } from '../layout/shopping-list';
 import { formatLength, type LengthStyle } from '../measure/length';
@@ -10,23 +11,30 @@ import type { Piece } from '../piece/piece';
 import type { DatedOperation } from '../plan/schedule';
 import type { Board } from '../stock/board';
 import { cutList, sayEnds } from './cut-list-csv';
-import { blankLabel } from './layout-svg';
 import { PAPERS, type Page, PageWriter, type Paper } from './page';
+
+/** One piece, or several that are alike in everything. */
+export interface SheetPiece {
+  title: string;
+  /** Before the letters of its parts; nothing where it is the only one. */
+  mark: string;
+  /** Lines of plain words under its title. */
+  facts: readonly string[];
+  piece: Piece;
+  demand: Demand;
+  /** The strips of the top as they are laid, mm. */
+  strips: readonly number[];
+  glueUps: readonly GlueUp[];
+  glueName: string;
+}
 
 export interface SheetInput {
   name: string;
   client: string;
-  species: string;
-  /** Lines of plain words under the title. */
-  facts: readonly string[];
-  piece: Piece;
-  demand: Demand;
-  layout: Layout | null;
-  /** The strips of the top as they are laid, mm. */
-  strips: readonly number[];
+  pieces: readonly SheetPiece[];
+  /** Of every species its layout. */
+  layouts: readonly { species: string; layout: Layout | null; labelOf: LabelOf }[];
   boards: readonly Board[];
-  glueUps: readonly GlueUp[];
-  glueName: string;
   dated: readonly DatedOperation[];
   style: LengthStyle;
   paper: Paper;
@@ -43,16 +51,43 @@ export function composeSheet(input: SheetInput): Page[] {
 
   writer.text(input.name, { size: 20, bold: true });
   writer.y += 10;
-  for (const fact of input.facts) {
-    writer.text(fact, { size: 9, width: writer.width });
-    // Some hundred letters of this size fill a line; a longer fact takes a second.
-    writer.y += 5 * Math.ceil(fact.length / 100);
-  }
-  writer.y += 4;
-  views(writer, input, say);
+  const alone = input.pieces.length === 1;
+  input.pieces.forEach((own, i) => {
+    if (i > 0) writer.next();
+    if (!alone) writer.title(own.title);
+    for (const fact of own.facts) {
+      writer.text(fact, { size: 9, width: writer.width });
+      // Some hundred letters of this size fill a line; a longer fact takes a second.
+      writer.y += 5 * Math.ceil(fact.length / 100);
+    }
+    writer.y += 4;
+    views(writer, own, say);
+  });
 
-  writer.next();
-  writer.title('Cut list');
+  input.pieces.forEach((own, i) => {
+    if (i === 0) writer.next();
+    parts(writer, own, alone ? 'Cut list' : `Cut list · ${own.title}`, style);
+  });
+  input.layouts.forEach(({ species, layout, labelOf }) => {
+    const title = input.layouts.length === 1 ? 'Boards' : `Boards · ${species}`;
+    if (layout) boardsOf(writer, { layout, labelOf, title, boards: input.boards, say });
+  });
+  input.pieces.forEach((own, i) => {
+    if (i === 0) writer.next();
+    gluing(writer, own, alone ? own.glueName : `${own.title}, ${own.glueName}`, style);
+  });
+  work(writer, input);
+  writer.room(16);
+  writer.text(
+    'Take care: guards and push sticks, the maker’s own instructions and local codes come first. Strength and stability figures are design figures, not a certification.',
+    { size: 7.5, width: writer.width },
+  );
+  return writer.pages;
+}
+
+function parts(writer: PageWriter, { piece, demand, mark }: SheetPiece, title: string, style: LengthStyle): void {
+  const say = (mm: number) => formatLength(mm, style);
+  writer.title(title);
   writer.text(`Lengths are overall, tenons included; the shoulder length stands beside. ${unitsNote(style)}`, {
     size: 8.5,
     width: writer.width,
@@ -69,8 +104,8 @@ export function composeSheet(input: SheetInput): Page[] {
       { title: 'Rough', share: 3.6, right: true },
       { title: 'Done', share: 1.6, right: true },
     ],
-    cutList(input.piece.parts, input.demand).map((row) => [
-      row.letter,
+    cutList(piece.parts, demand).map((row) => [
+      `${mark}${row.letter}`,
       row.ends ? `${row.name}: ${sayEnds(row.ends)}` : row.name,
       say(row.length),
       row.shoulder === row.length ? '–' : say(row.shoulder),
@@ -80,21 +115,12 @@ export function composeSheet(input: SheetInput): Page[] {
       row.state === 'to cut' ? '[  ]' : '[x]',
     ]),
   );
-  if (input.layout) boardsOf(writer, input, input.layout, say);
-  gluing(writer, input, say);
-  work(writer, input);
-  writer.room(16);
-  writer.text(
-    'Take care: guards and push sticks, the maker’s own instructions and local codes come first. Strength and stability figures are design figures, not a certification.',
-    { size: 7.5, width: writer.width },
-  );
-  return writer.pages;
 }
 
 const unitsNote = (style: LengthStyle) =>
   style.system === 'metric' ? 'Millimetres.' : `Inches to 1/${style.fraction ?? 16}; + a little more, − a little less.`;
 
-function views(writer: PageWriter, input: SheetInput, say: (mm: number) => string): void {
+function views(writer: PageWriter, input: SheetPiece, say: (mm: number) => string): void {
   const drawn = (['plan', 'front', 'end'] as ViewName[]).map((name) =>
     drawView(input.piece, name, input.strips.length > 0 ? { strips: input.strips } : {}),
   );
@@ -161,11 +187,21 @@ function dimensionOn(
   writer.mark({ kind: 'text', text, size: 8, ...place });
 }
 
-function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (mm: number) => string): void {
-  const used = boardsUsed(layout, input.boards);
+function boardsOf(
+  writer: PageWriter,
+  given: {
+    layout: Layout;
+    labelOf: LabelOf;
+    title: string;
+    boards: readonly Board[];
+    say: (mm: number) => string;
+  },
+): void {
+  const { layout, labelOf, say } = given;
+  const used = boardsUsed(layout, given.boards);
   if (used.length === 0) return;
   writer.next();
-  writer.title('Boards');
+  writer.title(given.title);
   const scale = writer.width / Math.max(...used.map((board) => board.length));
   for (const board of used) {
     const height = Math.max(board.width, board.farWidth ?? 0) * scale;
@@ -210,7 +246,7 @@ function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (m
         y: y + Math.max(0.3, (blank.width * scale) / 2 - 1.7),
         size: 8,
         bold: true,
-        text: `${blankLabel(input.piece, blank)}  ${say(blank.length)} × ${say(blank.width)}`,
+        text: `${blankLabel(labelOf, blank)}  ${say(blank.length)} × ${say(blank.width)}`,
       });
     }
     writer.y += height + 6;
@@ -241,9 +277,9 @@ function boardsOf(writer: PageWriter, input: SheetInput, layout: Layout, say: (m
   }
 }
 
-function gluing(writer: PageWriter, input: SheetInput, say: (mm: number) => string): void {
-  writer.next();
-  writer.title(`Glue-up card · ${input.glueName}`);
+function gluing(writer: PageWriter, input: SheetPiece, title: string, style: LengthStyle): void {
+  const say = (mm: number) => formatLength(mm, style);
+  writer.title(`Glue-up card · ${title}`);
   for (const glueUp of input.glueUps) {
     writer.table(
       [
@@ -267,7 +303,7 @@ function gluing(writer: PageWriter, input: SheetInput, say: (mm: number) => stri
     );
     for (const limit of glueUp.limits) {
       writer.room(12);
-      writer.text(`Watch: ${writePhrase(limit.sentence, input.style)} ${writePhrase(limit.wayOut, input.style)}.`, {
+      writer.text(`Watch: ${writePhrase(limit.sentence, style)} ${writePhrase(limit.wayOut, style)}.`, {
         size: 8.5,
         width: writer.width,
       });
@@ -288,7 +324,7 @@ function work(writer: PageWriter, input: SheetInput): void {
     ],
     input.dated.map(({ operation, start }, i) => [
       `${i + 1}`,
-      operation.name,
+      operation.of ? `${operation.of}: ${operation.name}` : operation.name,
       operation.work.toFixed(1),
       operation.wait ? `${Math.round(operation.wait)}` : '',
       start,

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { change, demoJob, level, places, shop } from '../../../tests/fixtures/demo';
+import { change, demoJob, derive, level } from '../../../tests/fixtures/demo';
 import { aBoard, aPart, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
 import { withChanges } from '../decision/job-document';
-import { type DerivedJob, deriveJob } from '../job';
 import { MM_PER_INCH } from '../measure/length';
 import { DRESSED_INCHES, planedThickness } from '../stock/thickness';
 import { checkLayout } from './check-layout';
@@ -72,8 +71,7 @@ describe('a part taken as dressed', () => {
       draft.layout.asDressed = ['leg'];
     });
     const boards = [four('a'), four('b')];
-    const derived = (own: typeof document) =>
-      deriveJob({ document: own, shop, places, boards, layout: null }) as DerivedJob;
+    const derived = (own: typeof document) => derive(own, { boards });
     const checks = derived(document).checks.find(({ id }) => id === 'stock.dressed-leg')!;
     expect(checks.level).toBe('stop');
     const cured = withChanges(document, checks.wayOut!.changes) as typeof document;

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { name } from '../decision/fields';
-import { LayoutChoiceSchema } from '../decision/job-document';
+import { id, LayoutChoiceSchema, PieceLayoutSchema } from '../decision/job-document';
+import { ONLY_PIECE, ofOnlyPiece } from '../decision/version-1';
 import type { Figure } from '../measure/figure';
 import type { Unit } from '../measure/quantity';
 import type { Board } from '../stock/board';
@@ -8,8 +9,24 @@ import type { Demand } from './demand';
 import { writtenLayout } from './describe-layout';
 import { clearOf, type Layout, type LayoutOptions, LayoutSchema, type LayoutWeights } from './layout';
 
+/** What version 1 kept: the choices of the job and of its only piece in one. */
+function choiceOfVersion2(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || !('leaveOut' in value)) return value;
+  const moved = (value as { moved?: unknown }).moved;
+  const named = Array.isArray(moved) ? { moved: moved.map((own) => ({ ...own, part: ofOnlyPiece(own?.part) })) } : {};
+  return { job: { ...value, ...named }, pieces: { [ONLY_PIECE]: value } };
+}
+
 /** A layout put aside: what was asked for, and what was found. */
-export const KeptLayoutSchema = v.object({ name, choice: LayoutChoiceSchema, layout: LayoutSchema });
+export const KeptLayoutSchema = v.object({
+  name,
+  choice: v.pipe(
+    v.unknown(),
+    v.transform(choiceOfVersion2),
+    v.object({ job: LayoutChoiceSchema, pieces: v.record(id, PieceLayoutSchema) }),
+  ),
+  layout: LayoutSchema,
+});
 export type KeptLayout = v.InferOutput<typeof KeptLayoutSchema>;
 
 /** What one layout has against another. */

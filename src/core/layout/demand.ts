@@ -1,4 +1,4 @@
-import type { JobDocument } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import type { Shop } from '../decision/shop';
 import { sawStep, upToStep } from '../measure/length';
 import { madeParts } from '../piece/material';
@@ -75,7 +75,7 @@ export interface Demand {
 }
 
 /** What the piece wants cut from boards, with the shop's allowances; a cut part keeps the size it was designed with. */
-export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Demand {
+export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand {
   const { allowances } = shop;
   const step = sawStep(shop.units);
   const parts: PartDemand[] = [];
@@ -154,7 +154,7 @@ export function demandOf(piece: Piece, document: JobDocument, shop: Shop): Deman
       parts.push({ id, letter, name, shows, finished, ...sized, ...live, ...oneBoard(part) });
     }
   }
-  return { species: document.form.species, parts, panels };
+  return { species: document.species, parts, panels };
 }
 
 /** Width of each of several alike strips after jointing, so that it is sawn to a whole step. */
@@ -162,7 +162,7 @@ const equalStrip = (width: number, jointing: number, step: number): number =>
   upToStep(width + jointing, step) - jointing;
 
 /** Numbers of strips as they can be: leaves of pairs come by twos. */
-function evenly({ pairs, equalStrips, mostStrips }: JobDocument['layout']) {
+function evenly({ pairs, equalStrips, mostStrips }: PieceInJob['layout']) {
   if (pairs === 'none') return { equalStrips, mostStrips };
   return {
     equalStrips: equalStrips === null ? null : 2 * Math.ceil(equalStrips / 2),

@@ -186,6 +186,7 @@ export function writtenLayout(
   const bound = shortfall.length === 0 ? found.bound : null;
   return {
     ...found,
+    species: demand.species,
     strips,
     boards: used.map((board) => board.id),
     consumed,

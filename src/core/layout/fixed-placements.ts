@@ -1,5 +1,4 @@
 import type { Move } from '../decision/job-document';
-import type { Piece } from '../piece/piece';
 import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Board } from '../stock/board';
 import { checkBoard, hasSizeOf } from './check-layout';
@@ -13,16 +12,16 @@ import { isMoved } from './move-piece';
  */
 export function fixedPlacements(given: {
   layout: Layout | null;
-  piece: Piece;
+  /** Names of the parts that are cut. */
+  cut: ReadonlySet<string>;
   demand: Demand;
   boards: readonly Board[];
   options: LayoutOptions;
   pinned: readonly string[];
   moved: readonly Move[];
 }): Placement[] {
-  const { layout, piece, demand, boards, options, pinned, moved } = given;
+  const { layout, cut, demand, boards, options, pinned, moved } = given;
   if (!layout) return [];
-  const cut = new Set(piece.parts.filter((part) => part.cut).map((part) => part.id));
   return boards.flatMap((board) => {
     const here = layout.placements.filter((placement) => placement.board === board.id);
     const sawn = here.filter((placement) => board.takenFor || cut.has(ownerOf(placement.part)));

@@ -5,7 +5,7 @@ import { planLayout } from './plan-layout';
 import { shoppingList } from './shopping-list';
 
 const job = demoJob('1-square-table');
-const own = boards.filter(({ species }) => species === job.form.species);
+const own = boards.filter(({ species }) => species === job.species);
 /** The job with a layout searched on a rack, and taken over. */
 function laidOutOn(rack: readonly Board[]) {
   const before = derive(job, { boards: rack });

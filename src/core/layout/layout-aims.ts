@@ -35,6 +35,8 @@ export function layoutWeights(choice: Choice, hour: number): LayoutWeights {
 export function layoutOptionsOf(
   shop: Shop,
   choice: Choice,
+  /** Whether strips in pairs are asked for, which are resawn in any case. */
+  paired: boolean,
   search: Pick<LayoutOptions, 'seed' | 'effort' | 'fixed'>,
 ): LayoutOptions {
   const { tools, allowances, prices, usefulOffcut } = shop;
@@ -46,7 +48,7 @@ export function layoutOptionsOf(
     step: sawStep(shop.units),
     usefulOffcut,
     resaw: {
-      height: choice.resaw || choice.pairs !== 'none' ? tools.resawHeight : 0,
+      height: choice.resaw || paired ? tools.resawHeight : 0,
       kerf: tools.resawKerf,
       allowance: allowances.resaw,
     },

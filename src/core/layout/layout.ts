@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { ONLY_PIECE, ofOnlyPiece } from '../decision/version-1';
 import type { Board } from '../stock/board';
 import type { Demand } from './demand';
 
@@ -53,7 +54,7 @@ export interface LayoutOptions {
 const size = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(100_000));
 const area = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(1e10));
 const share = v.pipe(v.number(), v.finite());
-const id = v.pipe(v.string(), v.maxLength(80));
+const id = v.pipe(v.string(), v.maxLength(140));
 const rectangle = { x: size, y: size, length: size, width: size };
 
 export const PlacementSchema = v.object({
@@ -71,8 +72,9 @@ export const PlacementSchema = v.object({
   turned: v.optional(v.boolean()),
 });
 
-/** A layout as it is kept with its job. */
-export const LayoutSchema = v.object({
+const layoutEntries = {
+  /** Of all that is laid out; empty where an earlier Taller did not say. */
+  species: v.optional(v.pipe(v.string(), v.maxLength(80)), ''),
   /** Fingerprint of what it was made for; another one means the layout is stale. */
   key: id,
   placements: v.pipe(v.array(PlacementSchema), v.maxLength(5000)),
@@ -130,7 +132,28 @@ export const LayoutSchema = v.object({
   /** (cost − bound) ÷ bound: how far from the best possible it is at the most. */
   gap: v.nullable(share),
   tried: v.pipe(v.number(), v.integer()),
-});
+};
+
+type Plain = Record<string, unknown>;
+const entriesOf = (value: unknown, key: string): Plain =>
+  Array.isArray(value)
+    ? (value.map((own: Plain) => ({ ...own, [key]: ofOnlyPiece(own?.[key]) })) as never)
+    : (value as never);
+
+/** Layouts kept by version 1 name the parts of the only piece there was. */
+const inOnlyPiece = (value: unknown): unknown => {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+  const { placements, strips, shortfall, ...layout } = value as Plain;
+  return {
+    ...layout,
+    placements: entriesOf(placements, 'part'),
+    strips: entriesOf(strips, 'panel'),
+    shortfall: entriesOf(shortfall, 'part'),
+  };
+};
+
+/** A layout of one species as it is kept with its job. */
+export const LayoutSchema = v.pipe(v.unknown(), v.transform(inOnlyPiece), v.object(layoutEntries));
 
 export type Placement = v.InferOutput<typeof PlacementSchema>;
 export type Layout = v.InferOutput<typeof LayoutSchema>;
@@ -151,6 +174,8 @@ export const boardsUsed = <B extends Pick<Board, 'id'>>(layout: Pick<Layout, 'bo
  * that of the same piece in a browser.
  */
 const toTheSaw = (_: string, value: unknown) => (typeof value === 'number' ? Math.round(value * 1e4) / 1e4 : value);
+
+const ONLY_NAME = `${ONLY_PIECE}.1`;
 
 /** Fingerprint of a demand on a rack: what a kept layout must match to be current. */
 export function layoutKey(demand: Demand, boards: readonly Board[], options: LayoutOptions): string {
@@ -177,9 +202,13 @@ export function layoutKey(demand: Demand, boards: readonly Board[], options: Lay
   // The shop's own price and its band saw count only where they are asked.
   const woodPrice = boards.some((board) => !board.price) ? options.woodPrice : 0;
   const resaw = options.resaw.height > 0 ? options.resaw : null;
-  return fingerprint(
-    JSON.stringify([demand, stock, kerf, endTrim, flattening, skim, usefulOffcut, resaw, woodPrice, weights], toTheSaw),
+  const text = JSON.stringify(
+    [demand, stock, kerf, endTrim, flattening, skim, usefulOffcut, resaw, woodPrice, weights],
+    toTheSaw,
   );
+  // A job of one piece has the fingerprint that it had before pieces had names.
+  const names = [...demand.parts, ...demand.panels].map(({ id }) => id.split(':')[0]);
+  return fingerprint(names.every((own) => own === ONLY_NAME) ? text.replaceAll(`"${ONLY_NAME}:`, '"') : text);
 }
 
 /** Fingerprint of what a search leaves where it is. */

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
-import { places, shop } from '../../../tests/fixtures/demo';
+import { derive } from '../../../tests/fixtures/demo';
 import { aBoard, aPart, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
-import { type DerivedJob, deriveJob } from '../job';
 import { checkLayout } from './check-layout';
 import { cutSteps } from './cut-steps';
 import { planLayout } from './plan-layout';
@@ -90,7 +89,7 @@ describe('a top of two slabs', () => {
     );
     const layout = planLayout({ ...first.demand, parts: slabs, panels: [] }, boards, first.layoutOptions);
     expect(layout.shortfall).toEqual([]);
-    const square = deriveJob({ document, shop, places, boards: [], layout: null }) as DerivedJob;
+    const square = derive(document, { boards: [] });
     expect(square.demand.parts.filter(({ live }) => live)).toHaveLength(2);
   });
 });

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
-import { change, demoJob, derive, places, shop } from '../../../tests/fixtures/demo';
+import { change, demoJob, derive, shop } from '../../../tests/fixtures/demo';
 import { aBoard, aPanel, aPart, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
-import { type DerivedJob, deriveJob } from '../job';
 import { highsSolver } from '../linear/highs-solver';
 import { MM_PER_INCH } from '../measure/length';
 import { blanksOf } from './blanks';
@@ -118,7 +117,7 @@ describe('the plan of work', () => {
     const resawn = blanksOf(layout.placements).filter(({ placements }) => placements.length > 1);
     expect(layout.shortfall).toEqual([]);
     expect(resawn.length).toBeGreaterThan(0);
-    const { operations } = deriveJob({ document, shop, places, boards, layout }) as DerivedJob;
+    const { operations } = derive(document, { boards, layout });
     const resaw = operations.find(({ id }) => id === 'resaw');
     expect(resaw?.name).toMatch(/Resaw/);
     expect(resaw!.wait).toBeGreaterThan(24);

@@ -23,8 +23,9 @@ export const daysBetween: (from: Day, to: Day) => number = remembered((from, to)
 export const plusDays: (day: Day, days: number) => Day = remembered((day, days) =>
   format(addDays(parseISO(day), Number(days)), 'yyyy-MM-dd'),
 );
+const placeInYear = remembered((day) => getDayOfYear(parseISO(day)) - 1);
 /** 0 for 1 January; 31 December of a leap year falls on 365 and wraps. */
-export const dayOfYear = (day: Day): number => getDayOfYear(parseISO(day)) - 1;
+export const dayOfYear = (day: Day): number => placeInYear(day, '');
 export const firstOfYear = (day: Day): Day => `${day.slice(0, 4)}-01-01`;
 export const sayDay = (day: Day): string => format(parseISO(day), 'd MMM yyyy');
 export const sayDayShort = (day: Day): string => format(parseISO(day), 'd MMM');

@@ -8,7 +8,7 @@ import { minus, type Vec } from '../solid/vector';
 import { nothingLeft, solidDraft, solidJoint } from './degenerate';
 import { kneeRoom } from './knee-room';
 import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
-import type { BasePlan, Piece, PieceDecisions, TopPlan, TopSize } from './piece';
+import type { BasePlan, BuildDecisions, Piece, TopPlan, TopSize } from './piece';
 import { boxBase } from './table/bases/frames/box';
 import { splayedBase } from './table/bases/frames/splayed';
 import { steelBase } from './table/bases/frames/steel';
@@ -33,7 +33,7 @@ import { piecedSize, piecedTop } from './table/tops/pieced';
 import { slattedSize, slattedTop } from './table/tops/slatted';
 import type { Unbuildable } from './unbuildable';
 
-function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
+function sizeOfTop(top: Form['top'], { bench }: BuildDecisions): TopSize {
   switch (top.kind) {
     case 'glued-panel':
       return gluedPanelSize(top, bench);
@@ -55,7 +55,7 @@ function sizeOfTop(top: Form['top'], { bench }: PieceDecisions): TopSize {
 }
 
 /** A new kind of top is one more line here and one above. */
-function planTop(top: Form['top'], { bench }: PieceDecisions, size: TopSize, underside: number): TopPlan {
+function planTop(top: Form['top'], { bench }: BuildDecisions, size: TopSize, underside: number): TopPlan {
   switch (top.kind) {
     case 'glued-panel':
       return gluedPanelTop(top, size, underside);
@@ -77,7 +77,7 @@ function planTop(top: Form['top'], { bench }: PieceDecisions, size: TopSize, und
 }
 
 /** A new kind of base is one more line here. */
-function planBase(decisions: PieceDecisions, top: TopSize): BasePlan {
+function planBase(decisions: BuildDecisions, top: TopSize): BasePlan {
   const { base } = decisions.form;
   switch (base.kind) {
     case 'leg-apron':
@@ -98,7 +98,7 @@ function planBase(decisions: PieceDecisions, top: TopSize): BasePlan {
 }
 
 /** Decisions → a top on a base, how it is held, every part with its size, its place and what joints do to it. */
-export function derivePiece(decisions: PieceDecisions): Piece {
+export function derivePiece(decisions: BuildDecisions): Piece {
   const piece = compose(decisions);
   if (Object.keys(decisions.bench.locks).length === 0) return piece;
   // What was drawn before anything was cut stays beside what it has become.
@@ -107,7 +107,7 @@ export function derivePiece(decisions: PieceDecisions): Piece {
   return { ...piece, parts: piece.parts.map((part) => ({ ...part, design: designs.get(part.id) ?? part.design })) };
 }
 
-function compose(decisions: PieceDecisions): Piece {
+function compose(decisions: BuildDecisions): Piece {
   const { form, bench } = decisions;
   const size = sizeOfTop(form.top, decisions);
   const drawnBase = planBase(decisions, size);
@@ -232,7 +232,7 @@ function workOf(joints: readonly Joint[], cuts: readonly Cut[]): JointWork {
 }
 
 /** Puts the letter on, the real size where the part is cut and measured, and what its joints take and give. */
-function finish(draft: Draft, letter: string, bench: PieceDecisions['bench'], work: JointWork): Part {
+function finish(draft: Draft, letter: string, bench: BuildDecisions['bench'], work: JointWork): Part {
   const lock = bench.locks[draft.id];
   const size: Size = {
     length: lock?.length ?? draft.size.length,

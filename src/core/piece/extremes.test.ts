@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { FormSchema } from '../decision/form';
 import { read } from '../decision/issues';
-import { type JobDocument, withChanges } from '../decision/job-document';
+import { withChanges } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import { drawView } from '../drawing/drawing';
 import { fullSizeDrawings } from '../format/full-size';
 import { derivePiece } from './derive-piece';
@@ -13,7 +14,7 @@ function* numbers(thing: unknown, path: string[] = []): Generator<string[]> {
   else if (thing && typeof thing === 'object')
     for (const [key, value] of Object.entries(thing)) yield* numbers(value, [...path, key]);
 }
-const withNumber = (document: JobDocument, path: readonly string[], value: number): JobDocument => {
+const withNumber = (document: PieceInJob, path: readonly string[], value: number): PieceInJob => {
   const draft = structuredClone(document);
   let at = draft.form as unknown as Record<string, unknown>;
   for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;

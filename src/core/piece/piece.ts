@@ -6,7 +6,7 @@ import type { Flat, Outline } from '../solid/outline';
 import type { Draft, Fastener, Fitting, Part, Unreached } from './part';
 import type { Unbuildable } from './unbuildable';
 
-export interface PieceDecisions {
+export interface BuildDecisions {
   form: Form;
   joints: Joints;
   bench: Bench;

@@ -1,4 +1,4 @@
-import type { JobDocument } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import type { Glue } from '../glueup/glue';
 import type { JointKind } from '../joint/joint';
 import { madeParts } from '../piece/material';
@@ -29,7 +29,7 @@ const CORNER_WORK = {
 } as const;
 
 /** A new kind of base is one more line here. */
-function wordsFor(form: JobDocument['form'], piece: Piece): BaseWords {
+function wordsFor(form: PieceInJob['form'], piece: Piece): BaseWords {
   const { base } = form;
   const ids = (...kinds: Parameters<typeof partsOfKind>[1][]) =>
     kinds.flatMap((kind) => partsOfKind(piece, kind).map((part) => part.id));
@@ -385,7 +385,7 @@ function steelWork(milled: readonly string[]): { operations: Operation[]; last: 
 /** Posts and feet that are glued of boards face to face. */
 function gluedStaves(
   piece: Piece,
-  form: JobDocument['form'],
+  form: PieceInJob['form'],
   kind: 'post' | 'foot',
   glue: Glue,
   rough: readonly string[],

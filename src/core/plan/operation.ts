@@ -1,10 +1,10 @@
-import type { JobDocument } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import type { Glue } from '../glueup/glue';
 import type { GlueUp } from '../glueup/plan-glue-ups';
 import type { Piece } from '../piece/piece';
 
 export interface WorkGiven {
-  document: JobDocument;
+  document: PieceInJob;
   piece: Piece;
   glueUps: readonly GlueUp[];
   glue: Glue;
@@ -15,6 +15,8 @@ export interface WorkGiven {
 export interface Operation {
   id: string;
   name: string;
+  /** What it is done to, where a job has several pieces. */
+  of?: string;
   group: 'Milling' | 'Top' | 'Base' | 'Finish' | 'Delivery';
   /** Hours at the bench. */
   work: number;

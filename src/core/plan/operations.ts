@@ -1,4 +1,4 @@
-import type { JobDocument } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import type { ResawWork } from '../layout/resaw-work';
 import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';
@@ -19,7 +19,7 @@ interface FinishWork {
   caution: string;
 }
 
-const FINISHES: Record<JobDocument['plan']['finish'], FinishWork> = {
+const FINISHES: Record<PieceInJob['plan']['finish'], FinishWork> = {
   'oil-wax': {
     name: 'oil and wax',
     sandedTo: 180,
@@ -73,11 +73,11 @@ const FINISHES: Record<JobDocument['plan']['finish'], FinishWork> = {
 
 /** The finishes of a plan by their names, in the order they are offered. */
 export const FINISH_NAMES = Object.entries(FINISHES).map(([value, { name }]) => ({
-  value: value as JobDocument['plan']['finish'],
+  value: value as PieceInJob['plan']['finish'],
   label: name.charAt(0).toUpperCase() + name.slice(1),
 }));
 
-const COATED: Record<JobDocument['season']['coated'], string> = {
+const COATED: Record<PieceInJob['season']['coated'], string> = {
   both: ', both faces alike',
   show: ', the show face of the top only',
   neither: ', the base only',

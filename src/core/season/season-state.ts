@@ -1,4 +1,4 @@
-import type { SeasonChoice } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import type { Day } from '../measure/calendar';
 import type { Figure } from '../measure/figure';
 import type { PanelStrip } from '../wood/panel-shape';
@@ -21,8 +21,8 @@ export interface Season {
   moistures: readonly number[];
   /** EMC of the air the piece stands in (the shop until delivery, then the home), %. */
   air: readonly number[];
-  reckoning: SeasonChoice['reckoning'];
-  school: SeasonChoice['school'];
+  reckoning: PieceInJob['season']['reckoning'];
+  school: PieceInJob['season']['school'];
   /** The day the stock is milled, from which the wood is followed. */
   milled: SeasonDay;
   glued: SeasonDay;

@@ -1,5 +1,5 @@
 import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
-import type { JobDocument } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
 import { isMade } from '../piece/material';
 import type { Part, Size } from '../piece/part';
@@ -23,7 +23,7 @@ export const SEASON_DAYS = 2 * DAYS_IN_YEAR;
 const MOST_DAYS = 5 * DAYS_IN_YEAR;
 
 /** The finish of the plan, as the wood feels it. */
-export const FINISH_OF_PLAN: Record<JobDocument['plan']['finish'], FinishKind> = {
+export const FINISH_OF_PLAN: Record<PieceInJob['plan']['finish'], FinishKind> = {
   'oil-wax': 'oil',
   film: 'varnish',
   shellac: 'shellac',
@@ -51,7 +51,7 @@ export interface StripOfLayout {
 
 /** The air a piece goes through and what its top does in it. */
 export function deriveSeason(given: {
-  document: JobDocument;
+  document: PieceInJob;
   piece: Piece;
   species: Species;
   shopAir: Place;
@@ -174,7 +174,7 @@ export function deriveSeason(given: {
 function stripsOfTop(
   given: readonly StripOfLayout[],
   reference: Season['reference'],
-  document: JobDocument,
+  document: PieceInJob,
   species: Species,
   shopAir: Place,
 ): Season['strips'] {

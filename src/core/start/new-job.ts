@@ -1,4 +1,4 @@
-import type { Brief, JobDocument } from '../decision/job-document';
+import type { Brief, JobDocument, PieceDecisions } from '../decision/job-document';
 import { BEHIND_CHAIR, EDGE_PER_CHAIR, edgePerPerson } from '../decision/room-for-people';
 import { type Day, plusDays } from '../measure/calendar';
 
@@ -28,6 +28,11 @@ export function topForBrief(brief: Brief): { length: number; width: number } {
   return { length: Math.max(sides, Math.min(wanted, down(long - clear)), SQUARE.forTwo), width };
 }
 
+/** The wood that a job begins with. */
+const FIRST_WOOD = 'w1';
+/** The piece that a job begins with. */
+const FIRST_PIECE = 'p1';
+
 /** The first decisions of a job: a sound leg-and-apron table for the brief, every one open to change. */
 export function newJob(given: {
   name: string;
@@ -39,6 +44,68 @@ export function newJob(given: {
   startOn: Day;
 }): JobDocument {
   const { brief, startOn } = given;
+  return {
+    format: 'taller.job',
+    version: 2,
+    name: given.name,
+    client: given.client,
+    brief,
+    woods: [{ id: FIRST_WOOD, name: 'Show wood', species: given.species }],
+    pieces: [{ ...tableForBrief(brief), ...FIRST_CHOICES, id: FIRST_PIECE, name: given.name, wood: FIRST_WOOD }],
+    season: {
+      shopPlaceId: given.shopPlaceId,
+      homePlaceId: given.homePlaceId,
+      gluedOn: plusDays(startOn, 9),
+      deliveredOn: plusDays(startOn, 30),
+      moistureAtGluing: null,
+      school: 'coefficients',
+      reckoning: 'equilibrium',
+      ringSchool: 'alternate',
+    },
+    layout: {
+      aim: 'save-wood',
+      weights: { offcutWorth: 70, board: 12, cut: 1, joint: 4, lot: 2, ring: 1 },
+      leaveOut: [],
+      resaw: true,
+      pinned: [],
+      moved: [],
+      laid: [],
+    },
+    plan: { startOn, hoursPerDay: 6 },
+  };
+}
+
+/** What every piece begins with beside its form. */
+export const FIRST_CHOICES: Pick<PieceDecisions, 'season' | 'joints' | 'layout' | 'glueUp' | 'plan' | 'benches'> = {
+  season: { ringAngle: 15, coated: 'both', measured: [] },
+  joints: {
+    corner: 'mortise-tenon',
+    tenonSchool: 'third',
+    meeting: 'auto',
+    tenonLength: null,
+    tenonThickness: null,
+    haunch: 'square',
+    angled: 'in-line',
+    pegs: 'none',
+  },
+  layout: {
+    leastStrip: 60,
+    greatestStrip: 160,
+    mostStrips: null,
+    oneLot: false,
+    equalStrips: null,
+    pairs: 'none',
+    oneBoard: [],
+    asDressed: [],
+    jointMargin: 12,
+  },
+  glueUp: { glue: 'pva-slow', staging: 'planer-width', level: 'none' },
+  plan: { finish: 'oil-wax' },
+  benches: {},
+};
+
+/** A table for all the seats of a brief, on legs and aprons. */
+export function tableForBrief(brief: Brief): Pick<PieceDecisions, 'use' | 'count' | 'form'> {
   const top = topForBrief(brief);
   const large = top.length > 1300;
   // Long rails are made deeper, and the table a little higher so that knees keep their room.
@@ -46,13 +113,9 @@ export function newJob(given: {
   // Still longer ones stand on a pair of legs in their middle.
   const longest = top.length > 2500;
   return {
-    format: 'taller.job',
-    version: 1,
-    name: given.name,
-    client: given.client,
-    brief,
+    use: 'dining',
+    count: 1,
     form: {
-      species: given.species,
       top: {
         kind: 'glued-panel',
         ...top,
@@ -89,49 +152,5 @@ export function newJob(given: {
       joined: null,
       loads: { edge: 400, spread: 600, push: 200 },
     },
-    season: {
-      shopPlaceId: given.shopPlaceId,
-      homePlaceId: given.homePlaceId,
-      ringAngle: 15,
-      gluedOn: plusDays(startOn, 9),
-      deliveredOn: plusDays(startOn, 30),
-      moistureAtGluing: null,
-      school: 'coefficients',
-      reckoning: 'equilibrium',
-      coated: 'both',
-      ringSchool: 'alternate',
-      measured: [],
-    },
-    joints: {
-      corner: 'mortise-tenon',
-      tenonSchool: 'third',
-      meeting: 'auto',
-      tenonLength: null,
-      tenonThickness: null,
-      haunch: 'square',
-      angled: 'in-line',
-      pegs: 'none',
-    },
-    layout: {
-      leastStrip: 60,
-      greatestStrip: 160,
-      mostStrips: null,
-      oneLot: false,
-      aim: 'save-wood',
-      weights: { offcutWorth: 70, board: 12, cut: 1, joint: 4, lot: 2, ring: 1 },
-      leaveOut: [],
-      equalStrips: null,
-      pairs: 'none',
-      resaw: true,
-      oneBoard: [],
-      asDressed: [],
-      pinned: [],
-      moved: [],
-      laid: [],
-      jointMargin: 12,
-    },
-    glueUp: { glue: 'pva-slow', staging: 'planer-width', level: 'none' },
-    plan: { startOn, hoursPerDay: 6, finish: 'oil-wax' },
-    bench: { cut: [], locks: {} },
   };
 }

@@ -10,7 +10,7 @@ import { FigureLine } from '@/ui/figure';
 import { Form } from '@/ui/form';
 import { Length } from '@/ui/units';
 import { PieceDrawing, useTabs } from '../form/piece-drawing';
-import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
+import { useChange, useChanges, useDecisions, useDerived, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 
 const TABS = [
@@ -58,9 +58,9 @@ export function BenchStep() {
 }
 
 function CutListTable({ onMeasure }: { onMeasure: (id: string) => void }) {
-  const { piece, demand } = useDerived();
+  const { piece, demand, mark } = useDerived();
   const { lit, light } = useLook();
-  const bench = useJobState((state) => state.document.bench);
+  const bench = useDecisions((own) => own.bench);
   const change = useChange();
   const rows = cutList(piece.parts, demand);
   return (
@@ -95,7 +95,7 @@ function CutListTable({ onMeasure }: { onMeasure: (id: string) => void }) {
               <td className="py-1.5">
                 <input
                   type="checkbox"
-                  aria-label={`${part.letter}, ${part.name}, is cut`}
+                  aria-label={`${mark}${part.letter}, ${part.name}, is cut`}
                   className="size-4 accent-layout"
                   checked={part.cut}
                   disabled={part.locked}
@@ -107,7 +107,11 @@ function CutListTable({ onMeasure }: { onMeasure: (id: string) => void }) {
                 />
               </td>
               <td>
-                <b className="font-semibold">{part.letter}</b> {part.name} {part.locked ? <Notch /> : null}
+                <b className="font-semibold">
+                  {mark}
+                  {part.letter}
+                </b>{' '}
+                {part.name} {part.locked ? <Notch /> : null}
                 {part.ends ? <span className="block text-[12px] text-ink-2">{sayEnds(part.ends)}</span> : null}
               </td>
               <Cell now={part.size.length} designed={part.design.length} locked={part.locked} />
@@ -129,7 +133,7 @@ function CutListTable({ onMeasure }: { onMeasure: (id: string) => void }) {
                 <button
                   type="button"
                   className="font-semibold text-layout hover:underline"
-                  aria-label={`Real size of ${part.letter}, ${part.name}`}
+                  aria-label={`Real size of ${mark}${part.letter}, ${part.name}`}
                   onClick={() => onMeasure(part.id)}
                 >
                   {part.locked ? 'Change' : 'Real size'}
@@ -174,9 +178,9 @@ function Notch() {
 }
 
 function MeasureDialog({ part, onClose }: { part: Part; onClose: () => void }) {
-  const bench = useJobState((state) => state.document.bench);
-  const deliveredOn = useJobState((state) => state.document.season.gluedOn);
-  const changeAll = useJobState((state) => state.change);
+  const bench = useDecisions((own) => own.bench);
+  const deliveredOn = useDecisions((own) => own.season.gluedOn);
+  const changeAll = useChanges();
   const known = bench.locks[part.id];
   const [size, setSize] = useState({
     length: known?.length ?? null,

@@ -5,14 +5,14 @@ import { Button } from '@/ui/button';
 import { Choice, DayField, LengthField, NumberField, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length } from '@/ui/units';
-import { useChange, useDerived, useJobState } from '../job/job-context';
+import { useChange, useChanges, useDecisions, useDerived } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { RoomDrawing } from './room-drawing';
 
 export function BriefStep() {
   const { figures } = useDerived();
-  const document = useJobState((state) => state.document);
-  const changeAll = useJobState((state) => state.change);
+  const document = useDecisions((own) => own);
+  const changeAll = useChanges();
   const change = useChange();
   const { brief } = document;
   const top = topForBrief(brief);

@@ -3,12 +3,12 @@
 import { BEHIND_CHAIR, EDGE_ON_BENCH, EDGE_PER_CHAIR } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
-import { useDerived, useJobState, useLook } from '../job/job-context';
+import { useDecisions, useDerived, useLook } from '../job/job-context';
 
 /** The room from above with the table in its middle, its seats, and the space a pushed-back chair wants. */
 export function RoomDrawing() {
   const { piece } = useDerived();
-  const document = useJobState((state) => state.document);
+  const document = useDecisions((own) => own);
   const { brief } = document;
   const { lit } = useLook();
   const units = useUnits();

@@ -2,7 +2,7 @@
 
 import { BASES, type BaseKind, startBaseChanges } from '@/core';
 import { Select } from '@/ui/fields';
-import { useJobState } from '../job/job-context';
+import { useChanges, useDecisions } from '../job/job-context';
 import { BoxFields, SplayedFields, SteelFields, XFrameFields } from './frame-fields';
 import { Group } from './group';
 import { LegApronFields } from './leg-apron-fields';
@@ -14,8 +14,8 @@ const kinds = Object.entries(BASES).map(([value, { name }]) => ({ value: value a
 
 /** The kind of base and its sizes. */
 export function BaseFields() {
-  const form = useJobState((state) => state.document.form);
-  const changeAll = useJobState((state) => state.change);
+  const form = useDecisions((own) => own.form);
+  const changeAll = useChanges();
   const { base } = form;
   return (
     <Group title="Base">

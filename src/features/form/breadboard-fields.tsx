@@ -2,12 +2,12 @@
 
 import { TONGUES } from '@/core';
 import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
-import { useChange, useJobState } from '../job/job-context';
+import { useChange, useDecisions } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** The ends of a breadboarded top. */
 export function BreadboardFields() {
-  const top = useJobState((state) => state.document.form.top);
+  const top = useDecisions((own) => own.form.top);
   const change = useChange();
   if (top.kind !== 'breadboard') return null;
   const { end } = top;

@@ -4,12 +4,12 @@ import { acrossAt, type Problem } from '@/core';
 import { Choice, LengthField, NumberField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useUnits } from '@/ui/units';
-import { useChange, useDerived, useJobState } from '../job/job-context';
+import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** The live edges as they were measured, and what lies between them. */
 export function ChannelFields() {
-  const top = useJobState((state) => state.document.form.top);
+  const top = useDecisions((own) => own.form.top);
   const change = useChange();
   if (top.kind !== 'channel') return null;
   const { slabs, fill } = top;

@@ -1,10 +1,11 @@
 'use client';
 
+import { woodChanges } from '@/core';
 import { NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { useSpecies } from '@/ui/species';
 import { Length } from '@/ui/units';
-import { useChange, useDerived, useJobState } from '../job/job-context';
+import { useChange, useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { BaseFields } from './base-fields';
 import { Group } from './group';
@@ -14,7 +15,10 @@ import { TopFields } from './top-fields';
 export function FormStep() {
   const { piece, figures, species } = useDerived();
   const { all } = useSpecies();
-  const { form } = useJobState((state) => state.document);
+  const own = useDecisions((decided) => decided);
+  const job = useJobState((state) => state.document);
+  const changeAll = useChanges();
+  const { form } = own;
   const rack = useJobState((state) => state.boards);
   const change = useChange();
   const views = useViewTabs('front');
@@ -48,7 +52,13 @@ export function FormStep() {
         </>
       }
     >
-      <Select label="Wood" value={form.species} options={options} onCommit={change('form.species')} wide />
+      <Select
+        label="Wood"
+        value={own.species}
+        options={options}
+        onCommit={(species) => changeAll(woodChanges(job, own.pieceId, species))}
+        wide
+      />
       <TopFields />
       <BaseFields />
       <Group title="Design loads, yours to choose">

@@ -2,7 +2,7 @@
 
 import { MITRE_KEYS } from '@/core';
 import { Choice, NumberField } from '@/ui/fields';
-import { useChange, useJobState } from '../job/job-context';
+import { useChange, useDecisions } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** Crossed legs under bearers. */
@@ -25,7 +25,7 @@ export function XFrameFields() {
 
 /** Legs that lean outward from arms. */
 export function SplayedFields() {
-  const base = useJobState((state) => state.document.form.base);
+  const base = useDecisions((own) => own.form.base);
   const change = useChange();
   if (base.kind !== 'splayed') return null;
   return (
@@ -79,7 +79,7 @@ export function SplayedFields() {
 
 /** Two sides mitred to the top. */
 export function BoxFields() {
-  const base = useJobState((state) => state.document.form.base);
+  const base = useDecisions((own) => own.form.base);
   const change = useChange();
   if (base.kind !== 'box') return null;
   return (
@@ -120,7 +120,7 @@ export function BoxFields() {
 
 /** Legs or frames that are bought in. */
 export function SteelFields() {
-  const base = useJobState((state) => state.document.form.base);
+  const base = useDecisions((own) => own.form.base);
   const change = useChange();
   if (base.kind !== 'steel') return null;
   const legs = base.shape === 'legs';

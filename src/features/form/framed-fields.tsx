@@ -3,12 +3,12 @@
 import { FRAMED_PANELS } from '@/core';
 import { Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
-import { useChange, useDerived, useJobState } from '../job/job-context';
+import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** A panel in a mitred frame. */
 export function FramedFields() {
-  const top = useJobState((state) => state.document.form.top);
+  const top = useDecisions((own) => own.form.top);
   const { figures } = useDerived();
   const change = useChange();
   if (top.kind !== 'framed') return null;

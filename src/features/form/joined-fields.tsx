@@ -1,12 +1,12 @@
 'use client';
 
 import { Choice, NumberField } from '@/ui/fields';
-import { useChange, useJobState } from '../job/job-context';
+import { useChange, useDecisions } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** Another table like it at the right end, and what holds the two together. */
 export function JoinedFields() {
-  const form = useJobState((state) => state.document.form);
+  const form = useDecisions((own) => own.form);
   const change = useChange();
   const { top, base, joined } = form;
   const straight =

@@ -2,12 +2,12 @@
 
 import { Choice, NumberField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
-import { useChange, useDerived, useJobState } from '../job/job-context';
+import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** Leaves, what they slide on, and where they are kept. */
 export function LeafFields() {
-  const top = useJobState((state) => state.document.form.top);
+  const top = useDecisions((own) => own.form.top);
   const { figures } = useDerived();
   const change = useChange();
   if (top.kind !== 'extending') return null;

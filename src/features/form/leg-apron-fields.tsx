@@ -2,7 +2,7 @@
 
 import { LEG_MAKING } from '@/core';
 import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
-import { useChange, useJobState } from '../job/job-context';
+import { useChange, useDecisions } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** A shelf to begin with. */
@@ -10,7 +10,7 @@ const SHELF = { boards: 4, boardThickness: 22, gap: 8, load: 200 };
 
 /** Legs, aprons and what stands between them. */
 export function LegApronFields() {
-  const base = useJobState((state) => state.document.form.base);
+  const base = useDecisions((own) => own.form.base);
   const change = useChange();
   if (base.kind !== 'leg-apron') return null;
   const { making, taper } = base.leg;

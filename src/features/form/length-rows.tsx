@@ -1,7 +1,7 @@
 'use client';
 
 import { LengthField } from '@/ui/fields';
-import { useChange, useJobState } from '../job/job-context';
+import { useChange, useDecisions } from '../job/job-context';
 
 export interface LengthRow {
   label: string;
@@ -14,7 +14,7 @@ export interface LengthRow {
 
 /** Lengths of the document, one field each. */
 export function LengthRows({ rows }: { rows: readonly LengthRow[] }) {
-  const document = useJobState((state) => state.document);
+  const document = useDecisions((own) => own);
   const change = useChange();
   return rows.map(({ path, ...row }) => {
     const mm = at(document, path);

@@ -2,7 +2,7 @@
 
 import { Choice, NumberField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
-import { useChange, useDerived, useJobState } from '../job/job-context';
+import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** Sizes of a middling pair, to begin with. */
@@ -18,8 +18,8 @@ const WEIGHTS = [
 
 /** A top that is lifted toward the sitter. */
 export function LiftFields() {
-  const top = useJobState((state) => state.document.form.top);
-  const base = useJobState((state) => state.document.form.base.kind);
+  const top = useDecisions((own) => own.form.top);
+  const base = useDecisions((own) => own.form.base.kind);
   const { figures } = useDerived();
   const change = useChange();
   if (top.kind !== 'glued-panel' || (base !== 'leg-apron' && !top.lift)) return null;

@@ -4,7 +4,7 @@ import { ToggleGroup } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { drawView, sizeAt, type ViewName } from '@/core';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
-import { useDerived, useJobState, useLook, useShownDay } from '../job/job-context';
+import { useDecisions, useDerived, useLook, useShownDay } from '../job/job-context';
 import { TakenApart } from './taken-apart';
 
 const VIEWS: readonly { value: ViewName; label: string }[] = [
@@ -54,7 +54,7 @@ function MeasuredPiece({ view: name }: { view: ViewName }) {
   const { piece, season, laid } = useDerived();
   const { lit, light, exaggeration } = useLook();
   const { moisture } = useShownDay();
-  const travel = useJobState((state) => state.document.form.hold.travel);
+  const travel = useDecisions((own) => own.form.hold.travel);
   const view = useMemo(
     () =>
       drawView(piece, name, {

@@ -2,12 +2,12 @@
 
 import { SEAMS } from '@/core';
 import { Choice, NumberField } from '@/ui/fields';
-import { useChange, useJobState } from '../job/job-context';
+import { useChange, useDecisions } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** Seams of a top made of fields, and the stripes in them. */
 export function PiecedFields() {
-  const top = useJobState((state) => state.document.form.top);
+  const top = useDecisions((own) => own.form.top);
   const change = useChange();
   if (top.kind !== 'pieced') return null;
   return (

@@ -1,12 +1,12 @@
 'use client';
 
 import { Choice, NumberField } from '@/ui/fields';
-import { useChange, useJobState } from '../job/job-context';
+import { useChange, useDecisions } from '../job/job-context';
 import { LengthRows } from './length-rows';
 
 /** Square posts, their feet and bearers, top rails, braces and the stringer. */
 export function PostBraceFields() {
-  const base = useJobState((state) => state.document.form.base);
+  const base = useDecisions((own) => own.form.base);
   const change = useChange();
   if (base.kind !== 'post-brace') return null;
   return (

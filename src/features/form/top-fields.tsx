@@ -3,7 +3,7 @@
 import { type CutOut, type Edge, FLATNESS, startTop, TOPS, type TopKind, type TopOutline } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
-import { useChange, useJobState } from '../job/job-context';
+import { useChange, useDecisions } from '../job/job-context';
 import { BreadboardFields } from './breadboard-fields';
 import { ChannelFields } from './channel-fields';
 import { FramedFields } from './framed-fields';
@@ -18,7 +18,7 @@ const kinds = Object.entries(TOPS).map(([value, { name }]) => ({ value: value as
 
 /** The kind of top and its sizes. */
 export function TopFields() {
-  const top = useJobState((state) => state.document.form.top);
+  const top = useDecisions((own) => own.form.top);
   const change = useChange();
   const one = top.kind === 'glued-panel' && ['round', 'polygon'].includes(top.outline.kind);
   return (
@@ -78,7 +78,7 @@ export function TopFields() {
 
 /** Legs that lean from arms stand where their reach puts them; the others follow from the top's overhang. */
 function OverhangRows() {
-  const base = useJobState((state) => state.document.form.base.kind);
+  const base = useDecisions((own) => own.form.base.kind);
   if (base === 'splayed' || base === 'box') return null;
   return (
     <LengthRows
@@ -198,7 +198,7 @@ function EdgeFields({ edge, thickness }: { edge: Edge; thickness: number }) {
 
 /** What keeps the top flat beside the base. */
 function FlatFields() {
-  const flat = useJobState((state) => state.document.form.flat);
+  const flat = useDecisions((own) => own.form.flat);
   const change = useChange();
   return (
     <>
@@ -244,7 +244,7 @@ function FlatFields() {
 }
 
 function SlatFields() {
-  const top = useJobState((state) => state.document.form.top);
+  const top = useDecisions((own) => own.form.top);
   const change = useChange();
   if (top.kind !== 'slatted') return null;
   return (

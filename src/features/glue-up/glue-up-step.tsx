@@ -5,13 +5,13 @@ import { Choice, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { Length, QuantityText, useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
-import { useChange, useDerived, useJobState } from '../job/job-context';
+import { useChange, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { PanelEnd } from '../layout/panel-end';
 
 export function GlueUpStep() {
   const { glueUps, glue, stripsFromLayout, laid, figures, demand, edges } = useDerived();
-  const choice = useJobState((state) => state.document.glueUp);
+  const choice = useDecisions((own) => own.glueUp);
   const shop = useJobState((state) => state.shop);
   const change = useChange();
   const units = useUnits();

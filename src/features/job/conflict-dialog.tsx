@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Conflict } from '@/core';
+import type { Conflict, JobDocument } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { useJobState } from './job-context';
@@ -72,7 +72,8 @@ function Line({
   keep: 'mine' | 'theirs';
   onKeep: (whose: 'mine' | 'theirs') => void;
 }) {
-  const name = placeOf(conflict.path);
+  const document = useJobState((state) => state.document);
+  const name = placeInJob(conflict.path, document);
   return (
     <tr className="border-hairline border-b align-top">
       <td className="py-1 pr-3">{name}</td>
@@ -94,7 +95,16 @@ function Line({
   );
 }
 
-/** A decision's place, in words: “form, base, top of leg”. */
+/** A decision's place in a job, in words: “form, base, height”, where there are several pieces “Bench: form, base, height”. */
+function placeInJob(path: string, { pieces, woods }: JobDocument): string {
+  const [, list, id = '', rest = ''] = /^(pieces|woods)\.([^.]+)\.?(.*)$/.exec(path) ?? [];
+  if (list === undefined) return placeOf(path);
+  const named = (list === 'pieces' ? pieces : woods).find((own) => own.id === id);
+  const place = rest ? placeOf(rest.replace(/^benches\./, 'bench.')) : 'the whole of it';
+  return list === 'pieces' && pieces.length === 1 ? place : `${named?.name ?? id}: ${place}`;
+}
+
+/** A place of a decision, in words. */
 const placeOf = (path: string) =>
   path
     .replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)

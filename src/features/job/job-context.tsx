@@ -1,9 +1,9 @@
 'use client';
 
-import { usePathname } from 'next/navigation';
+import { usePathname, useSearchParams } from 'next/navigation';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
-import type { Change, DerivedJob, Problem } from '@/core';
+import { type Change, changesInJob, type PieceInJob, type Problem, type ShownPiece, shownPiece } from '@/core';
 import { deriveOnce } from './derive-once';
 import { createJobStore, type JobSeed, type JobState } from './job-store';
 
@@ -23,6 +23,8 @@ interface Look {
 interface JobContextValue {
   store: Store;
   derived: ReturnType<typeof deriveOnce>;
+  /** The piece that is looked at; null where nothing can be derived. */
+  shown: ShownPiece | null;
   look: Look;
 }
 
@@ -33,10 +35,16 @@ export function JobProvider({ seed, children }: { seed: JobSeed; children: React
   const [day, setDay] = useState<number | null>(null);
   const [lit, light] = useState<readonly string[]>([]);
   const [exaggeration, setExaggeration] = useState(1);
-  const { document, shop, places, boards, rackKnown, layout } = useStore(store);
+  const { document, shop, places, boards, rackKnown, layouts } = useStore(store);
   const derived = useMemo(
-    () => deriveOnce({ document, shop, places, boards: rackKnown ? boards : null, layout }),
-    [document, shop, places, boards, rackKnown, layout],
+    () => deriveOnce({ document, shop, places, boards: rackKnown ? boards : null, layouts }),
+    [document, shop, places, boards, rackKnown, layouts],
+  );
+  const query = useSearchParams();
+  const [pieceId, instance] = [query.get('piece') ?? undefined, Number(query.get('number') ?? 1)];
+  const shown = useMemo(
+    () => ('pieces' in derived ? shownPiece(derived, pieceId, instance) : null),
+    [derived, pieceId, instance],
   );
 
   useEffect(() => {
@@ -47,7 +55,7 @@ export function JobProvider({ seed, children }: { seed: JobSeed; children: React
   }, [store]);
 
   const look = useMemo(() => ({ day, setDay, lit, light, exaggeration, setExaggeration }), [day, lit, exaggeration]);
-  const value = useMemo(() => ({ store, derived, look }), [store, derived, look]);
+  const value = useMemo(() => ({ store, derived, shown, look }), [store, derived, shown, look]);
   return <JobContext value={value}>{children}</JobContext>;
 }
 
@@ -80,19 +88,49 @@ export function useShownDay(): { index: number; moisture: number } {
   return { index, moisture };
 }
 
-/** Everything computed for the job; the desk shows no step while there is nothing to derive from. */
-export function useDerived(): DerivedJob {
-  const { derived } = useJobContext();
-  if (!('piece' in derived)) throw new Error('nothing is derived');
-  return derived;
+/** Everything computed of the piece that is looked at; the desk shows no step while there is nothing to derive from. */
+export function useDerived(): ShownPiece {
+  const { shown } = useJobContext();
+  if (!shown) throw new Error('nothing is derived');
+  return shown;
 }
 
-export function useDerivedOrProblems(): ReturnType<typeof deriveOnce> {
+/** Everything computed for the job, or why nothing is. */
+export function useDerivedJob(): ReturnType<typeof deriveOnce> {
   return useJobContext().derived;
+}
+
+/** The piece that is looked at, where there is one. */
+export const useShownPiece = (): ShownPiece | null => useJobContext().shown;
+
+/** What was decided of the piece that is looked at, and of the job as far as it bears on it. */
+export function useDecisions<T>(select: (own: PieceInJob) => T): T {
+  const { shown } = useJobContext();
+  if (!shown) throw new Error('nothing is derived');
+  return select(shown.document);
+}
+
+/** Changes decisions, by paths of the piece that is looked at or of the job; returns what is wrong with them, and then changes nothing. */
+export function useChanges(): (changes: readonly Change[]) => readonly Problem[] | undefined {
+  const { shown } = useJobContext();
+  const change = useJobState((state) => state.change);
+  const [pieceId, instance] = [shown?.pieceId ?? '', shown?.instance ?? 1];
+  return useMemo(
+    () => (changes: readonly Change[]) => change(changesInJob({ pieceId, instance }, changes)),
+    [change, pieceId, instance],
+  );
 }
 
 /** Changes one decision by its path. */
 export function useChange(): (path: string) => (value: unknown) => readonly Problem[] | undefined {
-  const change = useJobState((state) => state.change);
-  return useMemo(() => (path: string) => (value: unknown) => change([{ path, value }] satisfies Change[]), [change]);
+  const change = useChanges();
+  return useMemo(() => (path: string) => (value: unknown) => change([{ path, value }]), [change]);
+}
+
+/** Addresses of the job's steps that keep the piece that is looked at. */
+export function useStepHref(): (step: string) => string {
+  const { shown } = useJobContext();
+  const id = useJobState((state) => state.id);
+  const query = useSearchParams().toString();
+  return (step) => `/jobs/${id}/${step}${shown && query ? `?${query}` : ''}`;
 }

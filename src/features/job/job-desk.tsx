@@ -1,10 +1,11 @@
 'use client';
 
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
-import { type Check, type DerivedJob, type Step, writeQuantity } from '@/core';
+import { type Check, type ShownPiece, type Step, writeQuantity } from '@/core';
 import { CheckList } from '@/ui/check-list';
+import { Select } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { Spine, type SpineRow } from '@/ui/spine';
 import { Strip } from '@/ui/strip';
@@ -13,20 +14,33 @@ import { LayoutSearchProvider } from '../layout/layout-search';
 import { YearBand } from '../season/year-band';
 import { ConflictDialog } from './conflict-dialog';
 import { Find } from './find';
-import { useDerived, useDerivedOrProblems, useJobState, useLook, useShownDay } from './job-context';
+import {
+  useChanges,
+  useDecisions,
+  useDerived,
+  useDerivedJob,
+  useJobState,
+  useLook,
+  useShownDay,
+  useShownPiece,
+  useStepHref,
+} from './job-context';
 import { Keys, type KeyTable } from './keys';
+import { PieceChooser } from './piece-chooser';
 import { Sheets } from './sheets';
 import { STEPS, stepState } from './steps';
 import { useWaysOut } from './use-ways-out';
 
 /** The frame of every step: strip, spine, the piece, the decision at hand, the year. */
 export function JobDesk({ air, children }: { air: string; children: ReactNode }) {
-  const derived = useDerivedOrProblems();
-  const id = useJobState((state) => state.id);
+  const derived = useDerivedJob();
+  const shown = useShownPiece();
+  const hrefOf = useStepHref();
+  const _id = useJobState((state) => state.id);
   const name = useJobState((state) => state.document.name);
   const client = useJobState((state) => state.document.client);
   const [sheets, setSheets] = useState(false);
-  const also = STEPS.map((row) => ({ label: row.title, detail: 'step of this job', href: `/jobs/${id}/${row.step}` }));
+  const also = STEPS.map((row) => ({ label: row.title, detail: 'step of this job', href: hrefOf(row.step) }));
   return (
     <div className="desk grid h-screen grid-cols-[188px_minmax(0,1fr)] max-md:h-auto max-md:grid-cols-1 max-md:[grid-template-rows:none]">
       <div className="col-span-full">
@@ -44,19 +58,19 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
           }
         />
       </div>
-      {'piece' in derived ? <JobSpine job={derived} onSheets={() => setSheets(true)} /> : <Spine />}
-      {'piece' in derived ? (
+      {shown ? <JobSpine own={shown} onSheets={() => setSheets(true)} /> : <Spine />}
+      {shown ? (
         <>
           <LayoutSearchProvider>
             {children}
             <Sheets open={sheets} onClose={() => setSheets(false)} />
           </LayoutSearchProvider>
-          <JobKeys job={derived} onSheets={() => setSheets(true)} />
+          <JobKeys own={shown} onSheets={() => setSheets(true)} />
         </>
       ) : (
         <main className="p-6">
           <h1 className="text-lg">Nothing can be reckoned yet</h1>
-          <ProblemList problems={derived.problems} />
+          <ProblemList problems={'problems' in derived ? derived.problems : []} />
         </main>
       )}
       <ConflictDialog />
@@ -87,10 +101,9 @@ function Saved() {
   );
 }
 
-function JobSpine({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) {
+function JobSpine({ own, onSheets }: { own: ShownPiece; onSheets: () => void }) {
   const units = useUnits();
-  const id = useJobState((state) => state.id);
-  const document = useJobState((state) => state.document);
+  const hrefOf = useStepHref();
   const short = (figure: ReturnType<(typeof STEPS)[number]['figure']>) =>
     figure
       .map((part) =>
@@ -98,14 +111,14 @@ function JobSpine({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) 
       )
       .join(' ');
   const rows: SpineRow[] = STEPS.map((row, i) => ({
-    href: `/jobs/${id}/${row.step}`,
+    href: hrefOf(row.step),
     title: row.title,
     number: i + 1,
-    figure: short(row.figure(job, document)),
-    state: stepState(row.step, job),
+    figure: short(row.figure(own)),
+    state: stepState(row.step, own),
   }));
   return (
-    <Spine rows={rows}>
+    <Spine rows={rows} above={<PieceChooser own={own} />}>
       <button
         type="button"
         onClick={onSheets}
@@ -117,26 +130,26 @@ function JobSpine({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) 
   );
 }
 
-function JobKeys({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) {
+function JobKeys({ own, onSheets }: { own: ShownPiece; onSheets: () => void }) {
   const router = useRouter();
   const look = useLook();
   const shown = useShownDay();
-  const id = useJobState((state) => state.id);
+  const hrefOf = useStepHref();
   const { undo, redo } = { undo: useJobState((state) => state.undo), redo: useJobState((state) => state.redo) };
-  const change = useJobState((state) => state.change);
-  const bench = useJobState((state) => state.document.bench);
+  const change = useChanges();
+  const bench = useDecisions((own) => own.bench);
   const month = (by: number) => {
-    look.setDay(Math.min(job.season.moistures.length - 1, Math.max(0, shown.index + by)));
+    look.setDay(Math.min(own.season.moistures.length - 1, Math.max(0, shown.index + by)));
   };
   const lock = () => {
-    const part = job.piece.parts.find((p) => look.lit.includes(p.id));
+    const part = own.piece.parts.find((p) => look.lit.includes(p.id));
     if (!part) return;
     const cut = part.cut ? bench.cut.filter((p) => p !== part.id) : [...bench.cut, part.id];
     const { [part.id]: _, ...locks } = bench.locks;
     change([{ path: 'bench.cut', value: cut }, ...(part.cut ? [{ path: 'bench.locks', value: locks }] : [])]);
   };
   const steps = Object.fromEntries(
-    STEPS.map((row, i) => [String(i + 1), { does: row.title, run: () => router.push(`/jobs/${id}/${row.step}`) }]),
+    STEPS.map((row, i) => [String(i + 1), { does: row.title, run: () => router.push(hrefOf(row.step)) }]),
   );
   const table: KeyTable = {
     ...steps,
@@ -150,6 +163,26 @@ function JobKeys({ job, onSheets }: { job: DerivedJob; onSheets: () => void }) {
     p: { does: 'Sheets and files', run: onSheets },
   };
   return <Keys table={table} />;
+}
+
+/** Steps in which pieces that are made alike are looked at one by one: each is cut, glued and measured by itself. */
+const OF_EACH: readonly Step[] = ['season', 'layout', 'glue-up', 'bench'];
+
+/** Which of the pieces that are made alike is looked at; nothing where there is but one. */
+function WhichOfThem() {
+  const router = useRouter();
+  const path = usePathname();
+  const { pieceId, instance, job } = useDerived();
+  const alike = job.pieces.filter((own) => own.pieceId === pieceId);
+  if (alike.length === 1) return null;
+  return (
+    <Select
+      label="Which of them"
+      value={`${instance}`}
+      options={alike.map((own) => ({ value: `${own.instance}`, label: own.title }))}
+      onCommit={(number) => router.push(`${path}?piece=${pieceId}&number=${number}`)}
+    />
+  );
 }
 
 /** One step: the drawing on the left with the year below, the decision and its checks on the right. */
@@ -173,7 +206,7 @@ export function StepFrame({
   const { checks } = useDerived();
   const waysOut = useWaysOut();
   const { light } = useLook();
-  const change = useJobState((state) => state.change);
+  const change = useChanges();
   const refusal = useJobState((state) => state.refusal);
   const { undo, redo } = { undo: useJobState((state) => state.undo), redo: useJobState((state) => state.redo) };
   const canUndo = useJobState((state) => state.canUndo);
@@ -203,6 +236,7 @@ export function StepFrame({
         </div>
         <div className="mt-0.5 mb-3">{lead}</div>
         <ProblemList problems={refusal} />
+        {OF_EACH.includes(step) ? <WhichOfThem /> : null}
         {children}
         <CheckList checks={here} waysOut={waysOut} onLight={light} onChange={change} />
         {elsewhere.length > 0 ? <Elsewhere checks={elsewhere} /> : null}
@@ -238,7 +272,7 @@ function HistoryButton({
 
 /** What stops the work in another step is said here too, in a line. */
 function Elsewhere({ checks }: { checks: readonly Check[] }) {
-  const id = useJobState((state) => state.id);
+  const hrefOf = useStepHref();
   const steps = [...new Set(checks.map((check) => check.step))];
   return (
     <p className="mt-3 border-line border-t pt-2">
@@ -246,7 +280,7 @@ function Elsewhere({ checks }: { checks: readonly Check[] }) {
       {steps.map((step, i) => (
         <span key={step}>
           {i > 0 ? ', ' : ''}
-          <Link className="font-semibold text-layout underline" href={`/jobs/${id}/${step}`}>
+          <Link className="font-semibold text-layout underline" href={hrefOf(step)}>
             {STEPS.find((row) => row.step === step)?.title}
           </Link>
         </span>

@@ -1,10 +1,17 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { boards, demoJob, places, shop } from '../../../tests/fixtures/demo';
+import { planLayout } from '@/core';
+import { boards, demoJob, derive, jobOf, places, shop } from '../../../tests/fixtures/demo';
 import { createJobStore, type JobReply } from './job-store';
 
 /** A server of one job, as far as the store can tell: it accepts, refuses, is away, or was written to by another. */
 function fakeServer() {
-  let current: JobReply = { id: 'j', revision: 1, document: demoJob('1-square-table'), canUndo: false, canRedo: false };
+  let current: JobReply = {
+    id: 'j',
+    revision: 1,
+    document: jobOf(demoJob('1-square-table')),
+    canUndo: false,
+    canRedo: false,
+  };
   const history = [current.document];
   const sent: { method: string; path: string; body: { revision?: number; document?: JobReply['document'] } }[] = [];
   let mode: 'up' | 'away' | 'refuses' | 'fails' = 'up';
@@ -35,7 +42,7 @@ function fakeServer() {
     history,
     byAnother: (height: number, name?: string) => {
       const document = structuredClone(current.document);
-      document.form.base.height = height;
+      document.pieces[0]!.form.base.height = height;
       if (name) document.name = name;
       history.push(document);
       current = { ...current, revision: current.revision + 1, document };
@@ -53,8 +60,8 @@ function fakeServer() {
   };
 }
 
-const height = (value: number) => [{ path: 'form.base.height', value }];
-const seed = (job: JobReply) => ({ job, shop, places, boards, layout: null });
+const height = (value: number) => [{ path: 'pieces.p1.form.base.height', value }];
+const seed = (job: JobReply) => ({ job, shop, places, boards, layouts: [] });
 
 describe('what is decided at the desk', () => {
   let server: ReturnType<typeof fakeServer>;
@@ -88,9 +95,9 @@ describe('what is decided at the desk', () => {
   it('stands at once, is kept in the browser, and is sent after a pause', async () => {
     const store = open();
     expect(store.getState().change(height(740))).toBeUndefined();
-    expect(store.getState().document.form.base.height).toBe(740);
+    expect(store.getState().document.pieces[0]!.form.base.height).toBe(740);
     expect(store.getState().saving).toBe('saving');
-    expect(pending()).toMatchObject({ revision: 1, document: { form: { base: { height: 740 } } } });
+    expect(pending()).toMatchObject({ revision: 1, document: { pieces: [{ form: { base: { height: 740 } } }] } });
     expect(server.sent).toHaveLength(0);
     await pass(400);
     expect(server.sent).toHaveLength(1);
@@ -106,18 +113,18 @@ describe('what is decided at the desk', () => {
     }
     await pass(400);
     expect(server.sent).toHaveLength(1);
-    expect(server.job().document.form.base.height).toBe(739);
+    expect(server.job().document.pieces[0]!.form.base.height).toBe(739);
   });
 
   it('that cannot be is refused with its place, and changes nothing', async () => {
     const store = open();
-    expect(store.getState().change(height(-4))?.[0]).toMatchObject({ where: 'form.base.height' });
+    expect(store.getState().change(height(-4))?.[0]).toMatchObject({ where: 'pieces.0.form.base.height' });
     expect(store.getState().change([{ path: 'season.deliveredOn', value: '2020-01-01' }])?.[0]?.problem).toMatch(
       /before it is glued/,
     );
     await pass(1000);
     expect(server.sent).toHaveLength(0);
-    expect(store.getState().document.form.base.height).toBe(745);
+    expect(store.getState().document.pieces[0]!.form.base.height).toBe(745);
   });
 
   it('while another is on its way is sent after it, from the revision that came back', async () => {
@@ -129,7 +136,7 @@ describe('what is decided at the desk', () => {
     await pass(400);
     release();
     await pass(1000);
-    expect(server.sent.map((s) => [s.body.revision, s.body.document?.form.base.height])).toEqual([
+    expect(server.sent.map((s) => [s.body.revision, s.body.document?.pieces[0]?.form.base.height])).toEqual([
       [1, 740],
       [2, 741],
     ]);
@@ -144,13 +151,13 @@ describe('what is decided at the desk', () => {
     expect(store.getState().saving).toBe('unreachable');
     store.getState().change(height(742));
     await pass(6000);
-    expect(pending().document.form.base.height).toBe(742);
+    expect(pending().document.pieces[0]!.form.base.height).toBe(742);
     server.is('fails');
     await pass(3000);
     expect(store.getState().saving).toBe('unreachable');
     server.is('up');
     await pass(3000);
-    expect(server.job().document.form.base.height).toBe(742);
+    expect(server.job().document.pieces[0]!.form.base.height).toBe(742);
     expect(store.getState().saving).toBe('saved');
     expect(pending()).toBeNull();
   });
@@ -163,8 +170,8 @@ describe('what is decided at the desk', () => {
     server.is('up');
     const second = open();
     await second.getState().wake();
-    expect(second.getState().document.form.base.height).toBe(740);
-    expect(server.job().document.form.base.height).toBe(740);
+    expect(second.getState().document.pieces[0]!.form.base.height).toBe(740);
+    expect(server.job().document.pieces[0]!.form.base.height).toBe(740);
   });
 
   it('and kept from an older revision than now stands, is shown beside it and not sent over it', async () => {
@@ -178,11 +185,13 @@ describe('what is decided at the desk', () => {
     const second = open();
     await second.getState().wake();
     await pass(1000);
-    expect(second.getState().conflict?.merge.conflicts).toEqual([{ path: 'form.base.height', mine: 740, theirs: 760 }]);
-    expect(server.job().document.form.base.height).toBe(760);
+    expect(second.getState().conflict?.merge.conflicts).toEqual([
+      { path: 'pieces.p1.form.base.height', mine: 740, theirs: 760 },
+    ]);
+    expect(server.job().document.pieces[0]!.form.base.height).toBe(760);
     expect(pending()).not.toBeNull();
-    await second.getState().settle({ 'form.base.height': 'mine' });
-    expect(server.job().document.form.base.height).toBe(740);
+    await second.getState().settle({ 'pieces.p1.form.base.height': 'mine' });
+    expect(server.job().document.pieces[0]!.form.base.height).toBe(740);
     expect(pending()).toBeNull();
   });
 
@@ -195,7 +204,7 @@ describe('what is decided at the desk', () => {
     expect([...kept.keys()].filter((key) => key.startsWith('taller-pending-j'))).toHaveLength(2);
     server.is('up');
     await pass(3000);
-    expect(server.job().document).toMatchObject({ name: 'Renamed', form: { base: { height: 740 } } });
+    expect(server.job().document).toMatchObject({ name: 'Renamed', pieces: [{ form: { base: { height: 740 } } }] });
     expect([one.getState().saving, two.getState().saving]).toEqual(['saved', 'saved']);
     expect(pending()).toBeNull();
   });
@@ -214,16 +223,16 @@ describe('what is decided at the desk', () => {
     await next.getState().wake();
     expect(next.getState().conflict?.merge.conflicts.map(({ path }) => path)).toEqual(['name']);
     await next.getState().settle({ name: 'theirs' });
-    expect(server.job().document).toMatchObject({ name: 'Long table', form: { base: { height: 740 } } });
+    expect(server.job().document).toMatchObject({ name: 'Long table', pieces: [{ form: { base: { height: 740 } } }] });
     expect(pending()).toBeNull();
   });
 
   it('as what a Taller of before kept, without the state it was made from', async () => {
     const document = structuredClone(server.job().document);
-    document.form.base.height = 741;
+    document.pieces[0]!.form.base.height = 741;
     kept.set('taller-pending-j', JSON.stringify({ revision: 1, document }));
     await open().getState().wake();
-    expect(server.job().document.form.base.height).toBe(741);
+    expect(server.job().document.pieces[0]!.form.base.height).toBe(741);
     expect(pending()).toBeNull();
   });
 
@@ -239,21 +248,25 @@ describe('what is decided at the desk', () => {
       store.getState().change(height(740));
       await pass(400);
       expect(store.getState().conflict?.merge.conflicts).toEqual([
-        { path: 'form.base.height', mine: 740, theirs: 760 },
+        { path: 'pieces.p1.form.base.height', mine: 740, theirs: 760 },
       ]);
-      expect(server.job().document.form.base.height).toBe(760);
-      await store.getState().settle({ 'form.base.height': whose });
-      expect(server.job().document).toMatchObject({ name: 'By another', form: { base: { height: left } } });
-      expect(server.history.map((document) => document.form.base.height)).toEqual(history);
+      expect(server.job().document.pieces[0]!.form.base.height).toBe(760);
+      await store.getState().settle({ 'pieces.p1.form.base.height': whose });
+      expect(server.job().document).toMatchObject({
+        name: 'By another',
+        pieces: [{ form: { base: { height: left } } }],
+      });
+      expect(server.history.map((document) => document.pieces[0]!.form.base.height)).toEqual(history);
       expect(store.getState()).toMatchObject({ conflict: null, saving: 'saved', revision: server.job().revision });
-      expect(store.getState().document.form.base.height).toBe(left);
+      expect(store.getState().document.pieces[0]!.form.base.height).toBe(left);
     },
   );
 
   it('and a layout that was found are sent with the same patience, over a closed page too', async () => {
     const store = open();
     server.is('away');
-    const layout = { key: 'k' } as never;
+    const found = derive(demoJob('1-square-table'));
+    const layout = planLayout(found.demand, found.boards, { ...found.layoutOptions, effort: 1 });
     store.getState().setLayout(layout);
     await pass(400);
     expect(store.getState().saving).toBe('unreachable');
@@ -261,11 +274,11 @@ describe('what is decided at the desk', () => {
     server.is('fails');
     const next = open();
     await next.getState().wake();
-    expect(next.getState().layout).toEqual({ key: 'k' });
+    expect(next.getState().layouts.map(({ key }) => key)).toEqual([layout.key]);
     server.is('up');
     await pass(3000);
     expect(next.getState().saving).toBe('saved');
-    expect(server.sent.at(-1)).toMatchObject({ method: 'PUT', path: '/api/jobs/j/layout', body: { key: 'k' } });
+    expect(server.sent.at(-1)).toMatchObject({ method: 'PUT', path: '/api/jobs/j/layout', body: { key: layout.key } });
     expect(kept.size).toBe(0);
   });
 
@@ -275,7 +288,7 @@ describe('what is decided at the desk', () => {
     store.getState().change(height(740));
     await pass(400);
     expect(store.getState()).toMatchObject({ saving: 'refused', refusal: [{ problem: 'No.' }] });
-    expect(store.getState().document.form.base.height).toBe(740);
+    expect(store.getState().document.pieces[0]!.form.base.height).toBe(740);
     expect(pending()).not.toBeNull();
   });
 
@@ -295,7 +308,7 @@ describe('what is decided at the desk', () => {
       ['undo', 4],
     ]);
     expect(store.getState().conflict).toBeNull();
-    expect(store.getState().document.form.base.height).toBe(demoJob('1-square-table').form.base.height);
+    expect(store.getState().document.pieces[0]!.form.base.height).toBe(demoJob('1-square-table').form.base.height);
   });
 
   it('is undone from the server’s history, what is not yet sent being sent first', async () => {
@@ -303,7 +316,7 @@ describe('what is decided at the desk', () => {
     store.getState().change(height(740));
     await store.getState().undo();
     expect(server.sent.map((s) => s.path.split('/').at(-1))).toEqual(['j', 'undo']);
-    expect(store.getState().document.form.base.height).toBe(745);
+    expect(store.getState().document.pieces[0]!.form.base.height).toBe(745);
     expect(store.getState().revision).toBe(3);
   });
 });

@@ -14,6 +14,7 @@ import {
   read,
   resolved,
   type Shop,
+  sharing,
   withChanges,
 } from '@/core';
 import { request } from '@/ui/request';
@@ -21,10 +22,10 @@ import {
   dropClosedTab,
   dropLayoutPending,
   dropPending,
-  findLayoutPending,
   holdTab,
   keepLayoutPending,
   keepPending,
+  layoutsPending,
   pendingOfClosedTabs,
 } from './pending';
 
@@ -43,7 +44,8 @@ export interface JobSeed {
   places: Place[];
   /** Null where they are too many to come with the page. */
   boards: Board[] | null;
-  layout: Layout | null;
+  /** One a species at the most. */
+  layouts: readonly Layout[];
 }
 
 /** Decisions that two made differently: the server's version, and both merged as far as they agree. */
@@ -93,7 +95,8 @@ export function createJobStore({ job, ...seed }: JobSeed) {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let writing: Promise<void> = Promise.resolve();
   let unsent = false;
-  let layoutUnsent: Layout | null = null;
+  /** By their species. */
+  const layoutsUnsent = new Map<string, Layout>();
   /** The decisions as the server has them, as far as this tab knows. */
   let base = job.document;
   holdTab(tab);
@@ -159,22 +162,28 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       }
     }
 
-    async function sendLayout(): Promise<void> {
-      const layout = layoutUnsent;
-      if (!layout) return;
-      set({ saving: 'saving' });
-      const reply = await request('PUT', `${path}/layout`, layout);
-      if (!reply.ok && toBeTriedAgain(reply)) {
-        unreachable();
-        return;
+    async function sendLayouts(): Promise<void> {
+      for (const [species, layout] of [...layoutsUnsent]) {
+        set({ saving: 'saving' });
+        const reply = await request('PUT', `${path}/layout`, layout);
+        if (!reply.ok && toBeTriedAgain(reply)) {
+          unreachable();
+          return;
+        }
+        if (layoutsUnsent.get(species) === layout) {
+          layoutsUnsent.delete(species);
+          dropLayoutPending(job.id, species);
+        }
+        if (reply.ok) set({ saving: 'saved' });
+        else set({ saving: 'refused', refusal: reply.problems });
       }
-      if (layoutUnsent === layout) {
-        layoutUnsent = null;
-        dropLayoutPending(job.id);
-      }
-      if (reply.ok) set({ saving: 'saved' });
-      else set({ saving: 'refused', refusal: reply.problems });
     }
+
+    /** A layout in the place of the one of its species. */
+    const withLayout = (layout: Layout) => [
+      ...get().layouts.filter(({ species }) => species !== layout.species && species !== ''),
+      layout,
+    ];
 
     /** Writes go to the server one after the other: each needs the revision that the one before it made. */
     function inTurn(work: () => Promise<void>): Promise<void> {
@@ -188,7 +197,7 @@ export function createJobStore({ job, ...seed }: JobSeed) {
         await send();
         if (get().saving !== 'saving' && get().saving !== 'saved') return;
       }
-      if (!get().conflict) await sendLayout();
+      if (!get().conflict) await sendLayouts();
     }
 
     async function fetchBoards(): Promise<void> {
@@ -248,11 +257,13 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       refusal: [],
       conflict: null,
       change: (changes) => {
-        const next = read(JobDocumentSchema, withChanges(get().document, changes), 'the job');
+        const before = get().document;
+        const next = read(JobDocumentSchema, withChanges(before, changes), 'the job');
         if ('problems' in next) return next.problems;
-        set({ document: next.value, refusal: [] });
+        const document = sharing(before, next.value);
+        set({ document, refusal: [] });
         unsent = true;
-        keepPending(job.id, tab, { revision: get().revision, base, document: next.value });
+        keepPending(job.id, tab, { revision: get().revision, base, document });
         if (get().saving !== 'unreachable') set({ saving: 'saving' });
         later(SAVE_AFTER);
         return undefined;
@@ -281,8 +292,8 @@ export function createJobStore({ job, ...seed }: JobSeed) {
           await sendUnsent();
         }),
       setLayout: (layout) => {
-        set({ layout, ...(get().saving === 'unreachable' ? {} : { saving: 'saving' }) });
-        layoutUnsent = layout;
+        set({ layouts: withLayout(layout), ...(get().saving === 'unreachable' ? {} : { saving: 'saving' }) });
+        layoutsUnsent.set(layout.species, layout);
         keepLayoutPending(job.id, get().revision, layout);
         void flush();
       },
@@ -291,10 +302,10 @@ export function createJobStore({ job, ...seed }: JobSeed) {
         inTurn(async () => {
           if (!get().rackKnown) await fetchBoards();
           await takeOver();
-          const layout = layoutUnsent ?? findLayoutPending(job.id, get().revision);
-          if (layout && !layoutUnsent) {
-            layoutUnsent = layout;
-            set({ layout });
+          for (const layout of layoutsPending(job.id, get().revision)) {
+            if (layoutsUnsent.has(layout.species)) continue;
+            layoutsUnsent.set(layout.species, layout);
+            set({ layouts: withLayout(layout) });
           }
           await sendUnsent();
         }),

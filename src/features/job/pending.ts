@@ -1,4 +1,5 @@
-import { type JobDocument, JobDocumentSchema, type Layout, read } from '@/core';
+import * as v from 'valibot';
+import { type JobDocument, JobDocumentSchema, type Layout, LayoutSchema, read } from '@/core';
 
 /** Decisions that the server has not got yet, kept in the browser until it has. */
 export interface Pending {
@@ -11,7 +12,8 @@ export interface Pending {
 /** Each tab keeps its own, so that none writes over another's. */
 const PREFIX = 'taller-pending-';
 const key = (job: string, tab: string) => `${PREFIX}${job}-${tab}`;
-const layoutKey = (job: string) => `taller-layout-${job}`;
+const LAYOUT = 'taller-layout-';
+const layoutKey = (job: string, species: string) => `${LAYOUT}${job}-${species}`;
 
 function keep(name: string, data: unknown): void {
   try {
@@ -48,6 +50,10 @@ function pendingAt(name: string): Pending | null {
   return { revision: data.revision, document: document.value, base: 'value' in base ? base.value : null };
 }
 
+/** The names under which anything is kept here. */
+const namesKept = () =>
+  Array.from({ length: globalThis.localStorage?.length ?? 0 }, (_, i) => localStorage.key(i) ?? '');
+
 /** The name under which a tab is known to be open. */
 const openTab = (tab: string) => `taller-tab-${tab}`;
 
@@ -62,8 +68,7 @@ export function holdTab(tab: string): void {
  */
 export async function pendingOfClosedTabs(job: string, tab: string): Promise<{ tab: string; pending: Pending }[]> {
   const start = `${PREFIX}${job}`;
-  const names = Array.from({ length: globalThis.localStorage?.length ?? 0 }, (_, i) => localStorage.key(i) ?? '');
-  const kept = names.flatMap((name) => {
+  const kept = namesKept().flatMap((name) => {
     const own = name === start ? '' : name.startsWith(`${start}-`) ? name.slice(start.length + 1) : null;
     const pending = own === null || own === tab ? null : pendingAt(name);
     return pending && own !== null ? [{ tab: own, pending }] : [];
@@ -78,11 +83,15 @@ export async function pendingOfClosedTabs(job: string, tab: string): Promise<{ t
 export const dropClosedTab = (job: string, tab: string) => drop(tab ? key(job, tab) : `${PREFIX}${job}`);
 
 export const keepLayoutPending = (job: string, revision: number, layout: Layout) =>
-  keep(layoutKey(job), { revision, layout });
-export const dropLayoutPending = (job: string) => drop(layoutKey(job));
+  keep(layoutKey(job, layout.species), { revision, layout });
+export const dropLayoutPending = (job: string, species: string) => drop(layoutKey(job, species));
 
-/** A layout that was found and not yet sent, for the present revision. */
-export function findLayoutPending(job: string, revision: number): Layout | null {
-  const data = find(layoutKey(job));
-  return data?.revision === revision ? (data.layout as Layout) : null;
+/** Layouts that were found and not yet sent, for the present revision. */
+export function layoutsPending(job: string, revision: number): Layout[] {
+  const names = namesKept().filter((name) => name === `${LAYOUT}${job}` || name.startsWith(layoutKey(job, '')));
+  return names.flatMap((name) => {
+    const data = find(name);
+    const layout = v.safeParse(LayoutSchema, data?.layout);
+    return data?.revision === revision && layout.success ? [layout.output] : [];
+  });
 }

@@ -22,13 +22,14 @@ interface Row {
 /** Everything that leaves the job as a file. */
 export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }) {
   const id = useJobState((state) => state.id);
-  const { piece, layoutState } = useDerived();
+  const { pieceId, instance, job } = useDerived();
+  const missing = job.woods.find((wood) => wood.layoutState !== 'current');
   const saving = useJobState((state) => state.saving);
   const search = useJobSearch();
   const { making, problems, save, stop } = useSaveFile();
   /** What is waited for until its layout is found and kept. */
   const [wanted, setWanted] = useState<Row | null>(null);
-  const curved = curveTables(piece).length > 0;
+  const curved = job.pieces.some(({ piece }) => curveTables(piece).length > 0);
   const [paper, setPaper] = useState<'a4' | 'letter'>('a4');
   const files: Row[] = [
     {
@@ -62,23 +63,27 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
     { file: 'layout.svg', laid: true, name: 'Layout, SVG', what: 'Boards with their cuts in true millimetres' },
     { file: 'layout.dxf', laid: true, name: 'Layout, DXF', what: 'The same, one layer for each kind of line' },
     { file: 'cuts.csv', laid: true, name: 'Cuts, CSV', what: 'The saw cuts of every board in their order' },
-    { file: 'piece.glb', name: 'Piece, glTF', what: 'Every part with its joints cut, as a solid, in metres' },
+    {
+      file: `piece.glb?piece=${pieceId}&number=${instance}`,
+      name: 'Piece, glTF',
+      what: 'Every part with its joints cut, as a solid, in metres',
+    },
     { file: 'job.taller.json', name: 'Job file', what: 'The decisions, to keep or to open in another shop' },
   ];
   const { searching, failed } = search.state;
-  const laidOut = layoutState === 'current' && !searching && saving === 'saved';
+  const laidOut = !missing && !searching && saving === 'saved';
   // biome-ignore lint/correctness/useExhaustiveDependencies: each is looked at when one of them has changed
   useEffect(() => {
     if (!wanted) return;
     if (laidOut || failed) {
       setWanted(null);
       if (laidOut) void save(addressOf(wanted));
-    } else if (layoutState !== 'current' && !searching) void search.start();
-  }, [wanted, laidOut, failed, layoutState, searching]);
+    } else if (missing && !searching) void search.start(missing.species.id);
+  }, [wanted, laidOut, failed, missing?.species.id, searching]);
   const addressOf = ({ file }: Row) => `/api/jobs/${id}/files/${file}`;
   const want = (row: Row) => {
     if (!row.laid || laidOut) return void save(addressOf(row));
-    if (failed) void search.start();
+    if (failed) void search.start(missing?.species.id);
     setWanted(row);
   };
   const leave = () => {

@@ -1,15 +1,15 @@
-import { type DerivedJob, type JobDocument, madeParts, type Quantity, type Step } from '@/core';
+import { madeParts, type Quantity, type ShownPiece, type Step } from '@/core';
 
 export interface StepRow {
   step: Step;
   title: string;
   /** The one figure that matters in it. */
-  figure: (job: DerivedJob, document: JobDocument) => readonly (Quantity | string)[];
+  figure: (own: ShownPiece) => readonly (Quantity | string)[];
 }
 
 /** The steps in the order of the work; the spine, the number keys and the routes all read this table. */
 export const STEPS: readonly StepRow[] = [
-  { step: 'brief', title: 'Brief', figure: (_, d) => [`${d.brief.seats} seats`] },
+  { step: 'brief', title: 'Brief', figure: ({ document }) => [`${document.brief.seats} seats`] },
   {
     step: 'form',
     title: 'Form',
@@ -31,7 +31,7 @@ export const STEPS: readonly StepRow[] = [
   {
     step: 'layout',
     title: 'Layout',
-    figure: ({ layout, layoutState }) =>
+    figure: ({ wood: { layout, layoutState } }) =>
       layout && layoutState !== 'none' ? [`${(layout.yield * 100).toFixed(0)} %`] : ['–'],
   },
   {
@@ -53,7 +53,7 @@ export const STEPS: readonly StepRow[] = [
 export const isStep = (text: string): text is Step => STEPS.some((row) => row.step === text);
 
 /** Whether a step's figure rests on something that has changed since, or has a stop of its own. */
-export function stepState(step: Step, job: DerivedJob): 'settled' | 'open' | 'stale' {
+export function stepState(step: Step, job: ShownPiece): 'settled' | 'open' | 'stale' {
   if (job.checks.some((check) => check.step === step && check.level === 'stop')) return 'open';
   if (step === 'layout') return job.layoutComplete ? 'settled' : job.layoutState === 'stale' ? 'stale' : 'open';
   if (step === 'glue-up' || step === 'plan') return job.layoutComplete ? 'settled' : 'stale';

@@ -22,13 +22,13 @@ const untried = ({ say }: WayOut): WayOut => ({ say: [...say, ' (not tried on th
 
 /** What has been tried and cures, for every check of the job; found in a worker whenever the job has changed. */
 export function useWaysOut(): WaysOut {
-  const { checks } = useDerived();
+  const { checks, pieceId, instance } = useDerived();
   const document = useJobState((state) => state.document);
   const shop = useJobState((state) => state.shop);
   const places = useJobState((state) => state.places);
   const boards = useJobState((state) => state.boards);
   const rackKnown = useJobState((state) => state.rackKnown);
-  const layout = useJobState((state) => state.layout);
+  const layouts = useJobState((state) => state.layouts);
   const [, show] = useState<WaysOut>(NONE);
   const [failures, setFailures] = useState(0);
   const remote = useRef<{ worker: Worker; search: Remote<WaysOutSearch> } | null>(null);
@@ -44,7 +44,7 @@ export function useWaysOut(): WaysOut {
     const sought = checks.filter(({ level, wayOut }) => level !== 'good' && wayOut);
     if (!rackKnown || (known.get(checks)?.size ?? 0) >= sought.length) return;
     let current = true;
-    const inputs: JobInputs = { document, shop, places, boards, layout };
+    const inputs: JobInputs = { document, shop, places, boards, layouts };
     const take = (list: readonly { check: string; wayOut: WayOut }[]) => {
       // What is told on the way can arrive after the end: it comes through a port of its own.
       if (!current || list.length < (known.get(checks)?.size ?? 0)) return;
@@ -66,14 +66,14 @@ export function useWaysOut(): WaysOut {
         remote.current = { worker, search: wrap<WaysOutSearch>(worker) };
       }
       remote.current.worker.onerror = fail;
-      remote.current.search.waysOut(inputs, proxy(take)).then(take, fail);
+      remote.current.search.waysOut(inputs, { pieceId, instance }, proxy(take)).then(take, fail);
     }, PAUSE);
     return () => {
       current = false;
       clearTimeout(timer);
       void remote.current?.search.stop();
     };
-  }, [checks, document, shop, places, boards, rackKnown, layout, failures, end]);
+  }, [checks, document, shop, places, boards, rackKnown, layouts, pieceId, instance, failures, end]);
 
   return known.get(checks) ?? NONE;
 }

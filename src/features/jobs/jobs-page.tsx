@@ -15,7 +15,15 @@ interface Line {
   client: string;
   dueOn: string;
   /** Null while it is being computed. */
-  summary: { species: string; length: number; width: number; cut: number; parts: number; stops: number } | null;
+  summary: {
+    species: string;
+    pieces: number;
+    length: number;
+    width: number;
+    cut: number;
+    parts: number;
+    stops: number;
+  } | null;
 }
 
 /** What is being computed is looked for again after so long, ms, and so many times. */
@@ -149,6 +157,9 @@ export function JobsPage({
                   {job.summary ? (
                     <>
                       <Length mm={job.summary.length} /> × <Length mm={job.summary.width} />
+                      {job.summary.pieces > 1 ? (
+                        <span className="text-ink-2"> and {job.summary.pieces - 1} more</span>
+                      ) : null}
                     </>
                   ) : (
                     '…'

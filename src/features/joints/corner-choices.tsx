@@ -3,7 +3,7 @@
 import { CORNERS, type Piece } from '@/core';
 import { Choice, LengthField, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
-import { useChange, useDerived, useJobState } from '../job/job-context';
+import { useChange, useDecisions, useDerived } from '../job/job-context';
 
 type Corner = NonNullable<Piece['corner']>;
 
@@ -14,7 +14,7 @@ const kinds = Object.entries(CORNERS).map(([value, { name }]) => ({
 
 /** How aprons stand in legs: the choices where makers differ. */
 export function CornerChoices() {
-  const joints = useJobState((state) => state.document.joints);
+  const joints = useDecisions((own) => own.joints);
   const change = useChange();
   const tenoned = joints.corner === 'mortise-tenon' || joints.corner === 'loose-tenon';
   return (
@@ -34,8 +34,8 @@ export function CornerChoices() {
 }
 
 function TenonChoices() {
-  const joints = useJobState((state) => state.document.joints);
-  const leaning = useJobState(({ document: { form } }) =>
+  const joints = useDecisions((own) => own.joints);
+  const leaning = useDecisions(({ form }) =>
     form.base.kind === 'leg-apron' ? form.base.leg.splay.ends + form.base.leg.splay.sides > 0 : false,
   );
   const change = useChange();
@@ -137,7 +137,7 @@ function TenonChoices() {
 }
 
 function DowelChoices() {
-  const joints = useJobState((state) => state.document.joints);
+  const joints = useDecisions((own) => own.joints);
   const change = useChange();
   return (
     <>
@@ -183,7 +183,7 @@ function OwnLength({
   most: number;
   hint: string;
 }) {
-  const joints = useJobState((state) => state.document.joints);
+  const joints = useDecisions((own) => own.joints);
   const change = useChange();
   return (
     <LengthField

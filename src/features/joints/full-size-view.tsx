@@ -19,7 +19,7 @@ const STICK_SCALE = 3;
 
 /** What can be printed at full size, one of it shown. */
 export function FullSizeView() {
-  const { piece, edges } = useDerived();
+  const { piece, edges, pieceId, instance } = useDerived();
   const id = useJobState((state) => state.id);
   const { style } = useUnits();
   const drawings = useMemo(() => fullSizeDrawings(piece, style, edges), [piece, style, edges]);
@@ -30,7 +30,8 @@ export function FullSizeView() {
     [drawing],
   );
   if (!drawing || !picture) return <p className="p-6">Nothing here wants a drawing at full size.</p>;
-  const file = (kind: string) => `/api/jobs/${id}/files/full-size.${kind}?drawing=${encodeURIComponent(drawing.id)}`;
+  const file = (kind: string) =>
+    `/api/jobs/${id}/files/full-size.${kind}?piece=${pieceId}&number=${instance}&drawing=${encodeURIComponent(drawing.id)}`;
   return (
     <div className="grid min-h-64 content-start gap-5 pt-2 lg:h-full lg:grid-cols-[13rem_1fr]">
       <nav aria-label="Drawings at full size" className="lg:overflow-y-auto">

@@ -7,7 +7,7 @@ import { FigureButton, FigureLine } from '@/ui/figure';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
 import { PhraseText } from '@/ui/units';
 import { useTabs } from '../form/piece-drawing';
-import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
+import { useChange, useDecisions, useDerived, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { CornerChoices, CornerFigures, leadOf } from './corner-choices';
 import { CornerDrawing } from './corner-drawing';
@@ -25,7 +25,7 @@ const TABS = [
 
 export function JointsStep() {
   const { piece, figures } = useDerived();
-  const hold = useJobState((state) => state.document.form.hold);
+  const hold = useDecisions((own) => own.form.hold);
   const change = useChange();
   const { lit, light } = useLook();
   const { corner } = piece;

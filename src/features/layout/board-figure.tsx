@@ -3,7 +3,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
-import { type Blank, type Board, blankLabel, blanksOf, type Layout, ownerOf, type Piece, pieceLabel } from '@/core';
+import { type Blank, type Board, blankLabel, blanksOf, type LabelOf, type Layout, ownerOf } from '@/core';
 import { EndGrain } from '@/ui/end-grain';
 import { useUnits } from '@/ui/units';
 import type { MoveHands, Trial } from './use-moves';
@@ -36,7 +36,7 @@ function liveEdges(board: Board, scale: number): string[] {
 export function BoardFigure({
   board,
   layout,
-  piece,
+  labelOf,
   scale,
   lit,
   onLight,
@@ -46,7 +46,7 @@ export function BoardFigure({
 }: {
   board: Board;
   layout: Layout;
-  piece: Piece;
+  labelOf: LabelOf;
   /** px per mm. */
   scale: number;
   lit: readonly string[];
@@ -65,7 +65,7 @@ export function BoardFigure({
   return (
     <figure
       data-board={board.tag}
-      aria-label={`Board ${board.tag}: ${here.map((p) => pieceLabel(piece, p)).join(', ') || 'nothing yet'}`}
+      aria-label={`Board ${board.tag}: ${here.map((p) => labelOf(p)).join(', ') || 'nothing yet'}`}
       className="mb-2"
     >
       <figcaption className="mb-0.5 flex items-baseline gap-1">
@@ -113,7 +113,7 @@ export function BoardFigure({
               </rect>
             ))}
           {blanksOf(here).map((blank) => {
-            const label = blankLabel(piece, blank);
+            const label = blankLabel(labelOf, blank);
             const parts = blank.placements.map((p) => ownerOf(p.part));
             return (
               <BlankShape

@@ -10,7 +10,7 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { useState } from 'react';
-import { type Board, boardsUsed, type Layout, type Piece } from '@/core';
+import { type Board, boardsUsed, type LabelOf, type Layout } from '@/core';
 import { Button } from '@/ui/button';
 import { useSize } from '@/ui/use-size';
 import { BoardFigure, END } from './board-figure';
@@ -22,7 +22,7 @@ import type { MoveHands } from './use-moves';
  */
 export function BoardsDrawing({
   layout,
-  piece,
+  labelOf,
   boards,
   zoom,
   lit,
@@ -33,7 +33,7 @@ export function BoardsDrawing({
   hands,
 }: {
   layout: Layout;
-  piece: Piece;
+  labelOf: LabelOf;
   boards: readonly Board[];
   zoom: number;
   lit: readonly string[];
@@ -70,7 +70,7 @@ export function BoardsDrawing({
       key={board.id}
       board={board}
       layout={layout}
-      piece={piece}
+      labelOf={labelOf}
       scale={scale}
       lit={lit}
       onLight={onLight}

@@ -1,13 +1,14 @@
 'use client';
 
-import { boardsUsed, type Figure, type LayoutMerits, MORE_IS_BETTER, meritFigure } from '@/core';
+import { boardsUsed, type Figure, type LayoutMerits, labelsBy, MORE_IS_BETTER, meritFigure } from '@/core';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
 import { ProblemList } from '@/ui/problem-list';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
-import { useJobState, useLook } from '../job/job-context';
+import { useJobState } from '../job/job-context';
+import { useLightInJob } from '../job/use-light-in-job';
 import { BoardFigure, END } from './board-figure';
 import type { Compared, KeptLayouts } from './use-kept-layouts';
 
@@ -38,11 +39,11 @@ export function CompareView({ kept }: { kept: KeptLayouts }) {
   );
 }
 
-const usedBoards = ({ derived }: Compared) => (derived.layout ? boardsUsed(derived.layout, derived.boards) : []);
+const usedBoards = ({ wood }: Compared) => (wood.layout ? boardsUsed(wood.layout, wood.boards) : []);
 
 function SideBoards({ side, scale }: { side: Compared; scale: number }) {
-  const { lit, light } = useLook();
-  const { layout, piece } = side.derived;
+  const { lit, light } = useLightInJob();
+  const { layout, letters } = side.wood;
   if (!layout) return null;
   return (
     <section aria-label={side.name}>
@@ -52,7 +53,7 @@ function SideBoards({ side, scale }: { side: Compared; scale: number }) {
           key={board.id}
           board={board}
           layout={layout}
-          piece={piece}
+          labelOf={labelsBy(letters)}
           scale={scale}
           lit={lit}
           onLight={light}

@@ -1,10 +1,10 @@
 import { cutSteps, type Layout, sawStep, sayCut, sayFreed } from '@/core';
 import { Length, useUnits } from '@/ui/units';
-import { useDerived } from '../job/job-context';
+import { useWood } from './use-wood';
 
 /** The saw cuts of every board in their order: what lies on the saw, how it is set, what comes free. */
 export function CutsTable({ layout }: { layout: Layout }) {
-  const { piece, boards, demand, layoutOptions } = useDerived();
+  const { boards, demand, layoutOptions, labelOf } = useWood();
   const units = useUnits();
   // A fence is set by the rule that is in hand, whichever the sizes were decided in.
   const steps = cutSteps(layout, boards, demand, { ...layoutOptions, step: sawStep(units.system) });
@@ -35,7 +35,7 @@ export function CutsTable({ layout }: { layout: Layout }) {
             <td className="text-right">
               <Length mm={step.from.length} /> × <Length mm={step.from.width} />
             </td>
-            <td className="pl-4 font-semibold">{sayFreed(step, piece)}</td>
+            <td className="pl-4 font-semibold">{sayFreed(step, labelOf)}</td>
           </tr>
         ))}
       </tbody>

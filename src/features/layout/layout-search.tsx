@@ -18,9 +18,12 @@ type State =
 
 interface LayoutSearching {
   state: State;
+  /** Id of the species that is searched or was searched last. */
+  species: string;
   /** What the layout rests on: as long as it reads the same, a search or its result still holds. */
   task: string;
-  start: () => Promise<void>;
+  /** Searches the boards of a species; of the piece that is looked at, where none is named. */
+  start: (species?: string) => Promise<void>;
   stop: () => void;
 }
 
@@ -31,7 +34,10 @@ const LayoutSearchContext = createContext<LayoutSearching | null>(null);
  * another step is looked at, and ends when what it rests on has changed.
  */
 export function LayoutSearchProvider({ children }: { children: ReactNode }) {
-  const { demand, boards, layoutOptions, layout: before } = useDerived();
+  const { job, wood: shown } = useDerived();
+  /** Id of the species that is searched or was searched last. */
+  const [species, setSpecies] = useState(shown.species.id);
+  const { demand, boards, layoutOptions } = job.woods.find((wood) => wood.species.id === species) ?? shown;
   const setLayout = useJobState((state) => state.setLayout);
   const [state, setState] = useState<State>({ searching: false });
   const remote = useRef<{ worker: Worker; search: Remote<LayoutSearch> } | null>(null);
@@ -42,6 +48,8 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
     () => layoutKey(demand, boards, layoutOptions) + fixedKey(layoutOptions),
     [demand, boards, layoutOptions],
   );
+  /** The task that is searched or was searched last. */
+  const sought = useRef(task);
 
   const end = useCallback(() => {
     remote.current?.search[releaseProxy]();
@@ -63,43 +71,54 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
     };
   }, []);
 
-  const given = useRef({ demand, boards, layoutOptions, before });
-  given.current = { demand, boards, layoutOptions, before };
+  const given = useRef({ woods: job.woods, shown });
+  given.current = { woods: job.woods, shown };
 
-  const start = useCallback(async () => {
-    end();
-    run.current += 1;
-    const mine = run.current;
-    told.current = null;
-    setState({ searching: true, progress: null });
-    try {
-      const worker = new Worker(new URL('../../workers/layout.worker.ts', import.meta.url), { type: 'module' });
-      const failed = new Promise<never>((_, reject) => {
-        worker.onerror = () => reject(new Error('the search could not be started'));
-      });
-      remote.current = { worker, search: wrap<LayoutSearch>(worker) };
-      const tell = proxy((progress: LayoutProgress) => {
-        if (run.current !== mine) return;
-        told.current = progress.best;
-        setState({ searching: true, progress });
-      });
-      const { demand, boards, layoutOptions, before } = given.current;
-      const layout = await Promise.race([
-        // Every time from another beginning; what is there already is kept unless something better is found.
-        remote.current.search.search(demand, boards, { ...layoutOptions, seed: mine }, before, WASM, tell),
-        failed,
-      ]);
-      if (run.current !== mine) return;
+  const start = useCallback(
+    async (wanted?: string) => {
+      const { woods, shown } = given.current;
+      const {
+        demand,
+        boards,
+        layoutOptions,
+        layout: before,
+      } = woods.find(({ species }) => species.id === wanted) ?? shown;
       end();
-      // Progress that arrives after the end, through its own port, is not shown any more.
+      sought.current = layoutKey(demand, boards, layoutOptions) + fixedKey(layoutOptions);
+      setSpecies(demand.species);
       run.current += 1;
-      setLayout(layout);
-      setState({ searching: false });
-    } catch (error) {
-      if (run.current === mine)
-        setState({ searching: false, failed: error instanceof Error ? error.message : 'the search stopped' });
-    }
-  }, [setLayout, end]);
+      const mine = run.current;
+      told.current = null;
+      setState({ searching: true, progress: null });
+      try {
+        const worker = new Worker(new URL('../../workers/layout.worker.ts', import.meta.url), { type: 'module' });
+        const failed = new Promise<never>((_, reject) => {
+          worker.onerror = () => reject(new Error('the search could not be started'));
+        });
+        remote.current = { worker, search: wrap<LayoutSearch>(worker) };
+        const tell = proxy((progress: LayoutProgress) => {
+          if (run.current !== mine) return;
+          told.current = progress.best;
+          setState({ searching: true, progress });
+        });
+        const layout = await Promise.race([
+          // Every time from another beginning; what is there already is kept unless something better is found.
+          remote.current.search.search(demand, boards, { ...layoutOptions, seed: mine }, before, WASM, tell),
+          failed,
+        ]);
+        if (run.current !== mine) return;
+        end();
+        // Progress that arrives after the end, through its own port, is not shown any more.
+        run.current += 1;
+        setLayout(layout);
+        setState({ searching: false });
+      } catch (error) {
+        if (run.current === mine)
+          setState({ searching: false, failed: error instanceof Error ? error.message : 'the search stopped' });
+      }
+    },
+    [setLayout, end],
+  );
 
   const stop = useCallback(() => {
     const mine = run.current;
@@ -116,7 +135,6 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
   }, [end, setLayout]);
 
   // A search for what is not wanted any more ends.
-  const sought = useRef(task);
   useEffect(() => {
     if (sought.current === task) return;
     sought.current = task;
@@ -125,7 +143,7 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
     setState({ searching: false });
   }, [task, end]);
 
-  const value = useMemo(() => ({ state, task, start, stop }), [state, task, start, stop]);
+  const value = useMemo(() => ({ state, species, task, start, stop }), [state, species, task, start, stop]);
   return <LayoutSearchContext value={value}>{children}</LayoutSearchContext>;
 }
 
@@ -139,15 +157,18 @@ export function useJobSearch(): LayoutSearching {
 /** The search as the layout step shows it: where the layout does not fit any more, one is begun, a moment after the last change. */
 export function useLayoutSearch(): LayoutSearching {
   const search = useJobSearch();
-  const { layoutState } = useDerived();
+  const { wood } = useDerived();
   const { state, task, start } = search;
+  const mine = search.species === wood.species.id;
   const rackKnown = useJobState((state) => state.rackKnown);
-  const settled = !rackKnown || layoutState === 'current' || state.searching || state.failed !== undefined;
+  const failed = mine && state.failed !== undefined;
+  const settled = !rackKnown || wood.layoutState === 'current' || state.searching || failed;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another task begins the wait anew
   useEffect(() => {
     if (settled) return;
     const timer = setTimeout(() => void start(), 250);
     return () => clearTimeout(timer);
   }, [settled, task, start]);
-  return search;
+  // Another species of the job may be searched meanwhile.
+  return mine ? search : { ...search, state: { searching: false } };
 }

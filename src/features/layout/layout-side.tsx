@@ -16,7 +16,7 @@ import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields
 import { FigureLine } from '@/ui/figure';
 import { PhraseText, useUnits } from '@/ui/units';
 import { Group } from '../form/group';
-import { useChange, useDerived, useJobState } from '../job/job-context';
+import { useChange, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { AIM_WORDS } from './aim-words';
 import { BoardTools } from './board-tools';
 
@@ -28,7 +28,7 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
   const currency = useJobState((s) => s.shop.prices.currency);
   const resawHeight = useJobState((s) => s.shop.tools.resawHeight);
   const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
-  const choice = useJobState((s) => s.document.layout);
+  const choice = useDecisions((own) => own.layout);
   const change = useChange();
   const [panel] = demand.panels;
   const isMade = (kind: PartKind) => piece.parts.some((part) => part.kind === kind && !part.material);
@@ -228,7 +228,7 @@ const WEIGHTS = [
 
 /** What the search is for, and what that makes everything count for. */
 function Aim() {
-  const { aim, weights } = useJobState((s) => s.document.layout);
+  const { aim, weights } = useDecisions((own) => own.layout);
   const change = useChange();
   const counted = aim === 'own' ? weights : LAYOUT_AIMS[aim];
   return (

@@ -6,8 +6,9 @@ import { FigureButton } from '@/ui/figure';
 import { ProgressBar } from '@/ui/progress-bar';
 import { usePanZoom } from '@/ui/use-pan-zoom';
 import { useTabs } from '../form/piece-drawing';
-import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
+import { useChange, useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
+import { useLightInJob } from '../job/use-light-in-job';
 import { BoardsDrawing } from './boards-drawing';
 import { CompareTools, CompareView } from './compare-view';
 import { CutsTable } from './cuts-table';
@@ -21,6 +22,7 @@ import { PiecesTable } from './pieces-table';
 import { useKeptLayouts } from './use-kept-layouts';
 import { useMoves } from './use-moves';
 import { usePanel } from './use-panel';
+import { useWood } from './use-wood';
 
 const TABS = [
   { value: 'boards', label: 'Boards' },
@@ -31,14 +33,15 @@ const TABS = [
 ] as const;
 
 export function LayoutStep() {
-  const { piece, boards, layout: standing, layoutState, demand, species, laid } = useDerived();
+  const { laid, demand } = useDerived();
+  const { boards, layout: standing, layoutState, species, labelOf } = useWood();
   const hands = usePanel();
   const { state, start, stop } = useLayoutSearch();
-  const { lit, light } = useLook();
-  const choice = useJobState((s) => s.document.layout);
+  const { lit, light } = useLightInJob();
+  const choice = useDecisions((own) => own.layout);
   const change = useChange();
   const rackKnown = useJobState((s) => s.rackKnown);
-  const changeAll = useJobState((s) => s.change);
+  const changeAll = useChanges();
   const tabs = useTabs(TABS, 'boards');
   const kept = useKeptLayouts(layoutState === 'current', tabs.value === 'compare');
   const layout = state.searching && state.progress ? state.progress.best : standing;
@@ -74,7 +77,7 @@ export function LayoutStep() {
             {tabs.value === 'boards' ? (
               <BoardsDrawing
                 layout={layout}
-                piece={piece}
+                labelOf={labelOf}
                 boards={boards}
                 zoom={zoom}
                 hands={state.searching || !current ? null : moves}

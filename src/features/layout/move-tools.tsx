@@ -6,12 +6,12 @@ import { Button } from '@/ui/button';
 import { Choice, LengthField, Select } from '@/ui/fields';
 import { useUnits } from '@/ui/units';
 import { Group } from '../form/group';
-import { useDerived } from '../job/job-context';
 import type { MoveHands } from './use-moves';
+import { useWood } from './use-wood';
 
 /** The piece in hand: where exactly it lies, and with what it can change places. */
 export function MoveTools({ hands }: { hands: MoveHands }) {
-  const { piece, boards } = useDerived();
+  const { boards, labelOf } = useWood();
   const units = useUnits();
   const { blank } = hands;
   const [refused, refuse] = useState<{ label: string; words: string } | null>(null);
@@ -21,7 +21,7 @@ export function MoveTools({ hands }: { hands: MoveHands }) {
         Drag a piece to another place, or choose it to place it by figures. Ctrl and the wheel zoom.
       </p>
     );
-  const label = blankLabel(piece, blank);
+  const label = blankLabel(labelOf, blank);
   return (
     <Group title={`${label}, ${units.length(blank.length)} × ${units.length(blank.width)}`}>
       <Select

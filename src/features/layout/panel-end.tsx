@@ -4,7 +4,7 @@ import { formatLength, layStrips, type Rings } from '@/core';
 import { EndGrain } from '@/ui/end-grain';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
-import { useJobState, useLook } from '../job/job-context';
+import { useDecisions, useLook } from '../job/job-context';
 
 export interface StripAtEnd {
   label: string;
@@ -26,7 +26,7 @@ export function PanelEnd({
 }) {
   const units = useUnits();
   const { lit } = useLook();
-  const school = useJobState((state) => state.document.season.ringSchool);
+  const school = useDecisions((own) => own.season.ringSchool);
   const sides = layStrips(strips.length, school);
   const [ref, size] = useSize<HTMLDivElement>();
   const total = strips.reduce((sum, strip) => sum + strip.width, 0);

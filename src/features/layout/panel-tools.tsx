@@ -17,14 +17,14 @@ import { Choice, LengthField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length } from '@/ui/units';
 import { Group } from '../form/group';
-import { useChange, useDerived, useJobState, useShownDay } from '../job/job-context';
+import { useChange, useDecisions, useDerived, useShownDay } from '../job/job-context';
 import type { PanelHands } from './use-panel';
 
 /** What can be done with the strips: all at once by a school or by their match, or the one in hand. */
 export function PanelTools({ hands }: { hands: PanelHands }) {
   const { laid, demand, figures, season, piece, trim } = useDerived();
-  const { ringSchool } = useJobState((state) => state.document.season);
-  const { jointMargin, laid: choices } = useJobState((state) => state.document.layout);
+  const { ringSchool } = useDecisions((own) => own.season);
+  const { jointMargin, laid: choices } = useDecisions((own) => own.layout);
   const change = useChange();
   const { index, moisture } = useShownDay();
   const strip = laid.find((s) => s.label === hands.chosen);

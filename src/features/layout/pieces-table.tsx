@@ -1,13 +1,17 @@
 'use client';
 
-import { boardFeet, type Layout, ownerOf, pieceLabel } from '@/core';
+import { boardFeet, type Layout, ownerOf, partOfPiece } from '@/core';
 import { Length } from '@/ui/units';
-import { useDerived, useLook } from '../job/job-context';
+import { useDerived } from '../job/job-context';
+import { useLightInJob } from '../job/use-light-in-job';
+import { useWood } from './use-wood';
 
 /** Every piece of a layout with its board. */
 export function PiecesTable({ layout }: { layout: Layout }) {
-  const { piece, boards } = useDerived();
-  const { lit, light } = useLook();
+  const { job } = useDerived();
+  const { boards, labelOf } = useWood();
+  const { lit, light } = useLightInJob();
+  const alone = job.pieces.length === 1;
   return (
     <table className="mt-2 w-full">
       <thead>
@@ -23,7 +27,9 @@ export function PiecesTable({ layout }: { layout: Layout }) {
         {layout.placements.map((p) => {
           const board = boards.find((b) => b.id === p.board);
           const owner = ownerOf(p.part);
-          const part = piece.parts.find((q) => q.id === owner);
+          const { pieceId, instance, part: id } = partOfPiece(owner);
+          const piece = job.pieces.find((own) => own.pieceId === pieceId && own.instance === instance);
+          const part = piece?.piece.parts.find((own) => own.id === id);
           return (
             <tr
               key={`${p.board}${p.x},${p.y},${p.layer ?? 0}`}
@@ -31,8 +37,11 @@ export function PiecesTable({ layout }: { layout: Layout }) {
               onPointerEnter={() => light([owner])}
               onPointerLeave={() => light([])}
             >
-              <td className="py-1 font-semibold">{pieceLabel(piece, p)}</td>
-              <td>{part?.name}</td>
+              <td className="py-1 font-semibold">{labelOf(p)}</td>
+              <td>
+                {part?.name}
+                {alone ? '' : ` · ${piece?.title}`}
+              </td>
               <td>{board?.tag}</td>
               <td className="text-right">
                 <Length mm={p.length} /> × <Length mm={p.width} />

@@ -1,9 +1,20 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { type DerivedJob, deriveJob, type KeptLayout, type LayoutMerits, meritsOf, type Problem } from '@/core';
+import {
+  type Change,
+  type DerivedWood,
+  deriveJob,
+  type JobDocument,
+  type KeptLayout,
+  type LayoutMerits,
+  meritsOf,
+  type Problem,
+  shownPiece,
+  withChanges,
+} from '@/core';
 import { request } from '@/ui/request';
-import { useDerived, useJobState } from '../job/job-context';
+import { useChanges, useDerived, useJobState } from '../job/job-context';
 import { AIM_WORDS } from './aim-words';
 
 type Stored = KeptLayout & { id: string };
@@ -13,7 +24,7 @@ export interface Compared {
   /** Null for the one the job stands on. */
   id: string | null;
   name: string;
-  derived: DerivedJob;
+  wood: DerivedWood;
   merits: LayoutMerits;
   /** False where it was made for other sizes or another rack. */
   fits: boolean;
@@ -37,13 +48,14 @@ export interface KeptLayouts {
  * @param shown only then are they reckoned: each is a whole job
  */
 export function useKeptLayouts(current: boolean, shown: boolean): KeptLayouts {
-  const derived = useDerived();
+  const { wood, pieceId } = useDerived();
+  const layouts = useJobState((state) => state.layouts);
   const id = useJobState((state) => state.id);
   const document = useJobState((state) => state.document);
   const shop = useJobState((state) => state.shop);
   const places = useJobState((state) => state.places);
   const boards = useJobState((state) => state.boards);
-  const change = useJobState((state) => state.change);
+  const change = useChanges();
   const setLayout = useJobState((state) => state.setLayout);
   const [stored, setStored] = useState<readonly Stored[]>([]);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -60,12 +72,17 @@ export function useKeptLayouts(current: boolean, shown: boolean): KeptLayouts {
   const others = useMemo(
     () =>
       (shown ? stored : []).flatMap(({ id, name, choice, layout }): Compared[] => {
-        const own = deriveJob({ document: { ...document, layout: choice }, shop, places, boards, layout });
-        return 'piece' in own ? compared(id, name, own, own.layoutState === 'current', derived) : [];
+        if (layout.species !== '' && layout.species !== wood.species.id) return [];
+        const others = layouts.filter(({ species }) => species !== wood.species.id);
+        const next = withChanges(document, changesOf(choice, document));
+        const own = deriveJob({ document: next, shop, places, boards, layouts: [layout, ...others] });
+        if (!('pieces' in own)) return [];
+        const theirs = shownPiece(own, pieceId).wood;
+        return compared(id, name, theirs, theirs.layoutState === 'current', wood);
       }),
-    [shown, stored, document, shop, places, boards, derived],
+    [shown, stored, document, shop, places, boards, layouts, wood, pieceId],
   );
-  const [now = null] = current && shown ? compared(null, 'Now', derived, true, derived) : [];
+  const [now = null] = current && shown ? compared(null, 'Now', wood, true, wood) : [];
   const find = (wanted: string | null) => stored.find((one) => one.id === wanted);
 
   return {
@@ -74,12 +91,16 @@ export function useKeptLayouts(current: boolean, shown: boolean): KeptLayouts {
     beside: others.find((one) => one.id === looked) ?? others.at(-1) ?? null,
     look,
     putAside: () => {
-      const { layout } = derived;
+      const { layout } = wood;
       if (!layout) return;
       const taken = new Set(stored.map((one) => one.name[0]));
       const letter = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((l) => !taken.has(l)) ?? 'Z';
       const name = `${letter}, ${AIM_WORDS[document.layout.aim].label.toLowerCase()}`;
-      void request<Stored>('POST', path, { name, choice: document.layout, layout }).then((reply) => {
+      const choice = {
+        job: document.layout,
+        pieces: Object.fromEntries(document.pieces.map((own) => [own.id, own.layout])),
+      };
+      void request<Stored>('POST', path, { name, choice, layout }).then((reply) => {
         if (!reply.ok) return setProblems(reply.problems);
         setProblems([]);
         setStored((before) => [...before, reply.value]);
@@ -90,7 +111,7 @@ export function useKeptLayouts(current: boolean, shown: boolean): KeptLayouts {
       const kept = find(wanted);
       if (!kept) return;
       setLayout(kept.layout);
-      change([{ path: 'layout', value: kept.choice }]);
+      change(changesOf(kept.choice, document));
     },
     forget: (wanted) => {
       void request('DELETE', `${path}/${wanted}`).then((reply) => {
@@ -102,9 +123,17 @@ export function useKeptLayouts(current: boolean, shown: boolean): KeptLayouts {
   };
 }
 
-function compared(id: string | null, name: string, own: DerivedJob, fits: boolean, now: DerivedJob): Compared[] {
+/** The choices that a layout was found for, put in the place of those of now; pieces that are gone are passed over. */
+const changesOf = ({ job, pieces }: KeptLayout['choice'], document: JobDocument): Change[] => [
+  { path: 'layout', value: job },
+  ...Object.entries(pieces)
+    .filter(([id]) => document.pieces.some((own) => own.id === id))
+    .map(([id, value]) => ({ path: `pieces.${id}.layout`, value })),
+];
+
+function compared(id: string | null, name: string, own: DerivedWood, fits: boolean, now: DerivedWood): Compared[] {
   const { layout, demand, boards, layoutOptions } = own;
   if (!layout) return [];
   const merits = meritsOf(demand, boards, layoutOptions, layout, now.layoutOptions.weights);
-  return [{ id, name, derived: own, merits, fits }];
+  return [{ id, name, wood: own, merits, fits }];
 }

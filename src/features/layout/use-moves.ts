@@ -11,13 +11,13 @@ import {
   type Move,
   type MoveGround,
   type Problem,
-  pieceLabel,
   placeOn,
   snapPiece,
   swapMoves,
   tryMove,
 } from '@/core';
-import { useDerived, useJobState } from '../job/job-context';
+import { useChanges, useDecisions } from '../job/job-context';
+import { useWood } from './use-wood';
 
 /** A piece as it is held over a board. */
 export interface Trial {
@@ -58,13 +58,13 @@ const refusal = (wrong: readonly string[]): Problem[] =>
   wrong.map((problem) => ({ problem: `${problem}.`, where: 'layout.moved', wayOut: 'Put it somewhere else.' }));
 
 export function useMoves(layout: Layout | null): MoveHands {
-  const { piece, boards, demand, layoutOptions } = useDerived();
-  const moved = useJobState((state) => state.document.layout.moved);
-  const change = useJobState((state) => state.change);
+  const { boards, demand, layoutOptions, labelOf } = useWood();
+  const moved = useDecisions((own) => own.layout.moved);
+  const change = useChanges();
   const [chosen, choose] = useState<string | null>(null);
   const [trial, setTrial] = useState<Trial | null>(null);
   const blanks = useMemo(() => (layout ? blanksOf(layout.placements) : []), [layout]);
-  const find = (label: string | null) => blanks.find((blank) => blankLabel(piece, blank) === label) ?? null;
+  const find = (label: string | null) => blanks.find((blank) => blankLabel(labelOf, blank) === label) ?? null;
   const blank = find(chosen);
 
   const ground: MoveGround | null = layout && {
@@ -72,7 +72,7 @@ export function useMoves(layout: Layout | null): MoveHands {
     boards,
     options: layoutOptions,
     layout,
-    nameOf: (placement) => pieceLabel(piece, placement),
+    nameOf: labelOf,
   };
   const keep = (moves: readonly Move[]) => {
     const others = moved.filter((m) => !moves.some((n) => n.part === m.part && n.strip === m.strip));
@@ -85,7 +85,7 @@ export function useMoves(layout: Layout | null): MoveHands {
     if (!blank || !ground) return found;
     for (const other of blanks) {
       const moves = other === blank ? null : swapMoves(ground, blank, other);
-      if (moves) found.set(blankLabel(piece, other), moves);
+      if (moves) found.set(blankLabel(labelOf, other), moves);
     }
     return found;
   }, [blank, blanks, boards, demand, layoutOptions]);

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { bestOrder, choicesOf, keptOffJoints, type LaidStrip, moveStrip, type RingSchool, turnedBy } from '@/core';
-import { useDerived, useJobState } from '../job/job-context';
+import { useChanges, useDecisions, useDerived } from '../job/job-context';
 
 /** What can be done with the strips of the top. */
 export interface PanelHands {
@@ -23,9 +23,9 @@ export interface PanelHands {
 
 export function usePanel(): PanelHands {
   const { laid, demand, piece } = useDerived();
-  const { laid: choices, jointMargin } = useJobState((state) => state.document.layout);
-  const school = useJobState((state) => state.document.season.ringSchool);
-  const change = useJobState((state) => state.change);
+  const { laid: choices, jointMargin } = useDecisions((own) => own.layout);
+  const school = useDecisions((own) => own.season.ringSchool);
+  const change = useChanges();
   const [chosen, choose] = useState<string | null>(null);
   const keep = (strips: readonly LaidStrip[]) =>
     void change([{ path: 'layout.laid', value: choicesOf(strips, choices) }]);

@@ -4,12 +4,13 @@ import { daysBetween, FINISH_NAMES, plusDays, sayDay, sayDayShort } from '@/core
 import { DayField, NumberField, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useSize } from '@/ui/use-size';
-import { useChange, useDerived, useJobState, useLook } from '../job/job-context';
+import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
+import { useLightInJob } from '../job/use-light-in-job';
 
 export function PlanStep() {
   const { schedule, figures } = useDerived();
-  const plan = useJobState((state) => state.document.plan);
+  const plan = useDecisions((own) => own.plan);
   const change = useChange();
   return (
     <StepFrame
@@ -46,8 +47,8 @@ export function PlanStep() {
 /** The order of work against the days: dark where hands are on it, pale where it waits. */
 function Calendar() {
   const { schedule } = useDerived();
-  const { light } = useLook();
-  const start = useJobState((state) => state.document.plan.startOn);
+  const { light } = useLightInJob();
+  const start = useDecisions((own) => own.plan.startOn);
   const [ref, size] = useSize<HTMLDivElement>();
   const span = Math.max(1, daysBetween(start, schedule.finishedOn) + 1);
   const names = 330;
@@ -79,12 +80,18 @@ function Calendar() {
               <details className="py-[3px] pr-2">
                 <summary className="flex cursor-pointer list-none gap-2 before:w-2 before:text-ink-2 before:content-['▸']">
                   <span className="figures w-5 shrink-0 text-ink-2">{i + 1}</span>
+                  {operation.of ? (
+                    <b className="w-[76px] shrink-0 truncate font-semibold" title={operation.of}>
+                      {operation.of}
+                    </b>
+                  ) : null}
                   <span className="truncate" title={operation.name}>
                     {operation.name}
                   </span>
                   <span className="figures ml-auto shrink-0 text-ink-2">{operation.work.toFixed(1)} h</span>
                 </summary>
                 <p className="my-1 ml-7">
+                  {operation.of ? `${operation.of}: ` : ''}
                   {operation.name}. {operation.wait > 0 ? `Then wait ${Math.round(operation.wait)} hours.` : ''}
                 </p>
                 <p className="mb-1 ml-7 text-watch">{operation.caution}</p>
@@ -93,7 +100,7 @@ function Calendar() {
                 height={16}
                 width={span * day}
                 role="img"
-                aria-label={`${operation.name}: from ${from} to ${end}${operation.wait > 0 ? `, waiting until ${readyOn}` : ''}`}
+                aria-label={`${operation.of ? `${operation.of}, ` : ''}${operation.name}: from ${from} to ${end}${operation.wait > 0 ? `, waiting until ${readyOn}` : ''}`}
               >
                 <rect x={b * day} y={6} width={Math.max(0, c - b) * day} height={4} className="fill-middle" />
                 <rect x={a * day} y={2} width={(b - a) * day} height={12} className="fill-ink" />

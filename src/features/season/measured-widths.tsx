@@ -7,15 +7,15 @@ import { Choice, DayField, LengthField } from '@/ui/fields';
 import { Form } from '@/ui/form';
 import { Length, QuantityText, useUnits } from '@/ui/units';
 import { Group } from '../form/group';
-import { useDerived, useJobState, useShownDay } from '../job/job-context';
+import { useChanges, useDecisions, useDerived, useShownDay } from '../job/job-context';
 
 /** Widths measured on the piece since it was glued, and what they say about its forecast. */
 export function MeasuredWidths() {
   const { season, piece } = useDerived();
   const units = useUnits();
   const { index } = useShownDay();
-  const measured = useJobState((state) => state.document.season.measured);
-  const change = useJobState((state) => state.change);
+  const measured = useDecisions((own) => own.season.measured);
+  const change = useChanges();
   const [what, setWhat] = useState<'width' | 'overhang'>('width');
   const [size, setSize] = useState<number | null>(null);
   const [on, setOn] = useState<string | null>(null);

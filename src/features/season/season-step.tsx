@@ -6,7 +6,7 @@ import { FigureButton, FigureLine } from '@/ui/figure';
 import { QuantityText, useUnits } from '@/ui/units';
 import { Group } from '../form/group';
 import { Exaggeration, PieceDrawing, useTabs } from '../form/piece-drawing';
-import { useChange, useDerived, useJobState, useShownDay } from '../job/job-context';
+import { useChange, useDecisions, useDerived, useJobState, useShownDay } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { MeasuredWidths } from './measured-widths';
 import { ShapeView } from './shape-view';
@@ -23,7 +23,7 @@ const TABS = [
 
 export function SeasonStep() {
   const { season, figures, checks, species, piece } = useDerived();
-  const document = useJobState((state) => state.document);
+  const document = useDecisions((own) => own);
   const places = useJobState((state) => state.places);
   const change = useChange();
   const units = useUnits();

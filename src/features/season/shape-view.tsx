@@ -14,7 +14,7 @@ import {
 } from '@/core';
 import { Length } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
-import { useChange, useDerived, useJobState, useLook, useShownDay } from '../job/job-context';
+import { useChange, useDecisions, useDerived, useLook, useShownDay } from '../job/job-context';
 
 const ROW = 104;
 const MARGIN = 8;
@@ -24,7 +24,7 @@ export function ShapeView() {
   const { piece, season } = useDerived();
   const { index, moisture } = useShownDay();
   const { exaggeration } = useLook();
-  const chosen = useJobState((state) => state.document.season.ringSchool);
+  const chosen = useDecisions((own) => own.season.ringSchool);
   const change = useChange();
   const [ref, size] = useSize<HTMLDivElement>();
   const { thickness } = leadingPart(piece).size;

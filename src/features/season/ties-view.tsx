@@ -4,7 +4,7 @@ import clsx from 'clsx';
 import { type Figure, findPart, HOLDS, plusDays, sayDayShort, travelOfTop } from '@/core';
 import { FigureButton } from '@/ui/figure';
 import { Length } from '@/ui/units';
-import { useDerived, useJobState, useLook } from '../job/job-context';
+import { useDecisions, useDerived, useLook } from '../job/job-context';
 
 interface Way {
   need: number;
@@ -15,7 +15,7 @@ interface Way {
 /** The ledger: how far every tie that slides must go each way, how far it may, and how to set it on the day of assembly. */
 export function TiesView() {
   const { restraint, piece, season, figures } = useDerived();
-  const kind = useJobState((state) => state.document.form.hold.kind);
+  const kind = useDecisions((own) => own.form.hold.kind);
   const { lit, light } = useLook();
   const tight = restraint.ties.filter((tie) => !tie.slides).length;
   const lines = travelOfTop(piece, restraint).map(({ tie, on, ...ways }) => ({

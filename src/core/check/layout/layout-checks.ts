@@ -1,4 +1,5 @@
-import type { JobDocument, Move } from '../../decision/job-document';
+import type { Move } from '../../decision/job-document';
+import type { PieceInJob } from '../../decision/piece-in-job';
 import type { Demand } from '../../layout/demand';
 import type { Layout } from '../../layout/layout';
 import { count, say } from '../../measure/quantity';
@@ -20,7 +21,7 @@ export function layoutChecks(
   demand: Demand,
   piece: Piece,
   species: Species,
-  { oneBoard, asDressed }: Pick<JobDocument['layout'], 'oneBoard' | 'asDressed'>,
+  { oneBoard, asDressed }: Pick<PieceInJob['layout'], 'oneBoard' | 'asDressed'>,
 ): Check[] {
   if (layout.shortfall.length === 0) {
     return [
@@ -76,7 +77,7 @@ export function ringChecks(
   layout: Layout,
   demand: Demand,
   boards: readonly Board[],
-  aim: JobDocument['layout']['aim'],
+  aim: PieceInJob['layout']['aim'],
 ): Check[] {
   const wanting = demand.parts.filter(({ rings }) => rings !== undefined);
   const laid = wanting.flatMap((part) => {
@@ -113,13 +114,16 @@ export function ringChecks(
 }
 
 /** Pieces put somewhere by hand that can no longer lie there. */
-export function movesGivenUp(piece: Piece, moves: readonly Move[], standing: readonly Move[]): Check[] {
+export function movesGivenUp(
+  moves: readonly Move[],
+  standing: readonly Move[],
+  labelOf: (piece: { part: string; strip?: number }) => string,
+): Check[] {
   const givenUp = moves.filter((move) => !standing.includes(move));
   if (givenUp.length === 0) return [];
-  const names = givenUp.map((move) => {
-    const letter = piece.parts.find((part) => part.id === move.part)?.letter ?? move.part;
-    return `${letter}${move.strip === null ? '' : move.strip + 1} on ${move.board}`;
-  });
+  const names = givenUp.map(
+    ({ part, strip, board }) => `${labelOf({ part, ...(strip === null ? {} : { strip }) })} on ${board}`,
+  );
   return [
     {
       id: 'layout.moves-given-up',

@@ -1,4 +1,4 @@
-import type { JobDocument } from '../../decision/job-document';
+import type { PieceInJob } from '../../decision/piece-in-job';
 import type { Shop } from '../../decision/shop';
 import type { Demand, PanelDemand } from '../../layout/demand';
 import type { LayoutOptions } from '../../layout/layout';
@@ -28,7 +28,7 @@ function pairBlankFigure(panel: PanelDemand, options: Pick<LayoutOptions, 'resaw
 /** Whether this shop can resaw the pairs that are asked for, out of what boards, and whether they come out even. */
 export function pairChecks(
   demand: Demand,
-  choice: JobDocument['layout'],
+  choice: PieceInJob['layout'],
   { tools, allowances }: Shop,
   boards: readonly Board[],
   options: Pick<LayoutOptions, 'resaw' | 'flattening' | 'skim'>,

@@ -5,7 +5,7 @@ import { clip } from '../../../../solid/convex';
 import { planeInPart, squareFrame } from '../../../../solid/frame';
 import { times } from '../../../../solid/vector';
 import { blockOf, type Draft, type Fitting, forJoint } from '../../../part';
-import type { BasePlan, PieceDecisions, Racking, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Racking, TopSize } from '../../../piece';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
 import { SIDES } from './two-frames';
 
@@ -14,7 +14,7 @@ const TENON_SHARE = 0.6;
 const TENON_SET = 8;
 
 /** A bench or a stool folded out of one board: two sides mitred to the ends of the top, and perhaps a rail between them. */
-export function boxBase(form: BaseOf<'box'>, { form: whole }: PieceDecisions, top: TopSize): BasePlan {
+export function boxBase(form: BaseOf<'box'>, { form: whole }: BuildDecisions, top: TopSize): BasePlan {
   const { height, key, rail } = form;
   const { length, width, thickness } = top;
   const underside = height - thickness;
@@ -151,7 +151,7 @@ function fittingsOf({ key }: BaseOf<'box'>, { width, thickness }: TopSize): Fitt
   return [{ name: 'Dowels', count: 2 * count, size: [diameter, Math.ceil(deep + thickness / 2)] }];
 }
 
-function impossible({ height, rail }: BaseOf<'box'>, whole: PieceDecisions['form'], top: TopSize): Unbuildable[] {
+function impossible({ height, rail }: BaseOf<'box'>, whole: BuildDecisions['form'], top: TopSize): Unbuildable[] {
   const problems: Unbuildable[] = [];
   const plain = whole.top.kind === 'glued-panel' && whole.top.outline.kind === 'rectangle';
   if (!plain) {

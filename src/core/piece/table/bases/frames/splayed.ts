@@ -8,7 +8,7 @@ import { type Frame, inPart, leaningFrame, planeInPart, solidInPiece } from '../
 import type { Flat } from '../../../../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../../../../solid/vector';
 import { blockOf, type Draft, footOf, forJoint } from '../../../part';
-import type { BasePlan, PieceDecisions, Rest, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Rest, TopSize } from '../../../piece';
 import { measured, settleSection } from '../../../settle-locks';
 import type { Unbuildable } from '../../../unbuildable';
 import { endCut } from '../end-cuts';
@@ -24,7 +24,7 @@ export const legDirections = (legs: number): number[] =>
   Array.from({ length: legs }, (_, i) => (legs === 4 ? Math.PI / 4 : 0) + (2 * Math.PI * i) / legs);
 
 /** Legs that lean outward, even round the middle, bridled or mitred to arms that meet there. */
-export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: PieceDecisions, top: TopSize): BasePlan {
+export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: BuildDecisions, top: TopSize): BasePlan {
   const each = (part: string) => Array.from({ length: drawn.legs }, (_, i) => `${part}-${i + 1}`);
   const form: BaseOf<'splayed'> = {
     ...drawn,

@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
 import { change, level } from '../../../../../../tests/fixtures/demo';
-import { type JobDocument, withChanges } from '../../../../decision/job-document';
+import { withChanges } from '../../../../decision/job-document';
+import type { PieceInJob } from '../../../../decision/piece-in-job';
 import { cutList } from '../../../../format/cut-list-csv';
 import { startBaseChanges } from '../../../../start/start-form';
 import { partWeight } from '../../../weight';
 
 const named = (name: string) => CONSTRUCTIONS.find((c) => c.name.includes(name))!.document;
-const on = (name: string, edit: (draft: JobDocument) => void = () => {}) => derived(change(named(name), edit));
-const damp = (d: JobDocument) => {
+const on = (name: string, edit: (draft: PieceInJob) => void = () => {}) => derived(change(named(name), edit));
+const damp = (d: PieceInJob) => {
   d.season.homePlaceId = 'heron-ferry';
 };
 

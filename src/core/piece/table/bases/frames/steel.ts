@@ -5,7 +5,7 @@ import { squareFrame } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
 import { MATERIALS } from '../../../material';
 import type { Draft } from '../../../part';
-import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Racking, Rest, TopSize } from '../../../piece';
 import { drawnSize } from '../../../settle-locks';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
 import { SIDES } from './two-frames';
@@ -30,7 +30,7 @@ interface Stand {
  * Bought-in steel: four legs, each under a plate of its own, or two frames, each under a flat bar across. They are held to
  * the top by their holes; the outer ones are slots.
  */
-export function steelBase(form: BaseOf<'steel'>, { form: whole }: PieceDecisions, top: TopSize): BasePlan {
+export function steelBase(form: BaseOf<'steel'>, { form: whole }: BuildDecisions, top: TopSize): BasePlan {
   const { tube, plate, shape } = form;
   const drawn = drawnSize(whole.top);
   const underside = form.height - top.thickness;

@@ -8,7 +8,7 @@ import { type Convex, clipAll, NOTHING, planeThrough, reach } from '../../../../
 import { inPart, leaningFrame, planeInPart, solidInPart, solidInPiece, squareFrame } from '../../../../solid/frame';
 import type { Vec } from '../../../../solid/vector';
 import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from '../../../part';
-import type { BasePlan, PieceDecisions, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, TopSize } from '../../../piece';
 import { drawnSize, measured, settleSection } from '../../../settle-locks';
 import type { Unbuildable } from '../../../unbuildable';
 import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
@@ -83,7 +83,7 @@ function headOfLegs(form: BaseOf<'x-frame'>, drawn: number, length: number): num
 /** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
 export function xFrameBase(
   drawnForm: BaseOf<'x-frame'>,
-  { form: whole, bench }: PieceDecisions,
+  { form: whole, bench }: BuildDecisions,
   top: TopSize,
 ): BasePlan {
   const form: BaseOf<'x-frame'> = {

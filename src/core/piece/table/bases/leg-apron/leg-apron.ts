@@ -1,7 +1,7 @@
 import type { BaseOf, Joints } from '../../../../decision/job-document';
 import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, legCorner } from '../../../../joint/leg-corner';
 import { type Part, shoulderLengthOf } from '../../../part';
-import type { BasePlan, PieceDecisions, Racking, Rest, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Racking, Rest, TopSize } from '../../../piece';
 import { LEG_IDS, LONG_APRON_IDS, measured, SHORT_APRON_IDS, settleLegApron } from '../../../settle-locks';
 import { cornerBlocks } from './corner-blocks';
 import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from './corner-holds';
@@ -19,7 +19,7 @@ const BEFORE_TAPER = 15;
 const tangent = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
 
 /** Four legs, four aprons and perhaps cross rails between the long aprons. */
-export function legApronBase(form: BaseOf<'leg-apron'>, decisions: PieceDecisions, top: TopSize): BasePlan {
+export function legApronBase(form: BaseOf<'leg-apron'>, decisions: BuildDecisions, top: TopSize): BasePlan {
   const { splay } = form.leg;
   if (splay.ends === 0 && splay.sides === 0) return legsAndAprons(form, decisions, top);
   // Of legs that lean no length is asked for by itself: what is cut moves the whole by how far it is off.
@@ -44,7 +44,7 @@ export function legApronBase(form: BaseOf<'leg-apron'>, decisions: PieceDecision
 
 function legsAndAprons(
   form: BaseOf<'leg-apron'>,
-  { form: whole, joints, bench }: PieceDecisions,
+  { form: whole, joints, bench }: BuildDecisions,
   top: TopSize,
 ): BasePlan {
   const { splay } = form.leg;
@@ -282,7 +282,7 @@ const APRON_IDS = ['apron-front', 'apron-back', 'apron-left', 'apron-right'];
 const NO_STRETCHERS = { drafts: [], joints: [], problems: [] };
 
 /** A locked length is told along a leg that leans, or between shoulders that are askew: it is not one of the base's own figures. */
-const withoutLengths = (bench: PieceDecisions['bench']): PieceDecisions['bench'] => ({
+const withoutLengths = (bench: BuildDecisions['bench']): BuildDecisions['bench'] => ({
   ...bench,
   locks: Object.fromEntries(Object.entries(bench.locks).map(([id, lock]) => [id, { ...lock, length: null }])),
 });

@@ -3,8 +3,8 @@ import { CONSTRUCTIONS, derived, thickBoards } from '../../../../../../tests/fix
 import { change, demoJob, derive, type JobOn, level, shop } from '../../../../../../tests/fixtures/demo';
 import { withChanges } from '../../../../decision/job-document';
 import { cutList } from '../../../../format/cut-list-csv';
-import { pieceLabel } from '../../../../format/layout-svg';
 import { checkLayout } from '../../../../layout/check-layout';
+import { labelsOfPiece } from '../../../../layout/labels';
 import { planLayout } from '../../../../layout/plan-layout';
 import { findPart } from '../../../piece';
 import { blankId, halfDiagonal, legBlanks, ownerOf } from './making';
@@ -63,7 +63,7 @@ describe('the blanks of a leg', () => {
   it('carry their leg’s id', () => {
     expect(ownerOf(blankId('leg-front-left', 'v1'))).toBe('leg-front-left');
     expect(ownerOf('top')).toBe('top');
-    expect(pieceLabel(made({ kind: 'solid' }).piece, { part: 'leg-front-left/v1' })).toBe('B.v1');
+    expect(labelsOfPiece(made({ kind: 'solid' }).piece)({ part: 'leg-front-left/v1' })).toBe('B.v1');
   });
 });
 

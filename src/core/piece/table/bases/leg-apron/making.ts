@@ -1,4 +1,5 @@
-import type { BaseOf, JobDocument } from '../../../../decision/job-document';
+import type { BaseOf } from '../../../../decision/job-document';
+import type { PieceInJob } from '../../../../decision/piece-in-job';
 import type { Part, PartKind } from '../../../part';
 
 type Making = BaseOf<'leg-apron'>['leg']['making'];
@@ -7,7 +8,7 @@ const SOLID: Making = { kind: 'solid' };
 const ofStaves = (count: number): Making => (count > 1 ? { kind: 'staves', count } : SOLID);
 
 /** How parts of a kind are made: legs by their school, posts and feet of staves, all others of one blank. */
-export function makingOf({ base }: JobDocument['form'], kind: PartKind): Making {
+export function makingOf({ base }: PieceInJob['form'], kind: PartKind): Making {
   if (base.kind === 'leg-apron' && kind === 'leg') return base.leg.making;
   if (base.kind !== 'trestle' && base.kind !== 'post-brace') return SOLID;
   if (kind === 'post') return ofStaves(base.post.staves);

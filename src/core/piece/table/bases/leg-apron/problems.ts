@@ -1,6 +1,6 @@
 import type { BaseOf, Joints } from '../../../../decision/job-document';
 import { type CornerJoint, LEAST_BACK_WALL } from '../../../../joint/leg-corner';
-import type { PieceDecisions } from '../../../piece';
+import type { BuildDecisions } from '../../../piece';
 import type { settleLegApron } from '../../../settle-locks';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
 import { mostBelly } from './taper';
@@ -18,7 +18,7 @@ export function legApronProblems(
   form: BaseOf<'leg-apron'>,
   settled: ReturnType<typeof settleLegApron>,
   corner: CornerJoint,
-  whole: PieceDecisions['form'],
+  whole: BuildDecisions['form'],
   /** How the aprons are wanted to stand in legs that lean. */
   leaning: Joints | null,
 ): Unbuildable[] {

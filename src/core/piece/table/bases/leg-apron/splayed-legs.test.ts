@@ -2,10 +2,10 @@ import { Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
 import { change } from '../../../../../../tests/fixtures/demo';
-import type { JobDocument } from '../../../../decision/job-document';
+import type { PieceInJob } from '../../../../decision/piece-in-job';
 import { findPart } from '../../../piece';
 
-const table = (angled: JobDocument['joints']['angled']) =>
+const table = (angled: PieceInJob['joints']['angled']) =>
   change(CONSTRUCTIONS.find((c) => c.name.includes('splayed both ways'))!.document, (d) => {
     d.joints.angled = angled;
   });
@@ -55,7 +55,7 @@ describe('tenons of aprons in legs that lean', () => {
   });
 
   it('ask nothing of legs that stand upright', () => {
-    const upright = (angled: JobDocument['joints']['angled']) =>
+    const upright = (angled: PieceInJob['joints']['angled']) =>
       derived(
         change(table(angled), (d) => {
           baseOf(d, 'leg-apron').leg.splay = { ends: 0, sides: 0 };

@@ -9,7 +9,7 @@ import { fixed } from '../../../../restraint/tie';
 import { squareFrame } from '../../../../solid/frame';
 import type { Vec } from '../../../../solid/vector';
 import { type Draft, type Fitting, forJoint } from '../../../part';
-import type { BasePlan, BendingPart, PieceDecisions, Racking, Rest, TopSize } from '../../../piece';
+import type { BasePlan, BendingPart, BuildDecisions, Racking, Rest, TopSize } from '../../../piece';
 import { measured, settleSection } from '../../../settle-locks';
 import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
 import { bracesOf, FRONT_BACK, runOf } from './braces';
@@ -22,7 +22,7 @@ import { deepOf, type PostFrame, stringerEnd, stringerTenon } from './stringer';
  */
 export function postBraceBase(
   drawnForm: BaseOf<'post-brace'>,
-  { form: whole, bench }: PieceDecisions,
+  { form: whole, bench }: BuildDecisions,
   top: TopSize,
 ): BasePlan {
   const form = settled(drawnForm, bench);
@@ -224,7 +224,7 @@ export function postBraceBase(
 type Form = BaseOf<'post-brace'>;
 
 /** Its sections as they were cut; a post is square. */
-function settled(drawn: Form, bench: PieceDecisions['bench']): Form {
+function settled(drawn: Form, bench: BuildDecisions['bench']): Form {
   const posts = onBothSides('post');
   const sides = [measured(bench, posts, 'width'), measured(bench, posts, 'thickness')].filter((mm) => mm !== undefined);
   const section = sides.length > 0 ? sides.reduce((sum, side) => sum + side, 0) / sides.length : drawn.post.section;

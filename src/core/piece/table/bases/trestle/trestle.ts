@@ -9,7 +9,7 @@ import { squareFrame } from '../../../../solid/frame';
 import { archedOutline, hollowedOutline } from '../../../../solid/profile';
 import type { Vec } from '../../../../solid/vector';
 import { type Draft, type Fitting, forJoint } from '../../../part';
-import type { BasePlan, PieceDecisions, Racking, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Racking, TopSize } from '../../../piece';
 import { measured, settleSection } from '../../../settle-locks';
 import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
 import { buttressBraces, footPads, trestleBraces } from './braces';
@@ -19,7 +19,7 @@ import { cutsForHold, mortiseOnly, tuskFor } from './stretcher';
 /** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
 export function trestleBase(
   drawnForm: BaseOf<'trestle'>,
-  { form: whole, bench }: PieceDecisions,
+  { form: whole, bench }: BuildDecisions,
   top: TopSize,
 ): BasePlan {
   const form: BaseOf<'trestle'> = {
@@ -300,7 +300,7 @@ function racking(given: {
 }
 
 /** An arched stretcher is measured over its arch. */
-function settledStretcher(drawn: BaseOf<'trestle'>['stretcher'], bench: PieceDecisions['bench']) {
+function settledStretcher(drawn: BaseOf<'trestle'>['stretcher'], bench: BuildDecisions['bench']) {
   const over = settleSection(bench, ['stretcher'], { ...drawn, height: drawn.height + drawn.arch }, 'height');
   return { ...over, height: Math.max(1, over.height - drawn.arch) };
 }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { thickBoards } from '../../tests/fixtures/constructions';
-import { derive, places, shop } from '../../tests/fixtures/demo';
-import { BEHIND_CHAIR } from './decision/room-for-people';
+import { thickBoards } from '../../../tests/fixtures/constructions';
+import { derive, onlyPiece, places, shop } from '../../../tests/fixtures/demo';
+import { BEHIND_CHAIR } from '../decision/room-for-people';
+import { topForBrief } from '../start/new-job';
 import { proposeJob } from './propose-job';
-import { topForBrief } from './start/new-job';
 
 const workshop = { shop, places, boards: thickBoards };
 const brief = {
@@ -17,17 +17,19 @@ const brief = {
   note: '',
 };
 const propose = (more: Partial<typeof brief>, homePlaceId = 'heron-ferry') =>
-  proposeJob(
-    {
-      name: 'x',
-      client: '',
-      species: 'oak-white',
-      shopPlaceId: 'shop',
-      homePlaceId,
-      startOn: '2027-03-08',
-      brief: { ...brief, ...more },
-    },
-    workshop,
+  onlyPiece(
+    proposeJob(
+      {
+        name: 'x',
+        client: '',
+        species: 'oak-white',
+        shopPlaceId: 'shop',
+        homePlaceId,
+        startOn: '2027-03-08',
+        brief: { ...brief, ...more },
+      },
+      workshop,
+    ),
   );
 
 describe('what is proposed for a brief passes its own checks', () => {

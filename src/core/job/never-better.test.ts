@@ -1,23 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { CONSTRUCTIONS, derived } from '../../tests/fixtures/constructions';
-import { change } from '../../tests/fixtures/demo';
-import { read } from './decision/issues';
-import { type JobDocument, JobDocumentSchema, valueAt, withChanges } from './decision/job-document';
-import type { DerivedJob } from './job';
+import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
+import { change, type Derived } from '../../../tests/fixtures/demo';
+import { read } from '../decision/issues';
+import { FormSchema, valueAt, withChanges } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
 
 // Whatever the piece: less wood, a wider span and a heavier load never look better; more travel never holds the wood more.
 
-const value = (job: DerivedJob, id: string) => job.checks.find((own) => own.id === id)?.value.amount;
-const ids = (job: DerivedJob, what: RegExp) => job.checks.map(({ id }) => id).filter((id) => what.test(id));
-const traps = (job: DerivedJob) =>
+const value = (job: Derived, id: string) => job.checks.find((own) => own.id === id)?.value.amount;
+const ids = (job: Derived, what: RegExp) => job.checks.map(({ id }) => id).filter((id) => what.test(id));
+const traps = (job: Derived) =>
   job.checks.filter(({ id, level }) => id.startsWith('season.ties-') && level === 'stop').length;
 
 /** The piece with one figure of its form multiplied; null where the form does not take it, or it cannot be built. */
-function scaled(document: JobDocument, path: string, times: number): DerivedJob | null {
+function scaled(document: PieceInJob, path: string, times: number): Derived | null {
   const now = valueAt(document, path);
   if (typeof now !== 'number' || now === 0) return null;
   const next = withChanges(document, [{ path, value: Math.round(now * times * 10) / 10 }]);
-  if ('problems' in read(JobDocumentSchema, next, 'job')) return null;
+  if ('problems' in read(FormSchema, next.form, 'form')) return null;
   const job = derived(next);
   return job.problems.length > 0 ? null : job;
 }
@@ -85,7 +85,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c.document] as const))('%s', (_,
     ]);
     const after = derived(freer);
     expect(traps(after)).toBeLessThanOrEqual(traps(before));
-    const room = (job: DerivedJob, id: string) => {
+    const room = (job: Derived, id: string) => {
       const own = job.checks.find((check) => check.id === id);
       return own ? own.limit.amount - own.value.amount : Number.POSITIVE_INFINITY;
     };

@@ -1,13 +1,22 @@
 import * as v from 'valibot';
-import type { Check, Level, WayOut } from './check/check';
-import { type Change, type JobDocument, JobDocumentSchema, valueAt, withChanges } from './decision/job-document';
-import type { Shop } from './decision/shop';
-import { type DerivedJob, deriveJob, type JobInputs } from './job';
-import { MM_PER_INCH } from './measure/length';
-import { type Phrase, type Quantity, say } from './measure/quantity';
+import type { Check, Level, WayOut } from '../check/check';
+import {
+  type Change,
+  type JobDocument,
+  JobDocumentSchema,
+  sharing,
+  valueAt,
+  withChanges,
+} from '../decision/job-document';
+import type { Shop } from '../decision/shop';
+import { MM_PER_INCH } from '../measure/length';
+import { type Phrase, type Quantity, say } from '../measure/quantity';
+import { type DerivedJob, deriveJob, type OwnedCheck, ownedChecks } from './derive-job';
+import type { JobInputs } from './inputs';
 
 /** The way out of one check, tried: with changes it is a button that cures, without them it is advice in words. */
 export interface ProvenWayOut {
+  owner: string;
   check: string;
   wayOut: WayOut;
 }
@@ -18,13 +27,16 @@ const FARTHER = [1, 1.25, 1.6, 2, 3, 4.5];
 const BISECTIONS = 4;
 
 /** Numbered checks of one kind, such as ties that fight, are compared by how many there are. */
-const familyOf = (id: string) => id.replace(/-\d+$/, '');
+const kindOf = (id: string) => id.replace(/-\d+$/, '');
+
+/** Checks of one kind about one thing. */
+const familyOf = ({ owner, check }: OwnedCheck) => `${owner} ${kindOf(check.id)}`;
 
 /** How many checks of each kind are at a level or worse. */
-function countsByFamily(checks: readonly Check[], worst: Level): Map<string, number> {
+function countsByFamily(checks: readonly OwnedCheck[], worst: Level): Map<string, number> {
   const counts = new Map<string, number>();
-  for (const { id, level } of checks) {
-    if (RANK[level] <= RANK[worst]) counts.set(familyOf(id), (counts.get(familyOf(id)) ?? 0) + 1);
+  for (const own of checks) {
+    if (RANK[own.check.level] <= RANK[worst]) counts.set(familyOf(own), (counts.get(familyOf(own)) ?? 0) + 1);
   }
   return counts;
 }
@@ -39,68 +51,80 @@ interface Trial {
 
 type Try = (changes: readonly Change[]) => Trial;
 
-/** Whether changes mend `check` and stop nothing else: the whole job is derived with them. */
-export function tryChanges(inputs: JobInputs, job: DerivedJob, check: Check, changes: readonly Change[]): Trial {
+/** Whether changes mend a check and stop nothing else: the whole job is derived with them. */
+export function tryChanges(
+  inputs: JobInputs,
+  job: DerivedJob,
+  { owner, check }: OwnedCheck,
+  changes: readonly Change[],
+): Trial {
   const failed = { cured: false, stops: [], job: null };
   const document = withChanges(inputs.document, changes);
   if (JSON.stringify(document) === JSON.stringify(inputs.document)) return failed;
   const read = v.safeParse(JobDocumentSchema, document);
   if (!read.success) return failed;
-  const after = deriveJob({ ...inputs, document: read.output });
-  if (!('piece' in after)) return failed;
-  const counts = (of: DerivedJob, worst: Level) => countsByFamily(of.checks, worst);
-  const [before, now] = [counts(job, check.level), counts(after, check.level)];
-  const family = familyOf(check.id);
-  const numbered = family !== check.id;
-  const same = after.checks.find(({ id }) => id === check.id);
+  const after = deriveJob({ ...inputs, document: sharing(inputs.document, read.output) });
+  if (!('pieces' in after)) return failed;
+  const [before, now] = [ownedChecks(job), ownedChecks(after)];
+  const family = familyOf({ owner, check });
+  const numbered = kindOf(check.id) !== check.id;
+  const same = now.find((own) => own.owner === owner && own.check.id === check.id)?.check;
+  const countIn = (checks: readonly OwnedCheck[]) => countsByFamily(checks, check.level).get(family) ?? 0;
   return {
-    cured: numbered
-      ? (now.get(family) ?? 0) < (before.get(family) ?? 0)
-      : !same || RANK[same.level] > RANK[check.level],
+    cured: numbered ? countIn(now) < countIn(before) : !same || RANK[same.level] > RANK[check.level],
     stops: [
-      ...newAt('stop', job, after),
-      ...worseNow(job, after, check),
-      ...(check.level === 'watch' ? newAt('watch', job, after) : []),
+      ...newAt('stop', before, now),
+      ...worseNow(before, now, { owner, check }),
+      ...(check.level === 'watch' ? newAt('watch', before, now) : []),
     ],
     job: after,
   };
 }
 
 /** Checks that stopped the work before and are farther from their limit now. */
-function worseNow(job: DerivedJob, after: DerivedJob, mended: Check): Check[] {
-  const before = new Map(job.checks.filter(({ level }) => level === 'stop').map((own) => [own.id, own]));
+function worseNow(before: readonly OwnedCheck[], now: readonly OwnedCheck[], mended: OwnedCheck): Check[] {
+  const idOf = ({ owner, check }: OwnedCheck) => `${owner} ${check.id}`;
+  const stopped = new Map(before.filter(({ check }) => check.level === 'stop').map((own) => [idOf(own), own.check]));
   const over = ({ value, limit }: Check) => Math.abs(value.amount - limit.amount);
-  return after.checks.filter((own) => {
-    const was = before.get(own.id);
-    return own.level === 'stop' && own.id !== mended.id && was !== undefined && over(own) > 1.02 * over(was) + 1e-6;
-  });
+  return now
+    .filter((own) => {
+      const was = stopped.get(idOf(own));
+      const stops = own.check.level === 'stop' && idOf(own) !== idOf(mended);
+      return stops && was !== undefined && over(own.check) > 1.02 * over(was) + 1e-6;
+    })
+    .map(({ check }) => check);
 }
 
 /** Checks that are at a level now, of kinds of which fewer were at it or worse before. */
-function newAt(level: Level, job: DerivedJob, after: DerivedJob): Check[] {
-  const [before, now] = [countsByFamily(job.checks, level), countsByFamily(after.checks, level)];
-  return after.checks.filter(
-    (own) => own.level === level && (now.get(familyOf(own.id)) ?? 0) > (before.get(familyOf(own.id)) ?? 0),
-  );
+function newAt(level: Level, before: readonly OwnedCheck[], now: readonly OwnedCheck[]): Check[] {
+  const [was, is] = [countsByFamily(before, level), countsByFamily(now, level)];
+  return now
+    .filter((own) => own.check.level === level && (is.get(familyOf(own)) ?? 0) > (was.get(familyOf(own)) ?? 0))
+    .map(({ check }) => check);
 }
 
 /**
- * The ways out of every check that is not good, tried on the job itself: a proposal is shown as a button only when with it
+ * The ways out of every check that is not good, of those given, tried on the job itself: a proposal is shown as a button only when with it
  * the check comes out better and nothing else stops. A proposed figure that is not enough, or too much, is moved until it
  * is right and round in the shop's units; a proposal that makes another check stop is tried together with that check's own;
  * and where nothing helps the words say what would give.
  *
  * Yields what is found as it is found, since each trial derives the whole job.
  */
-export function* waysOut(inputs: JobInputs, job: DerivedJob): Generator<ProvenWayOut[], ProvenWayOut[]> {
+export function* waysOut(
+  inputs: JobInputs,
+  job: DerivedJob,
+  checks: readonly OwnedCheck[] = ownedChecks(job),
+): Generator<ProvenWayOut[], ProvenWayOut[]> {
   const found: ProvenWayOut[] = [];
-  for (const check of job.checks) {
+  for (const own of checks) {
+    const { owner, check } = own;
     if (check.level === 'good' || !check.wayOut) continue;
-    const search = searchWayOut(inputs, job, check);
+    const search = searchWayOut(inputs, job, own);
     for (;;) {
       const step = search.next();
       if (step.done) {
-        found.push({ check: check.id, wayOut: step.value });
+        found.push({ owner, check: check.id, wayOut: step.value });
         break;
       }
       yield found;
@@ -117,9 +141,10 @@ interface Miss {
 }
 
 /** The way out of one check, tried; yields after every trial. */
-export function* searchWayOut(inputs: JobInputs, job: DerivedJob, check: Check): Generator<void, WayOut> {
+export function* searchWayOut(inputs: JobInputs, job: DerivedJob, own: OwnedCheck): Generator<void, WayOut> {
+  const { check } = own;
   const proposals = [check.wayOut, ...(check.otherWaysOut ?? [])].flatMap((own) => own ?? []);
-  const attempt: Try = (changes) => tryChanges(inputs, job, check, changes);
+  const attempt: Try = (changes) => tryChanges(inputs, job, own, changes);
   const misses: Miss[] = [];
   for (const proposal of proposals) {
     if (proposal.changes.length === 0) continue;

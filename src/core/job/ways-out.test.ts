@@ -1,33 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import { CONSTRUCTIONS, thickBoards } from '../../tests/fixtures/constructions';
-import { change, inputs, shop } from '../../tests/fixtures/demo';
-import { randomDocuments } from '../../tests/fixtures/random-documents';
-import type { JobDocument } from './decision/job-document';
-import { withChanges } from './decision/job-document';
-import { type DerivedJob, deriveJob } from './job';
-import { writePhrase } from './measure/write-quantity';
-import { type ProvenWayOut, waysOut } from './ways-out';
+import { CONSTRUCTIONS, thickBoards } from '../../../tests/fixtures/constructions';
+import { change, type Derived, derive as deriveAny, shop, waysOutOf } from '../../../tests/fixtures/demo';
+import { randomDocuments } from '../../../tests/fixtures/random-documents';
+import { withChanges } from '../decision/job-document';
+import type { PieceInJob } from '../decision/piece-in-job';
+import { writePhrase } from '../measure/write-quantity';
+import type { ProvenWayOut } from './ways-out';
 
 /** How many a run can afford; `npm run documents:random` tries five hundred. */
 const COUNT = Number(process.env.RANDOM_WAYS_OUT ?? 30);
 const RANK = { stop: 0, watch: 1, good: 2 };
 
-const derive = (document: JobDocument, more = {}): DerivedJob => {
-  const job = deriveJob(inputs(document, { boards: thickBoards, ...more }));
-  if (!('piece' in job)) throw new Error(JSON.stringify(job.problems));
-  return job;
-};
-
-function found(document: JobDocument, more = {}): ProvenWayOut[] {
-  const search = waysOut(inputs(document, { boards: thickBoards, ...more }), derive(document, more));
-  for (;;) {
-    const step = search.next();
-    if (step.done) return step.value;
-  }
-}
+const derive = (document: PieceInJob): Derived => deriveAny(document, { boards: thickBoards });
+const found = (document: PieceInJob, more = {}): ProvenWayOut[] =>
+  waysOutOf(document, { boards: thickBoards, ...more });
 
 const numbered = (id: string) => id.replace(/-\d+$/, '');
-const stops = (job: DerivedJob) => {
+const stops = (job: Derived) => {
   const counts = new Map<string, number>();
   for (const { id, level } of job.checks)
     if (level === 'stop') counts.set(numbered(id), (counts.get(numbered(id)) ?? 0) + 1);
@@ -42,7 +31,7 @@ const reported = new Set(
 );
 
 /** Presses every button that is offered, and says what is wrong with it. */
-function faultsOf(document: JobDocument, name: string): string[] {
+function faultsOf(document: PieceInJob, name: string): string[] {
   const before = derive(document);
   return found(document).flatMap(({ check, wayOut }) => {
     if (wayOut.changes.length === 0) return [];

@@ -1,28 +1,16 @@
-import type { Check, CheckContext } from './check/check';
-import { seatsOf } from './check/people';
-import { pieceWeight } from './check/stability';
-import { edgePerPerson } from './decision/room-for-people';
-import type { Glue } from './glueup/glue';
-import { type LaidStrip, MATCH_WEIGHTS, panelMatch } from './glueup/lay-panel';
-import type { GlueUp } from './glueup/plan-glue-ups';
-import type { Layout } from './layout/layout';
-import type { Figure } from './measure/figure';
-import { count, kilogram, minutes, mm, movement, percent, type Quantity } from './measure/quantity';
-import { cornerFigures } from './piece/table/bases/leg-apron/corner-figures';
-import type { Schedule } from './plan/schedule';
-import { topForBrief } from './start/new-job';
-
-export interface FigureContext {
-  context: CheckContext;
-  checks: readonly Check[];
-  glueUps: readonly GlueUp[];
-  glue: Glue;
-  /** The strips of the top as they lie. */
-  laid: readonly LaidStrip[];
-  dates: Schedule;
-  /** The layout shown, current or stale; null when there is none. */
-  layout: Layout | null;
-}
+import type { CheckContext } from '../check/check';
+import { seatsOf } from '../check/people';
+import { pieceWeight } from '../check/stability';
+import { edgePerPerson } from '../decision/room-for-people';
+import type { Glue } from '../glueup/glue';
+import { type LaidStrip, MATCH_WEIGHTS, panelMatch } from '../glueup/lay-panel';
+import type { GlueUp } from '../glueup/plan-glue-ups';
+import type { Layout } from '../layout/layout';
+import type { Figure } from '../measure/figure';
+import { count, kilogram, minutes, mm, movement, percent, type Quantity } from '../measure/quantity';
+import { cornerFigures } from '../piece/table/bases/leg-apron/corner-figures';
+import type { Schedule } from '../plan/schedule';
+import { topForBrief } from '../start/new-job';
 
 type Input = Figure['inputs'][number];
 const input = (label: string, quantity: Quantity | string): Input => ({ label, quantity });
@@ -36,21 +24,24 @@ const figure = (
   limits?: string,
 ): Figure => ({ id, label, quantity, formula, inputs, source, ...(limits ? { limits } : {}) });
 
-/** Every figure of a job by its id, each with its formula, inputs and source. */
-export function collectFigures(given: FigureContext): Record<string, Figure> {
-  const all = [
-    ...pieceFigures(given.context),
-    ...cornerFigures(given.context.piece, given.context.document.joints),
-    ...given.context.season.figures,
-    ...(given.layout ? layoutFigures(given.layout, given.context.shop.prices.currency) : []),
-    ...panelFigures(given.laid),
-    ...glueFigures(given.glueUps, given.glue),
-    ...planFigures(given.dates, given.context.document.plan.hoursPerDay),
-    ...given.checks.flatMap((check) => check.figure ?? []),
-    ...given.glueUps.flatMap((glueUp) => glueUp.figures),
-  ];
-  return Object.fromEntries(all.map((f) => [f.id, f]));
-}
+/** Every figure of one instance of a piece, each with its formula, inputs and source. */
+export const figuresOfPiece = (given: {
+  context: CheckContext;
+  glueUps: readonly GlueUp[];
+  glue: Glue;
+  /** The strips of the top as they lie. */
+  laid: readonly LaidStrip[];
+}): Figure[] => [
+  ...pieceFigures(given.context),
+  ...cornerFigures(given.context.piece, given.context.document.joints),
+  ...given.context.season.figures,
+  ...panelFigures(given.laid),
+  ...glueFigures(given.glueUps, given.glue),
+  ...given.glueUps.flatMap((glueUp) => glueUp.figures),
+];
+
+export const byId = (figures: readonly Figure[]): Record<string, Figure> =>
+  Object.fromEntries(figures.map((own) => [own.id, own]));
 
 function pieceFigures(context: CheckContext): Figure[] {
   const { piece, season, document } = context;
@@ -154,7 +145,8 @@ function pieceFigures(context: CheckContext): Figure[] {
   ];
 }
 
-function layoutFigures(layout: Layout, currency: string): Figure[] {
+/** Figures of a layout, current or stale. */
+export function figuresOfLayout(layout: Layout, currency: string): Figure[] {
   const volume = (label: string, amount: number) => input(label, { amount, unit: 'cubic-metre' });
   const feet = layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0);
   const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
@@ -321,7 +313,8 @@ function glueFigures(glueUps: readonly GlueUp[], glue: Glue): Figure[] {
   ];
 }
 
-function planFigures(dates: Schedule, hoursPerDay: number): Figure[] {
+/** Figures of the calendar. */
+export function figuresOfPlan(dates: Schedule, hoursPerDay: number): Figure[] {
   const groups = [...new Set(dates.dated.map((d) => d.operation.group))];
   const hours = (group: string) =>
     dates.dated.filter((d) => d.operation.group === group).reduce((sum, d) => sum + d.operation.work, 0);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { derived } from '../../tests/fixtures/constructions';
-import { allChoices, choicesOf, randomDocuments } from '../../tests/fixtures/random-documents';
-import { moistureLine } from './season/moisture-line';
+import { derived } from '../../../tests/fixtures/constructions';
+import { allChoices, choicesOf, randomDocuments } from '../../../tests/fixtures/random-documents';
+import { moistureLine } from '../season/moisture-line';
 
 /** How many a run can afford; `npm run documents:random` takes twenty thousand. */
 const COUNT = Number(process.env.RANDOM_DOCUMENTS ?? 2_000);

@@ -1,10 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import { boards, change, demoJob, derive, inputs, level, shop, sixSeats } from '../../tests/fixtures/demo';
-import { read } from './decision/issues';
-import { JobDocumentSchema, withChanges } from './decision/job-document';
-import { type DerivedJob, deriveJob } from './job';
-import { checkLayout } from './layout/check-layout';
-import { planLayout } from './layout/plan-layout';
+import {
+  boards,
+  change,
+  type Derived,
+  demoJob,
+  derive,
+  inputs,
+  jobInputs,
+  jobOf,
+  level,
+  shop,
+  sixSeats,
+} from '../../../tests/fixtures/demo';
+import { read } from '../decision/issues';
+import { JobDocumentSchema, withChanges } from '../decision/job-document';
+import { checkLayout } from '../layout/check-layout';
+import { planLayout } from '../layout/plan-layout';
+import { deriveJob } from './derive-job';
 
 describe('the chain of a job', () => {
   it('is plain data that survives a worker and JSON', () => {
@@ -14,7 +26,7 @@ describe('the chain of a job', () => {
   });
 
   it('changes nothing it is given', () => {
-    const given = inputs(sixSeats());
+    const given = jobInputs(inputs(sixSeats()));
     const before = structuredClone(given);
     deriveJob(given);
     expect(given).toEqual(before);
@@ -60,14 +72,16 @@ describe('the chain of a job', () => {
   it('says what is missing instead of failing', () => {
     expect(
       deriveJob(
-        inputs(
-          change(sixSeats(), (d) => {
-            d.form.species = 'plastic';
-          }),
+        jobInputs(
+          inputs(
+            change(sixSeats(), (d) => {
+              d.species = 'plastic';
+            }),
+          ),
         ),
       ),
-    ).toMatchObject({ problems: [{ where: 'form.species' }] });
-    expect(deriveJob({ document: sixSeats(), shop, boards, places: [], layout: null })).toMatchObject({
+    ).toMatchObject({ problems: [{ where: 'woods.w1.species' }] });
+    expect(deriveJob({ document: jobOf(sixSeats()), shop, boards, places: [], layouts: [] })).toMatchObject({
       problems: [{ where: 'season' }],
     });
     expect(
@@ -99,7 +113,7 @@ describe('the chain of a job', () => {
     ];
     for (const [path, value] of odd) {
       const document = withChanges(sixSeats(), [{ path, value }]);
-      expect(read(JobDocumentSchema, document, 'job'), path).toHaveProperty('value');
+      expect(read(JobDocumentSchema, jobOf(document), 'job'), path).toHaveProperty('value');
       const job = derive(document);
       for (const part of job.piece.parts)
         expect(Object.values(part.size).every(Number.isFinite), `${path} ${part.id}`).toBe(true);
@@ -144,8 +158,7 @@ describe('strips of one width', () => {
 
   it('says nothing of a rack that is not known, and judges no layout beside it', () => {
     const document = demoJob('2-long-table');
-    const ofTheRack = (job: DerivedJob) =>
-      job.checks.filter(({ id }) => /^(stock|layout|glue-up.*moisture)\./.test(id));
+    const ofTheRack = (job: Derived) => job.checks.filter(({ id }) => /^(stock|layout|glue-up.*moisture)\./.test(id));
     const empty = derive(document, { boards: [] });
     expect(ofTheRack(empty).length).toBeGreaterThan(0);
     const unknown = derive(document, { boards: null });

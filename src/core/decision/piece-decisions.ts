@@ -1,0 +1,136 @@
+import * as v from 'valibot';
+import { amount, day, length, line, name, whole } from './fields';
+import { FormSchema } from './form';
+import { USES } from './use';
+
+export * from './form';
+
+/** Kinds of parts that may be taken as dressed stock, and planed no further. */
+export const DRESSED_KINDS = [
+  'leg',
+  'apron',
+  'cross-rail',
+  'slat',
+  'stretcher',
+  'foot',
+  'post',
+  'top-rail',
+  'bearer',
+  'brace',
+  'batten',
+] as const;
+
+export const JointsSchema = v.object({
+  /** How aprons stand in legs. */
+  corner: v.picklist(['mortise-tenon', 'loose-tenon', 'dowels', 'pocket-screws', 'corner-plate']),
+  tenonSchool: v.picklist(['third', 'half']),
+  meeting: v.picklist(['auto', 'shortened', 'mitred', 'staggered']),
+  /** Into the leg, mm; null lets the rule choose. */
+  tenonLength: v.nullable(length(5, 200)),
+  /** Of a tenon or dowel, mm; null lets the school choose. */
+  tenonThickness: v.optional(v.nullable(length(3, 60)), null),
+  /** Above a tenon, up to the apron's upper edge. */
+  haunch: v.optional(v.picklist(['none', 'square', 'sloped']), 'none'),
+  /** Of aprons in legs that lean: in line with the apron, or square to the leg's face. */
+  angled: v.optional(v.picklist(['in-line', 'square']), 'in-line'),
+  /** Through leg and tenon. */
+  pegs: v.optional(v.picklist(['none', 'straight', 'draw-bored']), 'none'),
+});
+
+/** What is assumed and measured of the panels of a piece through the year. */
+export const PieceSeasonSchema = v.object({
+  /** Ring tangent to face: 0 flat, 45 rift, 90 quarter. */
+  ringAngle: amount(0, 90),
+  /** Which faces of the top get the finish of the plan. */
+  coated: v.optional(v.picklist(['both', 'show', 'neither']), 'both'),
+  /** Widths of the top measured after it was glued. */
+  measured: v.optional(
+    v.pipe(v.array(v.object({ on: day, width: length(50, 5000), note: v.optional(line(200), '') })), v.maxLength(200)),
+    [],
+  ),
+});
+
+/** How the panels of a piece are divided into strips, and which of its parts match. */
+export const PieceLayoutSchema = v.object({
+  leastStrip: length(20, 400),
+  greatestStrip: length(30, 800),
+  /** At most so many strips in the top; null: as many as it takes. */
+  mostStrips: v.optional(v.nullable(whole(1, 100)), null),
+  /** All strips from boards of one lot. */
+  oneLot: v.optional(v.boolean(), false),
+  /** So many strips, all of one width, planed at one setting; null: each as wide as its board gives. */
+  equalStrips: v.optional(v.nullable(whole(2, 60)), null),
+  /** Strips in pairs, two resawn from one blank: opened like a book, or slipped side by side. */
+  pairs: v.optional(v.picklist(['none', 'book', 'slip']), 'none'),
+  /** Kinds of parts whose parts all come from one board, so that they match. */
+  oneBoard: v.optional(v.pipe(v.array(v.picklist(['leg', 'apron', 'cross-rail'])), v.maxLength(3)), []),
+  /** Kinds of parts that are taken as dressed stock of their own section, and planed no further. */
+  asDressed: v.optional(v.pipe(v.array(v.picklist(DRESSED_KINDS)), v.maxLength(DRESSED_KINDS.length)), []),
+  /** Between a joint line of the top and anything driven into it. */
+  jointMargin: v.optional(length(0, 100), 12),
+});
+
+export const GlueUpChoiceSchema = v.object({
+  glue: v.picklist(['pva', 'pva-slow', 'hide', 'epoxy']),
+  staging: v.picklist(['planer-width', 'in-halves', 'all-at-once']),
+  /** What keeps the boards level while they are glued. */
+  level: v.optional(v.picklist(['none', 'cauls', 'loose-tenons', 'biscuits', 'dowels']), 'none'),
+});
+
+export const PiecePlanSchema = v.object({
+  finish: v.picklist(['oil-wax', 'film', 'shellac', 'lacquer', 'epoxy', 'wax', 'none']),
+});
+
+/** The real size of a part that is cut; null leaves a dimension to the design. */
+export const LockSchema = v.object({
+  length: v.nullable(length(1, 10000)),
+  width: v.nullable(length(1, 5000)),
+  thickness: v.nullable(length(1, 500)),
+  /** The day it was measured. */
+  on: day,
+});
+
+export const BenchSchema = v.object({
+  /** Ids of the parts that are cut. */
+  cut: v.optional(v.pipe(v.array(line(40)), v.maxLength(500)), []),
+  locks: v.optional(v.record(v.pipe(v.string(), v.maxLength(40)), LockSchema), {}),
+});
+
+/** Letters and digits that name a piece, a wood or an instance in its job; they last as long as it does. */
+export const id = v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,40}$/, 'small letters, digits and hyphens only'));
+
+/** One thing that is built, so many times alike: everything that was decided of it. */
+export const PieceSchema = v.pipe(
+  v.object({
+    id,
+    name,
+    use: v.picklist(USES),
+    count: whole(1, 60),
+    /** Id of the wood of the job that it is made of. */
+    wood: id,
+    form: FormSchema,
+    season: PieceSeasonSchema,
+    joints: JointsSchema,
+    layout: PieceLayoutSchema,
+    glueUp: GlueUpChoiceSchema,
+    plan: PiecePlanSchema,
+    /** What is cut and measured of each of them, by its number from 1. */
+    benches: v.record(v.pipe(v.string(), v.regex(/^[1-9]\d?$/, 'a number from 1')), BenchSchema),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['layout']],
+      ({ layout }) => layout.leastStrip <= layout.greatestStrip,
+      'the widest strip must be at least as wide as the narrowest',
+    ),
+    ['layout', 'greatestStrip'],
+  ),
+);
+
+export type PieceDecisions = v.InferOutput<typeof PieceSchema>;
+export type Joints = v.InferOutput<typeof JointsSchema>;
+export type Bench = v.InferOutput<typeof BenchSchema>;
+export type Lock = v.InferOutput<typeof LockSchema>;
+export type GlueKind = PieceDecisions['glueUp']['glue'];
+export type Staging = PieceDecisions['glueUp']['staging'];
+export type FinishOfPlan = PieceDecisions['plan']['finish'];

@@ -1,0 +1,74 @@
+/** What a piece is for, and what that means for its sizes and its checks. Heights and sizes in mm, common practice. */
+export interface UseOfPiece {
+  name: string;
+  /** People sit at it with their knees under it, on it, or neither. */
+  sitting: 'at' | 'on' | 'none';
+  /** Over the top: usual from and to. */
+  heights: readonly [least: number, most: number];
+  /** A first one, over the top; null where it follows the brief. */
+  start: { length: number; width: number; thickness: number; height: number } | null;
+  /** N: leaning or sitting on the edge, spread (of every person, where it is sat on), pushing. */
+  loads: { edge: number; spread: number; push: number };
+}
+
+export const USE_OF_PIECE = {
+  dining: {
+    name: 'Dining table',
+    sitting: 'at',
+    heights: [710, 780],
+    start: null,
+    loads: { edge: 400, spread: 600, push: 200 },
+  },
+  coffee: {
+    name: 'Coffee table',
+    sitting: 'none',
+    heights: [350, 500],
+    start: { length: 1100, width: 550, thickness: 25, height: 420 },
+    loads: { edge: 400, spread: 600, push: 200 },
+  },
+  side: {
+    name: 'Side table',
+    sitting: 'none',
+    heights: [450, 700],
+    start: { length: 500, width: 450, thickness: 22, height: 550 },
+    loads: { edge: 200, spread: 300, push: 100 },
+  },
+  console: {
+    name: 'Console',
+    sitting: 'none',
+    heights: [700, 920],
+    start: { length: 1200, width: 350, thickness: 25, height: 800 },
+    loads: { edge: 300, spread: 400, push: 150 },
+  },
+  desk: {
+    name: 'Desk',
+    sitting: 'at',
+    heights: [700, 780],
+    start: { length: 1400, width: 700, thickness: 25, height: 740 },
+    loads: { edge: 400, spread: 600, push: 200 },
+  },
+  bench: {
+    name: 'Bench',
+    sitting: 'on',
+    heights: [400, 500],
+    start: { length: 1300, width: 340, thickness: 30, height: 450 },
+    loads: { edge: 300, spread: 1000, push: 200 },
+  },
+  stool: {
+    name: 'Stool',
+    sitting: 'on',
+    heights: [400, 800],
+    start: { length: 400, width: 340, thickness: 25, height: 450 },
+    loads: { edge: 200, spread: 1000, push: 150 },
+  },
+  stand: {
+    name: 'Stand',
+    sitting: 'none',
+    heights: [300, 900],
+    start: { length: 450, width: 350, thickness: 22, height: 600 },
+    loads: { edge: 150, spread: 300, push: 100 },
+  },
+} as const satisfies Record<string, UseOfPiece>;
+
+export type Use = keyof typeof USE_OF_PIECE;
+export const USES = Object.keys(USE_OF_PIECE) as [Use, ...Use[]];

@@ -1,0 +1,80 @@
+import type { Check, CheckContext } from '../check/check';
+import { edgeChecks } from '../check/glue-up/edge-checks';
+import { glueUpChecks } from '../check/glue-up/glue-up-checks';
+import { panelChecks } from '../check/glue-up/panel-checks';
+import { impossibilities } from '../check/impossible';
+import { layoutChecks, movesGivenUp, ringChecks } from '../check/layout/layout-checks';
+import { machineChecks } from '../check/layout/machine-checks';
+import { pairChecks } from '../check/layout/pair-checks';
+import { sequenceChecks } from '../check/layout/sequence-checks';
+import { runChecks } from '../check/run-checks';
+import type { Change } from '../decision/job-document';
+import { changesInJob } from '../decision/piece-in-job';
+import type { Shop } from '../decision/shop';
+import { labelsBy } from '../layout/labels';
+import type { WorkedPiece } from './piece-stages';
+import type { WoodOfJob } from './wood-stage';
+
+/** What of its boards a piece is judged beside. */
+export type BoardsOfPiece = Pick<WoodOfJob, 'boards' | 'plainOptions' | 'layoutState'>;
+
+/** What is judged of one instance of a piece: form, season, joints, its share of the layout, its glue-ups. */
+export function checkPiece(own: WorkedPiece, wood: BoardsOfPiece, context: CheckContext): Check[] {
+  const { document, piece, species, demand, layout, laid, trim, edges, strips, glueUps } = own;
+  const { shop } = context;
+  const panel = demand.panels[0];
+  const current = wood.layoutState === 'current' ? layout : null;
+  const { jointMargin } = document.layout;
+  return [
+    ...runChecks(context),
+    ...impossibilities(piece.problems, document),
+    ...(current
+      ? [
+          ...layoutChecks(current, demand, piece, species, document.layout),
+          ...sequenceChecks(demand, current, wood.plainOptions.kerf),
+          ...ringChecks(current, demand, wood.boards, document.layout.aim),
+        ]
+      : []),
+    ...(context.boards ? pairChecks(demand, document.layout, shop, wood.boards, wood.plainOptions) : []),
+    ...(trim && panel ? panelChecks(panel, laid, trim, jointMargin) : []),
+    ...(panel && edges
+      ? edgeChecks({
+          panel: panel.id,
+          kind: document.glueUp.level,
+          size: edges.size,
+          tools: shop.tools,
+          joints: edges.joints,
+          strips,
+          thickness: panel.finished.thickness,
+          edge: 'edge' in document.form.top ? document.form.top.edge : { kind: 'square' },
+          polygon: piece.top.polygon,
+        })
+      : []),
+    ...glueUps.flatMap((glueUp, i) => glueUpChecks(glueUp, demand.panels[i]?.id ?? '', i === 0)),
+  ];
+}
+
+/** What is judged of the boards of one species, whatever pieces are cut from them. `where` has names of the job. */
+export function checkWood(wood: WoodOfJob, shop: Shop): Check[] {
+  const { layout, boards, species, moves } = wood;
+  const labelOf = labelsBy(wood.letters);
+  return [
+    ...(layout && wood.layoutState === 'current'
+      ? machineChecks({ layout, boards, shop, species, nameOf: labelOf })
+      : []),
+    ...movesGivenUp(moves.asked, moves.standing, labelOf),
+  ];
+}
+
+/** A check of a piece whose ways out say where they change the document of the job. */
+export function inJob(owner: { pieceId: string; instance: number }, check: Check): Check {
+  const moved = <T extends { changes: readonly Change[] }>(way: T): T => ({
+    ...way,
+    changes: changesInJob(owner, way.changes),
+  });
+  return {
+    ...check,
+    ...(check.wayOut ? { wayOut: moved(check.wayOut) } : {}),
+    ...(check.otherWaysOut ? { otherWaysOut: check.otherWaysOut.map(moved) } : {}),
+  };
+}

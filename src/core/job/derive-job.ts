@@ -1,0 +1,226 @@
+import type { Check, CheckContext } from '../check/check';
+import { planChecks } from '../check/plan-checks';
+import { inOrder } from '../check/run-checks';
+import type { Place } from '../climate/place';
+import type { Layout } from '../layout/layout';
+import type { Figure } from '../measure/figure';
+import type { Problem } from '../measure/problem';
+import type { Operation } from '../plan/operation';
+import { type Schedule, schedule } from '../plan/schedule';
+import type { Board } from '../stock/board';
+import { batched } from './batches';
+import { type BoardsOfPiece, checkPiece, checkWood, inJob } from './checks';
+import { byId, figuresOfLayout, figuresOfPiece, figuresOfPlan } from './figures';
+import type { JobInputs } from './inputs';
+import { layoutOfPiece, namesOfPiece } from './names-in-job';
+import {
+  type Airs,
+  type DrawnPiece,
+  drawPieces,
+  isAlone,
+  rememberedOf,
+  type WorkedPiece,
+  workPiece,
+} from './piece-stages';
+import { emptyMemory } from './remember';
+import { layOutWood, type WoodOfJob } from './wood-stage';
+
+/** One instance of a piece, with all that follows from its decisions and from where it lies on the boards. */
+export interface DerivedPiece extends WorkedPiece {
+  checks: readonly Check[];
+  figures: readonly Figure[];
+}
+
+/** The boards of one species, with what is judged and computed of them. */
+export interface DerivedWood extends WoodOfJob {
+  checks: readonly Check[];
+  figures: readonly Figure[];
+}
+
+export interface DerivedJob extends Airs {
+  /** Every instance of every piece, in their order. */
+  pieces: readonly DerivedPiece[];
+  /** One a species, in the order in which the pieces come to them. */
+  woods: readonly DerivedWood[];
+  /** All of the job's, those of alike pieces done together. */
+  operations: readonly Operation[];
+  schedule: Schedule;
+  /** Of the calendar. */
+  checks: readonly Check[];
+  figures: readonly Figure[];
+}
+
+/**
+ * The whole chain for one job: pieces as they are drawn → their boards, species by species → each piece's season, glue-ups
+ * and operations → the calendar → checks and figures. No layout is searched here; a kept one comes in and goes out with its
+ * state. Pure, and quick enough for every keystroke.
+ *
+ * @returns the derived job, or the problems that leave nothing to derive from (an unknown species, no place)
+ */
+export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[] } {
+  const { document, shop } = inputs;
+  const air = airOf(inputs);
+  const all = drawPieces(document, shop);
+  const problems = [...('problems' in air ? air.problems : []), ...unknownSpecies(all)];
+  if (problems.length > 0 || 'problems' in air) return { problems };
+  const drawn = all.filter((own): own is DrawnPiece => 'piece' in own);
+
+  const woods = layOutWoods(drawn, inputs);
+  const woodOf = ({ species }: DrawnPiece): WoodOfJob => woods.get(species.id) as WoodOfJob;
+  const worked = drawn.map((own) => {
+    const wood = woodOf(own);
+    const layout = wood.layout && shareOf(own, wood.layout);
+    const layoutComplete = layout !== null && wood.layoutState === 'current' && layout.shortfall.length === 0;
+    return workPiece(own, { ...air, shop, rack: inputs.boards ?? NO_RACK, layout, layoutComplete });
+  });
+
+  const operations = batched(worked);
+  const dates = schedule(operations, document.plan, document.plan.startOn);
+
+  const pieces = worked.map((own) => judgePiece(own, woodOf(own), inputs, air));
+  return {
+    ...air,
+    pieces,
+    woods: [...woods.values()].map((wood) => ({
+      ...wood,
+      checks: checkWood(wood, shop),
+      figures: wood.layout ? figuresOfLayout(wood.layout, shop.prices.currency) : [],
+    })),
+    operations,
+    schedule: dates,
+    checks: inOrder(planChecks(document, dates)),
+    figures: figuresOfPlan(dates, document.plan.hoursPerDay),
+  };
+}
+
+const shares = emptyMemory<Layout>();
+const shareOf = (own: DrawnPiece, layout: Layout): Layout =>
+  rememberedOf(isAlone(own), shares, [layout, own.pieceId, own.instance], () => layoutOfPiece(own, layout));
+
+function airOf({ document, places }: JobInputs): Airs | { problems: Problem[] } {
+  const shopAir = places.find((p) => p.id === document.season.shopPlaceId) ?? places.find((p) => p.kind === 'shop');
+  const homeAir: Place | undefined =
+    places.find((p) => p.id === document.season.homePlaceId) ?? places.find((p) => p.kind === 'home') ?? shopAir;
+  if (shopAir && homeAir) return { shopAir, homeAir };
+  return {
+    problems: [
+      {
+        problem: 'No place is known, so there is no air to reckon with.',
+        where: 'season',
+        wayOut: 'Add the shop and the home on the Shop page.',
+      },
+    ],
+  };
+}
+
+function unknownSpecies(drawn: ReturnType<typeof drawPieces>): Problem[] {
+  const strange = drawn.flatMap((own) => ('unknownSpecies' in own ? own : []));
+  return [...new Map(strange.map((own) => [own.path, own])).values()].map(({ unknownSpecies: species, path }) => ({
+    problem: `There is no species “${species}”.`,
+    where: path,
+    wayOut: 'Choose another species in the step Form.',
+  }));
+}
+
+function layOutWoods(drawn: readonly DrawnPiece[], inputs: JobInputs): Map<string, WoodOfJob> {
+  const { document, shop, boards, layouts } = inputs;
+  const species = [...new Map(drawn.map((own) => [own.species.id, own.species])).values()];
+  return new Map(
+    species.map((wood) => {
+      const kept = layouts.find((own) => own.species === wood.id) ?? layouts.find((own) => own.species === '') ?? null;
+      const own = drawn.filter((piece) => piece.species.id === wood.id);
+      return [wood.id, layOutWood({ drawn: own, species: wood, document, shop, rack: boards, kept })];
+    }),
+  );
+}
+
+const NO_RACK: readonly Board[] = [];
+const judgements = emptyMemory<DerivedPiece>();
+
+/** Checks and figures of a piece; they rest on its boards as far as it is judged beside them. */
+const judgePiece = (own: WorkedPiece, wood: WoodOfJob, { shop, boards }: JobInputs, { shopAir }: Airs): DerivedPiece =>
+  rememberedOf(
+    isAlone(own),
+    judgements,
+    [own, wood.boards, wood.plainOptions, wood.layoutState, boards === null, shop, shopAir],
+    () => judged(own, wood, { shop, boards, shopAir }),
+  );
+
+function judged(
+  own: WorkedPiece,
+  wood: BoardsOfPiece,
+  { shop, boards, shopAir }: Pick<JobInputs, 'shop' | 'boards'> & Pick<Airs, 'shopAir'>,
+): DerivedPiece {
+  const context: CheckContext = {
+    document: own.document,
+    piece: own.piece,
+    season: own.season,
+    restraint: own.restraint,
+    species: own.species,
+    shop,
+    boards: boards && wood.boards,
+    used: own.layout && wood.layoutState === 'current' ? own.layout.boards : null,
+    shopAir,
+  };
+  const checks = inOrder(checkPiece(own, wood, context));
+  return {
+    ...own,
+    checks: checks.map((check) => inJob(own, check)),
+    figures: figuresOfPiece({ context, glueUps: own.glueUps, glue: own.glue, laid: own.laid }),
+  };
+}
+
+/** A check with what it is about: an instance of a piece, the boards of a species, or the job. */
+export interface OwnedCheck {
+  owner: string;
+  check: Check;
+}
+
+/** All that is judged of a job: of its pieces, its boards and its calendar. */
+export const ownedChecks = (job: DerivedJob): readonly OwnedCheck[] => [
+  ...job.pieces.flatMap((own) => own.checks.map((check) => ({ owner: ownerOfPiece(own), check }))),
+  ...job.woods.flatMap((own) => own.checks.map((check) => ({ owner: own.species.id, check }))),
+  ...job.checks.map((check) => ({ owner: 'job', check })),
+];
+
+export const ownerOfPiece = ({ pieceId, instance }: Pick<DerivedPiece, 'pieceId' | 'instance'>): string =>
+  `${pieceId}.${instance}`;
+
+/** One instance of a piece as it is looked at, with what it shares with the others of its job. */
+export interface ShownPiece extends Omit<DerivedPiece, 'figures'>, Airs {
+  job: DerivedJob;
+  wood: DerivedWood;
+  /** Boards of its species, those left out taken away. */
+  boards: DerivedWood['boards'];
+  layoutState: DerivedWood['layoutState'];
+  schedule: Schedule;
+  /** Of the piece, of the boards it comes from and of the calendar; what stops the work first. */
+  checks: readonly Check[];
+  /** The same, by their ids. */
+  figures: Readonly<Record<string, Figure>>;
+  problems: DerivedPiece['piece']['problems'];
+}
+
+/** A piece of a job as it is looked at; the first one where there is none of that name. */
+export function shownPiece(job: DerivedJob, pieceId?: string, instance = 1): ShownPiece {
+  const own =
+    job.pieces.find((piece) => piece.pieceId === pieceId && piece.instance === instance) ??
+    job.pieces.find((piece) => piece.pieceId === pieceId) ??
+    (job.pieces[0] as DerivedPiece);
+  const wood = job.woods.find(({ species }) => species.id === own.species.id) as DerivedWood;
+  const ofBoards = wood.checks.map((check) => ({ ...check, where: namesOfPiece(own, check.where) }));
+  const checks = inOrder([...own.checks, ...ofBoards, ...job.checks]);
+  return {
+    ...own,
+    job,
+    wood,
+    shopAir: job.shopAir,
+    homeAir: job.homeAir,
+    boards: wood.boards,
+    layoutState: wood.layoutState,
+    schedule: job.schedule,
+    checks,
+    figures: byId([...own.figures, ...wood.figures, ...job.figures, ...checks.flatMap(({ figure }) => figure ?? [])]),
+    problems: own.piece.problems,
+  };
+}

@@ -1,0 +1,226 @@
+import type { Place } from '../climate/place';
+import type { JobDocument } from '../decision/job-document';
+import { type PieceInJob, partInJob, pieceInJob } from '../decision/piece-in-job';
+import { seatsAsked } from '../decision/seats-asked';
+import type { Shop } from '../decision/shop';
+import type { EdgeJoint } from '../glueup/edge-joints';
+import { GLUES, type Glue } from '../glueup/glue';
+import { type LaidStrip, layPanel } from '../glueup/lay-panel';
+import { stripsOf } from '../glueup/likely-strips';
+import { type GlueStrip, type GlueUp, planGlueUps } from '../glueup/plan-glue-ups';
+import { type PanelTrim, trimLaid } from '../glueup/trim-panel';
+import { type AlignerSize, alignerSize } from '../joint/edge-joint';
+import { type Demand, demandOf, type PanelDemand } from '../layout/demand';
+import type { Layout } from '../layout/layout';
+import { resawWork } from '../layout/resaw-work';
+import { derivePiece } from '../piece/derive-piece';
+import type { Piece } from '../piece/piece';
+import type { Operation } from '../plan/operation';
+import { planOperations } from '../plan/operations';
+import { type PieceRestraint, restraintOfPiece } from '../season/restraint-of-piece';
+import { deriveSeason, type Season } from '../season/season';
+import type { Board } from '../stock/board';
+import { findSpecies, type Species } from '../wood/species';
+import { edgesOf, keptOffJoints } from './edges';
+import { emptyMemory, remembered } from './remember';
+
+/** The air that a job goes through. */
+export interface Airs {
+  shopAir: Place;
+  homeAir: Place;
+}
+
+/** One instance of a piece as it is drawn, and what it wants cut from boards. Its parts have the names that they have in it. */
+export interface DrawnPiece {
+  /** Id of the piece, and which of those that are made alike, from 1. */
+  pieceId: string;
+  instance: number;
+  /** How it is called beside the others of the job. */
+  title: string;
+  /** Before the letters of its parts in the job; nothing where it is the only one. */
+  mark: string;
+  document: PieceInJob;
+  species: Species;
+  piece: Piece;
+  demand: Demand;
+}
+
+/** Every instance of every piece of a job; null where its species is not known. */
+export function drawPieces(job: JobDocument, shop: Shop): (DrawnPiece | { unknownSpecies: string; path: string })[] {
+  const instances = job.pieces.flatMap((own, place) =>
+    Array.from({ length: own.count }, (_, i) => ({ own, place, instance: i + 1 })),
+  );
+  const alone = instances.length === 1;
+  const { name, client, brief, season, layout, plan } = job;
+  return instances.map(({ own, place, instance }) => {
+    const wood = job.woods.find(({ id }) => id === own.wood)?.species ?? '';
+    const species = findSpecies(wood, shop.species);
+    if (!species) return { unknownSpecies: wood, path: `woods.${own.wood}.species` };
+    const mark = alone ? '' : own.count > 1 ? `${place + 1}.${instance}` : `${place + 1}`;
+    return rememberedOf(
+      alone,
+      drawings,
+      [own, instance, mark, species, seatsAsked(job, own), shop, name, client, brief, season, layout, plan],
+      (): DrawnPiece => {
+        const document = pieceInJob(job, own, instance);
+        const piece = alone ? derivePiece(document) : pieceOf(document);
+        return {
+          pieceId: own.id,
+          instance,
+          title: own.count > 1 ? `${own.name} ${instance}` : own.name,
+          mark,
+          document,
+          species,
+          piece,
+          demand: demandOf(piece, document, shop),
+        };
+      },
+    );
+  });
+}
+
+/** In a job of one piece nothing stays as it was when something is changed: it is not worth remembering. */
+export const rememberedOf = <R>(alone: boolean, ...how: Parameters<typeof remembered<R>>): R =>
+  alone ? how[2]() : remembered(...how);
+
+const drawings = emptyMemory<DrawnPiece>();
+const pieces = emptyMemory<Piece>();
+
+/** Instances of which nothing is cut are one and the same. */
+const pieceOf = ({ form, joints, bench }: PieceInJob): Piece =>
+  remembered(pieces, [form, joints, bench], () => derivePiece({ form, joints, bench }));
+
+const works = emptyMemory<WorkedPiece>();
+
+/** Whether a piece is the only one of its job. */
+export const isAlone = ({ mark }: Pick<DrawnPiece, 'mark'>): boolean => mark === '';
+
+/** Names in the job of the parts that are cut. */
+export const cutParts = ({ piece, document }: DrawnPiece): string[] =>
+  piece.parts.filter((part) => part.cut).map((part) => partInJob(document, part.id));
+
+/** One instance of a piece with everything that follows from how it lies on the boards. */
+export interface WorkedPiece extends DrawnPiece {
+  /** What of the layout is its own; null where there is none. */
+  layout: Layout | null;
+  /** The layout is current and nothing of the piece is missing; until then it is a proposal, and nothing takes its widths. */
+  layoutComplete: boolean;
+  season: Season;
+  /** What ties the parts together, what fights, and how far every sliding tie must go. */
+  restraint: PieceRestraint;
+  glueUps: readonly GlueUp[];
+  glue: Glue;
+  /** The strips of the top as they lie side by side; none until a layout is current. */
+  laid: readonly LaidStrip[];
+  /** How the top is taken out of its glued panel; null until a layout is current. */
+  trim: PanelTrim | null;
+  /** What stands in the edges of its boards to keep them level; null where nothing does. */
+  edges: { joints: readonly EdgeJoint[]; size: AlignerSize } | null;
+  /** The strips of the top, as laid or as they are likely to be. */
+  strips: readonly GlueStrip[];
+  /** The strips are those of the layout, not yet a guess from the strip widths. */
+  stripsFromLayout: boolean;
+  /** Of this instance by itself. */
+  operations: readonly Operation[];
+}
+
+/** Season, glue-ups and operations of a piece, from its share of a layout. */
+export const workPiece = (drawn: DrawnPiece, given: WorkGround): WorkedPiece =>
+  rememberedOf(
+    isAlone(drawn),
+    works,
+    [drawn, given.shop, given.rack, given.layout, given.layoutComplete, given.shopAir, given.homeAir],
+    () => worked(drawn, given),
+  );
+
+interface WorkGround extends Airs {
+  shop: Shop;
+  /** The whole rack. */
+  rack: readonly Board[];
+  layout: Layout | null;
+  layoutComplete: boolean;
+}
+
+function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
+  const { document, piece, species, demand } = drawn;
+  const { shop, rack, layout, layoutComplete, shopAir, homeAir } = given;
+  const panel = demand.panels[0];
+  const layOut = (own: PanelDemand): LaidStrip[] =>
+    layout && layoutComplete
+      ? layPanel({
+          panel: own,
+          layout,
+          boards: rack,
+          school: document.season.ringSchool,
+          choices: document.layout.laid,
+        })
+      : [];
+  const laid = panel ? layOut(panel) : [];
+  const trim =
+    panel && laid.length > 0 ? trimLaid(panel, laid, keptOffJoints(piece), document.layout.jointMargin) : null;
+  const season = deriveSeason({
+    document,
+    piece,
+    species,
+    shopAir,
+    homeAir,
+    strips: laid.map(({ board, placement, width, rings, heartUp }) => ({
+      width,
+      rings,
+      heartUp,
+      bestHeartUp: placement.turned ?? false,
+      thickness: board.thickness,
+      moisture: board.moisture,
+      moistureOn: board.moistureOn,
+    })),
+  });
+  const glue = GLUES[document.glueUp.glue];
+  const strips: readonly GlueStrip[] = panel ? stripsOf(panel, laid) : [];
+  const stripsOfPanel = demand.panels.map((own, i) => (i === 0 ? strips : stripsOf(own, layOut(own))));
+  const glueUps = demand.panels.map((own, i) =>
+    planGlueUps({
+      panel: own.id,
+      ...(i === 0 ? {} : { beside: own.name.toLowerCase() }),
+      strips: stripsOfPanel[i] ?? [],
+      length: own.rough.length,
+      thickness: own.finished.thickness,
+      staging: document.glueUp.staging,
+      glue,
+      shop,
+      species,
+    }),
+  );
+  const size = panel ? alignerSize(document.glueUp.level, panel.finished.thickness, shop.tools) : null;
+  // In a panel that is crosscut later nobody knows yet where they may stand.
+  const joints = panel && size && demand.panels.length === 1 ? edgesOf(piece, strips, trim, size) : [];
+  const operations = planOperations({
+    document,
+    piece,
+    glueUps,
+    glue,
+    aligners: joints.reduce((sum, { places }) => sum + places.length, 0),
+    boards: layout && layoutComplete ? layout.boards.length : Math.ceil(demand.parts.length / 3) + strips.length,
+    resaw: resawWork(
+      demand,
+      layoutComplete ? layout : null,
+      stripsOfPanel.map((own) => own.length),
+      shop,
+      species,
+    ),
+  });
+  return {
+    ...drawn,
+    layout,
+    layoutComplete,
+    season,
+    restraint: restraintOfPiece(piece, season, document.form),
+    glueUps,
+    glue,
+    laid,
+    trim,
+    edges: joints.length > 0 && size ? { joints, size } : null,
+    strips,
+    stripsFromLayout: laid.length > 0,
+    operations,
+  };
+}

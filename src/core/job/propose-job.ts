@@ -1,0 +1,62 @@
+import { type JobDocument, type PieceDecisions, sharing, withChanges } from '../decision/job-document';
+import type { Use } from '../decision/use';
+import { newJob } from '../start/new-job';
+import { newPiece } from '../start/pieces';
+import { deriveJob, type OwnedCheck, ownedChecks, ownerOfPiece } from './derive-job';
+import type { JobInputs } from './inputs';
+import { searchWayOut } from './ways-out';
+
+/** What is mended of a first proposal before anybody sees it: all that stops, and where it would not please. */
+const PLEASES = /^(people|stiffness|strength|season|fasteners)\./;
+const RANK = { stop: 0, watch: 1, good: 2 } as const;
+/** So many things are mended at the most. */
+const ROUNDS = 20;
+
+type Workshop = Omit<JobInputs, 'document' | 'layouts'>;
+
+/**
+ * The first document of a job, made to pass its own checks: a sound beginning for the brief, and then one way out after the
+ * other, each tried on the whole job. What cannot be mended, such as a room too small for its seats, stays and is told.
+ */
+export const proposeJob = (wish: Parameters<typeof newJob>[0], workshop: Workshop): JobDocument =>
+  mended(newJob(wish), workshop, () => true);
+
+/** One more piece for a job, made to pass its own checks in the same way; the others stay as they are. */
+export function proposePiece(job: JobDocument, use: Use, id: string, workshop: Workshop): PieceDecisions {
+  const piece = newPiece(job, use, id);
+  const owner = ownerOfPiece({ pieceId: id, instance: 1 });
+  const withIt = { ...job, pieces: [...job.pieces, piece] };
+  const proposed = mended(withIt, workshop, (own) => own.owner === owner);
+  return proposed.pieces.find((own) => own.id === id) ?? piece;
+}
+
+/** A document whose checks are mended one after the other, as far as they are asked for and only their piece is changed. */
+function mended(first: JobDocument, workshop: Workshop, asked: (own: OwnedCheck) => boolean): JobDocument {
+  let document = first;
+  const left = new Set<string>();
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const inputs: JobInputs = { ...workshop, document, layouts: [] };
+    const job = deriveJob(inputs);
+    if (!('pieces' in job)) return document;
+    const inOrder = [...ownedChecks(job)].sort((a, b) => RANK[a.check.level] - RANK[b.check.level]);
+    const next = inOrder.find(
+      (own) =>
+        asked(own) &&
+        own.check.wayOut &&
+        !left.has(own.check.id) &&
+        (own.check.level === 'stop' || (own.check.level === 'watch' && PLEASES.test(own.check.id))),
+    );
+    if (!next) return document;
+    const search = searchWayOut(inputs, job, next);
+    let step = search.next();
+    while (!step.done) step = search.next();
+    if (step.value.changes.length === 0) {
+      left.add(next.check.id);
+      continue;
+    }
+    document = sharing(document, withChanges(document, step.value.changes));
+    // What could not be mended before may be mended now.
+    left.clear();
+  }
+  return document;
+}

@@ -1,0 +1,116 @@
+import type { JobDocument } from '../decision/job-document';
+import { partInJob, partOfPiece } from '../decision/piece-in-job';
+import type { Shop } from '../decision/shop';
+import type { Demand } from '../layout/demand';
+import { fixedPlacements } from '../layout/fixed-placements';
+import { type Layout, type LayoutOptions, layoutKey } from '../layout/layout';
+import { layoutOptionsOf } from '../layout/layout-aims';
+import { movedLayout, standingMoves } from '../layout/move-piece';
+import type { Board } from '../stock/board';
+import type { Species } from '../wood/species';
+import { demandInJob } from './names-in-job';
+import { cutParts, type DrawnPiece, isAlone, rememberedOf } from './piece-stages';
+import { emptyMemory, remembered } from './remember';
+
+/** Changes tried when a layout is searched, unless more are asked for. */
+export const LAYOUT_EFFORT = 1_600;
+
+/** Everything of one species that the job wants, from one rack. Parts have the names that they have in the job. */
+export interface WoodOfJob {
+  species: Species;
+  /** Boards of the species, those left out taken away. */
+  boards: readonly Board[];
+  demand: Demand;
+  /** How boards are sawn here, and the same with what stays where it is. */
+  plainOptions: LayoutOptions;
+  layoutOptions: LayoutOptions;
+  layout: Layout | null;
+  layoutState: 'none' | 'current' | 'stale';
+  /** The layout is current and nothing is missing; until then it is a proposal, and nothing takes its widths. */
+  layoutComplete: boolean;
+  /** What was put somewhere by hand, and what of it can still lie there. */
+  moves: { asked: JobDocument['layout']['moved']; standing: JobDocument['layout']['moved'] };
+  /** Letters of the parts, by their names in the job: “B”, beside other pieces “2B”. */
+  letters: Readonly<Record<string, string>>;
+}
+
+const NO_BOARDS: readonly Board[] = [];
+const rackOfSpecies = emptyMemory<readonly Board[]>();
+const plainOptions = emptyMemory<LayoutOptions>();
+
+/** Boards of a species, those left out taken away unless they are used up already. */
+const boardsOf = (rack: readonly Board[], species: string, leaveOut: readonly string[]): readonly Board[] =>
+  remembered(rackOfSpecies, [rack, species, leaveOut], () => {
+    const out = new Set(leaveOut);
+    return rack.filter((board) => board.species === species && (board.takenFor || !out.has(board.tag)));
+  });
+
+interface WoodGround {
+  drawn: readonly DrawnPiece[];
+  species: Species;
+  document: JobDocument;
+  shop: Shop;
+  /** The whole rack; null where it is not known. */
+  rack: readonly Board[] | null;
+  kept: Layout | null;
+}
+
+const layouts = emptyMemory<WoodOfJob>();
+
+/** The pieces of one species laid out together: the kept layout, as far as it fits, with what is fixed for the next search. */
+export function layOutWood(given: WoodGround): WoodOfJob {
+  const { drawn, species, document, shop, rack, kept } = given;
+  const { layout } = document;
+  return rememberedOf(drawn.every(isAlone), layouts, [layout, species, shop, rack, kept, drawn.length, ...drawn], () =>
+    laidOut(given),
+  );
+}
+
+function laidOut(given: WoodGround): WoodOfJob {
+  const { drawn, species, document, shop, rack } = given;
+  const boards = boardsOf(rack ?? NO_BOARDS, species.id, document.layout.leaveOut);
+  const demands = drawn.map((own) => demandInJob(own, own.mark, own.demand));
+  const demand: Demand = {
+    species: species.id,
+    parts: demands.flatMap(({ parts }) => parts),
+    panels: demands.flatMap(({ panels }) => panels),
+  };
+  const paired = demand.panels.some(({ pairs }) => pairs);
+  const plain = remembered(plainOptions, [document.layout, shop, paired], () =>
+    layoutOptionsOf(shop, document.layout, paired, { seed: 1, effort: LAYOUT_EFFORT }),
+  );
+  const { pinned } = document.layout;
+  const owners = new Set(drawn.map(({ pieceId, instance }) => `${pieceId}.${instance}`));
+  const asked = document.layout.moved.filter(({ part }) => {
+    const { pieceId, instance } = partOfPiece(part);
+    return owners.has(`${pieceId}.${instance}`);
+  });
+  // A layout is only judged beside the rack it was found on.
+  const kept = rack && given.kept;
+  const layoutState = !kept ? 'none' : kept.key === layoutKey(demand, boards, plain) ? 'current' : 'stale';
+  const standing = kept && layoutState === 'current' ? standingMoves(demand, boards, plain, kept, asked) : asked;
+  const layout = kept && movedLayout(demand, boards, plain, kept, standing);
+  const cut = new Set(drawn.flatMap(cutParts));
+  const fixed = fixedPlacements({ layout, cut, demand, boards, options: plain, pinned, moved: standing });
+  const used = new Set(boards.flatMap((board) => (board.takenFor ? board.id : [])));
+  const givenBack = layout?.offcuts.filter((offcut) => used.has(offcut.board)) ?? [];
+  return {
+    species,
+    boards,
+    demand,
+    plainOptions: plain,
+    layoutOptions: { ...plain, fixed, givenBack },
+    layout,
+    layoutState,
+    layoutComplete: layout !== null && layoutState === 'current' && layout.shortfall.length === 0,
+    moves: { asked, standing },
+    letters: lettersOf(drawn),
+  };
+}
+
+const lettersOf = (drawn: readonly DrawnPiece[]): WoodOfJob['letters'] =>
+  Object.fromEntries(
+    drawn.flatMap(({ document, mark, piece }) =>
+      piece.parts.map(({ id, letter }) => [partInJob(document, id), `${mark}${letter}`]),
+    ),
+  );
