@@ -124,13 +124,16 @@ const jobEntries = {
   plan: PlanChoiceSchema,
 };
 
+/** The same as it is written, before anything is judged across its entries. */
+export const WrittenJobSchema = v.object(jobEntries);
+
 const apart = (ids: readonly string[]) => new Set(ids).size === ids.length;
 
 /** The decisions of one job: everything a maker chose, and nothing that can be computed from it. Version 1 is read as well. */
 export const JobDocumentSchema = v.pipe(
   v.unknown(),
   v.transform(upgraded),
-  v.object(jobEntries),
+  WrittenJobSchema,
   v.forward(
     v.partialCheck(
       [['season']],

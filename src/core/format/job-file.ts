@@ -1,17 +1,30 @@
 import * as v from 'valibot';
 import { PlaceSchema } from '../climate/place';
 import { read } from '../decision/issues';
-import { type JobDocument, JobDocumentSchema } from '../decision/job-document';
+import { type JobDocument, JobDocumentSchema, WrittenJobSchema } from '../decision/job-document';
 import type { Problem } from '../measure/problem';
 import { type OwnSpecies, OwnSpeciesSchema } from '../wood/species';
+
+/** The parts of a job file beside the job. */
+const fileEntries = {
+  places: v.pipe(v.array(PlaceSchema), v.maxLength(20)),
+  /** The woods that are the workshop's own. */
+  species: v.optional(v.pipe(v.array(OwnSpeciesSchema), v.maxLength(20)), []),
+};
+
+/** A job file as it is written now: what `docs/job-file.schema.json` says. */
+export const WrittenJobFileSchema = v.object({
+  file: v.literal('taller-job-file'),
+  version: v.literal(2),
+  ...fileEntries,
+  job: WrittenJobSchema,
+});
 
 /** A job file: the decisions, and the air of its two places so that it means the same in another shop. */
 export const JobFileSchema = v.object({
   file: v.literal('taller-job-file', 'this is not a Taller job file: “file” must be “taller-job-file”'),
   version: v.picklist([1, 2], 'this job file is of another version; this Taller reads versions 1 and 2'),
-  places: v.pipe(v.array(PlaceSchema), v.maxLength(20)),
-  /** The woods that are the workshop's own. */
-  species: v.optional(v.pipe(v.array(OwnSpeciesSchema), v.maxLength(20)), []),
+  ...fileEntries,
   job: JobDocumentSchema,
 });
 
