@@ -81,6 +81,10 @@ describe('axe-core finds no serious or critical violation, and every screen fits
     await (await button(bench, 'Real size of A, Top')).click();
     await bench.waitForSelector('[role="dialog"]');
     expect(await violations(bench)).toEqual([]);
+    const form = await openPage(`/jobs/${id}/form`);
+    await (await button(form, 'Pieces …')).click();
+    await form.waitForSelector('[role="dialog"]');
+    expect(await violations(form)).toEqual([]);
     const season = await openPage(`/jobs/${id}/season`);
     await (await season.$$('button[title="How this was reckoned"]'))[0]!.click();
     await season.waitForSelector('[role="dialog"]');

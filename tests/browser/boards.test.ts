@@ -126,7 +126,7 @@ describe('boards and strips by hand', () => {
     expect(counts[0]).toBeLessThanOrEqual(counts[1]! + 0.01);
     await (await button(page, 'Take this one')).click();
     await saved(page);
-    expect(await decisions(id)).toMatchObject({ aim: 'save-wood', moved: [{ part: 'leg-front-right' }] });
+    expect(await decisions(id)).toMatchObject({ aim: 'save-wood', moved: [{ part: 'p1.1:leg-front-right' }] });
     await reads(page, 'main', /changes tried/);
 
     // The strips of the top: dragged to another place, and on from there by the keyboard.

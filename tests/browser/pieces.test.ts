@@ -22,11 +22,19 @@ import {
 
 withBrowser();
 
+const stamp = `${Date.now()}`.slice(-5);
 /** A wood that nothing else here is made of, and boards of it for a whole set of furniture. */
 const WOOD = 'maple-sugar';
 async function stock(tag: string, count: number, size: { length: number; width: number; thickness: number }) {
   for (let i = 1; i <= count; i += 1) {
-    const board = { tag: `${tag}${i}`, species: WOOD, ...size, quarters: null, surface: 'rough', ringAngle: 20 };
+    const board = {
+      tag: `${tag}${stamp}-${i}`,
+      species: WOOD,
+      ...size,
+      quarters: null,
+      surface: 'rough',
+      ringAngle: 20,
+    };
     const reply = await call('POST', '/api/boards', {
       ...board,
       ...{ moisture: 9, moistureOn: '2027-03-01', lot: '', note: '', defects: [] },

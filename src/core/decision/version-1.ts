@@ -1,4 +1,4 @@
-import type { Use } from './use';
+import { USE_OF_PIECE, type Use } from './use';
 
 /** The piece and the wood of a job that knew but one of each. */
 export const ONLY_PIECE = 'p1';
@@ -53,7 +53,7 @@ export function upgraded(value: unknown): unknown {
     pieces: [
       {
         id: ONLY_PIECE,
-        name: job.name,
+        name: USE_OF_PIECE[likelyUse(table)].name,
         use: likelyUse(table),
         count: 1,
         wood: ONLY_WOOD,

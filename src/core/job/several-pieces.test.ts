@@ -155,7 +155,7 @@ describe('one more piece', () => {
   it('like another has its decisions, a name of its own, and nothing cut', () => {
     const cut = withChanges(one, [{ path: 'pieces.p1.benches.1', value: { cut: ['top'], locks: {} } }]);
     const copy = copyOfPiece(cut, cut.pieces[0]!, 'p9');
-    expect(copy).toMatchObject({ id: 'p9', name: 'Table for six 2', form: one.pieces[0]!.form, benches: {} });
+    expect(copy).toMatchObject({ id: 'p9', name: 'Dining table 2', form: one.pieces[0]!.form, benches: {} });
   });
 });
 

@@ -1,5 +1,6 @@
 import type { Brief, JobDocument, PieceDecisions } from '../decision/job-document';
 import { BEHIND_CHAIR, EDGE_PER_CHAIR, edgePerPerson } from '../decision/room-for-people';
+import { USE_OF_PIECE } from '../decision/use';
 import { type Day, plusDays } from '../measure/calendar';
 
 const up = (value: number) => Math.ceil((value - 1e-6) / 10) * 10;
@@ -51,7 +52,9 @@ export function newJob(given: {
     client: given.client,
     brief,
     woods: [{ id: FIRST_WOOD, name: 'Show wood', species: given.species }],
-    pieces: [{ ...tableForBrief(brief), ...FIRST_CHOICES, id: FIRST_PIECE, name: given.name, wood: FIRST_WOOD }],
+    pieces: [
+      { ...tableForBrief(brief), ...FIRST_CHOICES, id: FIRST_PIECE, name: USE_OF_PIECE.dining.name, wood: FIRST_WOOD },
+    ],
     season: {
       shopPlaceId: given.shopPlaceId,
       homePlaceId: given.homePlaceId,

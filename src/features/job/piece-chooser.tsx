@@ -96,7 +96,7 @@ function PiecesDialog({ own, onClose }: { own: ShownPiece; onClose: () => void }
       <ul>
         {document.pieces.map((piece) => (
           <li key={piece.id} className="border-hairline border-t py-2">
-            <div className="grid grid-cols-[minmax(0,1fr)_230px_190px] items-end gap-4 max-md:grid-cols-1">
+            <div className="grid grid-cols-[minmax(0,1fr)_230px_225px] items-end gap-4 max-md:grid-cols-1">
               <TextField label="Name" value={piece.name} onCommit={set(`pieces.${piece.id}.name`)} required />
               <Select
                 label="For"
