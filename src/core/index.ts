@@ -194,7 +194,7 @@ export {
 export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
 export { acrossAt } from './solid/line-across';
 export { newJob, topForBrief } from './start/new-job';
-export { copyOfPiece, newPiece, woodChanges } from './start/pieces';
+export { copyOfPiece, newPiece, partWoodChanges, woodChanges } from './start/pieces';
 export { BASES, startBase, startBaseChanges, startTop, TOPS } from './start/start-form';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';

@@ -140,10 +140,10 @@ describe('a job of several pieces', () => {
     const page = await openPage(`/jobs/${id}/form`);
     await (await button(page, 'Pieces …')).click();
     await add(page, 'stool');
-    await (await button(page, 'One more like Stool')).click();
+    await (await button(page, 'One more like it: Stool')).click();
     await reads(page, '[aria-label="Pieces"]', /Stool 2/);
     await saved(page);
-    await (await button(page, 'Take Stool 2 out')).click();
+    await (await button(page, 'Take it out: Stool 2')).click();
     await page.waitForFunction(
       () => !/Stool 2/.test(document.querySelector('[aria-label="Pieces"]')?.textContent ?? ''),
     );
@@ -175,6 +175,46 @@ describe('a job of several pieces', () => {
     const benches = (await decisions(id)).pieces.find(({ name }) => name === 'Stool')!.benches;
     expect(Object.keys(benches)).toEqual(['2']);
     expect(benches[2]!.locks['leg-front-left']!.length).toBe(418);
+    expect(page.faults).toEqual([]);
+  });
+});
+
+describe('a piece of two woods', () => {
+  it('an oak top on a base of maple: chosen by kinds of parts, cut from boards of both, and said on the cut list', async () => {
+    const { id } = await newJob('Oak on maple', 'oak-white');
+    await stock('ZT', 3, { length: 3000, width: 260, thickness: 80 });
+    await stock('ZB', 3, { length: 3000, width: 200, thickness: 45 });
+    const page = await openPage(`/jobs/${id}/form`);
+    await page.click('main summary');
+    for (const kind of ['Legs', 'Aprons', 'Cross rails']) {
+      await choose(page, kind, WOOD);
+      await saved(page);
+    }
+    await reads(page, 'main', /White oak and Sugar/);
+    const { woods, pieces } = await decisions(id);
+    expect(woods.map(({ species }) => species)).toEqual(['oak-white', WOOD]);
+    expect(Object.keys(pieces[0]!.woodOf).sort()).toEqual(['apron', 'cross-rail', 'leg']);
+
+    await goTo(page, 'layout');
+    await laidOut(page);
+    await reads(page, 'main', /To buy\s+nothing/);
+    expect(await page.$$('figure[data-board] [data-part="p1.1:top"]')).not.toHaveLength(0);
+    expect(await page.$$('figure[data-board] [data-part^="p1.1:leg"]')).toHaveLength(0);
+    // What else it is made of is searched after it, looked at or not.
+    await choose(page, 'Boards of', WOOD);
+    await laidOut(page);
+    await page.waitForSelector('figure[data-board] [data-part^="p1.1:leg"]');
+    await reads(page, 'main', /To buy\s+nothing/);
+
+    await goTo(page, 'glue-up');
+    await reads(page, 'main', /The strips of the layout/);
+    await goTo(page, 'bench');
+    await reads(page, 'tr[data-row="leg-front-left"]', /Sugar/);
+    const csv = await (await fetch(`${base}/api/jobs/${id}/files/cut-list.csv`)).text();
+    expect(csv.split('\n').filter((line) => /Sugar/.test(line)).length).toBeGreaterThanOrEqual(8);
+    const svg = await (await fetch(`${base}/api/jobs/${id}/files/layout.svg`)).text();
+    expect(svg).toMatch(/data-part="p1\.1:top"/);
+    expect(svg).toMatch(/data-part="p1\.1:leg-front-left"/);
     expect(page.faults).toEqual([]);
   });
 });

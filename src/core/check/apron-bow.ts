@@ -1,5 +1,5 @@
 import { mm, movement, newton, say } from '../measure/quantity';
-import type { Part } from '../piece/part';
+import { type Part, woodOf } from '../piece/part';
 import { findPart, partsOfKind } from '../piece/piece';
 import { type Check, type CheckContext, judge } from './check';
 import { type PlaneFrame, solveFrame } from './plane-frame';
@@ -91,7 +91,7 @@ export function ladderOf({ document, piece, species }: Pick<CheckContext, 'docum
     ],
     // Where it bends most it is hollowed.
     apron: { height: Math.max(1, front.size.width - base.apron.arch), thickness: front.size.thickness },
-    modulus: species.modulusOfElasticity,
+    modulus: woodOf(front, species).modulusOfElasticity,
     push: loads.push,
   });
 }
@@ -135,7 +135,7 @@ export function apronsPushedAside(context: CheckContext): Check[] {
           { label: 'Apron, thick', quantity: mm(front.size.thickness) },
           { label: 'Apron, high where it bends', quantity: mm(front.size.width - base.apron.arch) },
           { label: 'Cross rails', quantity: { amount: base.crossRails, unit: 'count' } },
-          { label: 'E', quantity: { amount: context.species.modulusOfElasticity, unit: 'megapascal' } },
+          { label: 'E', quantity: { amount: woodOf(front, context.species).modulusOfElasticity, unit: 'megapascal' } },
         ],
         source: 'direct stiffness method, any textbook of structural analysis; checked by finite elements, see Methods',
         limits: 'Before the top is on, which holds it too.',

@@ -60,7 +60,7 @@ export function boardsAsDryAsTheAir(context: CheckContext): Check[] {
   ];
 }
 
-type Shop = Pick<CheckContext, 'season' | 'species' | 'shopAir'>;
+type Shop = Pick<CheckContext, 'season' | 'species' | 'woods' | 'shopAir'>;
 
 /** What wood comes to in the shop's air of a day, %. */
 const airOf = ({ season, shopAir }: Shop, day: Day): number =>
@@ -69,7 +69,15 @@ const airOf = ({ season, shopAir }: Shop, day: Day): number =>
 /** Moisture of a board on a day, %: one without a day of reading is taken as it was read; null where it never was. */
 function moistureOn(board: Board, day: Day, shop: Shop): number | null {
   if (board.moisture === null || board.moistureOn === null || board.moistureOn > day) return board.moisture;
-  return airOf(shop, day) + stillOff(board, shop.species, day, yearOfAir(shop.shopAir).moisture);
+  return (
+    airOf(shop, day) +
+    stillOff(
+      board,
+      shop.woods.find(({ id }) => id === board.species) ?? shop.species,
+      day,
+      yearOfAir(shop.shopAir).moisture,
+    )
+  );
 }
 
 function waysToAgree(context: CheckContext, read: readonly ReadBoard[], off: readonly ReadBoard[]): WayOut[] {

@@ -4,6 +4,8 @@ import type { PieceInJob } from '../decision/piece-in-job';
 import type { Shop } from '../decision/shop';
 import type { Figure } from '../measure/figure';
 import type { Phrase, Quantity } from '../measure/quantity';
+import { isMade } from '../piece/material';
+import { woodOf } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import type { PieceRestraint } from '../season/restraint-of-piece';
 import type { Season } from '../season/season';
@@ -45,14 +47,31 @@ export interface CheckContext {
   piece: Piece;
   season: Season;
   restraint: PieceRestraint;
+  /** Of the parts that are of no other. */
   species: Species;
+  /** All that its parts are of. */
+  woods: readonly Species[];
   shop: Shop;
-  /** Boards of the job's species that the maker has not left out; null while the rack is not known. */
+  /** Boards of its species that the maker has not left out; null while the rack is not known. */
   boards: readonly Board[] | null;
   /** Ids of those that the layout cuts from; null where there is no layout of the piece as it is. */
   used: readonly string[] | null;
   shopAir: Place;
 }
+
+/** Species of some parts of a piece, by their ids; of the piece, where none is named. */
+const speciesOf = ({ piece, species }: Pick<CheckContext, 'piece' | 'species'>, ids: readonly string[]): Species[] => {
+  const parts = piece.parts.filter((part) => ids.includes(part.id) && isMade(part));
+  return parts.length === 0 ? [species] : parts.map((part) => woodOf(part, species));
+};
+
+/** Of the species that parts are of, the one that breaks first: what they hold together is no stronger. */
+export const weakestOf = (context: Pick<CheckContext, 'piece' | 'species'>, ids: readonly string[]): Species =>
+  speciesOf(context, ids).reduce((a, b) => (b.modulusOfRupture < a.modulusOfRupture ? b : a));
+
+/** Of the species that parts are of, the one that gives most. */
+export const softestOf = (context: Pick<CheckContext, 'piece' | 'species'>, ids: readonly string[]): Species =>
+  speciesOf(context, ids).reduce((a, b) => (b.modulusOfElasticity < a.modulusOfElasticity ? b : a));
 
 /** The source of a stress and of what it may be. */
 export const WORKING_STRESS_SCHOOL =

@@ -1,5 +1,6 @@
 import { count, mm, say } from '../measure/quantity';
 import { KIND_PLURALS } from '../piece/kind-words';
+import { woodOf } from '../piece/part';
 import { hasDressedEdges, hasSectionOf } from '../stock/as-dressed';
 import type { Check, CheckContext, WayOut } from './check';
 
@@ -10,13 +11,14 @@ const SECTION_PATHS: Readonly<Record<string, string>> = {
 };
 
 /** Whether the rack has dressed stock of the section of parts that are to be taken as dressed. Common practice. */
-export function dressedStock({ document, piece, boards }: CheckContext): Check[] {
-  if (!boards) return [];
+export function dressedStock({ document, piece, species, boards: all }: CheckContext): Check[] {
+  if (!all) return [];
   const { asDressed } = document.layout;
   return asDressed.flatMap((kind): Check[] => {
     const parts = piece.parts.filter((part) => part.kind === kind && !part.material && !part.cut);
     const [first] = parts;
     if (!first) return [];
+    const boards = all.filter((board) => board.species === woodOf(first, species).id);
     const words = KIND_PLURALS[kind] ?? kind;
     const lacking = parts.find(
       ({ size }) => !boards.some((board) => hasSectionOf({ finished: size, rough: size }, board)),

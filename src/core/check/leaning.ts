@@ -9,7 +9,7 @@ import {
 } from '../joint/lateral-strength';
 import { mm, say } from '../measure/quantity';
 import type { Leaned } from '../piece/piece';
-import { type Check, type CheckContext, judge, WORKING_STRESS_SCHOOL } from './check';
+import { type Check, type CheckContext, judge, WORKING_STRESS_SCHOOL, weakestOf } from './check';
 import { STRESS_FACTOR } from './stiffness';
 
 const megapascal = (amount: number) => ({ amount, unit: 'megapascal' as const });
@@ -25,11 +25,9 @@ export function leanedOn(context: CheckContext): Check[] {
   ]);
 }
 
-function bent(
-  { document, species }: CheckContext,
-  { id, joint, parts, lever, formula }: Leaned,
-  modulus: number,
-): Check {
+function bent(context: CheckContext, { id, joint, parts, lever, formula }: Leaned, modulus: number): Check {
+  const { document } = context;
+  const species = weakestOf(context, parts);
   const { edge } = document.form.loads;
   const stress = (edge * lever) / modulus;
   const working = species.modulusOfRupture / STRESS_FACTOR;
@@ -61,7 +59,9 @@ function bent(
   };
 }
 
-function sheared({ document, species }: CheckContext, { id, joint, parts }: Leaned, area: number): Check {
+function sheared(context: CheckContext, { id, joint, parts }: Leaned, area: number): Check {
+  const { document } = context;
+  const species = weakestOf(context, parts);
   const { edge } = document.form.loads;
   // Of a rectangle the middle is sheared half as much again as all of it on average.
   const stress = (1.5 * edge) / area;
@@ -99,10 +99,12 @@ const ROOT = 0.8;
 
 /** Screws or bolts square to their length, the wood on both sides of them pressing back. */
 function pinned(
-  { document, species }: CheckContext,
+  context: CheckContext,
   { id, joint, parts }: Leaned,
   { what, count, diameter, main, side }: NonNullable<Leaned['pins']>,
 ): Check {
+  const { document } = context;
+  const species = weakestOf(context, parts);
   const { edge } = document.form.loads;
   // The thread is cut into it: what bends and bears is its root.
   const root = ROOT * diameter;

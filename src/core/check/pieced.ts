@@ -4,7 +4,7 @@ import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { boundsOf } from '../solid/convex';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, type CheckContext, judge, weakestOf } from './check';
 import { STRESS_FACTOR } from './stiffness';
 
 /** A seam nearer to a rail than this lies on it, mm. */
@@ -66,7 +66,9 @@ function underTop(piece: Piece): { part: Part; bounds: ReturnType<typeof boundsO
 }
 
 /** A seam on a rail is carried by it; one between rails by its tenons alone. */
-function carriedSeams({ document, piece, species, season }: CheckContext): Check[] {
+function carriedSeams(context: CheckContext): Check[] {
+  const { document, piece, season } = context;
+  const species = weakestOf(context, piece.top.parts);
   const { width, thickness } = piece.top.size;
   const under = underTop(piece);
   const free = seamsOf(piece).filter(({ x }) => {
@@ -78,7 +80,7 @@ function carriedSeams({ document, piece, species, season }: CheckContext): Check
   });
   const tops = piece.parts.filter((part) => piece.top.parts.includes(part.id));
   const { along } = piece.span;
-  const load = weightOf(tops, species, season.glued.moisture) * GRAVITY + document.form.loads.spread;
+  const load = weightOf(tops, context.species, season.glued.moisture) * GRAVITY + document.form.loads.spread;
   // Between two rests: q/2·(L²/4 − x²), x from the middle of the span; in one that hangs over there is no more.
   const worst = Math.min(...free.map(({ x }) => Math.abs(x)), along / 2);
   const moment = free.length === 0 ? 0 : (load / piece.top.size.length / 2) * (along ** 2 / 4 - worst ** 2);

@@ -3,7 +3,7 @@ import { dowelWithdrawal, lagWithdrawal, screwWithdrawal } from '../joint/hold-s
 import { mm, movement, say } from '../measure/quantity';
 import type { Racking, Resistance } from '../piece/piece';
 import type { Species } from '../wood/species';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, type CheckContext, judge, softestOf, weakestOf } from './check';
 import { STRESS_FACTOR } from './stiffness';
 
 /** A table that goes sideways by more than a hundredth of its height under a push is felt to be loose; common practice. */
@@ -26,10 +26,12 @@ const WHY = `Tables are dragged, and leaned on from the end. What is allowed is 
 const newton = (amount: number) => ({ amount, unit: 'newton' as const });
 
 function bent(
-  { document, species }: CheckContext,
+  context: CheckContext,
   { way, joint, parts, lever, formula }: Racking,
   { modulus }: Extract<Resistance, { kind: 'bent' }>,
 ): Check {
+  const { document } = context;
+  const species = weakestOf(context, parts);
   const { push } = document.form.loads;
   const stress = (push * lever) / modulus;
   const working = species.modulusOfRupture / STRESS_FACTOR;
@@ -81,10 +83,12 @@ const WITHDRAWAL = {
 
 /** Fasteners that a moment draws out of the part they stand in. */
 function drawn(
-  { document, species }: CheckContext,
+  context: CheckContext,
   { way, joint, parts, lever, formula }: Racking,
   { what, reach, diameter, bite }: Extract<Resistance, { kind: 'drawn' }>,
 ): Check {
+  const { document } = context;
+  const species = weakestOf(context, parts);
   const { push } = document.form.loads;
   const pull = (push * lever) / Math.max(1e-9, reach);
   const { force, source } = WITHDRAWAL[what];
@@ -136,10 +140,11 @@ function waysToHold({ form: { base } }: PieceInJob, over: number): Pick<Check, '
   };
 }
 
-function sway({ document, piece, species }: CheckContext, racking: Racking): Check {
+function sway(context: CheckContext, racking: Racking): Check {
+  const { document, piece } = context;
   const { way, parts } = racking;
   const { push } = document.form.loads;
-  const modulus = racking.modulus ?? species.modulusOfElasticity;
+  const modulus = racking.modulus ?? softestOf(context, parts).modulusOfElasticity;
   const value = (push * racking.sway) / modulus;
   const limit = piece.overall.height * SWAY;
   return {

@@ -1,4 +1,5 @@
 import { mm, movement, say } from '../measure/quantity';
+import { woodOf } from '../piece/part';
 import { partsOfKind } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { sizeAt } from '../season/season';
@@ -12,12 +13,13 @@ const LEAST_GAP = 1;
 
 /** A low shelf: what its boards sag under their load, and whether they have room to swell. */
 export function shelves(context: CheckContext): Check[] {
-  const { document, piece, species, season } = context;
+  const { document, piece, season } = context;
   const { base } = document.form;
   const boards = partsOfKind(piece, 'shelf');
   const [board] = boards;
   if (base.kind !== 'leg-apron' || base.stretchers.kind !== 'shelf' || !board) return [];
   const shelf = base.stretchers;
+  const species = woodOf(board, context.species);
   const where = boards.map(({ id }) => id);
   const span = Math.max(10, board.size.length - 2 * shelf.thickness);
   const own = weightOf([board], species, season.glued.moisture) * GRAVITY;

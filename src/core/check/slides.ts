@@ -1,5 +1,6 @@
 import { crushingAcrossGrain } from '../joint/hold-strength';
 import { count, mm, movement, newton, say } from '../measure/quantity';
+import { woodOf } from '../piece/part';
 import { findPart, type Piece, partsOfKind } from '../piece/piece';
 import { keyOf } from '../piece/table/holds/slides';
 import { travelOfHalf } from '../piece/table/tops/extending';
@@ -174,9 +175,10 @@ export function barInBed(load: number, out: number, held: number, bed: number): 
  */
 export function drawnOutEnd(context: CheckContext): Check[] {
   const top = extendingOf(context);
-  const { piece, species, document } = context;
+  const { piece, document } = context;
   const [runner] = runnersOf(piece);
   if (!top || !runner) return [];
+  const species = woodOf(runner, context.species);
   const load = document.form.loads.edge;
   const [out, held] = [piece.span.beyond, Math.max(1, heldIn(piece))];
   const { height, thickness } = top.slides;

@@ -190,7 +190,10 @@ export function lifting(context: CheckContext): Check[] {
         quantity: kilogram(topWeight),
         formula: 'volume · 1000 · G₁₂ · (1 + M/100)',
         inputs: [
-          { label: 'Specific gravity at 12 %', quantity: { amount: context.species.specificGravity, unit: 'ratio' } },
+          {
+            label: 'Specific gravity at 12 %',
+            quantity: { amount: context.season.species.specificGravity, unit: 'ratio' },
+          },
           { label: 'Moisture', quantity: { amount: context.season.glued.moisture, unit: 'percent-moisture' } },
         ],
         source: 'Wood Handbook ch. 4; NIOSH revised lifting equation, 23 kg under ideal conditions',

@@ -2,7 +2,7 @@ import { mm, movement, say } from '../measure/quantity';
 import { type BendingPart, findPart, leadingPart } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { bendingStress, cantileverSag, cantileverUniformSag, uniformSag } from './beam';
-import { type Check, type CheckContext, judge, type WayOut, WORKING_STRESS_SCHOOL } from './check';
+import { type Check, type CheckContext, judge, type WayOut, WORKING_STRESS_SCHOOL, weakestOf } from './check';
 
 /** 0.02 in per foot of span, the sag an eye accepts; common practice. */
 export const SAG_PER_SPAN = 0.02 / 12;
@@ -24,7 +24,8 @@ export function sagging(context: CheckContext): Check[] {
   const tops = piece.parts.filter((part) => piece.top.parts.includes(part.id));
   const topWeight = weightOf(tops, species, moisture) * GRAVITY;
   const load = topWeight + document.form.loads.spread;
-  const source = `Roark, beam formulas with shear (G = E/16); ${species.commonName} from the species table; creep × ${CREEP}, Wood Handbook ch. 5`;
+  const woods = context.woods.length === 1 ? `${species.commonName} from the species table` : 'species table';
+  const source = `Roark, beam formulas with shear (G = E/16); ${woods}; creep × ${CREEP}, Wood Handbook ch. 5`;
   const made = (check: Sag): Check => {
     const level = judge(check.value, check.limit, { sense: 'at-most', watchFrom: check.limit * WATCHED });
     return {
@@ -85,14 +86,11 @@ const alike = (piece: CheckContext['piece'], id: string) => {
     .map((other) => other.id);
 };
 
-function bendingOf(
-  bending: BendingPart,
-  { piece, species }: CheckContext,
-  load: number,
-  made: (sag: Sag) => Check,
-): Check[] {
+function bendingOf(bending: BendingPart, context: CheckContext, load: number, made: (sag: Sag) => Check): Check[] {
   const { span, breadth, depth, how, words, share, path } = bending;
   if (span <= 0) return [];
+  const { piece } = context;
+  const species = weakestOf(context, [bending.part]);
   const section = { breadth, depth, modulus: species.modulusOfElasticity };
   const perMm = (load * share) / span;
   const held = how === 'cantilever';
@@ -177,7 +175,9 @@ const woodAcross = (piece: CheckContext['piece']) =>
         .filter((part) => part.kind === 'slat' || part.kind === 'slab')
         .reduce((sum, part) => sum + part.size.width, 0);
 
-function topBetween({ document, piece, species }: CheckContext, load: number): Sag {
+function topBetween(context: CheckContext, load: number): Sag {
+  const { document, piece } = context;
+  const species = weakestOf(context, piece.top.parts);
   const modulus = species.modulusOfElasticity;
   const { along } = piece.span;
   // Parts side by side help each other nothing across.
@@ -228,7 +228,9 @@ function topBetween({ document, piece, species }: CheckContext, load: number): S
   };
 }
 
-function topBeyond({ document, piece, species }: CheckContext): Sag {
+function topBeyond(context: CheckContext): Sag {
+  const { document, piece } = context;
+  const species = weakestOf(context, piece.top.parts);
   const { edge } = document.form.loads;
   const { width, thickness } = piece.top.size;
   const reach = piece.span.beyond;

@@ -1,7 +1,7 @@
 import type { BaseKind } from '../decision/job-document';
 import { count, mm, say } from '../measure/quantity';
 import { KIND_PLURALS } from '../piece/kind-words';
-import { isPanel, type PartKind } from '../piece/part';
+import { isPanel, type PartKind, woodOf } from '../piece/part';
 import { legBlanks, makingOf } from '../piece/table/bases/leg-apron/making';
 import { planedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';
@@ -59,6 +59,8 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
     const part = piece.parts.find((own) => own.kind === kind);
     if (!part || !path || !plain || part.cut) return [];
     if (document.layout.asDressed.some((own) => own === kind)) return [];
+    const wood = woodOf(part, species);
+    const own = boards.filter((board) => board.species === wood.id);
     const making = makingOf(document.form, kind);
     const glued = making.kind !== 'solid';
     const words = glued ? `pieces of the ${plain}` : plain;
@@ -69,7 +71,7 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
     const { greatestStrip } = document.layout;
     const { stripJointing } = shop.allowances;
     const width = isPanel(kind) ? Math.min(part.size.width, greatestStrip + stripJointing) : part.size.width;
-    const given = boards.map((board) => planedThickness(board, shop.allowances, { length: part.size.length, width }));
+    const given = own.map((board) => planedThickness(board, shop.allowances, { length: part.size.length, width }));
     const greatest = Math.max(0, ...given);
     const enough = given.filter((thickness) => thickness >= finished - 1e-9).length;
     const level = judge(greatest, finished, { sense: 'at-least' });
@@ -85,10 +87,10 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
         step: 'form',
         level,
         sentence:
-          boards.length === 0
-            ? say`There is no ${species.commonName} on the rack for the ${words}.`
+          own.length === 0
+            ? say`There is no ${wood.commonName} on the rack for the ${words}.`
             : level === 'stop'
-              ? say`The ${words} want ${mm(finished)}; the thickest ${species.commonName} on the rack planes to ${mm(greatest)}.`
+              ? say`The ${words} want ${mm(finished)}; the thickest ${wood.commonName} on the rack planes to ${mm(greatest)}.`
               : say`${count(enough)} boards plane to the ${mm(finished)} of the ${words}.`,
         value: mm(greatest),
         limit: mm(finished),

@@ -1,6 +1,6 @@
 import type { BaseKind } from '../decision/job-document';
 import { mm, movement, say } from '../measure/quantity';
-import type { Part } from '../piece/part';
+import { type Part, woodOf } from '../piece/part';
 import { type Piece, partsOfKind } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { fibresThrough } from '../solid/profile';
@@ -29,7 +29,9 @@ interface Stood {
   stress: number;
 }
 
-function stoodOn(part: Part, { document, species, season }: CheckContext): Stood {
+function stoodOn(part: Part, context: CheckContext): Stood {
+  const { document, season } = context;
+  const species = woodOf(part, context.species);
   const span = part.shoulderLength;
   // Of one that is arched, where it is lowest.
   const depth = part.profile ? fibresThrough(part.profile).narrowest : part.size.width;
@@ -53,9 +55,10 @@ const worstOf = (piece: Piece, context: CheckContext): Stood | null =>
 
 /** Stretchers, stringers and low rails with somebody's foot on their middle. */
 export function stretchersStoodOn(context: CheckContext): Check[] {
-  const { document, piece, species } = context;
+  const { document, piece } = context;
   const worst = worstOf(piece, context);
   if (!worst) return [];
+  const species = woodOf(worst.part, context.species);
   const { part, span, depth, own, once, stress } = worst;
   const value = own + once;
   const limit = span * GIVES;

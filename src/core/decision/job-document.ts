@@ -153,7 +153,10 @@ export const JobDocumentSchema = v.pipe(
   v.forward(
     v.partialCheck(
       [['pieces'], ['woods']],
-      ({ pieces, woods }) => pieces.every(({ wood }) => woods.some((own) => own.id === wood)),
+      ({ pieces, woods }) =>
+        pieces.every(({ wood, woodOf }) =>
+          [wood, ...Object.values(woodOf)].every((id) => woods.some((own) => own.id === id)),
+        ),
       'a piece is of a wood that the job has not',
     ),
     ['pieces'],

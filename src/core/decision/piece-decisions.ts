@@ -108,6 +108,8 @@ export const PieceSchema = v.pipe(
     count: whole(1, 60),
     /** Id of the wood of the job that it is made of. */
     wood: id,
+    /** Ids of the woods of parts that are of another, by their kind or by their own id. */
+    woodOf: v.optional(v.record(line(40), id), {}),
     form: FormSchema,
     season: PieceSeasonSchema,
     joints: JointsSchema,

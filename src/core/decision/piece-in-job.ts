@@ -21,6 +21,8 @@ export interface PieceInJob {
   /** How many it must seat; null where nothing is asked of it. */
   seatsAsked: number | null;
   species: string;
+  /** Ids of the species of parts that are of another, by their kind or by their own id. */
+  speciesOf: Readonly<Record<string, string>>;
   form: PieceDecisions['form'];
   joints: PieceDecisions['joints'];
   glueUp: PieceDecisions['glueUp'];
@@ -35,7 +37,7 @@ const NOTHING_CUT: Bench = { cut: [], locks: {} };
 
 /** What was decided of one instance of a piece. */
 export function pieceInJob(job: JobDocument, piece: PieceDecisions, instance = 1): PieceInJob {
-  const wood = job.woods.find(({ id }) => id === piece.wood);
+  const speciesOf = (wood: string) => job.woods.find(({ id }) => id === wood)?.species ?? '';
   return {
     pieceId: piece.id,
     instance,
@@ -45,7 +47,8 @@ export function pieceInJob(job: JobDocument, piece: PieceDecisions, instance = 1
     pieceName: piece.name,
     use: piece.use,
     seatsAsked: seatsAsked(job, piece),
-    species: wood?.species ?? '',
+    species: speciesOf(piece.wood),
+    speciesOf: Object.fromEntries(Object.entries(piece.woodOf).map(([of, wood]) => [of, speciesOf(wood)])),
     form: piece.form,
     joints: piece.joints,
     glueUp: piece.glueUp,
@@ -57,7 +60,7 @@ export function pieceInJob(job: JobDocument, piece: PieceDecisions, instance = 1
 }
 
 /** Groups of decisions that are the piece's alone. */
-const WHOLE_GROUPS = ['form', 'joints', 'glueUp', 'use', 'count', 'wood'];
+const WHOLE_GROUPS = ['form', 'joints', 'glueUp', 'use', 'count', 'wood', 'woodOf'];
 
 /** Where a decision about a piece stands in the job's document. Paths of the job come back as they are. */
 export function pathInJob({ pieceId, instance }: Pick<PieceInJob, 'pieceId' | 'instance'>, path: string): string {

@@ -8,6 +8,8 @@ import { ownerOf } from '../piece/table/bases/leg-apron/making';
 export interface CutListRow {
   letter: string;
   name: string;
+  /** Of what species, where that is not the piece's own. */
+  wood: string | null;
   count: number;
   /** Overall with tenons, mm. */
   length: number;
@@ -32,6 +34,7 @@ export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
     const own: CutListRow = {
       letter: part.letter,
       name: part.name,
+      wood: part.wood?.commonName ?? null,
       count: 1,
       length: part.size.length,
       shoulder: part.shoulderLength,
@@ -92,6 +95,7 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle)
     'end_bevel_deg',
     'state',
     'as_read',
+    'other_wood',
   ];
   const plain = (mm: number) => Number(mm.toFixed(2));
   const body = rows.map((row) => [
@@ -110,6 +114,7 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle)
       : ['', '', '', '']),
     row.state,
     [row.length, row.width, row.thickness].map((mm) => formatLength(mm, style)).join(' x '),
+    row.wood ?? '',
   ]);
   return `${Papa.unparse([heading, ...body], { escapeFormulae: true, newline: '\n' })}\n`;
 }

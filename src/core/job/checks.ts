@@ -11,31 +11,25 @@ import { runChecks } from '../check/run-checks';
 import type { Change } from '../decision/job-document';
 import { changesInJob } from '../decision/piece-in-job';
 import type { Shop } from '../decision/shop';
+import { demandOfSpecies } from '../layout/demand';
 import { labelsBy } from '../layout/labels';
+import type { Layout } from '../layout/layout';
 import type { WorkedPiece } from './piece-stages';
 import type { WoodOfJob } from './wood-stage';
 
 /** What of its boards a piece is judged beside. */
-export type BoardsOfPiece = Pick<WoodOfJob, 'boards' | 'plainOptions' | 'layoutState'>;
+export type BoardsOfPiece = Pick<WoodOfJob, 'species' | 'boards' | 'plainOptions' | 'layoutState'>;
 
 /** What is judged of one instance of a piece: form, season, joints, its share of the layout, its glue-ups. */
-export function checkPiece(own: WorkedPiece, wood: BoardsOfPiece, context: CheckContext): Check[] {
-  const { document, piece, species, demand, layout, laid, trim, edges, strips, glueUps } = own;
+export function checkPiece(own: WorkedPiece, woods: readonly BoardsOfPiece[], context: CheckContext): Check[] {
   const { shop } = context;
+  const { document, piece, demand, laid, trim, edges, strips, glueUps } = own;
   const panel = demand.panels[0];
-  const current = wood.layoutState === 'current' ? layout : null;
   const { jointMargin } = document.layout;
   return [
     ...runChecks(context),
     ...impossibilities(piece.problems, document),
-    ...(current
-      ? [
-          ...layoutChecks(current, demand, piece, species, document.layout),
-          ...sequenceChecks(demand, current, wood.plainOptions.kerf),
-          ...ringChecks(current, demand, wood.boards, document.layout.aim),
-        ]
-      : []),
-    ...(context.boards ? pairChecks(demand, document.layout, shop, wood.boards, wood.plainOptions) : []),
+    ...woods.flatMap((wood, i) => checkShare(own, wood, context, i === 0 ? '' : `-${i + 1}`)),
     ...(trim && panel ? panelChecks(panel, laid, trim, jointMargin) : []),
     ...(panel && edges
       ? edgeChecks({
@@ -52,6 +46,39 @@ export function checkPiece(own: WorkedPiece, wood: BoardsOfPiece, context: Check
       : []),
     ...glueUps.flatMap((glueUp, i) => glueUpChecks(glueUp, demand.panels[i]?.id ?? '', i === 0)),
   ];
+}
+
+/** What is judged of what a piece wants of one species; `place` sets its checks off from those of another. */
+function checkShare(own: WorkedPiece, wood: BoardsOfPiece, context: CheckContext, place: string): Check[] {
+  const { document, piece } = own;
+  const demand = demandOfSpecies(own.demand, wood.species.id);
+  const named = new Set([...demand.parts, ...demand.panels].map(({ id }) => id));
+  const layout = wood.layoutState === 'current' && own.layout ? shareIn(own.layout, named) : null;
+  const checks = [
+    ...(layout
+      ? [
+          ...layoutChecks(layout, demand, piece, wood.species, document.layout),
+          ...sequenceChecks(demand, layout, wood.plainOptions.kerf),
+          ...ringChecks(layout, demand, wood.boards, document.layout.aim),
+        ]
+      : []),
+    ...(context.boards ? pairChecks(demand, document.layout, context.shop, wood.boards, wood.plainOptions) : []),
+  ];
+  return place === '' ? checks : checks.map((check) => ({ ...check, id: `${check.id}${place}` }));
+}
+
+/** What of a piece's layout is of some of its parts. */
+function shareIn(layout: Layout, named: ReadonlySet<string>): Layout {
+  const placements = layout.placements.filter(({ part }) => named.has(part));
+  if (placements.length === layout.placements.length) return layout;
+  const cutFrom = new Set(placements.map(({ board }) => board));
+  return {
+    ...layout,
+    placements,
+    strips: layout.strips.filter(({ panel }) => named.has(panel)),
+    shortfall: layout.shortfall.filter(({ part }) => named.has(part)),
+    boards: layout.boards.filter((board) => cutFrom.has(board)),
+  };
 }
 
 /** What is judged of the boards of one species, whatever pieces are cut from them. `where` has names of the job. */

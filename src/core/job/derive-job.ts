@@ -2,6 +2,7 @@ import type { Check, CheckContext } from '../check/check';
 import { planChecks } from '../check/plan-checks';
 import { inOrder } from '../check/run-checks';
 import type { Place } from '../climate/place';
+import { speciesOfDemand } from '../layout/demand';
 import type { Layout } from '../layout/layout';
 import type { Figure } from '../measure/figure';
 import type { Problem } from '../measure/problem';
@@ -66,24 +67,27 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const drawn = all.filter((own): own is DrawnPiece => 'piece' in own);
 
   const woods = layOutWoods(drawn, inputs);
-  const woodOf = ({ species }: DrawnPiece): WoodOfJob => woods.get(species.id) as WoodOfJob;
+  const woodsOf = ({ demand }: DrawnPiece): WoodOfJob[] =>
+    speciesOfDemand(demand).flatMap((species) => woods.get(species) ?? []);
   const worked = drawn.map((own) => {
-    const wood = woodOf(own);
-    const layout = wood.layout && shareOf(own, wood.layout);
-    const layoutComplete = layout !== null && wood.layoutState === 'current' && layout.shortfall.length === 0;
+    const all = woodsOf(own);
+    const layout = shareOf(own, all);
+    const current = all.every(({ layoutState }) => layoutState === 'current');
+    const layoutComplete = layout !== null && current && layout.shortfall.length === 0;
     return workPiece(own, { ...air, shop, rack: inputs.boards ?? NO_RACK, layout, layoutComplete });
   });
 
   const operations = batched(worked);
   const dates = schedule(operations, document.plan, document.plan.startOn);
 
-  const pieces = worked.map((own) => judgePiece(own, woodOf(own), inputs, air));
+  const pieces = worked.map((own) => judgePiece(own, woodsOf(own), inputs, air));
   return {
     ...air,
     pieces,
-    woods: [...woods.values()].map((wood) => ({
+    woods: [...woods.values()].map((wood, i) => ({
       ...wood,
-      checks: checkWood(wood, shop),
+      // Those of several species stand in one list.
+      checks: checkWood(wood, shop).map((check) => (i === 0 ? check : { ...check, id: `${check.id}-${i + 1}` })),
       figures: wood.layout ? figuresOfLayout(wood.layout, shop.prices.currency) : [],
     })),
     operations,
@@ -93,9 +97,28 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   };
 }
 
-const shares = emptyMemory<Layout>();
-const shareOf = (own: DrawnPiece, layout: Layout): Layout =>
-  rememberedOf(isAlone(own), shares, [layout, own.pieceId, own.instance], () => layoutOfPiece(own, layout));
+const shares = emptyMemory<Layout | null>();
+
+/** What of the layouts of its species is a piece's own; null where there is none of any. */
+const shareOf = (own: DrawnPiece, woods: readonly WoodOfJob[]): Layout | null => {
+  const layouts = woods.map(({ layout }) => layout);
+  return rememberedOf(isAlone(own), shares, [own.pieceId, own.instance, ...layouts, layouts.length], () =>
+    joined(layouts.flatMap((layout) => (layout ? layoutOfPiece(own, layout) : []))),
+  );
+};
+
+/** Shares of several species as one; cost, bound and fingerprint are those of the first. */
+function joined([first, ...others]: readonly Layout[]): Layout | null {
+  if (!first || others.length === 0) return first ?? null;
+  const all = [first, ...others];
+  return {
+    ...first,
+    placements: all.flatMap(({ placements }) => placements),
+    strips: all.flatMap(({ strips }) => strips),
+    shortfall: all.flatMap(({ shortfall }) => shortfall),
+    boards: all.flatMap(({ boards }) => boards),
+  };
+}
 
 function airOf({ document, places }: JobInputs): Airs | { problems: Problem[] } {
   const shopAir = places.find((p) => p.id === document.season.shopPlaceId) ?? places.find((p) => p.kind === 'shop');
@@ -124,11 +147,13 @@ function unknownSpecies(drawn: ReturnType<typeof drawPieces>): Problem[] {
 
 function layOutWoods(drawn: readonly DrawnPiece[], inputs: JobInputs): Map<string, WoodOfJob> {
   const { document, shop, boards, layouts } = inputs;
-  const species = [...new Map(drawn.map((own) => [own.species.id, own.species])).values()];
+  const all = drawn.flatMap((own) => [own.species, ...own.piece.parts.flatMap(({ wood }) => wood ?? [])]);
+  const asked = new Set(drawn.flatMap(({ demand }) => speciesOfDemand(demand)));
+  const species = [...new Map(all.map((wood) => [wood.id, wood])).values()].filter(({ id }) => asked.has(id));
   return new Map(
     species.map((wood) => {
       const kept = layouts.find((own) => own.species === wood.id) ?? layouts.find((own) => own.species === '') ?? null;
-      const own = drawn.filter((piece) => piece.species.id === wood.id);
+      const own = drawn.filter(({ demand }) => speciesOfDemand(demand).includes(wood.id));
       return [wood.id, layOutWood({ drawn: own, species: wood, document, shop, rack: boards, kept })];
     }),
   );
@@ -138,31 +163,42 @@ const NO_RACK: readonly Board[] = [];
 const judgements = emptyMemory<DerivedPiece>();
 
 /** Checks and figures of a piece; they rest on its boards as far as it is judged beside them. */
-const judgePiece = (own: WorkedPiece, wood: WoodOfJob, { shop, boards }: JobInputs, { shopAir }: Airs): DerivedPiece =>
-  rememberedOf(
+const judgePiece = (
+  own: WorkedPiece,
+  woods: readonly WoodOfJob[],
+  { shop, boards }: JobInputs,
+  { shopAir }: Airs,
+): DerivedPiece => {
+  const beside = woods.flatMap((wood) => [wood.boards, wood.layoutState]);
+  const { plainOptions } = woods[0] as WoodOfJob;
+  return rememberedOf(
     isAlone(own),
     judgements,
-    [own, wood.boards, wood.plainOptions, wood.layoutState, boards === null, shop, shopAir],
-    () => judged(own, wood, { shop, boards, shopAir }),
+    [own, shop, shopAir, boards === null, plainOptions, ...beside, beside.length],
+    () => judged(own, woods, { shop, boards, shopAir }),
   );
+};
 
 function judged(
   own: WorkedPiece,
-  wood: BoardsOfPiece,
+  woods: readonly BoardsOfPiece[],
   { shop, boards, shopAir }: Pick<JobInputs, 'shop' | 'boards'> & Pick<Airs, 'shopAir'>,
 ): DerivedPiece {
+  const current = woods.every(({ layoutState }) => layoutState === 'current');
+  const [only] = woods;
   const context: CheckContext = {
     document: own.document,
     piece: own.piece,
     season: own.season,
     restraint: own.restraint,
     species: own.species,
+    woods: woods.map(({ species }) => species),
     shop,
-    boards: boards && wood.boards,
-    used: own.layout && wood.layoutState === 'current' ? own.layout.boards : null,
+    boards: boards && (woods.length === 1 && only ? only.boards : woods.flatMap((wood) => wood.boards)),
+    used: own.layout && current ? own.layout.boards : null,
     shopAir,
   };
-  const checks = inOrder(checkPiece(own, wood, context));
+  const checks = inOrder(checkPiece(own, woods, context));
   return {
     ...own,
     checks: checks.map((check) => inJob(own, check)),
@@ -201,14 +237,19 @@ export interface ShownPiece extends Omit<DerivedPiece, 'figures'>, Airs {
   problems: DerivedPiece['piece']['problems'];
 }
 
-/** A piece of a job as it is looked at; the first one where there is none of that name. */
-export function shownPiece(job: DerivedJob, pieceId?: string, instance = 1): ShownPiece {
+/** A piece of a job as it is looked at, beside the boards of one of its species; the first one where there is none of that name. */
+export function shownPiece(job: DerivedJob, pieceId?: string, instance = 1, species?: string): ShownPiece {
   const own =
     job.pieces.find((piece) => piece.pieceId === pieceId && piece.instance === instance) ??
     job.pieces.find((piece) => piece.pieceId === pieceId) ??
     (job.pieces[0] as DerivedPiece);
-  const wood = job.woods.find(({ species }) => species.id === own.species.id) as DerivedWood;
-  const ofBoards = wood.checks.map((check) => ({ ...check, where: namesOfPiece(own, check.where) }));
+  const here = speciesOfDemand(own.demand);
+  const chosen = species !== undefined && here.includes(species) ? species : here[0];
+  const wood = (job.woods.find((one) => one.species.id === chosen) ?? job.woods[0]) as DerivedWood;
+  const ofBoards = job.woods
+    .filter((one) => here.includes(one.species.id))
+    .flatMap((one) => one.checks)
+    .map((check) => ({ ...check, where: namesOfPiece(own, check.where) }));
   const checks = inOrder([...own.checks, ...ofBoards, ...job.checks]);
   return {
     ...own,

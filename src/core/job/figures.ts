@@ -57,7 +57,12 @@ function pieceFigures(context: CheckContext): Figure[] {
       'Σ volume · 1000 · G₁₂ · (1 + M/100)',
       [
         input('Parts', count(piece.parts.length)),
-        input('Specific gravity at 12 %', { amount: season.species.specificGravity, unit: 'ratio' }),
+        ...context.woods.map(({ commonName, specificGravity }) =>
+          input(context.woods.length === 1 ? 'Specific gravity at 12 %' : `Specific gravity at 12 %, ${commonName}`, {
+            amount: specificGravity,
+            unit: 'ratio',
+          }),
+        ),
         input('Moisture', { amount: season.glued.moisture, unit: 'percent-moisture' }),
       ],
       'Wood Handbook ch. 4; volumes of the solids: tenons with them, mortises, tapers and notches taken out',

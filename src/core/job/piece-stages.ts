@@ -14,7 +14,9 @@ import { type Demand, demandOf, type PanelDemand } from '../layout/demand';
 import type { Layout } from '../layout/layout';
 import { resawWork } from '../layout/resaw-work';
 import { derivePiece } from '../piece/derive-piece';
-import type { Piece } from '../piece/piece';
+import { woodOf } from '../piece/part';
+import { findPart, type Piece } from '../piece/piece';
+import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Operation } from '../plan/operation';
 import { planOperations } from '../plan/operations';
 import { type PieceRestraint, restraintOfPiece } from '../season/restraint-of-piece';
@@ -53,17 +55,23 @@ export function drawPieces(job: JobDocument, shop: Shop): (DrawnPiece | { unknow
   const alone = instances.length === 1;
   const { name, client, brief, season, layout, plan } = job;
   return instances.map(({ own, place, instance }) => {
-    const wood = job.woods.find(({ id }) => id === own.wood)?.species ?? '';
-    const species = findSpecies(wood, shop.species);
-    if (!species) return { unknownSpecies: wood, path: `woods.${own.wood}.species` };
+    const woods = [own.wood, ...Object.values(own.woodOf)].map((id) => {
+      const name = job.woods.find((wood) => wood.id === id)?.species ?? '';
+      return { id, name, species: findSpecies(name, shop.species) };
+    });
+    const strange = woods.find((wood) => !wood.species);
+    const species = woods[0]?.species;
+    if (!species || strange)
+      return { unknownSpecies: strange?.name ?? '', path: `woods.${strange?.id ?? own.wood}.species` };
     const mark = alone ? '' : own.count > 1 ? `${place + 1}.${instance}` : `${place + 1}`;
     return rememberedOf(
       alone,
       drawings,
-      [own, instance, mark, species, seatsAsked(job, own), shop, name, client, brief, season, layout, plan],
+      [own, instance, mark, job.woods, seatsAsked(job, own), shop, name, client, brief, season, layout, plan],
       (): DrawnPiece => {
         const document = pieceInJob(job, own, instance);
-        const piece = alone ? derivePiece(document) : pieceOf(document);
+        const drawn = alone ? derivePiece(document) : pieceOf(document);
+        const piece = withWoods(drawn, document, shop);
         return {
           pieceId: own.id,
           instance,
@@ -77,6 +85,19 @@ export function drawPieces(job: JobDocument, shop: Shop): (DrawnPiece | { unknow
       },
     );
   });
+}
+
+/** The parts that are of another species than the piece say so; what is bought in is of none. */
+function withWoods(piece: Piece, { speciesOf }: PieceInJob, shop: Shop): Piece {
+  if (Object.keys(speciesOf).length === 0) return piece;
+  return {
+    ...piece,
+    parts: piece.parts.map((part) => {
+      const id = part.material ? undefined : (speciesOf[part.id] ?? speciesOf[part.kind]);
+      const wood = id === undefined ? undefined : findSpecies(id, shop.species);
+      return wood ? { ...part, wood } : part;
+    }),
+  };
 }
 
 /** In a job of one piece nothing stays as it was when something is changed: it is not worth remembering. */
@@ -94,6 +115,12 @@ const works = emptyMemory<WorkedPiece>();
 
 /** Whether a piece is the only one of its job. */
 export const isAlone = ({ mark }: Pick<DrawnPiece, 'mark'>): boolean => mark === '';
+
+/** The species of a part of a piece by its id; of a blank, that of its part. */
+export const speciesOfPart = ({ piece, species }: Pick<DrawnPiece, 'piece' | 'species'>, id: string): Species => {
+  const part = findPart(piece, ownerOf(id));
+  return part ? woodOf(part, species) : species;
+};
 
 /** Names in the job of the parts that are cut. */
 export const cutParts = ({ piece, document }: DrawnPiece): string[] =>
@@ -187,7 +214,7 @@ function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
       staging: document.glueUp.staging,
       glue,
       shop,
-      species,
+      species: speciesOfPart(drawn, own.id),
     }),
   );
   const size = panel ? alignerSize(document.glueUp.level, panel.finished.thickness, shop.tools) : null;
@@ -205,7 +232,7 @@ function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
       layoutComplete ? layout : null,
       stripsOfPanel.map((own) => own.length),
       shop,
-      species,
+      (part) => speciesOfPart(drawn, part),
     ),
   });
   return {

@@ -1,7 +1,7 @@
 import type { JobDocument } from '../decision/job-document';
 import { partInJob, partOfPiece } from '../decision/piece-in-job';
 import type { Shop } from '../decision/shop';
-import type { Demand } from '../layout/demand';
+import { type Demand, demandOfSpecies } from '../layout/demand';
 import { fixedPlacements } from '../layout/fixed-placements';
 import { type Layout, type LayoutOptions, layoutKey } from '../layout/layout';
 import { layoutOptionsOf } from '../layout/layout-aims';
@@ -69,7 +69,7 @@ export function layOutWood(given: WoodGround): WoodOfJob {
 function laidOut(given: WoodGround): WoodOfJob {
   const { drawn, species, document, shop, rack } = given;
   const boards = boardsOf(rack ?? NO_BOARDS, species.id, document.layout.leaveOut);
-  const demands = drawn.map((own) => demandInJob(own, own.mark, own.demand));
+  const demands = drawn.map((own) => demandInJob(own, own.mark, demandOfSpecies(own.demand, species.id)));
   const demand: Demand = {
     species: species.id,
     parts: demands.flatMap(({ parts }) => parts),
@@ -80,11 +80,7 @@ function laidOut(given: WoodGround): WoodOfJob {
     layoutOptionsOf(shop, document.layout, paired, { seed: 1, effort: LAYOUT_EFFORT }),
   );
   const { pinned } = document.layout;
-  const owners = new Set(drawn.map(({ pieceId, instance }) => `${pieceId}.${instance}`));
-  const asked = document.layout.moved.filter(({ part }) => {
-    const { pieceId, instance } = partOfPiece(part);
-    return owners.has(`${pieceId}.${instance}`);
-  });
+  const asked = document.layout.moved.filter(({ part }) => isHere(part, drawn, species));
   // A layout is only judged beside the rack it was found on.
   const kept = rack && given.kept;
   const layoutState = !kept ? 'none' : kept.key === layoutKey(demand, boards, plain) ? 'current' : 'stale';
@@ -106,6 +102,16 @@ function laidOut(given: WoodGround): WoodOfJob {
     moves: { asked, standing },
     letters: lettersOf(drawn),
   };
+}
+
+/** Whether a part is laid out with a species; one that no piece has any more is with the species of its piece. */
+function isHere(name: string, drawn: readonly DrawnPiece[], species: Species): boolean {
+  const { pieceId, instance, part } = partOfPiece(name);
+  const owner = drawn.find((own) => own.pieceId === pieceId && own.instance === instance);
+  if (!owner) return false;
+  const { parts, panels } = owner.demand;
+  const wanted = [...parts, ...panels].find(({ id }) => id === part);
+  return (wanted?.species ?? owner.species.id) === species.id;
 }
 
 const lettersOf = (drawn: readonly DrawnPiece[]): WoodOfJob['letters'] =>

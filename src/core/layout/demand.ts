@@ -11,6 +11,8 @@ import type { Use } from '../stock/spoils';
 /** A piece of a fixed size. mm. */
 export interface PartDemand {
   id: string;
+  /** Of what species, where that is not the demand's. */
+  species?: string;
   letter: string;
   name: string;
   /** How many of its faces are seen. */
@@ -37,6 +39,8 @@ export interface PartDemand {
 /** A glued panel of free-width strips. mm. */
 export interface PanelDemand {
   id: string;
+  /** Of what species, where that is not the demand's. */
+  species?: string;
   letter: string;
   name: string;
   shows: Use['shows'];
@@ -89,6 +93,7 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
   for (const part of madeParts(piece)) {
     const finished = part.cut ? part.design : part.size;
     const { id, letter, name } = part;
+    const other = part.wood ? { species: part.wood.id } : {};
     const shows = SHOWS[part.grade];
     if (isPanel(part.kind)) {
       const whole = panels.findIndex((panel) => panel.id === part.oneWith);
@@ -109,6 +114,7 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
         ? [{ length, width }]
         : bandsOf(piece, { length, width }, finished, (leastStrip + greatestStrip) / 2, step);
       panels.push({
+        ...other,
         id,
         letter,
         name,
@@ -134,6 +140,7 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
     if (making.kind !== 'solid') {
       for (const blank of legBlanks({ ...part, size: finished }, making)) {
         parts.push({
+          ...other,
           id: blankId(id, blank.suffix),
           letter: `${letter}.${blank.suffix}`,
           name: blank.name,
@@ -151,10 +158,26 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
       const rough = roughOf(finished);
       const sized = asDressed ? { rough: { ...rough, width: finished.width }, asDressed } : { rough };
       const live = part.kind === 'slab' ? { live: true } : {};
-      parts.push({ id, letter, name, shows, finished, ...sized, ...live, ...oneBoard(part) });
+      parts.push({ ...other, id, letter, name, shows, finished, ...sized, ...live, ...oneBoard(part) });
     }
   }
   return { species: document.species, parts, panels };
+}
+
+/** What of a demand is of one species, as a demand of that species. */
+export function demandOfSpecies(demand: Demand, species: string): Demand {
+  const own = <T extends { species?: string }>(list: readonly T[]): T[] =>
+    list.flatMap((one) => {
+      const { species: other, ...rest } = one;
+      return (other ?? demand.species) === species ? (rest as T) : [];
+    });
+  return { species, parts: own(demand.parts), panels: own(demand.panels) };
+}
+
+/** Species of a demand, its own first; its own alone where nothing is asked for. */
+export function speciesOfDemand({ species, parts, panels }: Demand): string[] {
+  const asked = new Set([...panels, ...parts].map((one) => one.species ?? species));
+  return asked.size === 0 || asked.has(species) ? [...new Set([species, ...asked])] : [...asked];
 }
 
 /** Width of each of several alike strips after jointing, so that it is sawn to a whole step. */

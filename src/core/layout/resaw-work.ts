@@ -30,7 +30,7 @@ export function resawWork(
   layout: Pick<Layout, 'placements'> | null,
   strips: readonly number[],
   shop: Shop,
-  species: Species,
+  speciesOf: (part: string) => Species,
 ): ResawWork {
   const wanted = new Map([...demand.parts, ...demand.panels].map((own) => [own.id, own]));
   const blanks = layout
@@ -44,7 +44,7 @@ export function resawWork(
       );
   const parts = [...new Set(blanks.flat())];
   const days = parts.map((part) =>
-    daysToRest((wanted.get(part)?.finished.thickness ?? 0) + shop.allowances.resaw, species),
+    daysToRest((wanted.get(part)?.finished.thickness ?? 0) + shop.allowances.resaw, speciesOf(part)),
   );
   return {
     blanks: blanks.length,

@@ -4,6 +4,7 @@ import { box, type Convex } from '../solid/convex';
 import { type Frame, solidInPiece } from '../solid/frame';
 import type { Flat, Outline } from '../solid/outline';
 import { profiled } from '../solid/profile';
+import type { Species } from '../wood/species';
 
 /** Kinds that are glued up of strips. */
 export const isPanel = (kind: PartKind): boolean => kind === 'top' || kind === 'leaf' || kind === 'side';
@@ -86,6 +87,8 @@ export interface Part {
   /** Bought in and not of the job's wood; and what it weighs by its seller, kg. */
   material?: Material;
   weighs?: number;
+  /** Of what species it is, where that is not the piece's own. */
+  wood?: Species;
   /** Id of the part it is glued up with in one panel. */
   oneWith?: string;
   /** The size the design asked for, before the part's real size was entered. */
@@ -149,6 +152,9 @@ export interface Draft {
   /** Glued up in one panel with another part, and crosscut from it. */
   oneWith?: string;
 }
+
+/** The species of a part of a piece that is mostly of another. */
+export const woodOf = ({ wood }: Pick<Part, 'wood'>, ofPiece: Species): Species => wood ?? ofPiece;
 
 const NOTHING_BEYOND = { start: 0, end: 0 };
 

@@ -33,7 +33,9 @@ export interface Season {
   /** The state in which the top's width is known: at gluing, or on the day its real width was measured. */
   reference: { width: number; moisture: number; measuredOn: Day | null };
   ringAngle: number;
+  /** Of the top, and of the parts that are of no other. */
   species: Species;
+  ofPiece: Species;
   /** The strips of the top: those of the layout, or one of the whole width while there is none. */
   strips: readonly (PanelStrip & { bestHeartUp: boolean })[];
   topWidth: { driest: number; wettest: number };

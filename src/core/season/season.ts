@@ -2,7 +2,7 @@ import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
 import type { PieceInJob } from '../decision/piece-in-job';
 import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
 import { isMade } from '../piece/material';
-import type { Part, Size } from '../piece/part';
+import { type Part, type Size, woodOf } from '../piece/part';
 import { leadingPart, type Piece } from '../piece/piece';
 import { stillOff } from '../stock/board-moisture';
 import type { FinishKind } from '../wood/finish';
@@ -53,12 +53,14 @@ export interface StripOfLayout {
 export function deriveSeason(given: {
   document: PieceInJob;
   piece: Piece;
+  /** Of the parts that are of no other. */
   species: Species;
   shopAir: Place;
   homeAir: Place;
   strips?: readonly StripOfLayout[];
 }): Season {
-  const { document, piece, species, shopAir, homeAir } = given;
+  const { document, piece, shopAir, homeAir } = given;
+  const species = woodOf(leadingPart(piece), given.species);
   const { gluedOn, deliveredOn, moistureAtGluing, ringAngle, school, reckoning, coated } = document.season;
   const start = firstOfYear(gluedOn);
   const deliveredIndex = daysBetween(start, deliveredOn);
@@ -135,6 +137,7 @@ export function deriveSeason(given: {
     reference,
     ringAngle,
     species,
+    ofPiece: given.species,
     strips,
     topWidth: { driest: 0, wettest: 0 },
     learned: null,
@@ -235,7 +238,7 @@ export function sizeAt(part: Part, season: Season, atMoisture: number): Size {
     season.correction.factor *
       byMoisture({
         dimension,
-        species: season.species,
+        species: woodOf(part, season.ofPiece),
         ringAngle,
         fromMoisture: season.reference.moisture,
         toMoisture: atMoisture,

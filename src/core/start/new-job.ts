@@ -79,7 +79,11 @@ export function newJob(given: {
 }
 
 /** What every piece begins with beside its form. */
-export const FIRST_CHOICES: Pick<PieceDecisions, 'season' | 'joints' | 'layout' | 'glueUp' | 'plan' | 'benches'> = {
+export const FIRST_CHOICES: Pick<
+  PieceDecisions,
+  'woodOf' | 'season' | 'joints' | 'layout' | 'glueUp' | 'plan' | 'benches'
+> = {
+  woodOf: {},
   season: { ringAngle: 15, coated: 'both', measured: [] },
   joints: {
     corner: 'mortise-tenon',

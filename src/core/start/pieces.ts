@@ -1,4 +1,4 @@
-import type { Brief, Change, JobDocument, PieceDecisions } from '../decision/job-document';
+import { type Brief, type Change, type JobDocument, type PieceDecisions, withChanges } from '../decision/job-document';
 import { seatsOnBench } from '../decision/room-for-people';
 import { USE_OF_PIECE, type Use } from '../decision/use';
 import { FIRST_CHOICES, tableForBrief } from './new-job';
@@ -57,27 +57,48 @@ function nameFor(job: JobDocument, name: string): string {
   }
 }
 
-/** What makes a piece one of another species: a wood that the job has, the piece's own where no other is of it, or a new one. */
+/** What makes a piece one of another species; parts that are of a wood of their own stay so. */
 export function woodChanges(job: JobDocument, pieceId: string, species: string): Change[] {
   const piece = job.pieces.find(({ id }) => id === pieceId);
   if (!piece) return [];
+  const known = job.woods.some((wood) => wood.species === species);
+  const alone = job.pieces.every(({ id, wood, woodOf }) =>
+    [id === pieceId ? '' : wood, ...Object.values(woodOf)].every((own) => own !== piece.wood),
+  );
+  // Alone in its wood, it takes the wood along.
+  if (!known && alone) return [{ path: `woods.${piece.wood}.species`, value: species }];
+  return tidied(
+    job,
+    inWood(job, species, (wood) => ({ path: `pieces.${pieceId}.wood`, value: wood })),
+  );
+}
+
+/** What makes some parts of a piece, by their kind or one by its id, of another species; as the rest of it, where none is named. */
+export function partWoodChanges(job: JobDocument, pieceId: string, of: string, species: string | null): Change[] {
+  const piece = job.pieces.find(({ id }) => id === pieceId);
+  if (!piece) return [];
+  const { [of]: _, ...others } = piece.woodOf;
+  const path = `pieces.${pieceId}.woodOf`;
+  if (species === null) return tidied(job, [{ path, value: others }]);
+  return tidied(
+    job,
+    inWood(job, species, (wood) => ({ path, value: { ...others, [of]: wood } })),
+  );
+}
+
+/** A change to a wood of a species: one that the job has, or a new one. */
+function inWood(job: JobDocument, species: string, change: (wood: string) => Change): Change[] {
   const known = job.woods.find((wood) => wood.species === species);
-  if (known) return [{ path: `pieces.${pieceId}.wood`, value: known.id }, ...leftOver(job, piece, known.id)];
-  const alone = job.pieces.every((own) => own.id === pieceId || own.wood !== piece.wood);
-  if (alone) return [{ path: `woods.${piece.wood}.species`, value: species }];
-  const id = freeId(job.woods.map((wood) => wood.id));
-  return [
-    { path: `woods.${id}`, value: { id, name: 'Another wood', species } },
-    { path: `pieces.${pieceId}.wood`, value: id },
-  ];
+  if (known) return [change(known.id)];
+  const taken = job.woods.map((wood) => wood.id);
+  const id = Array.from({ length: taken.length + 1 }, (_, i) => `w${i + 1}`).find((own) => !taken.includes(own)) ?? 'w';
+  return [{ path: `woods.${id}`, value: { id, name: 'Another wood', species } }, change(id)];
 }
 
-/** A wood that nothing is of any more is taken out of the job. */
-function leftOver(job: JobDocument, piece: PieceDecisions, next: string): Change[] {
-  const used = piece.wood === next || job.pieces.some(({ id, wood }) => id !== piece.id && wood === piece.wood);
-  return used ? [] : [{ path: `woods.${piece.wood}`, value: undefined }];
+/** The changes, and woods that nothing is of any more taken out. */
+function tidied(job: JobDocument, changes: Change[]): Change[] {
+  const after = withChanges(job, changes);
+  const used = new Set(after.pieces.flatMap(({ wood, woodOf }) => [wood, ...Object.values(woodOf)]));
+  const left = job.woods.filter(({ id }) => !used.has(id));
+  return [...changes, ...left.map(({ id }) => ({ path: `woods.${id}`, value: undefined }))];
 }
-
-const freeId = (taken: readonly string[]): string => {
-  for (let i = 1; ; i += 1) if (!taken.includes(`w${i}`)) return `w${i}`;
-};

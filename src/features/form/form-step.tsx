@@ -9,6 +9,7 @@ import { useChange, useChanges, useDecisions, useDerived, useJobState } from '..
 import { StepFrame } from '../job/job-desk';
 import { BaseFields } from './base-fields';
 import { Group } from './group';
+import { OtherWoods } from './other-woods';
 import { PieceDrawing, useViewTabs } from './piece-drawing';
 import { TopFields } from './top-fields';
 
@@ -22,6 +23,8 @@ export function FormStep() {
   const rack = useJobState((state) => state.boards);
   const change = useChange();
   const views = useViewTabs('front');
+  const named = [species, ...piece.parts.flatMap(({ wood }) => wood ?? [])].map(({ commonName }) => commonName);
+  const woods = [...new Set(named)].join(' and ');
   const { loads } = form;
   const onRack = (id: string) => rack.filter((board) => board.species === id).length;
   const options = [...all]
@@ -48,7 +51,7 @@ export function FormStep() {
               <Length mm={piece.overall.width} />
             </FigureButton>
           </span>
-          {species.commonName}, <FigureButton figure={figures.weight} />
+          {woods}, <FigureButton figure={figures.weight} />
         </>
       }
     >
@@ -59,6 +62,7 @@ export function FormStep() {
         onCommit={(species) => changeAll(woodChanges(job, own.pieceId, species))}
         wide
       />
+      <OtherWoods woods={options} />
       <TopFields />
       <BaseFields />
       <Group title="Design loads, yours to choose">

@@ -42,9 +42,10 @@ export function JobProvider({ seed, children }: { seed: JobSeed; children: React
   );
   const query = useSearchParams();
   const [pieceId, instance] = [query.get('piece') ?? undefined, Number(query.get('number') ?? 1)];
+  const species = query.get('wood') ?? undefined;
   const shown = useMemo(
-    () => ('pieces' in derived ? shownPiece(derived, pieceId, instance) : null),
-    [derived, pieceId, instance],
+    () => ('pieces' in derived ? shownPiece(derived, pieceId, instance, species) : null),
+    [derived, pieceId, instance, species],
   );
 
   useEffect(() => {

@@ -115,7 +115,7 @@ function PiecesDialog({ own, onClose }: { own: ShownPiece; onClose: () => void }
             <p className="flex gap-4">
               <Button
                 look="quiet"
-                aria-label={`One more like ${piece.name}`}
+                aria-label={`One more like it: ${piece.name}`}
                 onClick={() => add(copyOfPiece(document, piece, freshId()))}
               >
                 One more like it
@@ -123,7 +123,7 @@ function PiecesDialog({ own, onClose }: { own: ShownPiece; onClose: () => void }
               {document.pieces.length > 1 ? (
                 <Button
                   look="quiet"
-                  aria-label={`Take ${piece.name} out`}
+                  aria-label={`Take it out: ${piece.name}`}
                   onClick={() => {
                     const refused = change([{ path: `pieces.${piece.id}`, value: undefined }]);
                     if (!refused && piece.id === own.pieceId) router.push(path);

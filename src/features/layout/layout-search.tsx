@@ -2,7 +2,7 @@
 
 import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
-import { fixedKey, type Layout, type LayoutProgress, layoutKey } from '@/core';
+import { fixedKey, type Layout, type LayoutProgress, layoutKey, speciesOfDemand } from '@/core';
 import type { LayoutSearch } from '@/workers/layout.worker';
 import { useDerived, useJobState } from '../job/job-context';
 
@@ -157,18 +157,22 @@ export function useJobSearch(): LayoutSearching {
 /** The search as the layout step shows it: where the layout does not fit any more, one is begun, a moment after the last change. */
 export function useLayoutSearch(): LayoutSearching {
   const search = useJobSearch();
-  const { wood } = useDerived();
+  const { wood, job, demand } = useDerived();
   const { state, task, start } = search;
+  // First what is looked at, then what else the piece is made of.
+  const here = speciesOfDemand(demand);
+  const missing = [wood, ...job.woods].find((own) => own.layoutState !== 'current' && here.includes(own.species.id))
+    ?.species.id;
   const mine = search.species === wood.species.id;
   const rackKnown = useJobState((state) => state.rackKnown);
   const failed = mine && state.failed !== undefined;
-  const settled = !rackKnown || wood.layoutState === 'current' || state.searching || failed;
+  const settled = !rackKnown || missing === undefined || state.searching || failed;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another task begins the wait anew
   useEffect(() => {
     if (settled) return;
-    const timer = setTimeout(() => void start(), 250);
+    const timer = setTimeout(() => void start(missing), 250);
     return () => clearTimeout(timer);
-  }, [settled, task, start]);
+  }, [settled, task, missing, start]);
   // Another species of the job may be searched meanwhile.
   return mine ? search : { ...search, state: { searching: false } };
 }

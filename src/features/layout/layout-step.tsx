@@ -1,7 +1,9 @@
 'use client';
 
-import type { Layout } from '@/core';
+import { usePathname, useRouter } from 'next/navigation';
+import { type Layout, speciesOfDemand } from '@/core';
 import { Button } from '@/ui/button';
+import { Select } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
 import { ProgressBar } from '@/ui/progress-bar';
 import { usePanZoom } from '@/ui/use-pan-zoom';
@@ -113,6 +115,7 @@ export function LayoutStep() {
       }
       lead={tabs.value === 'panel' && laid.length > 1 ? <PanelLead /> : <LayoutLead layout={layout} />}
     >
+      <WhichWood />
       {tabs.value === 'panel' ? <PanelTools hands={hands} /> : null}
       {tabs.value === 'compare' ? <CompareTools kept={kept} /> : null}
       <div aria-live="polite">
@@ -141,6 +144,24 @@ export function LayoutStep() {
       {tabs.value === 'boards' && layout ? <MoveTools hands={moves} /> : null}
       {tabs.value === 'panel' || tabs.value === 'compare' ? null : <LayoutSide layout={layout} />}
     </StepFrame>
+  );
+}
+
+/** Which of the species that a piece is made of is looked at; nothing where there is but one. */
+function WhichWood() {
+  const router = useRouter();
+  const path = usePathname();
+  const { demand, wood, job, pieceId, instance } = useDerived();
+  const here = speciesOfDemand(demand);
+  if (here.length === 1) return null;
+  const name = (id: string) => job.woods.find(({ species }) => species.id === id)?.species.commonName ?? id;
+  return (
+    <Select
+      label="Boards of"
+      value={wood.species.id}
+      options={here.map((id) => ({ value: id, label: name(id) }))}
+      onCommit={(id) => router.push(`${path}?piece=${pieceId}&number=${instance}&wood=${id}`)}
+    />
   );
 }
 
