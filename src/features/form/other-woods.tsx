@@ -25,6 +25,7 @@ export function OtherWoods({ woods }: { woods: readonly { value: string; label: 
         {kinds.map((kind) => (
           <Select
             key={kind}
+            wide
             label={title(kind)}
             value={speciesOf[kind] ?? ''}
             options={[
