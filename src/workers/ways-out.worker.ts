@@ -8,6 +8,7 @@ import {
   type ProvenWayOut,
   proposePiece,
   shownPiece,
+  speciesOfDemand,
   type UseOfPiece,
   waysOut,
 } from '@/core';
@@ -27,8 +28,8 @@ const search = {
     const mine = wanted;
     const job = deriveJob(inputs);
     if (!('pieces' in job)) return [];
-    const { species } = shownPiece(job, piece.pieceId, piece.instance);
-    const asked = [ownerOfPiece(piece), species.id, 'job'];
+    const shown = shownPiece(job, piece.pieceId, piece.instance);
+    const asked = [ownerOfPiece(shown), ...speciesOfDemand(shown.demand), 'job'];
     const checks = ownedChecks(job).filter(({ owner }) => asked.includes(owner));
     const outcome = await inSlices(waysOut(inputs, job, checks), onFound, () => wanted !== mine);
     return 'result' in outcome ? outcome.result : outcome.stoppedAt;

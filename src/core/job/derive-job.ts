@@ -14,16 +14,8 @@ import { type BoardsOfPiece, checkPiece, checkWood, inJob } from './checks';
 import { byId, figuresOfLayout, figuresOfPiece, figuresOfPlan } from './figures';
 import type { JobInputs } from './inputs';
 import { layoutOfPiece, namesOfPiece } from './names-in-job';
-import {
-  type Airs,
-  type DrawnPiece,
-  drawPieces,
-  isAlone,
-  rememberedOf,
-  type WorkedPiece,
-  workPiece,
-} from './piece-stages';
-import { emptyMemory } from './remember';
+import { type Airs, type DrawnPiece, drawPieces, isAlone, type WorkedPiece, workPiece } from './piece-stages';
+import { emptyMemory, rememberedOf } from './remember';
 import { layOutWood, type WoodOfJob } from './wood-stage';
 
 /** One instance of a piece, with all that follows from its decisions and from where it lies on the boards. */

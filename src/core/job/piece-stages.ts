@@ -24,7 +24,7 @@ import { deriveSeason, type Season } from '../season/season';
 import type { Board } from '../stock/board';
 import { findSpecies, type Species } from '../wood/species';
 import { edgesOf, keptOffJoints } from './edges';
-import { emptyMemory, remembered } from './remember';
+import { emptyMemory, remembered, rememberedOf } from './remember';
 
 /** The air that a job goes through. */
 export interface Airs {
@@ -99,10 +99,6 @@ function withWoods(piece: Piece, { speciesOf }: PieceInJob, shop: Shop): Piece {
     }),
   };
 }
-
-/** In a job of one piece nothing stays as it was when something is changed: it is not worth remembering. */
-export const rememberedOf = <R>(alone: boolean, ...how: Parameters<typeof remembered<R>>): R =>
-  alone ? how[2]() : remembered(...how);
 
 const drawings = emptyMemory<DrawnPiece>();
 const pieces = emptyMemory<Piece>();

@@ -8,7 +8,9 @@ const KEPT = 80;
 
 /** What a pure computation comes to, taken from before where it was made from the very same objects. */
 export function remembered<R>(memory: Memory<R>, from: readonly unknown[], compute: () => R): R {
-  const at = memory.findIndex((own) => own.from.every((one, i) => Object.is(one, from[i])));
+  const at = memory.findIndex(
+    (own) => own.from.length === from.length && own.from.every((one, i) => Object.is(one, from[i])),
+  );
   const before = memory[at];
   if (before) {
     if (at > KEPT / 2) memory.unshift(...memory.splice(at, 1));
@@ -19,3 +21,7 @@ export function remembered<R>(memory: Memory<R>, from: readonly unknown[], compu
   if (memory.length > KEPT) memory.pop();
   return result;
 }
+
+/** In a job of one piece nothing stays as it was when something is changed: it is not worth remembering. */
+export const rememberedOf = <R>(alone: boolean, ...how: Parameters<typeof remembered<R>>): R =>
+  alone ? how[2]() : remembered(...how);

@@ -9,8 +9,8 @@ import { movedLayout, standingMoves } from '../layout/move-piece';
 import type { Board } from '../stock/board';
 import type { Species } from '../wood/species';
 import { demandInJob } from './names-in-job';
-import { cutParts, type DrawnPiece, isAlone, rememberedOf } from './piece-stages';
-import { emptyMemory, remembered } from './remember';
+import { cutParts, type DrawnPiece, isAlone } from './piece-stages';
+import { emptyMemory, rememberedOf } from './remember';
 
 /** Changes tried when a layout is searched, unless more are asked for. */
 export const LAYOUT_EFFORT = 1_600;
@@ -39,8 +39,13 @@ const rackOfSpecies = emptyMemory<readonly Board[]>();
 const plainOptions = emptyMemory<LayoutOptions>();
 
 /** Boards of a species, those left out taken away unless they are used up already. */
-const boardsOf = (rack: readonly Board[], species: string, leaveOut: readonly string[]): readonly Board[] =>
-  remembered(rackOfSpecies, [rack, species, leaveOut], () => {
+const boardsOf = (
+  alone: boolean,
+  rack: readonly Board[],
+  species: string,
+  leaveOut: readonly string[],
+): readonly Board[] =>
+  rememberedOf(alone, rackOfSpecies, [rack, species, leaveOut], () => {
     const out = new Set(leaveOut);
     return rack.filter((board) => board.species === species && (board.takenFor || !out.has(board.tag)));
   });
@@ -68,7 +73,8 @@ export function layOutWood(given: WoodGround): WoodOfJob {
 
 function laidOut(given: WoodGround): WoodOfJob {
   const { drawn, species, document, shop, rack } = given;
-  const boards = boardsOf(rack ?? NO_BOARDS, species.id, document.layout.leaveOut);
+  const alone = drawn.every(isAlone);
+  const boards = boardsOf(alone, rack ?? NO_BOARDS, species.id, document.layout.leaveOut);
   const demands = drawn.map((own) => demandInJob(own, own.mark, demandOfSpecies(own.demand, species.id)));
   const demand: Demand = {
     species: species.id,
@@ -76,7 +82,7 @@ function laidOut(given: WoodGround): WoodOfJob {
     panels: demands.flatMap(({ panels }) => panels),
   };
   const paired = demand.panels.some(({ pairs }) => pairs);
-  const plain = remembered(plainOptions, [document.layout, shop, paired], () =>
+  const plain = rememberedOf(alone, plainOptions, [document.layout, shop, paired], () =>
     layoutOptionsOf(shop, document.layout, paired, { seed: 1, effort: LAYOUT_EFFORT }),
   );
   const { pinned } = document.layout;

@@ -78,23 +78,27 @@ export function BriefStep() {
       />
       <DayField label="Wanted by" value={brief.dueOn} onCommit={change('brief.dueOn')} />
       <TextField label="Note" value={brief.note} long onCommit={change('brief.note')} />
-      <FigureLine label="Seats at ease" figure={figures['seats-at-ease']} />
-      <FigureLine label="Top for this brief" figure={figures['proposed-length']}>
-        <Length mm={top.length} /> × <Length mm={top.width} />
-      </FigureLine>
-      {fits ? null : (
-        <Button
-          className="mt-2"
-          onClick={() =>
-            changeAll([
-              { path: 'form.top.length', value: top.length },
-              { path: 'form.top.width', value: top.width },
-            ])
-          }
-        >
-          Make the top <Length mm={top.length} /> × <Length mm={top.width} />
-        </Button>
-      )}
+      {document.use === 'dining' ? (
+        <>
+          <FigureLine label="Seats at ease" figure={figures['seats-at-ease']} />
+          <FigureLine label="Top for this brief" figure={figures['proposed-length']}>
+            <Length mm={top.length} /> × <Length mm={top.width} />
+          </FigureLine>
+          {fits ? null : (
+            <Button
+              className="mt-2"
+              onClick={() =>
+                changeAll([
+                  { path: 'form.top.length', value: top.length },
+                  { path: 'form.top.width', value: top.width },
+                ])
+              }
+            >
+              Make the top <Length mm={top.length} /> × <Length mm={top.width} />
+            </Button>
+          )}
+        </>
+      ) : null}
     </StepFrame>
   );
 }

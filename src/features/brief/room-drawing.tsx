@@ -25,14 +25,17 @@ export function RoomDrawing() {
     width: length * scale,
     height: width * scale,
   });
-  const need = BEHIND_CHAIR[brief.behindChairs];
+  // Chairs stand round what is dined at; what is sat on, and what stands at a wall, is drawn by itself.
+  const dined = document.use === 'dining';
+  const need = dined ? BEHIND_CHAIR[brief.behindChairs] : 0;
   const { length, width } = piece.overall;
   const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
   const { polygon } = piece.top;
   const round =
     polygon.length > 4 && document.form.top.kind === 'glued-panel' && document.form.top.outline.kind !== 'curved';
   const seat = 430 * scale;
-  const seats = round ? seatsRound(brief.seats, length, width) : seatsAlong(brief.seats, length, width, each);
+  const asked = dined ? brief.seats : 0;
+  const seats = round ? seatsRound(asked, length, width) : seatsAlong(asked, length, width, each);
   const gap = { side: (room.width - width) / 2, end: (room.length - length) / 2 };
   const roomBox = box(room.length, room.width);
   const table = box(length, width);
@@ -57,7 +60,7 @@ export function RoomDrawing() {
         width={size.width}
         height={size.height}
         role="img"
-        aria-label={`The room, ${units.length(room.length)} by ${units.length(room.width)}, with the table in its middle`}
+        aria-label={`The room, ${units.length(room.length)} by ${units.length(room.width)}, with ${dined ? 'the table' : document.pieceName} in its middle`}
       >
         <rect {...roomBox} className="fill-ground stroke-ink" strokeWidth={3} />
         <line
@@ -73,12 +76,14 @@ export function RoomDrawing() {
           className="fill-none stroke-ink-2"
           strokeWidth={0.9}
         />
-        <rect
-          {...box(length + 2 * need, width + 2 * need)}
-          className="fill-none stroke-layout"
-          strokeDasharray="6 4"
-          strokeWidth={1}
-        />
+        {dined ? (
+          <rect
+            {...box(length + 2 * need, width + 2 * need)}
+            className="fill-none stroke-layout"
+            strokeDasharray="6 4"
+            strokeWidth={1}
+          />
+        ) : null}
         {seats.map(([x, y]) => (
           <rect
             key={`${x},${y}`}
@@ -126,7 +131,7 @@ export function RoomDrawing() {
           {units.length(room.width)}
         </text>
         <text x={cx} y={roomBox.y + roomBox.height + 22} textAnchor="middle" className="fill-ink-2 text-[12px]">
-          dashed: what a chair wants behind the table, {units.length(need)}
+          {dined ? `dashed: what a chair wants behind the table, ${units.length(need)}` : ''}
         </text>
       </svg>
     </div>
