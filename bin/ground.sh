@@ -233,7 +233,7 @@ bring_cluster_back() {
 # Builds when anything the build depends on has changed.
 build() {
   local dist=$1 want
-  want=$(cd "$ROOT" && { find src docs/methods.md -type f; ls next.config.ts postcss.config.mjs tsconfig.json package-lock.json; } | LC_ALL=C sort | xargs sha256sum | sha256sum)
+  want=$(cd "$ROOT" && { find src docs/methods.md -type f; ls next.config.ts postcss.config.mjs tsconfig.json package.json package-lock.json; } | LC_ALL=C sort | xargs sha256sum | sha256sum)
   [ -f "$ROOT/$dist/BUILD_ID" ] && [ "$(cat "$ROOT/$dist/taller-built" 2>/dev/null)" = "$want" ] && return
   say "Building …"
   # Next builds what answers, esbuild what works in threads beside it.
