@@ -20,7 +20,7 @@ const TABS = [
 ] as const;
 
 export function BenchStep() {
-  const { piece, season, figures } = useDerived();
+  const { piece, season, figures, mark } = useDerived();
   const tabs = useTabs(TABS, 'list');
   const [measuring, setMeasuring] = useState<string | null>(null);
   const part = piece.parts.find((p) => p.id === measuring);
@@ -52,7 +52,7 @@ export function BenchStep() {
       {season.reference.measuredOn ? (
         <p className="mt-2 text-ink-2">Widths start from the size measured on {season.reference.measuredOn}.</p>
       ) : null}
-      {part ? <MeasureDialog part={part} onClose={() => setMeasuring(null)} /> : null}
+      {part ? <MeasureDialog part={part} mark={mark} onClose={() => setMeasuring(null)} /> : null}
     </StepFrame>
   );
 }
@@ -179,7 +179,7 @@ function Notch() {
   );
 }
 
-function MeasureDialog({ part, onClose }: { part: Part; onClose: () => void }) {
+function MeasureDialog({ part, mark, onClose }: { part: Part; mark: string; onClose: () => void }) {
   const bench = useDecisions((own) => own.bench);
   const deliveredOn = useDecisions((own) => own.season.gluedOn);
   const changeAll = useChanges();
@@ -213,7 +213,7 @@ function MeasureDialog({ part, onClose }: { part: Part; onClose: () => void }) {
     onClose();
   };
   return (
-    <Dialog title={`${part.letter}, ${part.name}: its real size`} open onClose={onClose}>
+    <Dialog title={`${mark}${part.letter}, ${part.name}: its real size`} open onClose={onClose}>
       <Form onSubmit={save}>
         <LengthField
           label="Overall length"

@@ -10,11 +10,14 @@ export async function proposedPiece(
 ): Promise<PieceDecisions> {
   const worker = new Worker(new URL('../../workers/ways-out.worker.ts', import.meta.url), { type: 'module' });
   const search = wrap<WaysOutSearch>(worker);
+  const plain = () => newPiece(inputs.document, use, id);
   const failed = new Promise<PieceDecisions>((resolve) => {
-    worker.onerror = () => resolve(newPiece(inputs.document, use, id));
+    worker.onerror = () => resolve(plain());
   });
   try {
     return await Promise.race([search.proposePiece(inputs, use, id), failed]);
+  } catch {
+    return plain();
   } finally {
     search[releaseProxy]();
     worker.terminate();
