@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core';
@@ -156,7 +156,9 @@ export async function downloadsOf(
     downloadPath: folder,
     ...(page.browserContext().id ? { browserContextId: page.browserContext().id as string } : {}),
   });
-  const names = () => readdirSync(folder).filter((name) => !name.endsWith('.crdownload'));
+  // Chromium holds the name of what it saves with an empty file, and moves the whole file there at the end.
+  const names = () =>
+    readdirSync(folder).filter((name) => !name.endsWith('.crdownload') && statSync(join(folder, name)).size > 0);
   return {
     names,
     file: async (name) => {
