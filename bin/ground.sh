@@ -230,12 +230,9 @@ bring_cluster_back() {
   say "It is back where it was."
 }
 
-# What works in threads beside the one that answers: src/server/heavy-work.ts finds it there.
-build_threads() { # into which folder, further flags of esbuild
-  local dist=$1; shift
-  npx --no-install esbuild src/server/heavy.worker.ts --bundle --platform=node --format=esm --target=node20 \
-    --packages=external --log-level=warning --outfile="$dist/heavy-worker.mjs" "$@"
-}
+# Builds what works in threads beside the one that answers; src/server/heavy-work.ts finds it as heavy-worker.mjs.
+BUILD_THREADS=(node_modules/.bin/esbuild src/server/heavy.worker.ts --bundle --platform=node --format=esm --target=node20
+  --packages=external --log-level=warning)
 
 # Builds when anything the build depends on has changed.
 build() {
@@ -245,7 +242,7 @@ build() {
   say "Building …"
   # Next builds what answers, esbuild what works in threads beside it.
   (cd "$ROOT" && NEXT_TELEMETRY_DISABLED=1 TALLER_DIST=$dist npx --no-install next build \
-    && build_threads "$dist") >"$STATE/build.log" 2>&1 \
+    && "${BUILD_THREADS[@]}" --outfile="$dist/heavy-worker.mjs") >"$STATE/build.log" 2>&1 \
     || { tail -n 40 "$STATE/build.log" >&2; fail "The build failed." "The whole log is in $STATE/build.log."; }
   printf '%s\n' "$want" >"$ROOT/$dist/taller-built"
 }
