@@ -21,6 +21,7 @@ const coreOrder = [
   'milling',
   'joint',
   'piece',
+  'document',
   'start',
   'season',
   'drawing',

@@ -3,22 +3,34 @@ import { defineConfig } from 'vitest/config';
 
 const resolve = { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } };
 
+const setupFiles = ['tests/one-seed.ts'];
+
 const OWN_TALLERS = ['tests/http/backup.test.ts', 'tests/http/killed.test.ts'];
 
 export default defineConfig({
   test: {
     projects: [
       // The core has no state of its own: files share the modules that a worker has loaded.
-      { resolve, test: { name: 'unit', include: ['src/**/*.test.ts'], testTimeout: 60_000, isolate: false } },
       {
         resolve,
-        test: { name: 'published', include: ['tests/published/**/*.test.ts'], testTimeout: 60_000, isolate: false },
+        test: { name: 'unit', include: ['src/**/*.test.ts'], setupFiles, testTimeout: 60_000, isolate: false },
+      },
+      {
+        resolve,
+        test: {
+          name: 'published',
+          include: ['tests/published/**/*.test.ts'],
+          setupFiles,
+          testTimeout: 60_000,
+          isolate: false,
+        },
       },
       {
         resolve,
         test: {
           name: 'http',
           include: ['tests/http/**/*.test.ts'],
+          setupFiles,
           exclude: OWN_TALLERS,
           fileParallelism: false,
           testTimeout: 30_000,

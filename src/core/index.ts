@@ -26,15 +26,18 @@ export {
   doubtOf,
   ReadingsSchema,
 } from './climate/readings';
+export type { FormField, WholeForm } from './decision/form-field';
 export { problemsOf, read } from './decision/issues';
-export * from './decision/job-document';
-export { type Conflict, differences, type Merge, mergeDocuments, resolved } from './decision/merge-documents';
-export * from './decision/piece-in-job';
 export { plainText } from './decision/plain-text';
 export * from './decision/room-for-people';
+export { type Bounds as NumberBounds, boundsOf, optionsAt, type SchemaLike } from './decision/schema-at';
 export { type Shop, ShopSchema } from './decision/shop';
 export { USE_OF_PIECE, USES, type Use as UseOfPiece } from './decision/use';
-export { OF_THE_PIECE } from './decision/version-1';
+export { changedJob } from './document/change-job';
+export * from './document/job-document';
+export { type Conflict, differences, type Merge, mergeDocuments, resolved } from './document/merge-documents';
+export * from './document/piece-in-job';
+export { OF_THE_PIECE } from './document/version-1';
 export {
   type Dimension,
   drawView,
@@ -161,15 +164,17 @@ export {
   type MillingLimits,
 } from './milling/forecast-milling';
 export { daysToRest, millingFigures } from './milling/milling-figures';
+export type { PieceDecided } from './piece/derive-piece';
 export { derivePiece } from './piece/derive-piece';
 export { KIND_PLURALS } from './piece/kind-words';
 export { isMade, MATERIALS, madeParts } from './piece/material';
 export type { Fastener, Fitting, Part, PartKind, Size } from './piece/part';
-export { type BuildDecisions, findPart, leadingPart, type Piece, partsOfKind } from './piece/piece';
+export { findPart, leadingPart, type Piece, partsOfKind } from './piece/piece';
 export { drawnSize } from './piece/settle-locks';
 export { solveX } from './piece/table/bases/frames/x-frame';
 export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above';
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/table/bases/leg-apron/making';
+export * from './piece/table/form-fields';
 export { FLATNESS } from './piece/table/holds/battens';
 export { HOLDS } from './piece/table/holds/hold';
 export { FRAMED_PANELS } from './piece/table/tops/framed';
@@ -195,7 +200,7 @@ export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
 export { acrossAt } from './solid/line-across';
 export { newJob, topForBrief } from './start/new-job';
 export { copyOfPiece, newPiece, partWoodChanges, woodChanges } from './start/pieces';
-export { BASES, startBase, startBaseChanges, startTop, TOPS } from './start/start-form';
+export { startBase, startBaseChanges, startTop, startTopChanges } from './start/start-form';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { boardShape, reachAcross } from './stock/board-shape';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { boards, demoJob, derive, places } from '../../../tests/fixtures/demo';
 import { yearOfAir } from '../climate/place';
-import { withChanges } from '../decision/job-document';
+import { withChanges } from '../document/job-document';
 import { planLayout } from '../layout/plan-layout';
 import { dayOfYear, plusDays } from '../measure/calendar';
 

@@ -1,7 +1,7 @@
 import type { Place } from '../climate/place';
-import type { Change } from '../decision/job-document';
-import type { PieceInJob } from '../decision/piece-in-job';
 import type { Shop } from '../decision/shop';
+import type { Change } from '../document/job-document';
+import type { PieceInJob } from '../document/piece-in-job';
 import type { Figure } from '../measure/figure';
 import type { Phrase, Quantity } from '../measure/quantity';
 import { isMade } from '../piece/material';

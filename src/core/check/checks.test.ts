@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, demoJob, derive, type JobOn, jobOn, level, sixSeats } from '../../../tests/fixtures/demo';
-import { withChanges } from '../decision/job-document';
-import type { PieceInJob } from '../decision/piece-in-job';
+import { withChanges } from '../document/job-document';
+import type { PieceInJob } from '../document/piece-in-job';
 
 const good = () =>
   change(demoJob('1-square-table'), (d) => {

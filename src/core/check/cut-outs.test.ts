@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
-import type { CutOut } from '../decision/job-document';
+import type { CutOut } from '../document/job-document';
 import { keptOffJoints } from '../job/edges';
 import { pieceWeight } from './stability';
 

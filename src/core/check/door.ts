@@ -1,4 +1,4 @@
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import { type Piece, topLoads } from '../piece/piece';

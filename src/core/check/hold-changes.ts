@@ -1,5 +1,5 @@
-import type { HoldKind } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import type { HoldKind } from '../document/job-document';
 import { MM_PER_INCH } from '../measure/length';
 import { mm, movement, say } from '../measure/quantity';
 import { HOLDS } from '../piece/table/holds/hold';

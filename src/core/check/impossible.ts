@@ -1,6 +1,6 @@
 import * as v from 'valibot';
-import { FormSchema, JointsSchema, withChanges } from '../decision/job-document';
-import type { PieceInJob } from '../decision/piece-in-job';
+import { FormSchema, JointsSchema, withChanges } from '../document/job-document';
+import type { PieceInJob } from '../document/piece-in-job';
 import { count, type Phrase, say } from '../measure/quantity';
 import { derivePiece } from '../piece/derive-piece';
 import type { Unbuildable } from '../piece/unbuildable';

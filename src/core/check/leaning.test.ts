@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import { reach } from '../solid/convex';
 
 const document = (name: string) => CONSTRUCTIONS.find((c) => c.name.includes(name))!.document;

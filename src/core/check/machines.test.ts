@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive, insertedCorner, shop, sixSeats } from '../../../tests/fixtures/demo';
-import { withChanges } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import { withChanges } from '../document/job-document';
 import { writePhrase } from '../measure/write-quantity';
 
 const withTools = (part: Partial<Shop['tools']>) => ({ shop: { ...shop, tools: { ...shop.tools, ...part } } });

@@ -1,4 +1,4 @@
-import type { Change, JobDocument } from '../decision/job-document';
+import type { Change, JobDocument } from '../document/job-document';
 import { type Day, daysBetween, sayDay } from '../measure/calendar';
 import { say } from '../measure/quantity';
 import type { Schedule } from '../plan/schedule';

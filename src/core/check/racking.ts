@@ -1,4 +1,4 @@
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import { dowelWithdrawal, lagWithdrawal, screwWithdrawal } from '../joint/hold-strength';
 import { mm, movement, say } from '../measure/quantity';
 import type { Racking, Resistance } from '../piece/piece';

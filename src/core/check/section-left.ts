@@ -1,4 +1,4 @@
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import type { Cut, Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
 import type { Part } from '../piece/part';

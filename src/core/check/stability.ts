@@ -1,4 +1,4 @@
-import { valueAt } from '../decision/job-document';
+import { valueAt } from '../document/job-document';
 import { count, kilogram, mm, newton, say } from '../measure/quantity';
 import { topLoads } from '../piece/piece';
 import { GRAVITY, partWeight, weightOf } from '../piece/weight';

@@ -88,7 +88,8 @@ const alike = (piece: CheckContext['piece'], id: string) => {
 
 function bendingOf(bending: BendingPart, context: CheckContext, load: number, made: (sag: Sag) => Check): Check[] {
   const { span, breadth, depth, how, words, share, path } = bending;
-  if (span <= 0) return [];
+  // Where nothing is left of it, it cannot be built, and that is reported.
+  if (span <= 0 || depth <= 0) return [];
   const { piece } = context;
   const species = weakestOf(context, [bending.part]);
   const section = { breadth, depth, modulus: species.modulusOfElasticity };

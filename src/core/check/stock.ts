@@ -1,13 +1,14 @@
-import type { BaseKind } from '../decision/job-document';
+import type { BaseKindName } from '../document/job-document';
 import { count, mm, say } from '../measure/quantity';
 import { KIND_PLURALS } from '../piece/kind-words';
 import { isPanel, type PartKind, woodOf } from '../piece/part';
-import { legBlanks, makingOf } from '../piece/table/bases/leg-apron/making';
+import { legBlanks } from '../piece/table/bases/leg-apron/making';
+import { makingOf } from '../piece/table/making-of';
 import { planedThickness } from '../stock/thickness';
 import { type Check, type CheckContext, judge } from './check';
 
 /** What a part thicker than any board is made of instead, where it can be. */
-function inStaves(kind: PartKind, base: BaseKind, words: string, least: number): Check['wayOut'] | null {
+function inStaves(kind: PartKind, base: BaseKindName, words: string, least: number): Check['wayOut'] | null {
   const count = Math.max(2, least);
   const change =
     kind === 'leg' && base === 'leg-apron'
@@ -24,7 +25,7 @@ function inStaves(kind: PartKind, base: BaseKind, words: string, least: number):
 }
 
 /** Where the thickness of each kind of part is decided. */
-const PATHS: Partial<Record<PartKind, Partial<Record<BaseKind | 'any', string>>>> = {
+const PATHS: Partial<Record<PartKind, Partial<Record<BaseKindName | 'any', string>>>> = {
   top: { any: 'form.top.thickness' },
   slat: { any: 'form.top.thickness' },
   slab: { any: 'form.top.thickness' },

@@ -1,4 +1,4 @@
-import type { BaseKind } from '../decision/job-document';
+import type { BaseKindName } from '../document/job-document';
 import { mm, movement, say } from '../measure/quantity';
 import { type Part, woodOf } from '../piece/part';
 import { type Piece, partsOfKind } from '../piece/piece';
@@ -12,12 +12,12 @@ import { CREEP, STRESS_FACTOR } from './stiffness';
 const GIVES = 1 / 200;
 
 /** Where its height is decided. */
-const PATHS: Partial<Record<BaseKind, string>> = {
+const PATHS: Partial<Record<BaseKindName, string>> = {
   'leg-apron': 'form.base.stretchers.height',
   'post-brace': 'form.base.stringer.height',
   box: 'form.base.rail.height',
 };
-const pathFor = (base: BaseKind): string => PATHS[base] ?? 'form.base.stretcher.height';
+const pathFor = (base: BaseKindName): string => PATHS[base] ?? 'form.base.stretcher.height';
 
 interface Stood {
   part: Part;

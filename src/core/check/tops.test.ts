@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
-import { change } from '../../../tests/fixtures/demo';
-import type { PieceInJob } from '../decision/piece-in-job';
+import { change, sixSeats } from '../../../tests/fixtures/demo';
+import type { PieceInJob } from '../document/piece-in-job';
 import { findPart } from '../piece/piece';
 import { HOLDS, holdTie, pilotHole } from '../piece/table/holds/hold';
 import { shifted } from '../solid/convex';
+import { startBase } from '../start/start-form';
 import { dimensionalChange } from '../wood/movement';
 import type { CheckContext } from './check';
 import { cutsInParts } from './collisions';
@@ -213,5 +214,26 @@ describe('battens', () => {
       if (d.form.flat.kind === 'battens') d.form.flat.travel = value as number;
     });
     expect(check(free, 'season.batten-travel').level).not.toBe('stop');
+  });
+});
+
+describe('where there is nothing to judge', () => {
+  it('of an apron that is hollowed by its whole height no sag is told: it cannot be built', () => {
+    const hollow = change(sixSeats() as PieceInJob, (d) => {
+      const base = baseOf(d, 'leg-apron');
+      base.apron.arch = base.apron.height;
+    });
+    const { checks } = derived(hollow);
+    expect(checks.filter(({ id }) => id === 'stiffness.apron-sag' || id === 'strength.apron')).toEqual([]);
+    expect(checks.find(({ id }) => id === 'form.impossible.form.base.apron.arch')?.level).toBe('stop');
+  });
+
+  it('a top that is screwed to its battens alone has no screw in its bevel', () => {
+    const box = change(sixSeats() as PieceInJob, (d) => {
+      d.form.base = startBase('box', d.form.top, 450);
+      d.form.top = { ...topOf(d, 'glued-panel'), edge: { kind: 'under-bevelled', width: 60, left: 12 } };
+      d.form.flat = { kind: 'channels', count: 1, width: 22, depth: 12, travel: 4 };
+    });
+    expect(derived(box).checks.filter(({ id }) => id === 'fasteners.in-bevel')).toEqual([]);
   });
 });

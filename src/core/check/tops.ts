@@ -297,9 +297,9 @@ export function fastenersInOutline({ document, piece }: CheckContext): Check[] {
       wayOut: { say: say`Set the base farther in`, changes: [] },
     },
   ];
-  if (edge.kind === 'under-bevelled') {
-    // Battens have screws of their own, cut to length for them.
-    const chosen = off.filter(({ fastener }) => !fastener.own);
+  // Battens have screws of their own, cut to length for them.
+  const chosen = off.filter(({ fastener }) => !fastener.own);
+  if (edge.kind === 'under-bevelled' && chosen.length > 0) {
     const thinnest = Math.min(...chosen.map(({ left }) => left));
     const level = judge(thinnest, LEAST_OVER_SCREW, { sense: 'at-least' });
     checks.push({

@@ -7,6 +7,7 @@ export const length = (from: number, to: number) =>
     v.finite('this must be a length in millimetres'),
     v.minValue(from, `at least ${from} mm`),
     v.maxValue(to, `at most ${to} mm`),
+    v.metadata({ unit: 'mm' }),
   );
 
 export const whole = (from: number, to: number) =>
@@ -17,12 +18,14 @@ export const whole = (from: number, to: number) =>
     v.maxValue(to, `at most ${to}`),
   );
 
-export const amount = (from: number, to: number) =>
+/** A figure, and what it is in where that is one unit for every reader: N, kg, °, %. */
+export const amount = (from: number, to: number, unit: 'N' | 'kg' | '°' | '%' | '' = '') =>
   v.pipe(
     v.number('this must be a number'),
     v.finite('this must be a number'),
     v.minValue(from, `at least ${from}`),
     v.maxValue(to, `at most ${to}`),
+    v.metadata({ unit }),
   );
 
 /** A calendar day, YYYY-MM-DD. */

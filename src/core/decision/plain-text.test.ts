@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { jobOf, sixSeats } from '../../../tests/fixtures/demo';
+import { JobDocumentSchema, withChanges } from '../document/job-document';
 import { read } from './issues';
-import { JobDocumentSchema, withChanges } from './job-document';
 import { plainData, plainText } from './plain-text';
 
 /** Texts of single UTF-16 units, halves of characters among them. */

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS } from '../../../tests/fixtures/constructions';
 import { demoJobs, jobOf, places } from '../../../tests/fixtures/demo';
 import { jobFileJsonSchema } from '../../../tests/fixtures/json-schema';
-import { withChanges } from '../decision/job-document';
+import { withChanges } from '../document/job-document';
 import { readJobFile, writeJobFile } from './job-file';
 
 const written = JSON.parse(readFileSync(join(import.meta.dirname, '../../../docs/job-file.schema.json'), 'utf8'));

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { PlaceSchema } from '../climate/place';
 import { read } from '../decision/issues';
-import { type JobDocument, JobDocumentSchema, WrittenJobSchema } from '../decision/job-document';
+import { type JobDocument, JobDocumentSchema, WrittenJobSchema } from '../document/job-document';
 import type { Problem } from '../measure/problem';
 import { type OwnSpecies, OwnSpeciesSchema } from '../wood/species';
 

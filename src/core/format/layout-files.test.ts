@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { aBoard, aPart, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
-import { withChanges } from '../decision/job-document';
+import { withChanges } from '../document/job-document';
 import { blanksOf } from '../layout/blanks';
 import { checkLayout } from '../layout/check-layout';
 import { cutSequence } from '../layout/cut-sequence';

@@ -1,4 +1,4 @@
-import type { LaidChoice } from '../decision/job-document';
+import type { LaidChoice } from '../document/job-document';
 import type { PanelDemand } from '../layout/demand';
 import { ordersOf } from '../measure/orders';
 import { seededRandom } from '../measure/random';

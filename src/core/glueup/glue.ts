@@ -1,4 +1,4 @@
-import type { GlueKind } from '../decision/job-document';
+import type { GlueKind } from '../document/job-document';
 
 export interface Glue {
   name: string;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { aBoard, aPanel, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
-import type { LaidChoice } from '../decision/job-document';
+import type { LaidChoice } from '../document/job-document';
 import type { Layout } from '../layout/layout';
 import { planLayout } from '../layout/plan-layout';
 import type { Board } from '../stock/board';

@@ -1,4 +1,4 @@
-import type { LaidChoice } from '../decision/job-document';
+import type { LaidChoice } from '../document/job-document';
 import { blanksOf } from '../layout/blanks';
 import type { PanelDemand } from '../layout/demand';
 import type { Layout, Placement } from '../layout/layout';

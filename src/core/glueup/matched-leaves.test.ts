@@ -1,7 +1,7 @@
 import { Matrix4, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { aBoard, aPanel, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
-import type { LaidChoice } from '../decision/job-document';
+import type { LaidChoice } from '../document/job-document';
 import type { PanelDemand } from '../layout/demand';
 import { planLayout } from '../layout/plan-layout';
 import type { Board } from '../stock/board';

@@ -1,5 +1,5 @@
-import type { Staging } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import type { Staging } from '../document/job-document';
 import type { Figure } from '../measure/figure';
 import { count, minutes, mm, type Phrase, type Quantity, say } from '../measure/quantity';
 import type { Species } from '../wood/species';

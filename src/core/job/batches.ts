@@ -1,4 +1,4 @@
-import { partInJob } from '../decision/piece-in-job';
+import { partInJob } from '../document/piece-in-job';
 import type { Operation } from '../plan/operation';
 import type { WorkedPiece } from './piece-stages';
 

@@ -13,7 +13,7 @@ import {
   sixSeats,
 } from '../../../tests/fixtures/demo';
 import { read } from '../decision/issues';
-import { JobDocumentSchema, withChanges } from '../decision/job-document';
+import { JobDocumentSchema, withChanges } from '../document/job-document';
 import { checkLayout } from '../layout/check-layout';
 import { planLayout } from '../layout/plan-layout';
 import { deriveJob } from './derive-job';

@@ -1,6 +1,6 @@
 import type { Place } from '../climate/place';
-import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import type { JobDocument } from '../document/job-document';
 import type { Layout } from '../layout/layout';
 import type { Board } from '../stock/board';
 

@@ -1,4 +1,4 @@
-import { type PieceInJob, partInJob, partOfPiece } from '../decision/piece-in-job';
+import { type PieceInJob, partInJob, partOfPiece } from '../document/piece-in-job';
 import type { Demand } from '../layout/demand';
 import type { Layout, Placement } from '../layout/layout';
 

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, type Derived } from '../../../tests/fixtures/demo';
 import { read } from '../decision/issues';
-import { FormSchema, valueAt, withChanges } from '../decision/job-document';
-import type { PieceInJob } from '../decision/piece-in-job';
+import { FormSchema, valueAt, withChanges } from '../document/job-document';
+import type { PieceInJob } from '../document/piece-in-job';
 
 // Whatever the piece: less wood, a wider span and a heavier load never look better; more travel never holds the wood more.
 

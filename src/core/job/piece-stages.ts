@@ -1,8 +1,8 @@
 import type { Place } from '../climate/place';
-import type { JobDocument } from '../decision/job-document';
-import { type PieceInJob, partInJob, pieceInJob } from '../decision/piece-in-job';
-import { seatsAsked } from '../decision/seats-asked';
 import type { Shop } from '../decision/shop';
+import type { JobDocument } from '../document/job-document';
+import { type PieceInJob, partInJob, pieceInJob } from '../document/piece-in-job';
+import { seatsAsked } from '../document/seats-asked';
 import type { EdgeJoint } from '../glueup/edge-joints';
 import { GLUES, type Glue } from '../glueup/glue';
 import { type LaidStrip, layPanel } from '../glueup/lay-panel';

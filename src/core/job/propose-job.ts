@@ -1,5 +1,5 @@
-import { type JobDocument, type PieceDecisions, sharing, withChanges } from '../decision/job-document';
 import type { Use } from '../decision/use';
+import { type JobDocument, type PieceDecisions, sharing, withChanges } from '../document/job-document';
 import { newJob } from '../start/new-job';
 import { newPiece } from '../start/pieces';
 import { deriveJob, type OwnedCheck, ownedChecks, ownerOfPiece } from './derive-job';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { boards, demoJobs, jobOf, places, shop, sixSeats } from '../../../tests/fixtures/demo';
-import { type JobDocument, sharing, valueAt, withChanges } from '../decision/job-document';
-import { partInJob, partOfPiece, pathInJob, pieceInJob } from '../decision/piece-in-job';
 import { USES } from '../decision/use';
+import { type JobDocument, sharing, valueAt, withChanges } from '../document/job-document';
+import { partInJob, partOfPiece, pathInJob, pieceInJob } from '../document/piece-in-job';
 import { checkLayout } from '../layout/check-layout';
 import { planLayout } from '../layout/plan-layout';
 import { copyOfPiece, newPiece, woodChanges } from '../start/pieces';

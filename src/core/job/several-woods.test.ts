@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { thickBoards } from '../../../tests/fixtures/constructions';
 import { boards, jobOf, places, shop, sixSeats } from '../../../tests/fixtures/demo';
 import { read } from '../decision/issues';
-import { type JobDocument, JobDocumentSchema, withChanges } from '../decision/job-document';
+import { type JobDocument, JobDocumentSchema, withChanges } from '../document/job-document';
 import { cutList } from '../format/cut-list-csv';
 import { checkLayout } from '../layout/check-layout';
 import { planLayout } from '../layout/plan-layout';

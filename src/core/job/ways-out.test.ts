@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, thickBoards } from '../../../tests/fixtures/constructions';
 import { change, type Derived, derive as deriveAny, shop, waysOutOf } from '../../../tests/fixtures/demo';
 import { randomDocuments } from '../../../tests/fixtures/random-documents';
-import { withChanges } from '../decision/job-document';
-import type { PieceInJob } from '../decision/piece-in-job';
+import { withChanges } from '../document/job-document';
+import type { PieceInJob } from '../document/piece-in-job';
 import { writePhrase } from '../measure/write-quantity';
 import type { ProvenWayOut } from './ways-out';
 

@@ -1,14 +1,7 @@
-import * as v from 'valibot';
 import type { Check, Level, WayOut } from '../check/check';
-import {
-  type Change,
-  type JobDocument,
-  JobDocumentSchema,
-  sharing,
-  valueAt,
-  withChanges,
-} from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import { changedJob } from '../document/change-job';
+import { type Change, type JobDocument, valueAt, withChanges } from '../document/job-document';
 import { MM_PER_INCH } from '../measure/length';
 import { type Phrase, type Quantity, say } from '../measure/quantity';
 import { type DerivedJob, deriveJob, type OwnedCheck, ownedChecks } from './derive-job';
@@ -59,11 +52,9 @@ export function tryChanges(
   changes: readonly Change[],
 ): Trial {
   const failed = { cured: false, stops: [], job: null };
-  const document = withChanges(inputs.document, changes);
-  if (JSON.stringify(document) === JSON.stringify(inputs.document)) return failed;
-  const read = v.safeParse(JobDocumentSchema, document);
-  if (!read.success) return failed;
-  const after = deriveJob({ ...inputs, document: sharing(inputs.document, read.output) });
+  const changed = changedJob(inputs.document, changes);
+  if ('problems' in changed || changed.value === inputs.document) return failed;
+  const after = deriveJob({ ...inputs, document: changed.value });
   if (!('pieces' in after)) return failed;
   const [before, now] = [ownedChecks(job), ownedChecks(after)];
   const family = familyOf({ owner, check });

@@ -1,6 +1,6 @@
-import type { JobDocument } from '../decision/job-document';
-import { partInJob, partOfPiece } from '../decision/piece-in-job';
 import type { Shop } from '../decision/shop';
+import type { JobDocument } from '../document/job-document';
+import { partInJob, partOfPiece } from '../document/piece-in-job';
 import { type Demand, demandOfSpecies } from '../layout/demand';
 import { fixedPlacements } from '../layout/fixed-placements';
 import { type Layout, type LayoutOptions, layoutKey } from '../layout/layout';

@@ -1,4 +1,4 @@
-import type { Joints } from '../decision/job-document';
+import type { Joints } from '../decision/joints';
 import type { Phrase } from '../measure/quantity';
 
 /** Two aprons meeting in one leg at a right angle, seen from above. All mm. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { change, derive, insertedCorner, type JobOn, level, sixSeats } from '../../../tests/fixtures/demo';
-import { withChanges } from '../decision/job-document';
+import { withChanges } from '../document/job-document';
 import { volume } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { dowelDiameter } from './corner-dowels';

@@ -1,4 +1,4 @@
-import type { Joints } from '../decision/job-document';
+import type { Joints } from '../decision/joints';
 import { type CornerInput, type InsertedCorner, LEAST_BACK_WALL, TENON_GAP } from './corner-joint';
 import { chooseMeeting, reasonFor } from './corner-meeting';
 

@@ -1,4 +1,4 @@
-import type { HoldKind } from '../decision/job-document';
+import type { HoldKind } from '../decision/hold';
 import { mm, say } from '../measure/quantity';
 import type { JointWords } from './joint-words';
 

@@ -1,4 +1,4 @@
-import type { HoldKind } from '../decision/job-document';
+import type { HoldKind } from '../decision/hold';
 import type { Axis, Point, Tie } from '../restraint/tie';
 import { type Convex, rod } from '../solid/convex';
 import type { Frame } from '../solid/frame';

@@ -1,4 +1,4 @@
-import type { Joints } from '../decision/job-document';
+import type { Joints } from '../decision/joints';
 import { cornerDowels } from './corner-dowels';
 import type { CornerInput, InsertedCorner } from './corner-joint';
 import { type CornerPlate, cornerPlate } from './corner-plate';

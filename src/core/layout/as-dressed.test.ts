@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive, level } from '../../../tests/fixtures/demo';
 import { aBoard, aPart, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
-import { withChanges } from '../decision/job-document';
+import { withChanges } from '../document/job-document';
 import { MM_PER_INCH } from '../measure/length';
 import { DRESSED_INCHES, planedThickness } from '../stock/thickness';
 import { checkLayout } from './check-layout';

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { name } from '../decision/fields';
-import { id, LayoutChoiceSchema, PieceLayoutSchema } from '../decision/job-document';
-import { ONLY_PIECE, ofOnlyPiece } from '../decision/version-1';
+import { id, LayoutChoiceSchema, PieceLayoutSchema } from '../document/job-document';
+import { ONLY_PIECE, ofOnlyPiece } from '../document/version-1';
 import type { Figure } from '../measure/figure';
 import type { Unit } from '../measure/quantity';
 import type { Board } from '../stock/board';

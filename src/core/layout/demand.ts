@@ -1,10 +1,11 @@
-import type { PieceInJob } from '../decision/piece-in-job';
 import type { Shop } from '../decision/shop';
+import type { PieceInJob } from '../document/piece-in-job';
 import { sawStep, upToStep } from '../measure/length';
 import { madeParts } from '../piece/material';
 import { isPanel, type Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
-import { blankId, legBlanks, makingOf } from '../piece/table/bases/leg-apron/making';
+import { blankId, legBlanks } from '../piece/table/bases/leg-apron/making';
+import { makingOf } from '../piece/table/making-of';
 import { chordAt, type Flat } from '../solid/outline';
 import type { Use } from '../stock/spoils';
 

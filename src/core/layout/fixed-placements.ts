@@ -1,4 +1,4 @@
-import type { Move } from '../decision/job-document';
+import type { Move } from '../document/job-document';
 import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Board } from '../stock/board';
 import { checkBoard, hasSizeOf } from './check-layout';

@@ -4,7 +4,7 @@ import { change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { aBoard, aPart, demandFor, plainOptions as options } from '../../../tests/fixtures/layout-parts';
 import { layoutChecks } from '../check/layout/layout-checks';
 import { sequenceChecks } from '../check/layout/sequence-checks';
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import { checkLayout } from './check-layout';
 import { inSequence } from './in-sequence';
 import type { Placement } from './layout';

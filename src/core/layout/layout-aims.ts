@@ -1,5 +1,5 @@
-import type { JobDocument } from '../decision/job-document';
 import type { Shop } from '../decision/shop';
+import type { JobDocument } from '../document/job-document';
 import { sawStep } from '../measure/length';
 import type { LayoutOptions, LayoutWeights } from './layout';
 

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { ONLY_PIECE, ofOnlyPiece } from '../decision/version-1';
+import { ONLY_PIECE, ofOnlyPiece } from '../document/version-1';
 import type { Board } from '../stock/board';
 import type { Demand } from './demand';
 

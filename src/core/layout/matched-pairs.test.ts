@@ -2,7 +2,7 @@ import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive, level, shop } from '../../../tests/fixtures/demo';
 import { aBoard, aPanel, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
-import { withChanges } from '../decision/job-document';
+import { withChanges } from '../document/job-document';
 import { highsSolver } from '../linear/highs-solver';
 import { blanksOf } from './blanks';
 import { checkLayout } from './check-layout';

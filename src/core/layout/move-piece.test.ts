@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { aBoard, aPanel, aPart, demandFor, plainOptions } from '../../../tests/fixtures/layout-parts';
-import type { Move } from '../decision/job-document';
+import type { Move } from '../document/job-document';
 import type { Board } from '../stock/board';
 import { blanksOf } from './blanks';
 import { checkLayout } from './check-layout';

@@ -1,4 +1,4 @@
-import type { Move } from '../decision/job-document';
+import type { Move } from '../document/job-document';
 import type { Board } from '../stock/board';
 import { boardShape, reachAcross } from '../stock/board-shape';
 import type { Blank } from './blanks';

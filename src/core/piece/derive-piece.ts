@@ -1,4 +1,5 @@
-import type { Form } from '../decision/job-document';
+import type { Bench } from '../decision/bench';
+import type { Joints } from '../decision/joints';
 import type { Cut, Grown, Joint } from '../joint/joint';
 import { boundsOf, type Convex, clipAll, volumeOf } from '../solid/convex';
 import { type Frame, inPiece, planeInPart, solidInPiece, stretched } from '../solid/frame';
@@ -8,97 +9,27 @@ import { minus, type Vec } from '../solid/vector';
 import { nothingLeft, solidDraft, solidJoint } from './degenerate';
 import { kneeRoom } from './knee-room';
 import { bodyOf, type Draft, type Fitting, letterOf, type Part, type Size, shoulderLengthOf } from './part';
-import type { BasePlan, BuildDecisions, Piece, TopPlan, TopSize } from './piece';
-import { boxBase } from './table/bases/frames/box';
-import { splayedBase } from './table/bases/frames/splayed';
-import { steelBase } from './table/bases/frames/steel';
-import { xFrameBase } from './table/bases/frames/x-frame';
-import { legApronBase } from './table/bases/leg-apron/leg-apron';
-import { postBraceBase } from './table/bases/post-brace/post-brace';
-import { trestleBase } from './table/bases/trestle/trestle';
+import type { Piece } from './piece';
+import type { BasePlan, TopPlan, TopSize } from './plans';
+import { baseKind, type Form, topKind } from './table/form';
 import { planBattens } from './table/holds/battens';
 import { HOLDS, placeFasteners } from './table/holds/hold';
 import { holdSeats } from './table/holds/hold-seats';
 import { planLift } from './table/holds/lift';
 import { planSlides } from './table/holds/slides';
-import { breadboardSize, breadboardTop } from './table/tops/breadboard';
-import { channelSize, channelTop } from './table/tops/channel';
 import { notchesIn } from './table/tops/cut-outs';
-import { extendingSize, extendingTop } from './table/tops/extending';
-import { framedSize, framedTop } from './table/tops/framed';
-import { gluedPanelSize, gluedPanelTop } from './table/tops/glued-panel';
-import { halvesSize, halvesTop } from './table/tops/halves';
 import { planJoinedEnd } from './table/tops/joined-end';
-import { piecedSize, piecedTop } from './table/tops/pieced';
-import { slattedSize, slattedTop } from './table/tops/slatted';
 import type { Unbuildable } from './unbuildable';
 
-function sizeOfTop(top: Form['top'], { bench }: BuildDecisions): TopSize {
-  switch (top.kind) {
-    case 'glued-panel':
-      return gluedPanelSize(top, bench);
-    case 'breadboard':
-      return breadboardSize(top, bench);
-    case 'slatted':
-      return slattedSize(top, bench);
-    case 'channel':
-      return channelSize(top, bench);
-    case 'extending':
-      return extendingSize(top, bench);
-    case 'framed':
-      return framedSize(top, bench);
-    case 'halves':
-      return halvesSize(top, bench);
-    case 'pieced':
-      return piecedSize(top, bench);
-  }
-}
-
-/** A new kind of top is one more line here and one above. */
-function planTop(top: Form['top'], { bench }: BuildDecisions, size: TopSize, underside: number): TopPlan {
-  switch (top.kind) {
-    case 'glued-panel':
-      return gluedPanelTop(top, size, underside);
-    case 'breadboard':
-      return breadboardTop(top, size, underside, bench);
-    case 'slatted':
-      return slattedTop(top, size, underside);
-    case 'channel':
-      return channelTop(top, size, underside);
-    case 'extending':
-      return extendingTop(top, size, underside);
-    case 'framed':
-      return framedTop(top, size, underside);
-    case 'halves':
-      return halvesTop(top, size, underside, bench);
-    case 'pieced':
-      return piecedTop(top, size, underside);
-  }
-}
-
-/** A new kind of base is one more line here. */
-function planBase(decisions: BuildDecisions, top: TopSize): BasePlan {
-  const { base } = decisions.form;
-  switch (base.kind) {
-    case 'leg-apron':
-      return legApronBase(base, decisions, top);
-    case 'trestle':
-      return trestleBase(base, decisions, top);
-    case 'post-brace':
-      return postBraceBase(base, decisions, top);
-    case 'x-frame':
-      return xFrameBase(base, decisions, top);
-    case 'splayed':
-      return splayedBase(base, decisions, top);
-    case 'steel':
-      return steelBase(base, decisions, top);
-    case 'box':
-      return boxBase(base, decisions, top);
-  }
+/** What was decided of a piece that bears on its parts. */
+export interface PieceDecided {
+  form: Form;
+  joints: Joints;
+  bench: Bench;
 }
 
 /** Decisions → a top on a base, how it is held, every part with its size, its place and what joints do to it. */
-export function derivePiece(decisions: BuildDecisions): Piece {
+export function derivePiece(decisions: PieceDecided): Piece {
   const piece = compose(decisions);
   if (Object.keys(decisions.bench.locks).length === 0) return piece;
   // What was drawn before anything was cut stays beside what it has become.
@@ -107,22 +38,23 @@ export function derivePiece(decisions: BuildDecisions): Piece {
   return { ...piece, parts: piece.parts.map((part) => ({ ...part, design: designs.get(part.id) ?? part.design })) };
 }
 
-function compose(decisions: BuildDecisions): Piece {
+function compose(decisions: PieceDecided): Piece {
   const { form, bench } = decisions;
-  const size = sizeOfTop(form.top, decisions);
-  const drawnBase = planBase(decisions, size);
+  const top = topKind(form.top.kind);
+  const size = top.size(form.top, bench);
+  const drawnBase = baseKind(form.base.kind).plan(form.base, decisions, size);
   const base: BasePlan = {
     ...drawnBase,
     drafts: drawnBase.drafts.map(solidDraft),
     joints: drawnBase.joints.map(solidJoint),
   };
-  const drawnTop = planTop(form.top, decisions, size, base.underside);
+  const drawnTop = top.plan(form.top, size, base.underside, bench);
   const plan: TopPlan = {
     ...drawnTop,
     drafts: drawnTop.drafts.map(solidDraft),
     joints: drawnTop.joints.map(solidJoint),
   };
-  const { drafts: whole, joints, cuts = [], plates, fittings, problems, ...top } = plan;
+  const { drafts: whole, joints, cuts = [], plates, fittings, problems, ...ofTop } = plan;
   const drafts = whole.map((draft) => cutAtEnds(draft, base.topEnds));
   const battens = planBattens(form, plan, base);
   const gear = form.top.kind === 'extending' ? planSlides(form, plan, base) : planLift(form, plan, base);
@@ -165,7 +97,12 @@ function compose(decisions: BuildDecisions): Piece {
     joints: all,
     seats,
     unreached,
-    top: { ...top, notches: notched.holes, parts: drafts.map((draft) => draft.id), polygon: polygonOf(top.outline) },
+    top: {
+      ...ofTop,
+      notches: notched.holes,
+      parts: drafts.map((draft) => draft.id),
+      polygon: polygonOf(ofTop.outline),
+    },
     corner: base.corner,
     fasteners,
     fittings: [
@@ -232,7 +169,7 @@ function workOf(joints: readonly Joint[], cuts: readonly Cut[]): JointWork {
 }
 
 /** Puts the letter on, the real size where the part is cut and measured, and what its joints take and give. */
-function finish(draft: Draft, letter: string, bench: BuildDecisions['bench'], work: JointWork): Part {
+function finish(draft: Draft, letter: string, bench: PieceDecided['bench'], work: JointWork): Part {
   const lock = bench.locks[draft.id];
   const size: Size = {
     length: lock?.length ?? draft.size.length,

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
-import { FormSchema } from '../decision/form';
 import { read } from '../decision/issues';
-import { withChanges } from '../decision/job-document';
-import type { PieceInJob } from '../decision/piece-in-job';
+import { withChanges } from '../document/job-document';
+import type { PieceInJob } from '../document/piece-in-job';
 import { drawView } from '../drawing/drawing';
 import { fullSizeDrawings } from '../format/full-size';
 import { derivePiece } from './derive-piece';
+import { FormSchema } from './table/form';
 
 /** Every number among the decisions of the form, by its path. */
 function* numbers(thing: unknown, path: string[] = []): Generator<string[]> {

@@ -1,7 +1,7 @@
 import { EDGE_PER_CHAIR } from '../decision/room-for-people';
 import { type Flat, polygonOf } from '../solid/outline';
 import type { Part } from './part';
-import type { BasePlan } from './piece';
+import type { BasePlan } from './plans';
 
 /** How much of his edge a sitter's knees take, mm; common practice. */
 const KNEES = 400;

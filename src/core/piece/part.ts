@@ -1,4 +1,4 @@
-import type { HoldKind } from '../decision/job-document';
+import type { HoldKind } from '../decision/hold';
 import type { Cut, Grown } from '../joint/joint';
 import { box, type Convex } from '../solid/convex';
 import { type Frame, solidInPiece } from '../solid/frame';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, insertedCorner, sixSeats } from '../../../tests/fixtures/demo';
-import { withChanges } from '../decision/job-document';
+import { withChanges } from '../document/job-document';
 import { drawView } from '../drawing/drawing';
 import { volumeOf } from '../solid/convex';
 import { distance } from '../solid/distance';

@@ -1,6 +1,8 @@
-import type { BaseOf, Bench, Form } from '../decision/job-document';
+import type { Bench } from '../decision/bench';
+import type { AnyTop } from '../decision/top-shapes';
 import { boundsOfFlat, polygonOf, regularOutline } from '../solid/outline';
-import type { TopSize } from './piece';
+import type { TopSize } from './plans';
+import type { LegApron } from './table/bases/leg-apron/decisions';
 
 /** The sizes that everything not yet cut follows: the design, corrected by what is cut. mm. */
 export interface SettledSizes {
@@ -28,8 +30,8 @@ export function measured(bench: Bench, ids: readonly string[], dimension: Dimens
  * @param tenon length that each end of an apron has beyond its shoulder, given the settled section and apron
  */
 export function settleLegApron(
-  form: BaseOf<'leg-apron'>,
-  drawn: Form['top'],
+  form: LegApron,
+  drawn: AnyTop,
   top: TopSize,
   bench: Bench,
   tenon: (section: number, apronThickness: number, apronHeight: number) => number,
@@ -58,10 +60,9 @@ export function settleLegApron(
 }
 
 /** Length and width of a top as it is drawn: round ones and even polygons have only one of them to choose. mm */
-export function drawnSize(top: Form['top']): { length: number; width: number } {
+export function drawnSize(top: AnyTop): { length: number; width: number } {
   const { length, width } = top;
-  if (top.kind !== 'glued-panel') return { length, width };
-  switch (top.outline.kind) {
+  switch (top.outline?.kind) {
     case 'round':
       return { length: top.width, width: top.width };
     case 'polygon': {

@@ -1,10 +1,10 @@
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import type { Glue } from '../glueup/glue';
 import type { JointKind } from '../joint/joint';
 import { madeParts } from '../piece/material';
 import { type Piece, partsOfKind } from '../piece/piece';
-import { makingOf } from '../piece/table/bases/leg-apron/making';
 import { HOLDS } from '../piece/table/holds/hold';
+import { makingOf } from '../piece/table/making-of';
 import type { Operation, WorkGiven } from './operation';
 
 /** What is particular about a base in the shop. */

@@ -1,4 +1,4 @@
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import type { Glue } from '../glueup/glue';
 import type { GlueUp } from '../glueup/plan-glue-ups';
 import type { Piece } from '../piece/piece';

@@ -1,4 +1,4 @@
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import type { ResawWork } from '../layout/resaw-work';
 import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';

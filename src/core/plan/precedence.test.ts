@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
-import { withChanges } from '../decision/job-document';
-import type { PieceInJob } from '../decision/piece-in-job';
+import { withChanges } from '../document/job-document';
+import type { PieceInJob } from '../document/piece-in-job';
 import { GLUES } from '../glueup/glue';
 import type { Operation } from './operation';
 import { schedule } from './schedule';

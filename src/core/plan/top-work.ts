@@ -1,4 +1,4 @@
-import type { Edge, TopOf } from '../decision/job-document';
+import type { Edge, TopOf } from '../document/job-document';
 import { type Piece, partsOfKind } from '../piece/piece';
 import { channelLines, resinFor } from '../piece/table/tops/channel';
 import type { Operation, WorkGiven } from './operation';

@@ -1,4 +1,4 @@
-import type { Form } from '../decision/job-document';
+import type { Form } from '../document/job-document';
 import { asPoint } from '../joint/joint';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';

@@ -1,4 +1,4 @@
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import type { Day } from '../measure/calendar';
 import type { Figure } from '../measure/figure';
 import type { PanelStrip } from '../wood/panel-shape';

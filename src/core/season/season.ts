@@ -1,5 +1,5 @@
 import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
-import type { PieceInJob } from '../decision/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
 import { isMade } from '../piece/material';
 import { type Part, type Size, woodOf } from '../piece/part';

@@ -1,4 +1,4 @@
-import type { Form } from '../decision/job-document';
+import type { Form } from '../document/job-document';
 import type { Piece } from '../piece/piece';
 import { holdTie } from '../piece/table/holds/hold';
 import type { Tie } from '../restraint/tie';

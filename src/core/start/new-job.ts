@@ -1,6 +1,6 @@
-import type { Brief, JobDocument, PieceDecisions } from '../decision/job-document';
 import { BEHIND_CHAIR, EDGE_PER_CHAIR, edgePerPerson } from '../decision/room-for-people';
 import { USE_OF_PIECE } from '../decision/use';
+import type { Brief, JobDocument, PieceDecisions } from '../document/job-document';
 import { type Day, plusDays } from '../measure/calendar';
 
 const up = (value: number) => Math.ceil((value - 1e-6) / 10) * 10;
@@ -123,6 +123,7 @@ export function tableForBrief(brief: Brief): Pick<PieceDecisions, 'use' | 'count
     use: 'dining',
     count: 1,
     form: {
+      aside: { tops: [], bases: [], hold: null },
       top: {
         kind: 'glued-panel',
         ...top,

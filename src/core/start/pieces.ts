@@ -1,6 +1,6 @@
-import { type Brief, type Change, type JobDocument, type PieceDecisions, withChanges } from '../decision/job-document';
 import { seatsOnBench } from '../decision/room-for-people';
 import { USE_OF_PIECE, type Use } from '../decision/use';
+import { type Brief, type Change, type JobDocument, type PieceDecisions, withChanges } from '../document/job-document';
 import { FIRST_CHOICES, tableForBrief } from './new-job';
 import { startBase, startTop } from './start-form';
 

@@ -1,13 +1,14 @@
 'use client';
 
-import { woodChanges } from '@/core';
-import { NumberField, Select } from '@/ui/fields';
+import { FormSchema, LOAD_FIELDS, woodChanges } from '@/core';
+import { Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { useSpecies } from '@/ui/species';
 import { Length } from '@/ui/units';
-import { useChange, useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
+import { useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { BaseFields } from './base-fields';
+import { DecisionFields } from './decision-fields';
 import { Group } from './group';
 import { OtherWoods } from './other-woods';
 import { PieceDrawing, useViewTabs } from './piece-drawing';
@@ -19,13 +20,10 @@ export function FormStep() {
   const own = useDecisions((decided) => decided);
   const job = useJobState((state) => state.document);
   const changeAll = useChanges();
-  const { form } = own;
   const rack = useJobState((state) => state.boards);
-  const change = useChange();
   const views = useViewTabs('front');
   const named = [species, ...piece.parts.flatMap(({ wood }) => wood ?? [])].map(({ commonName }) => commonName);
   const woods = [...new Set(named)].join(' and ');
-  const { loads } = form;
   const onRack = (id: string) => rack.filter((board) => board.species === id).length;
   const options = [...all]
     .map((s) => ({
@@ -66,33 +64,7 @@ export function FormStep() {
       <TopFields />
       <BaseFields />
       <Group title="Design loads, yours to choose">
-        <NumberField
-          label="Leaning on the edge"
-          unit="N"
-          value={loads.edge}
-          least={0}
-          most={5000}
-          step={50}
-          onCommit={change('form.loads.edge')}
-        />
-        <NumberField
-          label="Spread on the top"
-          unit="N"
-          value={loads.spread}
-          least={0}
-          most={20000}
-          step={100}
-          onCommit={change('form.loads.spread')}
-        />
-        <NumberField
-          label="Pushing at its edge, level"
-          unit="N"
-          value={loads.push}
-          least={0}
-          most={5000}
-          step={50}
-          onCommit={change('form.loads.push')}
-        />
+        <DecisionFields fields={LOAD_FIELDS} schema={FormSchema} at="form" />
       </Group>
       <FigureLine label={`Free under ${piece.knees.words}`} figure={figures['knee-height']} />
       <FigureLine label="Base on the floor, long" figure={figures['base-length']} />

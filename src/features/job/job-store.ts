@@ -4,18 +4,15 @@ import { createStore } from 'zustand';
 import {
   type Board,
   type Change,
+  changedJob,
   type JobDocument,
-  JobDocumentSchema,
   type Layout,
   type Merge,
   mergeDocuments,
   type Place,
   type Problem,
-  read,
   resolved,
   type Shop,
-  sharing,
-  withChanges,
 } from '@/core';
 import { request } from '@/ui/request';
 import {
@@ -258,9 +255,9 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       conflict: null,
       change: (changes) => {
         const before = get().document;
-        const next = read(JobDocumentSchema, withChanges(before, changes), 'the job');
+        const next = changedJob(before, changes);
         if ('problems' in next) return next.problems;
-        const document = sharing(before, next.value);
+        const document = next.value;
         set({ document, refusal: [] });
         unsent = true;
         keepPending(job.id, tab, { revision: get().revision, base, document });

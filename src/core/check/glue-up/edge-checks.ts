@@ -1,5 +1,5 @@
-import type { Edge } from '../../decision/job-document';
 import type { Shop } from '../../decision/shop';
+import type { Edge } from '../../document/job-document';
 import type { EdgeJoint } from '../../glueup/edge-joints';
 import { ALIGNERS, type Aligner, type AlignerSize } from '../../joint/edge-joint';
 import { count, mm, movement, say } from '../../measure/quantity';

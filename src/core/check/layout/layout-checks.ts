@@ -1,5 +1,5 @@
-import type { Move } from '../../decision/job-document';
-import type { PieceInJob } from '../../decision/piece-in-job';
+import type { Move } from '../../document/job-document';
+import type { PieceInJob } from '../../document/piece-in-job';
 import type { Demand } from '../../layout/demand';
 import type { Layout } from '../../layout/layout';
 import { count, say } from '../../measure/quantity';

@@ -1,5 +1,5 @@
-import type { PieceInJob } from '../../decision/piece-in-job';
 import type { Shop } from '../../decision/shop';
+import type { PieceInJob } from '../../document/piece-in-job';
 import type { Demand, PanelDemand } from '../../layout/demand';
 import type { LayoutOptions } from '../../layout/layout';
 import { stripBlank, widestBlank } from '../../layout/matched-pairs';

@@ -1,12 +1,12 @@
-import type { Form } from '../../../decision/job-document';
 import type { Joint } from '../../../joint/joint';
 import { mm, say } from '../../../measure/quantity';
 import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import { chordAt, polygonOf } from '../../../solid/outline';
 import type { Draft, Fitting } from '../../part';
-import type { BasePlan, Rest, TopPlan } from '../../piece';
+import type { BasePlan, Rest, TopPlan } from '../../plans';
 import { atFigure, type Unbuildable } from '../../unbuildable';
+import type { Form } from '../form';
 
 /** What keeps a wide top flat, where makers differ. Common practice. */
 export const FLATNESS: Readonly<Record<Form['flat']['kind'], { name: string; reason: string }>> = {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../tests/fixtures/constructions';
 import { change, demoJob, derive, level } from '../../../../../tests/fixtures/demo';
-import { type HoldKind, withChanges } from '../../../decision/job-document';
+import { type HoldKind, withChanges } from '../../../document/job-document';
 import { drawJoint, jointFamilies, jointFigures, wordsOfJoint } from '../../../drawing/joint-drawing';
 import { fullSizeDrawings } from '../../../format/full-size';
 import { boundsOf, gapBetween } from '../../../solid/convex';

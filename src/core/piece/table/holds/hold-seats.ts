@@ -1,4 +1,4 @@
-import type { Hold, HoldKind } from '../../../decision/job-document';
+import type { Hold, HoldKind } from '../../../decision/hold';
 import { bored, type Cut, type Joint } from '../../../joint/joint';
 import {
   type Bounds,

@@ -1,8 +1,8 @@
-import type { Hold, HoldKind } from '../../../decision/job-document';
+import type { Hold, HoldKind } from '../../../decision/hold';
 import { JOINT_GIVE, type Point, sliding, type Tie } from '../../../restraint/tie';
 import type { Flat } from '../../../solid/outline';
 import { covers, type Draft, type Fastener } from '../../part';
-import type { Rest, TopPlan } from '../../piece';
+import type { Rest, TopPlan } from '../../plans';
 
 export interface HoldRule {
   name: string;

@@ -1,11 +1,11 @@
-import type { Form } from '../../../decision/job-document';
 import type { Joint } from '../../../joint/joint';
 import { fixed } from '../../../restraint/tie';
 import { squareFrame } from '../../../solid/frame';
 import type { Draft } from '../../part';
-import { type BasePlan, NO_GEAR, type Rest, type TopGear, type TopPlan } from '../../piece';
+import { type BasePlan, NO_GEAR, type Rest, type TopGear, type TopPlan } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
 import { THROUGH_STEEL } from '../bases/frames/steel';
+import type { Form } from '../form';
 
 /** A pair of bought-in mechanisms that lift a top toward the sitter, each inside an end apron. mm */
 export function planLift(form: Form, _top: TopPlan, base: BasePlan): TopGear {

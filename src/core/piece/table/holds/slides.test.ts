@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived, topOf } from '../../../../../tests/fixtures/constructions';
 import { change, level } from '../../../../../tests/fixtures/demo';
 import { barInBed } from '../../../check/slides';
-import { withChanges } from '../../../decision/job-document';
+import { withChanges } from '../../../document/job-document';
 import { boundsOf } from '../../../solid/convex';
 import { findPart, type Piece } from '../../piece';
 

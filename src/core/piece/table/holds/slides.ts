@@ -1,12 +1,12 @@
-import type { Form } from '../../../decision/job-document';
 import type { Cut, Grown, Joint } from '../../../joint/joint';
 import { fixed, sliding } from '../../../restraint/tie';
 import { box, type Convex } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import type { Vec } from '../../../solid/vector';
 import type { Draft } from '../../part';
-import { type BasePlan, type BendingPart, NO_GEAR, type Rest, type TopGear, type TopPlan } from '../../piece';
+import { type BasePlan, type BendingPart, NO_GEAR, type Rest, type TopGear, type TopPlan } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
+import type { Form } from '../form';
 import { travelOfHalf } from '../tops/extending';
 
 /**

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../../../tests/fixtures/constructions';
 import { change } from '../../../../../tests/fixtures/demo';
-import type { PieceInJob } from '../../../decision/piece-in-job';
+import type { PieceInJob } from '../../../document/piece-in-job';
 import { fullSizeDrawings } from '../../../format/full-size';
 import { pegDiameter } from '../../../joint/breadboard';
 import type { Cut } from '../../../joint/joint';

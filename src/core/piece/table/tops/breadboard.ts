@@ -1,20 +1,56 @@
-import type { Bench, TopOf } from '../../../decision/job-document';
+import * as v from 'valibot';
+import type { Bench } from '../../../decision/bench';
+import { length, whole } from '../../../decision/fields';
+import { optionsOf } from '../../../decision/form-field';
+import { cutOuts, topEntries } from '../../../decision/top-shapes';
 import {
   type BreadboardGiven,
-  breadboard,
+  breadboard as breadboardJoint,
   breadboardPegs,
   LEAST_BEHIND_TONGUE,
   pegDiameter,
   pegPlaces,
+  TONGUES,
   tongueDepth,
 } from '../../../joint/breadboard';
 import { squareFrame } from '../../../solid/frame';
 import { type Outline, rectangleOutline } from '../../../solid/outline';
 import { type Draft, forJoint } from '../../part';
-import type { TopPlan, TopSize } from '../../piece';
+import type { TopPlan, TopSize } from '../../plans';
 import { measured } from '../../settle-locks';
 import { atFigure, type Unbuildable } from '../../unbuildable';
+import type { TopKind } from '../kind';
+import { to5, within } from '../round-figure';
 import { cutOutsIn } from './cut-outs';
+
+const schema = v.object({
+  kind: v.literal('breadboard'),
+  ...topEntries,
+  end: v.object({
+    /** Of each end, along the table. */
+    width: length(40, 300),
+    tongue: v.picklist(['long', 'tenons', 'loose']),
+    /** Tenons an end, the stub between them being short; not used with one long tongue. */
+    tenons: whole(2, 9),
+    /** Into the end; null lets the rule choose: half its width. */
+    depth: v.nullable(length(10, 200)),
+    pegs: v.picklist(['none', 'straight', 'draw-bored']),
+    /** Longer than the top is wide on the day it is made, both sides together. */
+    proud: length(0, 30),
+    /** Its outer edge from above; its width is over all. */
+    shape: v.optional(
+      v.variant('kind', [
+        v.object({ kind: v.literal('straight') }),
+        v.object({ kind: v.literal('curved'), sagitta: length(1, 200) }),
+        /** Both outer corners cut off at 45°. */
+        v.object({ kind: v.literal('chamfered'), corner: length(1, 200) }),
+      ]),
+      { kind: 'straight' },
+    ),
+  }),
+  cutOuts,
+});
+type Breadboard = v.InferOutput<typeof schema>;
 
 /** Short grain at the corner of a shaped end breaks off when less than this is left of its width, mm; common practice. */
 const LEAST_AT_CORNER = 25;
@@ -22,7 +58,7 @@ const LEAST_AT_CORNER = 25;
 const END_IDS = ['breadboard-left', 'breadboard-right'] as const;
 
 /** Length and width over all: the panel between its ends, and the ends as wide as they are. */
-export function breadboardSize(form: TopOf<'breadboard'>, bench: Bench): TopSize {
+export function breadboardSize(form: Breadboard, bench: Bench): TopSize {
   const panel = measured(bench, ['top'], 'length');
   const depth = grownTongue(form);
   return {
@@ -32,13 +68,13 @@ export function breadboardSize(form: TopOf<'breadboard'>, bench: Bench): TopSize
   };
 }
 
-const endWidthOf = (form: TopOf<'breadboard'>, bench: Bench) => measured(bench, END_IDS, 'width') ?? form.end.width;
-const depthOf = (form: TopOf<'breadboard'>) => form.end.depth ?? tongueDepth(form.end.width);
+const endWidthOf = (form: Breadboard, bench: Bench) => measured(bench, END_IDS, 'width') ?? form.end.width;
+const depthOf = (form: Breadboard) => form.end.depth ?? tongueDepth(form.end.width);
 /** What the panel is longer at each end than it shows: nothing where the tenons are loose. */
-const grownTongue = (form: TopOf<'breadboard'>) => (form.end.tongue === 'loose' ? 0 : depthOf(form));
+const grownTongue = (form: Breadboard) => (form.end.tongue === 'loose' ? 0 : depthOf(form));
 
 /** A panel between two ends across it, which keep it flat and let it move. */
-export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, underside: number, bench: Bench): TopPlan {
+export function breadboardTop(form: Breadboard, size: TopSize, underside: number, bench: Bench): TopPlan {
   const endWidth = endWidthOf(form, bench);
   const depth = depthOf(form);
   const grown = grownTongue(form);
@@ -81,7 +117,7 @@ export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, undersid
       depth,
       pegs: form.end.pegs,
     };
-    const joint = breadboard(given);
+    const joint = breadboardJoint(given);
     const held = breadboardPegs(given, joint);
     return held ? [joint, held] : [joint];
   });
@@ -102,7 +138,7 @@ export function breadboardTop(form: TopOf<'breadboard'>, size: TopSize, undersid
 }
 
 /** How far the outer corners of an end stand back from its widest place. */
-function setBack({ shape }: TopOf<'breadboard'>['end']): number {
+function setBack({ shape }: Breadboard['end']): number {
   switch (shape.kind) {
     case 'straight':
       return 0;
@@ -114,7 +150,7 @@ function setBack({ shape }: TopOf<'breadboard'>['end']): number {
 }
 
 /** The face of an end in its own axes where its outer edge is not straight; outward is the way of `side`. */
-function shaped(form: TopOf<'breadboard'>, long: number, wide: number, side: 1 | -1): { profile?: Outline } {
+function shaped(form: Breadboard, long: number, wide: number, side: 1 | -1): { profile?: Outline } {
   const { shape } = form.end;
   const [l, w] = [long / 2, wide / 2];
   const back = Math.min(setBack(form.end), wide - 1, l - 1);
@@ -130,7 +166,7 @@ function shaped(form: TopOf<'breadboard'>, long: number, wide: number, side: 1 |
 }
 
 /** The whole top seen from above. */
-function outlineOf(form: TopOf<'breadboard'>, size: TopSize): Outline {
+function outlineOf(form: Breadboard, size: TopSize): Outline {
   const { shape } = form.end;
   const [l, w] = [size.length / 2, size.width / 2];
   const back = Math.min(setBack(form.end), l - 1, w - 1);
@@ -155,7 +191,7 @@ function outlineOf(form: TopOf<'breadboard'>, size: TopSize): Outline {
   ];
 }
 
-function impossible(form: TopOf<'breadboard'>, size: TopSize, endWidth: number, depth: number): Unbuildable[] {
+function impossible(form: Breadboard, size: TopSize, endWidth: number, depth: number): Unbuildable[] {
   const problems: Unbuildable[] = [];
   // At its corners a shaped end is narrower than in its middle.
   const atCorner = endWidth - setBack(form.end);
@@ -186,3 +222,78 @@ function impossible(form: TopOf<'breadboard'>, size: TopSize, endWidth: number, 
   }
   return problems;
 }
+
+export const breadboard: TopKind<typeof schema> = {
+  name: 'Panel with breadboard ends',
+  reason: 'An end across the grain keeps a wide panel flat and lets it move.',
+  schema,
+  fields: [
+    { ask: 'figure', at: 'end.width', label: 'Each end, wide' },
+    { ask: 'choice', at: 'end.tongue', label: 'Tongue', listed: true, options: optionsOf(TONGUES) },
+    { ask: 'figure', at: 'end.tenons', label: 'Tenons an end', when: ({ end }) => end.tongue !== 'long' },
+    {
+      ask: 'figure',
+      at: 'end.depth',
+      label: 'Tongue, into the end',
+      emptyMeans: 'by rule',
+      hint: 'Empty: half the end’s width.',
+    },
+    {
+      ask: 'choice',
+      at: 'end.shape',
+      label: 'Outer edge of the ends',
+      options: [
+        { value: 'straight', label: 'Straight' },
+        { value: 'curved', label: 'Curved' },
+        { value: 'chamfered', label: 'Corners off' },
+      ],
+      chosen: ({ end }) => end.shape.kind,
+      start: (kind, { end }) => {
+        const by = Math.round(end.width / 4);
+        return kind === 'curved' ? { kind, sagitta: by } : kind === 'chamfered' ? { kind, corner: by } : { kind };
+      },
+    },
+    {
+      ask: 'figure',
+      at: 'end.shape.sagitta',
+      label: 'Bulges by',
+      hint: 'The sagitta; the end’s width is measured over it.',
+    },
+    { ask: 'figure', at: 'end.shape.corner', label: 'Corners, off by' },
+    {
+      ask: 'choice',
+      at: 'end.pegs',
+      label: 'Pegs',
+      options: [
+        { value: 'none', label: 'None' },
+        { value: 'straight', label: 'Straight' },
+        {
+          value: 'draw-bored',
+          label: 'Draw-bored',
+          reason: 'Holes in the tongue stand a little nearer to the shoulder, so that the peg pulls it home.',
+        },
+      ],
+    },
+    {
+      ask: 'figure',
+      at: 'end.proud',
+      label: 'Ends longer by',
+      hint: 'Than the panel is wide on the day it is made, both sides together: in summer the panel comes out to meet them.',
+    },
+    { ask: 'cut-outs', at: 'cutOuts', label: 'Cut-outs' },
+  ],
+  start: ({ length: long, width }) => ({
+    end: {
+      width: within(to5(long / 20), 70, 120),
+      tongue: 'tenons',
+      tenons: within(Math.round(width / 250) + 1, 3, 9),
+      depth: null,
+      pegs: 'draw-bored',
+      proud: 3,
+      shape: { kind: 'straight' },
+    },
+    cutOuts: [],
+  }),
+  size: breadboardSize,
+  plan: breadboardTop,
+};

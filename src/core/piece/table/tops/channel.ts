@@ -1,4 +1,7 @@
-import type { Bench, TopOf } from '../../../decision/job-document';
+import * as v from 'valibot';
+import type { Bench } from '../../../decision/bench';
+import { length } from '../../../decision/fields';
+import { topEntries } from '../../../decision/top-shapes';
 import type { Cut, Joint } from '../../../joint/joint';
 import { fixed, sliding } from '../../../restraint/tie';
 import { shifted, volumeOf } from '../../../solid/convex';
@@ -6,11 +9,33 @@ import { squareFrame } from '../../../solid/frame';
 import { betweenLines, type LineAcross, offsetLine, solidsBetween } from '../../../solid/line-across';
 import { type Flat, rectangleOutline } from '../../../solid/outline';
 import type { Draft, Fitting } from '../../part';
-import type { TopPlan, TopSize } from '../../piece';
+import type { TopPlan, TopSize } from '../../plans';
 import { measured } from '../../settle-locks';
 import type { Unbuildable } from '../../unbuildable';
+import type { TopKind } from '../kind';
+import { to5 } from '../round-figure';
 
-type Channel = TopOf<'channel'>;
+const liveEdge = v.pipe(v.array(length(60, 2000)), v.minLength(2, 'two widths at least'), v.maxLength(17));
+
+const schema = v.object({
+  kind: v.literal('channel'),
+  ...topEntries,
+  /** Each slab's width from its outer edge to its live edge, at even places from the left end to the right. */
+  slabs: v.object({ front: liveEdge, back: liveEdge }),
+  fill: v.variant('kind', [
+    v.object({
+      kind: v.literal('glass'),
+      thickness: length(4, 19),
+      /** How far it lies on each slab. */
+      bearing: length(4, 60),
+      /** Free between it and the recess, all round. */
+      room: length(0.5, 15),
+    }),
+    /** Poured in goes no deeper than its maker allows. */
+    v.object({ kind: v.literal('resin'), pour: length(3, 100) }),
+  ]),
+});
+type Channel = v.InferOutput<typeof schema>;
 
 /** Beside a live edge or the recess in it no screw is set, mm; common practice. */
 const BESIDE_EDGE = 20;
@@ -214,3 +239,57 @@ function impossible(form: Channel, size: TopSize, lines: ReturnType<typeof chann
   }
   return problems;
 }
+
+const GLASS = { kind: 'glass', thickness: 8, bearing: 15, room: 4 } as const;
+
+export const channel: TopKind<typeof schema> = {
+  name: 'Two slabs with a channel',
+  reason:
+    'Live edges face each other over glass or resin: each slab moves by itself under glass, both as one in resin.',
+  schema,
+  fields: [
+    {
+      ask: 'choice',
+      at: 'fill',
+      label: 'In the channel',
+      options: [
+        {
+          value: 'glass',
+          label: 'Glass',
+          reason: 'Lies in a recess of both slabs, loose; each slab moves by itself.',
+        },
+        { value: 'resin', label: 'Resin', reason: 'Cast between the live edges: both slabs move as one.' },
+      ],
+      chosen: ({ fill }) => fill.kind,
+      start: (kind) => (kind === 'glass' ? GLASS : { kind: 'resin', pour: 20 }),
+    },
+    { ask: 'figure', at: 'fill.thickness', label: 'Glass, thick' },
+    { ask: 'figure', at: 'fill.bearing', label: 'Lies on each slab' },
+    {
+      ask: 'figure',
+      at: 'fill.room',
+      label: 'Room all round',
+      hint: 'Between the glass and the wood, so that a slab can grow; the step Season tells what is left.',
+    },
+    {
+      ask: 'figure',
+      at: 'fill.pour',
+      label: 'Deepest pour',
+      hint: 'As the maker of the resin says; poured deeper it heats and cracks.',
+    },
+    { ask: 'nothing', figure: 'channel-room', label: 'Free round the glass, wettest' },
+    { ask: 'nothing', figure: 'channel-bearing', label: 'Lies on, driest' },
+    { ask: 'live-edge', at: 'slabs.front', label: 'Front' },
+    { ask: 'live-edge', at: 'slabs.back', label: 'Back' },
+  ],
+  // A channel of about a quarter of the width, wandering a little.
+  start({ width }) {
+    const own = (share: number) => to5((width / 2) * share);
+    return {
+      slabs: { front: [0.78, 0.7, 0.74, 0.8, 0.72].map(own), back: [0.7, 0.76, 0.72, 0.68, 0.76].map(own) },
+      fill: GLASS,
+    };
+  },
+  size: channelSize,
+  plan: channelTop,
+};

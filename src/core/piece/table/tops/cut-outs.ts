@@ -1,9 +1,9 @@
-import type { CutOut } from '../../../decision/job-document';
+import type { CutOut } from '../../../decision/top-shapes';
 import type { Cut, Joint } from '../../../joint/joint';
 import { box } from '../../../solid/convex';
 import type { Vec } from '../../../solid/vector';
 import type { Draft } from '../../part';
-import type { BasePlan, Hole, TopSize } from '../../piece';
+import type { BasePlan, Hole, TopSize } from '../../plans';
 
 /** Where a cut-out lies. mm */
 export const placeOfCutOut = (own: CutOut, size: Pick<TopSize, 'length' | 'width'>): Hole => {

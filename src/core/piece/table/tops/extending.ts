@@ -1,4 +1,7 @@
-import type { Bench, TopOf } from '../../../decision/job-document';
+import * as v from 'valibot';
+import type { Bench } from '../../../decision/bench';
+import { length, whole } from '../../../decision/fields';
+import { topEntries } from '../../../decision/top-shapes';
 import { bored, type Joint } from '../../../joint/joint';
 import { sliding } from '../../../restraint/tie';
 import { rod } from '../../../solid/convex';
@@ -6,10 +9,27 @@ import { squareFrame } from '../../../solid/frame';
 import { rectangleOutline } from '../../../solid/outline';
 import type { Vec } from '../../../solid/vector';
 import type { Draft } from '../../part';
-import type { TopPlan, TopSize } from '../../piece';
+import type { TopPlan, TopSize } from '../../plans';
 import { measured } from '../../settle-locks';
+import type { TopKind } from '../kind';
+import { to5, within } from '../round-figure';
 
-type Extending = TopOf<'extending'>;
+const schema = v.object({
+  kind: v.literal('extending'),
+  ...topEntries,
+  leaves: whole(1, 4),
+  /** Of each leaf, along the table. */
+  leaf: length(150, 900),
+  slides: v.object({
+    height: length(25, 100),
+    thickness: length(12, 60),
+    /** What stays of a runner in its guide when the table is drawn out, at the least. */
+    overlap: length(60, 800),
+  }),
+  /** Under the top in the base, or in a rack of their own. */
+  stored: v.picklist(['inside', 'elsewhere']),
+});
+type Extending = v.InferOutput<typeof schema>;
 
 const HALVES = ['half-left', 'half-right'] as const;
 export const leafIds = (count: number) => Array.from({ length: count }, (_, i) => `leaf-${i + 1}`);
@@ -100,3 +120,49 @@ function pins(from: string, to: string, x: number, size: TopSize, z: number): Jo
     ],
   };
 }
+
+export const extending: TopKind<typeof schema> = {
+  name: 'Two halves with leaves',
+  reason: 'Drawn apart on slides under the top, leaves laid between; the base stays where it stands.',
+  schema,
+  lengthIs: 'Length, closed',
+  fields: [
+    { ask: 'figure', at: 'leaves', label: 'Leaves' },
+    { ask: 'figure', at: 'leaf', label: 'Each leaf, along the table' },
+    { ask: 'figure', at: 'slides.height', label: 'Slides, high' },
+    { ask: 'figure', at: 'slides.thickness', label: 'Slides, thick' },
+    {
+      ask: 'figure',
+      at: 'slides.overlap',
+      label: 'Stays in the guide',
+      hint: 'Of each runner, when the table is drawn out: what holds the end up.',
+    },
+    {
+      ask: 'choice',
+      at: 'stored',
+      label: 'Leaves are kept',
+      options: [
+        {
+          value: 'inside',
+          label: 'In the base',
+          reason: 'Turned, on ledges under the slides: they live in the same air as the top.',
+        },
+        {
+          value: 'elsewhere',
+          label: 'Elsewhere',
+          reason: 'Flat, and in the same air: a leaf in a damp cupboard no longer fits in width.',
+        },
+      ],
+    },
+    { ask: 'nothing', figure: 'slides-overlap', label: 'In its guide, drawn out' },
+    { ask: 'nothing', figure: 'slides-give', label: 'Give of the drawn-out end' },
+  ],
+  start: ({ length: long }) => ({
+    leaves: 1,
+    leaf: within(to5(long / 4), 200, 500),
+    slides: { height: 40, thickness: 25, overlap: 250 },
+    stored: 'elsewhere',
+  }),
+  size: extendingSize,
+  plan: extendingTop,
+};

@@ -2,7 +2,7 @@ import { Plane, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../../../tests/fixtures/constructions';
 import { change, level } from '../../../../../tests/fixtures/demo';
-import { withChanges } from '../../../decision/job-document';
+import { withChanges } from '../../../document/job-document';
 import { findPart } from '../../piece';
 import { partWeight } from '../../weight';
 

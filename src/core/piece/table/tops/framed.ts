@@ -1,4 +1,8 @@
-import type { Bench, TopOf } from '../../../decision/job-document';
+import * as v from 'valibot';
+import type { Bench } from '../../../decision/bench';
+import { length } from '../../../decision/fields';
+import { optionsOf } from '../../../decision/form-field';
+import { topEntries } from '../../../decision/top-shapes';
 import { frameMitre } from '../../../joint/frame-mitre';
 import type { Cut, Joint } from '../../../joint/joint';
 import { fixed, glued, inGroove, type Tie } from '../../../restraint/tie';
@@ -7,11 +11,24 @@ import { squareFrame } from '../../../solid/frame';
 import { type Flat, rectangleOutline } from '../../../solid/outline';
 import type { Vec } from '../../../solid/vector';
 import type { Draft } from '../../part';
-import type { TopPlan, TopSize } from '../../piece';
+import type { TopPlan, TopSize } from '../../plans';
 import { measured } from '../../settle-locks';
 import { atFigure, type Unbuildable } from '../../unbuildable';
+import type { TopKind } from '../kind';
+import { to5, within } from '../round-figure';
 
-type Framed = TopOf<'framed'>;
+const schema = v.object({
+  kind: v.literal('framed'),
+  ...topEntries,
+  border: length(30, 300),
+  panel: v.picklist(['floating', 'sheet', 'glued']),
+  panelThickness: length(6, 100),
+  /** Beyond the panel's field, into the grooves. */
+  tongue: length(5, 60),
+  /** Free at each side across the grain on the day it is made; not used where the panel is glued. */
+  room: length(0, 25),
+});
+type Framed = v.InferOutput<typeof schema>;
 
 /** How the panel stands in its frame, where makers differ. Common practice. */
 export const FRAMED_PANELS: Readonly<Record<Framed['panel'], { name: string; reason: string }>> = {
@@ -293,3 +310,33 @@ function impossible(form: Framed, size: TopSize, clearWide: number, tongueHigh: 
   }
   return problems;
 }
+
+export const framed: TopKind<typeof schema> = {
+  name: 'Panel in a mitred frame',
+  reason: 'Long grain all round; the panel must be free in it, or of a core that does not move.',
+  schema,
+  fields: [
+    { ask: 'choice', at: 'panel', label: 'Panel', listed: true, options: optionsOf(FRAMED_PANELS) },
+    { ask: 'figure', at: 'border', label: 'Borders, wide' },
+    { ask: 'figure', at: 'panelThickness', label: 'Panel, thick' },
+    { ask: 'figure', at: 'tongue', label: 'Tongue, into the grooves' },
+    {
+      ask: 'figure',
+      at: 'room',
+      label: 'Room at each side',
+      hint: 'Across the grain on the day it is made: a shadow line that closes in the wet season.',
+      when: ({ panel }) => panel === 'floating',
+    },
+    { ask: 'nothing', figure: 'framed-room', label: 'Free at each side, wettest' },
+    { ask: 'nothing', figure: 'framed-mitres', label: 'Mitres open by' },
+  ],
+  start: ({ width, thickness }) => ({
+    border: within(to5(width / 9), 60, 110),
+    panel: 'floating',
+    panelThickness: Math.max(12, Math.round(thickness * 0.75)),
+    tongue: 16,
+    room: 6,
+  }),
+  size: framedSize,
+  plan: framedTop,
+};

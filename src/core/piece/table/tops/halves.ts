@@ -1,13 +1,18 @@
-import type { Bench, TopOf } from '../../../decision/job-document';
-import { BOLT_LONG, drawBolts, LEAST_OVER_POCKET, pocketDepth } from '../../../joint/draw-bolts';
+import * as v from 'valibot';
+import type { Bench } from '../../../decision/bench';
+import { whole } from '../../../decision/fields';
+import { topEntries } from '../../../decision/top-shapes';
+import { BOLT_LONG, boltsFor, drawBolts, LEAST_OVER_POCKET, pocketDepth } from '../../../joint/draw-bolts';
 import { squareFrame } from '../../../solid/frame';
 import { rectangleOutline } from '../../../solid/outline';
 import type { Draft } from '../../part';
-import type { TopPlan, TopSize } from '../../piece';
+import type { TopPlan, TopSize } from '../../plans';
 import { measured } from '../../settle-locks';
 import { atFigure, type Unbuildable } from '../../unbuildable';
+import type { TopKind } from '../kind';
 
-type Halves = TopOf<'halves'>;
+const schema = v.object({ kind: v.literal('halves'), ...topEntries, bolts: whole(2, 12) });
+type Halves = v.InferOutput<typeof schema>;
 
 const HALVES = ['half-front', 'half-back'] as const;
 /** Beside the seam no screw is set: pockets and channels are there. mm */
@@ -102,3 +107,13 @@ function impossible(size: TopSize, narrower: number): Unbuildable[] {
   }
   return problems;
 }
+
+export const halves: TopKind<typeof schema> = {
+  name: 'Two halves bolted together',
+  reason: 'Each half is turned, carried and brought through the door by itself; bolts below draw them together.',
+  schema,
+  fields: [{ ask: 'figure', at: 'bolts', label: 'Bolts' }],
+  start: ({ length: long }) => ({ bolts: boltsFor(long) }),
+  size: halvesSize,
+  plan: halvesTop,
+};

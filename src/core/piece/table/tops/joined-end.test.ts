@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../../../tests/fixtures/constructions';
 import { change, level } from '../../../../../tests/fixtures/demo';
 import { seatsOf } from '../../../check/people';
-import { withChanges } from '../../../decision/job-document';
+import { withChanges } from '../../../document/job-document';
 import { boundsOf } from '../../../solid/convex';
 import { startTop } from '../../../start/start-form';
 import { findPart, partsOfKind } from '../../piece';

@@ -1,11 +1,11 @@
-import type { Form } from '../../../decision/job-document';
 import type { Joint } from '../../../joint/joint';
 import { fixed } from '../../../restraint/tie';
 import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import { covers, type Draft } from '../../part';
-import { type BasePlan, NO_GEAR, type TopGear, type TopPlan } from '../../piece';
+import { type BasePlan, NO_GEAR, type TopGear, type TopPlan } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
+import type { Form } from '../form';
 
 /** A connector: a flat steel plate let in flush across the seam, half of it under either table; mm, common practice. */
 export const CONNECTOR = { half: 60, wide: 40, thick: 4 };

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../../../tests/fixtures/constructions';
 import { change } from '../../../../../tests/fixtures/demo';
-import type { Edge } from '../../../decision/job-document';
+import type { Edge } from '../../../document/job-document';
 import { planesOf, volume } from '../../../solid/convex';
 import { ovalOutline, rectangleOutline, regularOutline } from '../../../solid/outline';
 import { solidOfTop, thicknessInside } from './outline';

@@ -1,4 +1,4 @@
-import type { Edge, TopOutline } from '../../../decision/job-document';
+import type { Edge, TopOutline } from '../../../decision/top-shapes';
 import { type Convex, prism, stacked } from '../../../solid/convex';
 import {
   curvedOutline,
@@ -10,7 +10,7 @@ import {
   regularOutline,
 } from '../../../solid/outline';
 import type { Vec } from '../../../solid/vector';
-import type { TopSize } from '../../piece';
+import type { TopSize } from '../../plans';
 
 /** The outline of a top of a size, its middle over the middle of the piece. */
 export function outlineOfTop(

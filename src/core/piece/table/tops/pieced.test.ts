@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../../../tests/fixtures/constructions';
 import { change, level } from '../../../../../tests/fixtures/demo';
-import { withChanges } from '../../../decision/job-document';
+import { withChanges } from '../../../document/job-document';
 import { seamTenons } from '../../../joint/end-seam';
 import { boundsOf } from '../../../solid/convex';
 import { startBase } from '../../../start/start-form';

@@ -1,14 +1,27 @@
-import type { Bench, TopOf } from '../../../decision/job-document';
-import { endSeam, seamTenons } from '../../../joint/end-seam';
+import * as v from 'valibot';
+import type { Bench } from '../../../decision/bench';
+import { length, whole } from '../../../decision/fields';
+import { optionsOf } from '../../../decision/form-field';
+import { topEntries } from '../../../decision/top-shapes';
+import { endSeam, SEAMS, seamTenons } from '../../../joint/end-seam';
 import type { Joint } from '../../../joint/joint';
 import { squareFrame } from '../../../solid/frame';
 import { rectangleOutline } from '../../../solid/outline';
 import { type Draft, forJoint } from '../../part';
-import type { TopPlan, TopSize } from '../../piece';
+import type { TopPlan, TopSize } from '../../plans';
 import { measured } from '../../settle-locks';
 import type { Unbuildable } from '../../unbuildable';
+import type { TopKind } from '../kind';
 
-type Pieced = TopOf<'pieced'>;
+const schema = v.object({
+  kind: v.literal('pieced'),
+  ...topEntries,
+  seams: whole(1, 6),
+  /** Of each stripe, along the table; 0 for none: end grain against end grain. */
+  stripe: length(0, 300),
+  seam: v.picklist(['tenons', 'glued']),
+});
+type Pieced = v.InferOutput<typeof schema>;
 
 const fieldIds = ({ seams }: Pieced) => Array.from({ length: seams + 1 }, (_, i) => `field-${i + 1}`);
 /** A field shorter than this is a stripe itself, mm. */
@@ -106,3 +119,22 @@ function impossible({ stripe }: Pieced, long: number): Unbuildable[] {
   }
   return problems;
 }
+
+export const pieced: TopKind<typeof schema> = {
+  name: 'Fields with stripes',
+  reason: 'Short boards make a long top: fields end to end, a stripe across the grain between them or none.',
+  schema,
+  fields: [
+    { ask: 'figure', at: 'seams', label: 'Seams' },
+    {
+      ask: 'figure',
+      at: 'stripe',
+      label: 'Stripe, wide',
+      hint: 'Across the grain in every seam; 0 for fields end to end.',
+    },
+    { ask: 'choice', at: 'seam', label: 'Seams held by', options: optionsOf(SEAMS) },
+  ],
+  start: () => ({ seams: 1, stripe: 80, seam: 'tenons' }),
+  size: piecedSize,
+  plan: piecedTop,
+};

@@ -1,20 +1,35 @@
-import type { BaseOf } from '../../../../decision/job-document';
-import { crossDowels, mitre, mitrePlane, splineSize } from '../../../../joint/mitre';
+import * as v from 'valibot';
+import { length } from '../../../../decision/fields';
+import { noneOr, optionsOf } from '../../../../decision/form-field';
+import { crossDowels, MITRE_KEYS, mitre, mitrePlane, splineSize } from '../../../../joint/mitre';
 import { tenonJoint } from '../../../../joint/tenon';
 import { clip } from '../../../../solid/convex';
 import { planeInPart, squareFrame } from '../../../../solid/frame';
 import { times } from '../../../../solid/vector';
 import { blockOf, type Draft, type Fitting, forJoint } from '../../../part';
-import type { BasePlan, BuildDecisions, Racking, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Racking, TopSize } from '../../../plans';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
+import type { BaseKind } from '../../kind';
 import { SIDES } from './two-frames';
+
+const schema = v.object({
+  kind: v.literal('box'),
+  height: length(150, 1400),
+  key: v.picklist(['spline', 'dowels']),
+  /** Between the sides, floor to its middle; null for none. */
+  rail: v.optional(
+    v.nullable(v.object({ height: length(30, 300), thickness: length(12, 80), at: length(30, 1200) })),
+    null,
+  ),
+});
+type Box = v.InferOutput<typeof schema>;
 
 /** A rail's tenon in a side: so deep a share of its thickness, its shoulders above and below; mm, common practice. */
 const TENON_SHARE = 0.6;
 const TENON_SET = 8;
 
 /** A bench or a stool folded out of one board: two sides mitred to the ends of the top, and perhaps a rail between them. */
-export function boxBase(form: BaseOf<'box'>, { form: whole }: BuildDecisions, top: TopSize): BasePlan {
+export function boxBase(form: Box, { form: whole }: BuildDecisions, top: TopSize): BasePlan {
   const { height, key, rail } = form;
   const { length, width, thickness } = top;
   const underside = height - thickness;
@@ -118,7 +133,7 @@ export function boxBase(form: BaseOf<'box'>, { form: whole }: BuildDecisions, to
  * drawn across, on its arm from the outer edge of the mitre; dowels are drawn. Sway of a frame that rests on the floor:
  * F·h²/12E · (2h/I_side + L/I_top).
  */
-function racking({ height, key }: BaseOf<'box'>, { length, width, thickness }: TopSize): Racking {
+function racking({ height, key }: Box, { length, width, thickness }: TopSize): Racking {
   const second = (width * thickness ** 3) / 12;
   const spline = splineSize(thickness);
   const dowels = crossDowels(thickness, width);
@@ -142,7 +157,7 @@ function racking({ height, key }: BaseOf<'box'>, { length, width, thickness }: T
   };
 }
 
-function fittingsOf({ key }: BaseOf<'box'>, { width, thickness }: TopSize): Fitting[] {
+function fittingsOf({ key }: Box, { width, thickness }: TopSize): Fitting[] {
   if (key === 'spline') {
     const spline = splineSize(thickness);
     return [{ name: 'Splines, grain across', count: 2, size: [spline.thickness, 2 * spline.deep, width] }];
@@ -151,9 +166,9 @@ function fittingsOf({ key }: BaseOf<'box'>, { width, thickness }: TopSize): Fitt
   return [{ name: 'Dowels', count: 2 * count, size: [diameter, Math.ceil(deep + thickness / 2)] }];
 }
 
-function impossible({ height, rail }: BaseOf<'box'>, whole: BuildDecisions['form'], top: TopSize): Unbuildable[] {
+function impossible({ height, rail }: Box, whole: BuildDecisions['form'], top: TopSize): Unbuildable[] {
   const problems: Unbuildable[] = [];
-  const plain = whole.top.kind === 'glued-panel' && whole.top.outline.kind === 'rectangle';
+  const plain = whole.top.kind === 'glued-panel' && whole.top.outline?.kind === 'rectangle';
   if (!plain) {
     problems.push({
       problem: 'A box is folded out of a plain rectangular panel.',
@@ -161,7 +176,7 @@ function impossible({ height, rail }: BaseOf<'box'>, whole: BuildDecisions['form
       wayOut: 'Take a glued panel, rectangular from above.',
     });
   }
-  if (whole.top.kind === 'glued-panel' && whole.top.edge.kind !== 'square') {
+  if (whole.top.edge && whole.top.edge.kind !== 'square') {
     problems.push({
       problem: 'Worked edges of the top would run into the mitres.',
       where: 'form.top.edge',
@@ -181,3 +196,32 @@ function impossible({ height, rail }: BaseOf<'box'>, whole: BuildDecisions['form
   }
   return problems;
 }
+
+export const box: BaseKind<typeof schema> = {
+  name: 'Sides mitred to the top',
+  reason: 'A bench or a stool folded out of one board, its grain running round the corners.',
+  schema,
+  onlyUnder: 'glued-panel',
+  standsByItself: true,
+  fields: [
+    { ask: 'choice', at: 'key', label: 'Mitres kept by', options: optionsOf(MITRE_KEYS) },
+    {
+      at: 'rail',
+      label: 'Rail between the sides',
+      ...noneOr<Box, Box['rail']>(
+        ({ rail }) => rail,
+        { none: 'None', some: 'One', reason: 'Tenoned into both sides: it stiffens them.' },
+        ({ height }) => ({ height: 70, thickness: 24, at: Math.round(height * 0.45) }),
+      ),
+    },
+    { ask: 'figure', at: 'rail.height', label: 'Rail, high' },
+    { ask: 'figure', at: 'rail.thickness', label: 'Rail, thick' },
+    { ask: 'figure', at: 'rail.at', label: 'Rail, floor to its middle' },
+  ],
+  start: ({ length: long }, height) => ({
+    height: Math.min(height, 450),
+    key: 'spline',
+    rail: long > 700 ? { height: 70, thickness: 24, at: 200 } : null,
+  }),
+  plan: boxBase,
+};

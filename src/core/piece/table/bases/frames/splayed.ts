@@ -1,4 +1,5 @@
-import type { BaseOf } from '../../../../decision/job-document';
+import * as v from 'valibot';
+import { amount, length, whole } from '../../../../decision/fields';
 import type { Joint } from '../../../../joint/joint';
 import { type LegMitre, legMitre, legMitrePlane, legSpline } from '../../../../joint/leg-mitre';
 import { tenonModulus } from '../../../../joint/tenon-strength';
@@ -8,10 +9,27 @@ import { type Frame, inPart, leaningFrame, planeInPart, solidInPiece } from '../
 import type { Flat } from '../../../../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../../../../solid/vector';
 import { blockOf, type Draft, footOf, forJoint } from '../../../part';
-import type { BasePlan, BuildDecisions, Rest, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Rest, TopSize } from '../../../plans';
 import { measured, settleSection } from '../../../settle-locks';
 import type { Unbuildable } from '../../../unbuildable';
+import type { BaseKind } from '../../kind';
+import { to5, within } from '../../round-figure';
 import { endCut } from '../end-cuts';
+
+const schema = v.object({
+  kind: v.literal('splayed'),
+  height: length(150, 1400),
+  legs: whole(3, 6),
+  leg: v.object({ width: length(25, 200), thickness: length(20, 150) }),
+  /** From upright, outward. */
+  lean: amount(0, 25, '°'),
+  /** From the middle to the outside of the leg under the top. */
+  reach: length(100, 1500),
+  arm: v.object({ height: length(30, 200), thickness: length(20, 120) }),
+  /** Of an arm and its leg. */
+  joint: v.optional(v.picklist(['bridle', 'mitre']), 'bridle'),
+});
+type Splayed = v.InferOutput<typeof schema>;
 
 const UP: Vec = [0, 0, 1];
 /** From the middle, where the arms meet, to the one screw that holds the top there, mm. */
@@ -24,9 +42,9 @@ export const legDirections = (legs: number): number[] =>
   Array.from({ length: legs }, (_, i) => (legs === 4 ? Math.PI / 4 : 0) + (2 * Math.PI * i) / legs);
 
 /** Legs that lean outward, even round the middle, bridled or mitred to arms that meet there. */
-export function splayedBase(drawn: BaseOf<'splayed'>, { bench }: BuildDecisions, top: TopSize): BasePlan {
+export function splayedBase(drawn: Splayed, { bench }: BuildDecisions, top: TopSize): BasePlan {
   const each = (part: string) => Array.from({ length: drawn.legs }, (_, i) => `${part}-${i + 1}`);
-  const form: BaseOf<'splayed'> = {
+  const form: Splayed = {
     ...drawn,
     leg: settleSection(bench, each('leg'), drawn.leg, 'width'),
     arm: settleSection(bench, each('arm'), drawn.arm, 'height'),
@@ -248,7 +266,7 @@ function splineOf(thickness: number, mitre: LegMitre) {
 
 const pointOf = ([x, y]: Vec, z: number) => ({ x, y, z });
 
-function impossible(form: BaseOf<'splayed'>, underside: number, inner: number): Unbuildable[] {
+function impossible(form: Splayed, underside: number, inner: number): Unbuildable[] {
   const problems: Unbuildable[] = [];
   const narrow = form.arm.thickness / 2 / Math.tan(Math.PI / form.legs);
   if (inner < narrow + 30) {
@@ -274,3 +292,50 @@ function impossible(form: BaseOf<'splayed'>, underside: number, inner: number): 
   }
   return problems;
 }
+
+export const splayed: BaseKind<typeof schema> = {
+  name: 'Splayed legs',
+  reason: 'Three or more legs leaning out from arms that meet: three always stand.',
+  schema,
+  standsByItself: true,
+  fields: [
+    { ask: 'figure', at: 'legs', label: 'Legs' },
+    { ask: 'figure', at: 'lean', label: 'Leaning out by', step: 0.5, hint: '5° to 10° is usual.' },
+    {
+      ask: 'figure',
+      at: 'reach',
+      label: 'Middle to the legs’ outside',
+      hint: 'Under the top; at the floor they stand farther out by their lean.',
+    },
+    { ask: 'figure', at: 'leg.width', label: 'Leg, wide' },
+    { ask: 'figure', at: 'leg.thickness', label: 'Leg, thick' },
+    { ask: 'figure', at: 'arm.height', label: 'Arm, high' },
+    { ask: 'figure', at: 'arm.thickness', label: 'Arm, thick' },
+    {
+      ask: 'choice',
+      at: 'joint',
+      label: 'Leg and arm',
+      options: [
+        {
+          value: 'bridle',
+          label: 'Bridle',
+          reason: 'The arm’s tongue in an open slot of the leg: strong, and seen from outside.',
+        },
+        {
+          value: 'mitre',
+          label: 'Mitre, splined',
+          reason: 'Leg and arm are one line with a bend in it; a hidden spline holds what end grain cannot.',
+        },
+      ],
+    },
+  ],
+  start: ({ length: long, width }) => ({
+    legs: Math.min(long, width) > 800 ? 4 : 3,
+    leg: { width: 55, thickness: 42 },
+    lean: 8,
+    reach: to5(within(Math.min(long, width) * 0.36, 150, 900)),
+    arm: { height: 55, thickness: 36 },
+    joint: 'bridle',
+  }),
+  plan: splayedBase,
+};

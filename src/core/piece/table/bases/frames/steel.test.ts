@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
 import { change, level } from '../../../../../../tests/fixtures/demo';
-import { withChanges } from '../../../../decision/job-document';
-import type { PieceInJob } from '../../../../decision/piece-in-job';
+import { withChanges } from '../../../../document/job-document';
+import type { PieceInJob } from '../../../../document/piece-in-job';
 import { cutList } from '../../../../format/cut-list-csv';
 import { startBaseChanges } from '../../../../start/start-form';
 import { partWeight } from '../../../weight';

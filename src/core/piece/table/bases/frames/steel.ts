@@ -1,14 +1,32 @@
-import type { BaseOf, HoldKind } from '../../../../decision/job-document';
+import * as v from 'valibot';
+import { amount, length } from '../../../../decision/fields';
+import type { HoldKind } from '../../../../decision/hold';
 import { drawnReach } from '../../../../joint/hold-strength';
 import { box, type Convex } from '../../../../solid/convex';
 import { squareFrame } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
 import { MATERIALS } from '../../../material';
 import type { Draft } from '../../../part';
-import type { BasePlan, BuildDecisions, Racking, Rest, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Racking, Rest, TopSize } from '../../../plans';
 import { drawnSize } from '../../../settle-locks';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
+import type { BaseKind } from '../../kind';
 import { SIDES } from './two-frames';
+
+const schema = v.object({
+  kind: v.literal('steel'),
+  height: length(150, 1400),
+  /** Four legs under plates of their own, or two frames under flat bars across. */
+  shape: v.picklist(['legs', 'frames']),
+  tube: v.object({ width: length(12, 150), wall: length(1, 12) }),
+  /** Along the table and, for legs, across it. */
+  plate: v.object({ length: length(40, 500), width: length(40, 500), thickness: length(2, 20) }),
+  /** Outside of the threaded inserts in the top. */
+  insert: length(4, 25),
+  /** Of each leg or frame, kg, as its seller says. */
+  weight: amount(0, 80, 'kg'),
+});
+type Steel = v.InferOutput<typeof schema>;
 
 /** Middle of a plate's holes to its edge, mm; common practice. */
 const HOLE_IN = 12;
@@ -30,7 +48,7 @@ interface Stand {
  * Bought-in steel: four legs, each under a plate of its own, or two frames, each under a flat bar across. They are held to
  * the top by their holes; the outer ones are slots.
  */
-export function steelBase(form: BaseOf<'steel'>, { form: whole }: BuildDecisions, top: TopSize): BasePlan {
+export function steelBase(form: Steel, { form: whole }: BuildDecisions, top: TopSize): BasePlan {
   const { tube, plate, shape } = form;
   const drawn = drawnSize(whole.top);
   const underside = form.height - top.thickness;
@@ -122,7 +140,7 @@ export function steelBase(form: BaseOf<'steel'>, { form: whole }: BuildDecisions
 }
 
 /** In the stand's own axes: length upward, width along the table, thickness across it. */
-function solidsOf({ plate, tubes, at }: Stand, form: BaseOf<'steel'>, underside: number): Convex[] {
+function solidsOf({ plate, tubes, at }: Stand, form: Steel, underside: number): Convex[] {
   const half = form.tube.width / 2;
   const [floor, under] = [-underside / 2, underside / 2 - form.plate.thickness];
   const places = tubes.map(([, y]) => y - at[1]);
@@ -141,7 +159,7 @@ function solidsOf({ plate, tubes, at }: Stand, form: BaseOf<'steel'>, underside:
  * Every leg stands by its plate alone: the push, shared among them, at the height of the top. Bolts are drawn about the
  * plate's edge. Sway of tubes held above: F/n · h³/3E·I each.
  */
-function racking(form: BaseOf<'steel'>, count: number, height: number, insert: number): Racking[] {
+function racking(form: Steel, count: number, height: number, insert: number): Racking[] {
   const { tube, plate, shape } = form;
   const inner = Math.max(0, tube.width - 2 * tube.wall);
   const tubes = shape === 'legs' ? count : 2 * count;
@@ -170,7 +188,7 @@ function racking(form: BaseOf<'steel'>, count: number, height: number, insert: n
   }));
 }
 
-function impossible(form: BaseOf<'steel'>, hold: HoldKind, underside: number): Unbuildable[] {
+function impossible(form: Steel, hold: HoldKind, underside: number): Unbuildable[] {
   const { tube, plate, shape } = form;
   const problems: Unbuildable[] = [];
   if (!THROUGH_STEEL.includes(hold)) {
@@ -204,3 +222,55 @@ function impossible(form: BaseOf<'steel'>, hold: HoldKind, underside: number): U
   }
   return problems;
 }
+
+const isLegs = ({ shape }: Steel) => shape === 'legs';
+
+export const steel: BaseKind<typeof schema> = {
+  name: 'Bought-in steel',
+  reason: 'Legs or frames of steel tube, bolted under the top through slots.',
+  schema,
+  onFrames: true,
+  fields: [
+    {
+      ask: 'choice',
+      at: 'shape',
+      label: 'Shape',
+      options: [
+        {
+          value: 'frames',
+          label: 'Two frames',
+          reason: 'Each under a flat bar across the table: its outer holes are slots.',
+        },
+        {
+          value: 'legs',
+          label: 'Four legs',
+          reason: 'Each under a plate of its own: nothing ties them to one another.',
+        },
+      ],
+    },
+    { ask: 'figure', at: 'tube.width', label: 'Tube, wide' },
+    { ask: 'figure', at: 'tube.wall', label: 'Tube, its wall' },
+    {
+      ask: 'figure',
+      at: 'plate.length',
+      label: (own) => (isLegs(own) ? 'Plate, along the table' : 'Bar, wide along the table'),
+    },
+    { ask: 'figure', at: 'plate.width', label: 'Plate, across it', when: isLegs },
+    { ask: 'figure', at: 'plate.thickness', label: (own) => (isLegs(own) ? 'Plate, thick' : 'Bar, thick') },
+    { ask: 'figure', at: 'insert', label: 'Inserts in the top, thick' },
+    {
+      ask: 'figure',
+      at: 'weight',
+      label: (own) => (isLegs(own) ? 'Each leg weighs' : 'Each frame weighs'),
+      step: 0.1,
+    },
+  ],
+  start: () => ({
+    shape: 'frames',
+    tube: { width: 50, wall: 2 },
+    plate: { length: 100, width: 100, thickness: 5 },
+    insert: 12,
+    weight: 8,
+  }),
+  plan: steelBase,
+};

@@ -1,8 +1,9 @@
-import type { Bench, Form } from '../../../../decision/job-document';
+import type { Bench } from '../../../../decision/bench';
+import type { AnyTop } from '../../../../decision/top-shapes';
 import { squareFrame } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
 import type { Draft } from '../../../part';
-import type { BasePlan, Rest, TopSize } from '../../../piece';
+import type { BasePlan, Rest, TopSize } from '../../../plans';
 import { drawnSize, measured } from '../../../settle-locks';
 
 /** What bases of two frames have in common, one under each end of the table, a bearer across on both. */
@@ -42,7 +43,7 @@ export const bearerOn = (given: {
  */
 export function settleFrames(given: {
   bench: Bench;
-  whole: Form;
+  whole: { top: AnyTop };
   top: TopSize;
   /** Floor to the upper face of the top, and to that of the feet. */
   height: number;

@@ -1,4 +1,5 @@
-import type { BaseOf } from '../../../../decision/job-document';
+import * as v from 'valibot';
+import { length } from '../../../../decision/fields';
 import type { Joint } from '../../../../joint/joint';
 import { stretcherTenon } from '../../../../joint/post-tenons';
 import { tenonJoint } from '../../../../joint/tenon';
@@ -8,10 +9,23 @@ import { type Convex, clipAll, NOTHING, planeThrough, reach } from '../../../../
 import { inPart, leaningFrame, planeInPart, solidInPart, solidInPiece, squareFrame } from '../../../../solid/frame';
 import type { Vec } from '../../../../solid/vector';
 import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from '../../../part';
-import type { BasePlan, BuildDecisions, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, TopSize } from '../../../plans';
 import { drawnSize, measured, settleSection } from '../../../settle-locks';
 import type { Unbuildable } from '../../../unbuildable';
+import type { BaseKind } from '../../kind';
+import { to5, within } from '../../round-figure';
 import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
+
+const schema = v.object({
+  kind: v.literal('x-frame'),
+  height: length(150, 1400),
+  leg: v.object({ width: length(30, 250), thickness: length(20, 150) }),
+  /** Between the outer corners of the crossing legs, at the floor and under the bearer. */
+  spread: v.object({ floor: length(150, 2400), head: length(100, 2400) }),
+  bearer: v.object({ height: length(25, 200), thickness: length(20, 200) }),
+  stretcher: v.object({ height: length(30, 300), thickness: length(15, 120) }),
+});
+type XFrame = v.InferOutput<typeof schema>;
 
 /**
  * How a leg of an X stands: stock of a width whose outer corners touch the floor at half of one spread on one side, and
@@ -46,7 +60,7 @@ export function solveX(given: { height: number; width: number; floor: number; he
 }
 
 /** How the legs of a frame so high under its bearer cross, and their tenons into it. */
-function crossing({ leg, spread, bearer }: BaseOf<'x-frame'>, head: number) {
+function crossing({ leg, spread, bearer }: XFrame, head: number) {
   const solved = solveX({ height: head, width: leg.width, floor: spread.floor, head: spread.head });
   // What cannot be stands upright in the drawing, and says so.
   const x = solved ?? {
@@ -65,7 +79,7 @@ function crossing({ leg, spread, bearer }: BaseOf<'x-frame'>, head: number) {
 }
 
 /** How high under the bearer legs of a length come, their feet and heads where they are drawn: by halving. mm */
-function headOfLegs(form: BaseOf<'x-frame'>, drawn: number, length: number): number {
+function headOfLegs(form: XFrame, drawn: number, length: number): number {
   const long = (head: number) => {
     const { x, tenon } = crossing(form, head);
     return leaning(form, 0, 1, 'left', head, x, tenon).size.length;
@@ -81,12 +95,8 @@ function headOfLegs(form: BaseOf<'x-frame'>, drawn: number, length: number): num
 }
 
 /** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
-export function xFrameBase(
-  drawnForm: BaseOf<'x-frame'>,
-  { form: whole, bench }: BuildDecisions,
-  top: TopSize,
-): BasePlan {
-  const form: BaseOf<'x-frame'> = {
+export function xFrameBase(drawnForm: XFrame, { form: whole, bench }: BuildDecisions, top: TopSize): BasePlan {
+  const form: XFrame = {
     ...drawnForm,
     leg: settleSection(bench, [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')], drawnForm.leg, 'width'),
     bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
@@ -252,7 +262,7 @@ export function xFrameBase(
 
 /** One leg, from the floor on one side to the bearer on the other; `way` 1 leans to the back. */
 function leaning(
-  form: BaseOf<'x-frame'>,
+  form: XFrame,
   at: number,
   way: 1 | -1,
   word: string,
@@ -351,3 +361,27 @@ function impossible(solved: ReturnType<typeof solveX>, head: number, rail: { wid
   }
   return problems;
 }
+
+export const xFrame: BaseKind<typeof schema> = {
+  name: 'Crossed legs',
+  reason: 'Two X frames and a stretcher: stiff across, room for feet at the ends.',
+  schema,
+  onFrames: true,
+  fields: [
+    { ask: 'figure', at: 'leg.width', label: 'Leg, wide' },
+    { ask: 'figure', at: 'leg.thickness', label: 'Leg, thick' },
+    { ask: 'figure', at: 'spread.floor', label: 'Over the feet' },
+    { ask: 'figure', at: 'spread.head', label: 'Over the heads' },
+    { ask: 'figure', at: 'bearer.height', label: 'Bearer, high' },
+    { ask: 'figure', at: 'bearer.thickness', label: 'Bearer, thick' },
+    { ask: 'figure', at: 'stretcher.height', label: 'Stretcher, high' },
+    { ask: 'figure', at: 'stretcher.thickness', label: 'Stretcher, thick' },
+  ],
+  start: ({ width }) => ({
+    leg: { width: 70, thickness: 45 },
+    spread: { floor: to5(within(width - 100, 300, 900)), head: to5(within(width - 220, 260, 800)) },
+    bearer: { height: 50, thickness: 55 },
+    stretcher: { height: 70, thickness: 30 },
+  }),
+  plan: xFrameBase,
+};

@@ -1,4 +1,4 @@
-import type { Joints } from '../../../../decision/job-document';
+import type { Joints } from '../../../../decision/joints';
 import type { CornerPlate } from '../../../../joint/corner-plate';
 import type { CornerScrews } from '../../../../joint/corner-screws';
 import { CORNERS, type InsertedCorner, isInserted } from '../../../../joint/leg-corner';

@@ -1,4 +1,4 @@
-import type { Joints } from '../../../../decision/job-document';
+import type { Joints } from '../../../../decision/joints';
 import { UNDER_DOWEL } from '../../../../joint/corner-dowels';
 import type { CornerPlate } from '../../../../joint/corner-plate';
 import type { CornerScrews } from '../../../../joint/corner-screws';

@@ -1,4 +1,3 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import { dovetailLength, dovetailRail } from '../../../../joint/dovetail-rail';
 import type { Joint } from '../../../../joint/joint';
 import { stubTenonLength, stubTies } from '../../../../joint/stub-tenon';
@@ -6,8 +5,9 @@ import { tenonJoint } from '../../../../joint/tenon';
 import { squareFrame } from '../../../../solid/frame';
 import type { Vec } from '../../../../solid/vector';
 import { type Draft, forJoint } from '../../../part';
+import type { LegApron } from './decisions';
 
-type RailJoint = BaseOf<'leg-apron'>['railJoint'];
+type RailJoint = LegApron['railJoint'];
 
 /** A rail's shoulder above and below its stub, mm; common practice. */
 const RAIL_SET = 6;

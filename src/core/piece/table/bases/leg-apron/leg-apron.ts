@@ -1,11 +1,16 @@
-import type { BaseOf, Joints } from '../../../../decision/job-document';
+import type { Joints } from '../../../../decision/joints';
 import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, legCorner } from '../../../../joint/leg-corner';
 import { type Part, shoulderLengthOf } from '../../../part';
-import type { BasePlan, BuildDecisions, Racking, Rest, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Racking, Rest, TopSize } from '../../../plans';
 import { LEG_IDS, LONG_APRON_IDS, measured, SHORT_APRON_IDS, settleLegApron } from '../../../settle-locks';
+import type { BaseKind } from '../../kind';
+import { LARGE_TABLE } from '../../round-figure';
 import { cornerBlocks } from './corner-blocks';
 import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from './corner-holds';
 import { crossRails, railJoints } from './cross-rails';
+import type { LegApron } from './decisions';
+import { schema } from './decisions';
+import { LEG_APRON_FIELDS } from './fields';
 import { midLegs } from './mid-legs';
 import { hollowFrom, legApronProblems } from './problems';
 import { splayedLegs } from './splayed-legs';
@@ -19,7 +24,7 @@ const BEFORE_TAPER = 15;
 const tangent = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
 
 /** Four legs, four aprons and perhaps cross rails between the long aprons. */
-export function legApronBase(form: BaseOf<'leg-apron'>, decisions: BuildDecisions, top: TopSize): BasePlan {
+export function legApronBase(form: LegApron, decisions: BuildDecisions, top: TopSize): BasePlan {
   const { splay } = form.leg;
   if (splay.ends === 0 && splay.sides === 0) return legsAndAprons(form, decisions, top);
   // Of legs that lean no length is asked for by itself: what is cut moves the whole by how far it is off.
@@ -42,11 +47,7 @@ export function legApronBase(form: BaseOf<'leg-apron'>, decisions: BuildDecision
   );
 }
 
-function legsAndAprons(
-  form: BaseOf<'leg-apron'>,
-  { form: whole, joints, bench }: BuildDecisions,
-  top: TopSize,
-): BasePlan {
+function legsAndAprons(form: LegApron, { form: whole, joints, bench }: BuildDecisions, top: TopSize): BasePlan {
   const { splay } = form.leg;
   const splayed = splay.ends > 0 || splay.sides > 0;
   // Between legs that lean there are plain tenons; what else is chosen is told, and not listed.
@@ -286,3 +287,30 @@ const withoutLengths = (bench: BuildDecisions['bench']): BuildDecisions['bench']
   ...bench,
   locks: Object.fromEntries(Object.entries(bench.locks).map(([id, lock]) => [id, { ...lock, length: null }])),
 });
+
+export const legApron: BaseKind<typeof schema> = {
+  name: 'Legs and aprons',
+  reason: 'Four legs framed by aprons: stiff, and light to carry.',
+  schema,
+  fields: LEG_APRON_FIELDS,
+  start: ({ length: long }) => {
+    const large = long > LARGE_TABLE;
+    return {
+      leg: {
+        section: large ? 65 : 55,
+        taper: { kind: 'tapered', foot: large ? 42 : 34, faces: 'inside', hollow: 0 },
+        making: { kind: 'solid' },
+        splay: { ends: 0, sides: 0 },
+        through: null,
+      },
+      apron: { height: large ? 90 : 75, thickness: 22, reveal: 5, arch: 0 },
+      crossRails: large ? 1 : 0,
+      railJoint: 'stub',
+      midLegs: 0,
+      cornerBlocks: false,
+      stretchers: { kind: 'none' },
+    };
+  },
+  making: ({ leg }, kind) => (kind === 'leg' ? leg.making : undefined),
+  plan: legApronBase,
+};

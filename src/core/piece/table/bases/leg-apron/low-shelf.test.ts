@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
 import { change, level } from '../../../../../../tests/fixtures/demo';
-import { withChanges } from '../../../../decision/job-document';
+import { withChanges } from '../../../../document/job-document';
 import { boundsOf } from '../../../../solid/convex';
 import { findPart, partsOfKind } from '../../../piece';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, thickBoards } from '../../../../../../tests/fixtures/constructions';
 import { change, demoJob, derive, type JobOn, level, shop } from '../../../../../../tests/fixtures/demo';
-import { withChanges } from '../../../../decision/job-document';
+import { withChanges } from '../../../../document/job-document';
 import { cutList } from '../../../../format/cut-list-csv';
 import { checkLayout } from '../../../../layout/check-layout';
 import { labelsOfPiece } from '../../../../layout/labels';

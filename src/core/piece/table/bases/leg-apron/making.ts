@@ -1,19 +1,11 @@
-import type { BaseOf } from '../../../../decision/job-document';
-import type { PieceInJob } from '../../../../decision/piece-in-job';
-import type { Part, PartKind } from '../../../part';
+import type { Part } from '../../../part';
+import type { LegApron } from './decisions';
 
-type Making = BaseOf<'leg-apron'>['leg']['making'];
+export type Making = LegApron['leg']['making'];
 
-const SOLID: Making = { kind: 'solid' };
-const ofStaves = (count: number): Making => (count > 1 ? { kind: 'staves', count } : SOLID);
-
-/** How parts of a kind are made: legs by their school, posts and feet of staves, all others of one blank. */
-export function makingOf({ base }: PieceInJob['form'], kind: PartKind): Making {
-  if (base.kind === 'leg-apron' && kind === 'leg') return base.leg.making;
-  if (base.kind !== 'trestle' && base.kind !== 'post-brace') return SOLID;
-  if (kind === 'post') return ofStaves(base.post.staves);
-  return kind === 'foot' ? ofStaves(base.foot.staves) : SOLID;
-}
+export const SOLID: Making = { kind: 'solid' };
+/** Glued of so many boards face to face; of one blank where it is one. */
+export const ofStaves = (count: number): Making => (count > 1 ? { kind: 'staves', count } : SOLID);
 
 /** A blank that a leg is made of. mm */
 export interface LegBlank {

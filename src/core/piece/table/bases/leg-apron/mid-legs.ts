@@ -1,10 +1,10 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import type { Joint } from '../../../../joint/joint';
 import { glued } from '../../../../restraint/tie';
 import { box } from '../../../../solid/convex';
 import { squareFrame } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
 import type { Draft, Part } from '../../../part';
+import type { LegApron } from './decisions';
 import { taperedLeg } from './taper';
 
 /**
@@ -12,7 +12,7 @@ import { taperedLeg } from './taper';
  * apron, which stands on the shoulder of the lap.
  */
 export function midLegs(given: {
-  form: BaseOf<'leg-apron'>;
+  form: LegApron;
   base: { length: number; width: number };
   leg: { section: number };
   apron: { height: number; thickness: number };

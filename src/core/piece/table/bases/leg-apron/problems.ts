@@ -1,8 +1,9 @@
-import type { BaseOf, Joints } from '../../../../decision/job-document';
+import type { Joints } from '../../../../decision/joints';
 import { type CornerJoint, LEAST_BACK_WALL } from '../../../../joint/leg-corner';
-import type { BuildDecisions } from '../../../piece';
+import type { BuildDecisions } from '../../../plans';
 import type { settleLegApron } from '../../../settle-locks';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
+import type { LegApron } from './decisions';
 import { mostBelly } from './taper';
 
 /** What a curved leg keeps in its middle at the least, mm; common practice. */
@@ -15,7 +16,7 @@ export const hollowFrom = (long: number, height: number) => Math.min(height * BE
 
 /** What cannot be built of legs and aprons as they are drawn. mm */
 export function legApronProblems(
-  form: BaseOf<'leg-apron'>,
+  form: LegApron,
   settled: ReturnType<typeof settleLegApron>,
   corner: CornerJoint,
   whole: BuildDecisions['form'],
@@ -134,7 +135,7 @@ export function legApronProblems(
 }
 
 /** What is not reckoned for legs that lean. */
-function againstLeaning(form: BaseOf<'leg-apron'>, { corner, pegs }: Joints): Unbuildable[] {
+function againstLeaning(form: LegApron, { corner, pegs }: Joints): Unbuildable[] {
   const upright = 'Let the legs stand upright, or leave it away.';
   const wrong = (problem: string, where: string): Unbuildable => ({ problem, where, wayOut: upright });
   return [

@@ -2,7 +2,7 @@ import { Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
 import { change } from '../../../../../../tests/fixtures/demo';
-import type { PieceInJob } from '../../../../decision/piece-in-job';
+import type { PieceInJob } from '../../../../document/piece-in-job';
 import { findPart } from '../../../piece';
 
 const table = (angled: PieceInJob['joints']['angled']) =>

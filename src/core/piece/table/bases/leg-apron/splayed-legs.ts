@@ -1,4 +1,4 @@
-import type { BaseOf, Joints } from '../../../../decision/job-document';
+import type { Joints } from '../../../../decision/joints';
 import type { Joint } from '../../../../joint/joint';
 import type { InsertedCorner } from '../../../../joint/leg-corner';
 import { slantedTenon } from '../../../../joint/tenon';
@@ -8,13 +8,14 @@ import type { Flat } from '../../../../solid/outline';
 import { dot, plus, times, type Vec } from '../../../../solid/vector';
 import { blockOf, type Draft, footOf, forJoint, type Part } from '../../../part';
 import { endCut } from '../end-cuts';
+import type { LegApron } from './decisions';
 import { taperedLeg } from './taper';
 
 const UP: Vec = [0, 0, 1];
 const tan = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
 
 export interface SplayGiven {
-  form: BaseOf<'leg-apron'>;
+  form: LegApron;
   /** Over the legs' outsides right under the top. */
   base: { length: number; width: number };
   section: number;

@@ -1,4 +1,4 @@
-import type { BaseOf, Joints } from '../../../../decision/job-document';
+import type { Joints } from '../../../../decision/joints';
 import type { Joint } from '../../../../joint/joint';
 import type { CornerJoint } from '../../../../joint/leg-corner';
 import { squareFrame } from '../../../../solid/frame';
@@ -6,11 +6,12 @@ import type { Flat } from '../../../../solid/outline';
 import { hollowedOutline } from '../../../../solid/profile';
 import type { Draft, Part } from '../../../part';
 import { legCorners } from './corners';
+import type { LegApron } from './decisions';
 import type { SplayGiven } from './splayed-legs';
 import { taperedLeg } from './taper';
 
 export interface SquareGiven extends Pick<SplayGiven, 'base' | 'underside' | 'apron' | 'legs' | 'long' | 'short'> {
-  form: BaseOf<'leg-apron'>;
+  form: LegApron;
   leg: { section: number; length: number };
   taper: Part['taper'] | null;
   corner: CornerJoint;

@@ -1,4 +1,3 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import type { Joint } from '../../../../joint/joint';
 import { slantedTenon, tenonJoint } from '../../../../joint/tenon';
 import { clipAll, planeThrough, reach } from '../../../../solid/convex';
@@ -6,6 +5,7 @@ import { inPart, planeInPart, squareFrame } from '../../../../solid/frame';
 import { times, type Vec } from '../../../../solid/vector';
 import { blockOf, type Draft, forJoint } from '../../../part';
 import type { Unbuildable } from '../../../unbuildable';
+import type { LegApron } from './decisions';
 import { lowShelf, shelfBoardWidth } from './low-shelf';
 import { taperAt } from './taper';
 
@@ -18,7 +18,7 @@ const degreesOf = (slope: number) => (Math.atan(slope) * 180) / Math.PI;
  * face leans, so that the shoulders are cut to it.
  */
 export function legStretchers(
-  form: BaseOf<'leg-apron'>,
+  form: LegApron,
   base: { length: number; width: number },
   leg: { section: number; length: number },
   legs: readonly Draft[],
@@ -146,7 +146,7 @@ function shelfProblems(shelf: Parameters<typeof lowShelf>[0]['form'], between: n
   ];
 }
 
-function outOfReach(form: BaseOf<'leg-apron'>, leg: { length: number }): Unbuildable[] {
+function outOfReach(form: LegApron, leg: { length: number }): Unbuildable[] {
   if (form.stretchers.kind === 'none') return [];
   const { at, height } = form.stretchers;
   const problems: Unbuildable[] = [];

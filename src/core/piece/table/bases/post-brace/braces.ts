@@ -1,10 +1,10 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import { unit } from '../../../../solid/vector';
 import type { Draft } from '../../../part';
 import { BRACE_DEPTH, type Brace, braceBetween } from '../brace';
+import type { PostBrace } from './decisions';
 import type { PostFrame } from './stringer';
 
-type Form = BaseOf<'post-brace'>;
+type Form = PostBrace;
 
 export const FRONT_BACK = [
   { side: -1, word: 'front' },

@@ -6,7 +6,8 @@ import { change, level } from '../../../../../../tests/fixtures/demo';
 import { dropOf } from '../../../../joint/loose-wedge';
 import type { Convex } from '../../../../solid/convex';
 import { findPart } from '../../../piece';
-import { legBlanks, makingOf } from '../leg-apron/making';
+import { makingOf } from '../../making-of';
+import { legBlanks } from '../leg-apron/making';
 
 type Manifold = InstanceType<Awaited<ReturnType<typeof ManifoldModule>>['Manifold']>;
 let hull: (points: [number, number, number][]) => Manifold;

@@ -1,4 +1,3 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import { dovetailLength, dovetailRail } from '../../../../joint/dovetail-rail';
 import type { Joint } from '../../../../joint/joint';
 import { legPeg, pegHeights, pegs } from '../../../../joint/pegs';
@@ -9,10 +8,16 @@ import { fixed } from '../../../../restraint/tie';
 import { squareFrame } from '../../../../solid/frame';
 import type { Vec } from '../../../../solid/vector';
 import { type Draft, type Fitting, forJoint } from '../../../part';
-import type { BasePlan, BendingPart, BuildDecisions, Racking, Rest, TopSize } from '../../../piece';
+import type { BasePlan, BendingPart, BuildDecisions, Racking, Rest, TopSize } from '../../../plans';
 import { measured, settleSection } from '../../../settle-locks';
+import type { BaseKind } from '../../kind';
+import { LARGE_TABLE, to5, within } from '../../round-figure';
 import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
+import { ofStaves } from '../leg-apron/making';
 import { bracesOf, FRONT_BACK, runOf } from './braces';
+import type { PostBrace } from './decisions';
+import { schema } from './decisions';
+import { POST_BRACE_FIELDS } from './fields';
 import { postBraceProblems } from './problems';
 import { deepOf, type PostFrame, stringerEnd, stringerTenon } from './stringer';
 
@@ -20,11 +25,7 @@ import { deepOf, type PostFrame, stringerEnd, stringerTenon } from './stringer';
  * Two square posts, each on a foot under a bearer, a stringer deep through or into both, top rails dovetailed into the
  * bearers and braces at 45°: pegs, dovetails and wedges hold it, no glue.
  */
-export function postBraceBase(
-  drawnForm: BaseOf<'post-brace'>,
-  { form: whole, bench }: BuildDecisions,
-  top: TopSize,
-): BasePlan {
+export function postBraceBase(drawnForm: PostBrace, { form: whole, bench }: BuildDecisions, top: TopSize): BasePlan {
   const form = settled(drawnForm, bench);
   const { foot, post, bearer, rails, braces, stringer } = form;
   const tenon = {
@@ -221,7 +222,7 @@ export function postBraceBase(
   };
 }
 
-type Form = BaseOf<'post-brace'>;
+type Form = PostBrace;
 
 /** Its sections as they were cut; a post is square. */
 function settled(drawn: Form, bench: BuildDecisions['bench']): Form {
@@ -344,3 +345,27 @@ function fittingsOf(
     ...(stringer.hold === 'pegs' ? [peg(post.section, pegHeights(beam.width).length)] : []),
   ];
 }
+
+export const postBrace: BaseKind<typeof schema> = {
+  name: 'Posts and braces',
+  reason: 'Square posts, braces at 45° and dovetailed rails: heavy, and held without glue.',
+  schema,
+  onFrames: true,
+  fields: POST_BRACE_FIELDS,
+  start: ({ length: long, width, sideOverhang }, height) => {
+    const large = long > LARGE_TABLE;
+    const section = large ? 110 : 90;
+    const wide = width - 2 * sideOverhang;
+    return {
+      foot: { height: 90, thickness: section + 30, staves: 3 },
+      post: { section, staves: 3 },
+      bearer: { height: 80, thickness: to5(section * 0.6), shorter: 20 },
+      rails: { width: 90, thickness: 40, apart: to5(within(wide * 0.62, section + 140, wide - 150)) },
+      braces: { width: 60, thickness: 42, way: 'across', reach: to5(within(wide * 0.18, 80, 180)) },
+      stringer: { height: large ? 140 : 110, thickness: large ? 55 : 45, at: to5(height * 0.42), hold: 'wedge' },
+    };
+  },
+  making: ({ foot, post }, kind) =>
+    kind === 'post' ? ofStaves(post.staves) : kind === 'foot' ? ofStaves(foot.staves) : undefined,
+  plan: postBraceBase,
+};

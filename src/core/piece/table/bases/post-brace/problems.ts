@@ -1,13 +1,13 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import { dropOf } from '../../../../joint/loose-wedge';
 import { atFigure, between, type Unbuildable, upTo } from '../../../unbuildable';
+import type { PostBrace } from './decisions';
 
 /** Shorter than this a diagonal brace is a block, mm; common practice. */
 const LEAST_OUT = 70;
 
 /** What cannot be built of posts and braces as they are drawn. mm */
 export function postBraceProblems(
-  form: BaseOf<'post-brace'>,
+  form: PostBrace,
   at: { underside: number; bearerLong: number; out: number; rise: number },
 ): Unbuildable[] {
   const { foot, post, bearer, rails, braces, stringer } = form;

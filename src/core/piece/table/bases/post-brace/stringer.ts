@@ -1,4 +1,3 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import type { Joint } from '../../../../joint/joint';
 import { looseWedge, neckOf } from '../../../../joint/loose-wedge';
 import { legPeg, pegs } from '../../../../joint/pegs';
@@ -6,8 +5,9 @@ import { tenonJoint } from '../../../../joint/tenon';
 import { fixed } from '../../../../restraint/tie';
 import type { Vec } from '../../../../solid/vector';
 import { type Draft, forJoint } from '../../../part';
+import type { PostBrace } from './decisions';
 
-type Form = BaseOf<'post-brace'>;
+type Form = PostBrace;
 
 /** A pegged stringer goes into three quarters of its post; common practice. */
 const DEEP = 0.75;

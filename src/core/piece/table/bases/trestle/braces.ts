@@ -1,15 +1,15 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import type { Joint } from '../../../../joint/joint';
 import { fixed } from '../../../../restraint/tie';
 import { squareFrame } from '../../../../solid/frame';
 import { unit, type Vec } from '../../../../solid/vector';
 import type { Draft } from '../../../part';
 import { BRACE_DEPTH, type Brace, braceBetween } from '../brace';
+import type { Trestle } from './decisions';
 
 /** Two braces at 45° from a post to its bearer, one to either side. */
 export function trestleBraces(
-  form: BaseOf<'trestle'>,
-  braces: BaseOf<'trestle'>['braces'],
+  form: Trestle,
+  braces: Trestle['braces'],
   post: Draft,
   bearer: Draft,
   x: number,
@@ -43,7 +43,7 @@ export function trestleBraces(
 
 /** Along the table: one from each post down to the stretcher. */
 export function buttressBraces(
-  form: BaseOf<'trestle'>,
+  form: Trestle,
   posts: readonly { side: 1 | -1; post: Draft; inner: number }[],
   stretcher: Draft,
 ): Brace[] {
@@ -77,12 +77,7 @@ export function buttressBraces(
 const PAD_LONG = 80;
 
 /** A pad under both ends of a foot, its grain along the foot's. */
-export function footPads(
-  form: BaseOf<'trestle'>,
-  foot: Draft,
-  x: number,
-  across: number,
-): { pad: Draft; joint: Joint }[] {
+export function footPads(form: Trestle, foot: Draft, x: number, across: number): { pad: Draft; joint: Joint }[] {
   return ([-1, 1] as const).map((side) => {
     const long = Math.min(PAD_LONG, across / 3);
     const at: Vec = [x, (side * (across - long)) / 2, form.pads / 2];

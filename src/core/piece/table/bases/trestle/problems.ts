@@ -1,9 +1,9 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import { atFigure, between, type Unbuildable, upTo } from '../../../unbuildable';
+import type { Trestle } from './decisions';
 
 /** What cannot be built of a trestle as it is drawn. mm */
 export function trestleProblems(
-  form: BaseOf<'trestle'>,
+  form: Trestle,
   underside: number,
   tenon: { width: number; thickness: number },
   bearerLong: number,

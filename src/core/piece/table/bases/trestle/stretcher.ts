@@ -1,13 +1,13 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import type { Cut, Joint } from '../../../../joint/joint';
 import { boltHoles, type StretcherEnd, tusk, wedgeKerfs } from '../../../../joint/stretcher-ends';
 import { fixed } from '../../../../restraint/tie';
 import { clipAll, planeThrough } from '../../../../solid/convex';
 import { solidInPart, squareFrame } from '../../../../solid/frame';
 import type { Draft } from '../../../part';
+import type { Trestle } from './decisions';
 
 /** What wedges or a bolt take from the stretcher's end and its post. */
-export function cutsForHold(end: StretcherEnd, { stretcher }: BaseOf<'trestle'>, out: number): Cut[] {
+export function cutsForHold(end: StretcherEnd, { stretcher }: Trestle, out: number): Cut[] {
   switch (stretcher.joint) {
     case 'wedged':
       return wedgeKerfs(end, stretcher.proud);

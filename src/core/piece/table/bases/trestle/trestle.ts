@@ -1,4 +1,3 @@
-import type { BaseOf } from '../../../../decision/job-document';
 import type { Joint } from '../../../../joint/joint';
 import { BOLTED_STUB, postTenons, stretcherTenon, TUSK_BEYOND } from '../../../../joint/post-tenons';
 import type { StretcherEnd } from '../../../../joint/stretcher-ends';
@@ -9,20 +8,22 @@ import { squareFrame } from '../../../../solid/frame';
 import { archedOutline, hollowedOutline } from '../../../../solid/profile';
 import type { Vec } from '../../../../solid/vector';
 import { type Draft, type Fitting, forJoint } from '../../../part';
-import type { BasePlan, BuildDecisions, Racking, TopSize } from '../../../piece';
+import type { BasePlan, BuildDecisions, Racking, TopSize } from '../../../plans';
 import { measured, settleSection } from '../../../settle-locks';
+import type { BaseKind } from '../../kind';
+import { LARGE_TABLE, to5 } from '../../round-figure';
 import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
+import { ofStaves } from '../leg-apron/making';
 import { buttressBraces, footPads, trestleBraces } from './braces';
+import type { Trestle } from './decisions';
+import { schema } from './decisions';
+import { TRESTLE_FIELDS } from './fields';
 import { trestleProblems } from './problems';
 import { cutsForHold, mortiseOnly, tuskFor } from './stretcher';
 
 /** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
-export function trestleBase(
-  drawnForm: BaseOf<'trestle'>,
-  { form: whole, bench }: BuildDecisions,
-  top: TopSize,
-): BasePlan {
-  const form: BaseOf<'trestle'> = {
+export function trestleBase(drawnForm: Trestle, { form: whole, bench }: BuildDecisions, top: TopSize): BasePlan {
+  const form: Trestle = {
     ...drawnForm,
     foot: settleSection(bench, onBothSides('foot'), drawnForm.foot, 'height'),
     post: settleSection(bench, onBothSides('post'), drawnForm.post, 'width'),
@@ -258,7 +259,7 @@ function racking(given: {
   stretcher: { height: number; thickness: number };
   tenon: { width: number; thickness: number };
   into: ReturnType<typeof postTenons>;
-  buttresses: BaseOf<'trestle'>['buttresses'];
+  buttresses: Trestle['buttresses'];
 }): Racking[] {
   const { height, at, span, post, footTop, stretcher, tenon, into, buttresses } = given;
   const above = height - footTop;
@@ -300,12 +301,12 @@ function racking(given: {
 }
 
 /** An arched stretcher is measured over its arch. */
-function settledStretcher(drawn: BaseOf<'trestle'>['stretcher'], bench: BuildDecisions['bench']) {
+function settledStretcher(drawn: Trestle['stretcher'], bench: BuildDecisions['bench']) {
   const over = settleSection(bench, ['stretcher'], { ...drawn, height: drawn.height + drawn.arch }, 'height');
   return { ...over, height: Math.max(1, over.height - drawn.arch) };
 }
 
-const tenonsInto = ({ post, tenons }: BaseOf<'trestle'>, into: number) =>
+const tenonsInto = ({ post, tenons }: Trestle, into: number) =>
   postTenons({ width: post.width, thickness: post.thickness, count: tenons, into });
 
 /** Tenons of one end are glued together: what holds is the breadth over all of them. */
@@ -317,7 +318,7 @@ function gluedTogether(id: string, into: Draft, from: Draft, [x, y, z]: Vec, siz
   );
 }
 
-function fittingsOf(form: BaseOf<'trestle'>): Fitting[] {
+function fittingsOf(form: Trestle): Fitting[] {
   const { stretcher } = form;
   const tenon = stretcherTenon({
     height: stretcher.height,
@@ -329,3 +330,34 @@ function fittingsOf(form: BaseOf<'trestle'>): Fitting[] {
     ...(stretcher.joint === 'bolted' ? [{ name: 'Bolts with cross dowels', count: 2, size: [120] }] : []),
   ];
 }
+
+export const trestle: BaseKind<typeof schema> = {
+  name: 'Trestle',
+  reason: 'A post on a foot at each end and a stretcher between: free for legs, comes apart.',
+  schema,
+  onFrames: true,
+  fields: TRESTLE_FIELDS,
+  start: ({ length: long }, height) => {
+    const large = long > LARGE_TABLE;
+    return {
+      foot: { height: 70, thickness: 60, hollow: 0, staves: 1 },
+      pads: 8,
+      post: { width: large ? 110 : 90, thickness: 50, staves: 1 },
+      bearer: { height: 60, thickness: 60, shorter: 20 },
+      tenons: 2,
+      stretcher: {
+        height: large ? 100 : 80,
+        thickness: 40,
+        at: to5(height * 0.36),
+        joint: 'wedged',
+        proud: 4,
+        arch: 0,
+      },
+      buttresses: null,
+      braces: null,
+    };
+  },
+  making: ({ foot, post }, kind) =>
+    kind === 'post' ? ofStaves(post.staves) : kind === 'foot' ? ofStaves(foot.staves) : undefined,
+  plan: trestleBase,
+};

@@ -1,9 +1,15 @@
 import * as v from 'valibot';
-import { amount, day, length, line, name, whole } from './fields';
-import { FormSchema } from './form';
-import { USES } from './use';
+import { BenchSchema } from '../decision/bench';
+import { amount, day, length, line, name, whole } from '../decision/fields';
+import { JointsSchema } from '../decision/joints';
+import { USES } from '../decision/use';
+import { FormSchema } from '../piece/table/form';
 
-export * from './form';
+export * from '../decision/bench';
+export * from '../decision/hold';
+export * from '../decision/joints';
+export * from '../decision/top-shapes';
+export * from '../piece/table/form';
 
 /** Kinds of parts that may be taken as dressed stock, and planed no further. */
 export const DRESSED_KINDS = [
@@ -19,23 +25,6 @@ export const DRESSED_KINDS = [
   'brace',
   'batten',
 ] as const;
-
-export const JointsSchema = v.object({
-  /** How aprons stand in legs. */
-  corner: v.picklist(['mortise-tenon', 'loose-tenon', 'dowels', 'pocket-screws', 'corner-plate']),
-  tenonSchool: v.picklist(['third', 'half']),
-  meeting: v.picklist(['auto', 'shortened', 'mitred', 'staggered']),
-  /** Into the leg, mm; null lets the rule choose. */
-  tenonLength: v.nullable(length(5, 200)),
-  /** Of a tenon or dowel, mm; null lets the school choose. */
-  tenonThickness: v.optional(v.nullable(length(3, 60)), null),
-  /** Above a tenon, up to the apron's upper edge. */
-  haunch: v.optional(v.picklist(['none', 'square', 'sloped']), 'none'),
-  /** Of aprons in legs that lean: in line with the apron, or square to the leg's face. */
-  angled: v.optional(v.picklist(['in-line', 'square']), 'in-line'),
-  /** Through leg and tenon. */
-  pegs: v.optional(v.picklist(['none', 'straight', 'draw-bored']), 'none'),
-});
 
 /** What is assumed and measured of the panels of a piece through the year. */
 export const PieceSeasonSchema = v.object({
@@ -81,21 +70,6 @@ export const PiecePlanSchema = v.object({
   finish: v.picklist(['oil-wax', 'film', 'shellac', 'lacquer', 'epoxy', 'wax', 'none']),
 });
 
-/** The real size of a part that is cut; null leaves a dimension to the design. */
-export const LockSchema = v.object({
-  length: v.nullable(length(1, 10000)),
-  width: v.nullable(length(1, 5000)),
-  thickness: v.nullable(length(1, 500)),
-  /** The day it was measured. */
-  on: day,
-});
-
-export const BenchSchema = v.object({
-  /** Ids of the parts that are cut. */
-  cut: v.optional(v.pipe(v.array(line(40)), v.maxLength(500)), []),
-  locks: v.optional(v.record(v.pipe(v.string(), v.maxLength(40)), LockSchema), {}),
-});
-
 /** Letters and digits that name a piece, a wood or an instance in its job; they last as long as it does. */
 export const id = v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,40}$/, 'small letters, digits and hyphens only'));
 
@@ -130,9 +104,6 @@ export const PieceSchema = v.pipe(
 );
 
 export type PieceDecisions = v.InferOutput<typeof PieceSchema>;
-export type Joints = v.InferOutput<typeof JointsSchema>;
-export type Bench = v.InferOutput<typeof BenchSchema>;
-export type Lock = v.InferOutput<typeof LockSchema>;
 export type GlueKind = PieceDecisions['glueUp']['glue'];
 export type Staging = PieceDecisions['glueUp']['staging'];
 export type FinishOfPlan = PieceDecisions['plan']['finish'];

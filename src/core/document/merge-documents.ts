@@ -1,4 +1,4 @@
-import { read } from './issues';
+import { read } from '../decision/issues';
 import { type JobDocument, JobDocumentSchema, withChanges } from './job-document';
 
 /** A decision that both made, each otherwise: its dotted path and both values; undefined where one has taken it away. */

@@ -1,8 +1,7 @@
 import * as v from 'valibot';
-import { BaseSchema } from './base-form';
 import { amount, length, whole } from './fields';
-import { type CutOutSchema, type EdgeSchema, type OutlineSchema, TopSchema } from './top-form';
 
+/** What holds the top to its base. */
 export const HoldSchema = v.object({
   kind: v.picklist([
     'buttons',
@@ -23,11 +22,11 @@ export const HoldSchema = v.object({
 
 export const LoadsSchema = v.object({
   /** Somebody leaning on the edge, N. */
-  edge: amount(0, 5000),
+  edge: amount(0, 5000, 'N'),
   /** Spread over the whole top, N. */
-  spread: amount(0, 20000),
+  spread: amount(0, 20000, 'N'),
   /** Somebody pushing at the edge of the top, level, N. */
-  push: v.optional(amount(0, 5000), 200),
+  push: v.optional(amount(0, 5000, 'N'), 200),
 });
 
 /** What keeps a wide top flat beside the base. */
@@ -57,27 +56,8 @@ export const JoinedSchema = v.object({
   /** Of their slots, to either side across the table. */
   slot: length(0, 20),
   /** How much drier one top may be than the other, %. */
-  apart: amount(0, 8),
+  apart: amount(0, 8, '%'),
 });
 
-export const FormSchema = v.object({
-  top: TopSchema,
-  base: BaseSchema,
-  hold: HoldSchema,
-  flat: v.optional(FlatSchema, { kind: 'none' }),
-  /** Null where it stands alone. */
-  joined: v.optional(v.nullable(JoinedSchema), null),
-  loads: LoadsSchema,
-});
-
-export type Form = v.InferOutput<typeof FormSchema>;
-export type Hold = Form['hold'];
+export type Hold = v.InferOutput<typeof HoldSchema>;
 export type HoldKind = Hold['kind'];
-export type TopKind = Form['top']['kind'];
-export type BaseKind = Form['base']['kind'];
-export type Edge = v.InferOutput<typeof EdgeSchema>;
-export type TopOutline = v.InferOutput<typeof OutlineSchema>;
-export type CutOut = v.InferOutput<typeof CutOutSchema>;
-/** The decisions of one kind of base, and of one kind of top. */
-export type BaseOf<Kind extends BaseKind> = Extract<Form['base'], { kind: Kind }>;
-export type TopOf<Kind extends TopKind> = Extract<Form['top'], { kind: Kind }>;

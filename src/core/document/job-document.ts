@@ -1,9 +1,9 @@
 import * as v from 'valibot';
-import { amount, day, length, line, name, whole } from './fields';
+import { amount, day, length, line, name, whole } from '../decision/fields';
 import { id, PieceSchema } from './piece-decisions';
 import { upgraded } from './version-1';
 
-export * from './changes';
+export * from '../decision/changes';
 export * from './piece-decisions';
 
 /** Who sits there, in what room, by when. */

@@ -1,4 +1,4 @@
-import { USE_OF_PIECE, type Use } from './use';
+import { USE_OF_PIECE, type Use } from '../decision/use';
 
 /** The piece and the wood of a job that knew but one of each. */
 export const ONLY_PIECE = 'p1';

@@ -1,4 +1,4 @@
-import type { Change } from './changes';
+import type { Change } from '../decision/changes';
 import type { Bench, JobDocument, PieceDecisions } from './job-document';
 import { seatsAsked } from './seats-asked';
 import { OF_THE_PIECE } from './version-1';

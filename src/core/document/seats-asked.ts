@@ -1,6 +1,6 @@
+import { seatsOnBench } from '../decision/room-for-people';
+import { USE_OF_PIECE } from '../decision/use';
 import type { JobDocument, PieceDecisions } from './job-document';
-import { seatsOnBench } from './room-for-people';
-import { USE_OF_PIECE } from './use';
 
 const capacity = ({ form }: PieceDecisions): number => seatsOnBench(form.top.length);
 

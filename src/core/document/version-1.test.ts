@@ -1,9 +1,9 @@
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { jobOf, sixSeats } from '../../../tests/fixtures/demo';
+import { read } from '../decision/issues';
 import { KeptLayoutSchema } from '../layout/compare-layouts';
 import { LayoutSchema, layoutKey } from '../layout/layout';
-import { read } from './issues';
 import { JobDocumentSchema } from './job-document';
 import { upgraded } from './version-1';
 

@@ -1,0 +1,58 @@
+'use client';
+
+import { boundsOf, type FormField, type SchemaLike, valueAt, type WholeForm } from '@/core';
+import { Choice, Select } from '@/ui/fields';
+import { FigureLine } from '@/ui/figure';
+import { useChange, useDecisions, useDerived } from '../job/job-context';
+import { AskedFigure } from './asked-figure';
+import { CutOutFields } from './cut-out-fields';
+import { LiveEdgeField } from './live-edge-field';
+
+/** Fields of one part of the form, drawn from what the part says of itself; bounds and units are its schema's. */
+export function DecisionFields<F>({
+  fields,
+  schema,
+  at,
+}: {
+  fields: readonly FormField<F>[];
+  schema: SchemaLike;
+  /** Where the part is in the decisions of a piece. */
+  at: string;
+}) {
+  const own = useDecisions((decided) => valueAt(decided, at)) as F;
+  const whole: WholeForm = useDecisions((decided) => decided.form);
+  const { figures } = useDerived();
+  const change = useChange();
+  const drawn = (field: FormField<F>) => {
+    if (field.ask === 'nothing') {
+      const figure = figures[field.figure];
+      return figure ? <FigureLine key={field.figure} label={field.label} figure={figure} /> : null;
+    }
+    if (field.when && !field.when(own, whole)) return null;
+    const path = `${at}.${field.at}`;
+    const label = typeof field.label === 'string' ? field.label : field.label(own);
+    const value = valueAt(own, field.at);
+    switch (field.ask) {
+      case 'figure':
+        return (
+          <AskedFigure key={field.at} {...{ field, label, value, path, bounds: boundsOf(schema, own, field.at) }} />
+        );
+      case 'choice': {
+        const chosen = field.chosen ? field.chosen(own) : String(value);
+        const commit = (next: string) => change(path)(field.start ? field.start(next, own) : next);
+        const hint = field.options.find((option) => option.value === chosen)?.reason;
+        const shared = { label, value: chosen, options: field.options, onCommit: commit };
+        return field.listed ? (
+          <Select key={field.at} {...shared} {...(hint ? { hint } : {})} wide />
+        ) : (
+          <Choice key={field.at} {...shared} />
+        );
+      }
+      case 'cut-outs':
+        return <CutOutFields key={field.at} path={path} />;
+      case 'live-edge':
+        return <LiveEdgeField key={field.at} label={label} path={path} />;
+    }
+  };
+  return fields.map(drawn);
+}
