@@ -1,4 +1,5 @@
 import type { Change } from '../decision/changes';
+import type { Path } from '../decision/form-field';
 import type { Bench, JobDocument, PieceDecisions } from './job-document';
 import { seatsAsked } from './seats-asked';
 import { OF_THE_PIECE } from './version-1';
@@ -32,6 +33,25 @@ export interface PieceInJob {
   /** What is cut and measured of this instance. */
   bench: Bench;
 }
+
+/** Where a decision of one piece is, as screens and checks of a piece name it. */
+export type PiecePath = Path<
+  Pick<
+    PieceInJob,
+    'use' | 'form' | 'joints' | 'glueUp' | 'season' | 'layout' | 'plan' | 'bench' | 'brief' | 'name' | 'client'
+  >
+>;
+/** The same, of the piece's own or of its job. */
+export type DecisionPath =
+  | PiecePath
+  | `pieces.${string}`
+  | `woods.${string}`
+  | 'pieces'
+  | 'woods'
+  | 'wood'
+  | 'count'
+  | 'woodOf'
+  | `woodOf.${string}`;
 
 const NOTHING_CUT: Bench = { cut: [], locks: {} };
 

@@ -1,6 +1,6 @@
 'use client';
 
-import type { boundsOf } from '@/core';
+import type { boundsOf, DecisionPath } from '@/core';
 import { LengthField, NumberField } from '@/ui/fields';
 import { useChange } from '../job/job-context';
 
@@ -15,7 +15,7 @@ export function AskedFigure({
   field: { hint?: string; step?: number; emptyMeans?: string };
   label: string;
   value: unknown;
-  path: string;
+  path: DecisionPath;
   bounds: ReturnType<typeof boundsOf>;
 }) {
   const change = useChange();

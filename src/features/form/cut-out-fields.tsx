@@ -1,6 +1,6 @@
 'use client';
 
-import { boundsOf, type CutOut, CutOutSchema, valueAt } from '@/core';
+import { boundsOf, type CutOut, CutOutSchema, type DecisionPath, valueAt } from '@/core';
 import { Button } from '@/ui/button';
 import { useChange, useDecisions } from '../job/job-context';
 import { AskedFigure } from './asked-figure';
@@ -13,7 +13,7 @@ const FIGURES = [
 ] as const;
 
 /** Holes through the top, each with where its middle is. */
-export function CutOutFields({ path }: { path: string }) {
+export function CutOutFields({ path }: { path: DecisionPath }) {
   const form = useDecisions((own) => own.form);
   const change = useChange();
   const list = valueAt({ form }, path) as readonly CutOut[];
@@ -30,7 +30,7 @@ export function CutOutFields({ path }: { path: string }) {
               field={{}}
               label={label}
               value={cutOut[at]}
-              path={`${path}.${i}.${at}`}
+              path={`${path}.${i}.${at}` as DecisionPath}
               bounds={boundsOf(CutOutSchema, cutOut, at)}
             />
           ))}

@@ -1,6 +1,6 @@
 'use client';
 
-import { boundsOf, type FormField, type SchemaLike, valueAt, type WholeForm } from '@/core';
+import { boundsOf, type DecisionPath, type FormField, type SchemaLike, valueAt, type WholeForm } from '@/core';
 import { Choice, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useChange, useDecisions, useDerived } from '../job/job-context';
@@ -29,7 +29,8 @@ export function DecisionFields<F>({
       return figure ? <FigureLine key={field.figure} label={field.label} figure={figure} /> : null;
     }
     if (field.when && !field.when(own, whole)) return null;
-    const path = `${at}.${field.at}`;
+    // A field's own path is one of its part's decisions by its type.
+    const path = `${at}.${field.at}` as DecisionPath;
     const label = typeof field.label === 'string' ? field.label : field.label(own);
     const value = valueAt(own, field.at);
     switch (field.ask) {

@@ -1,12 +1,12 @@
 'use client';
 
-import { acrossAt, boundsOf, FormSchema, valueAt } from '@/core';
+import { acrossAt, boundsOf, type DecisionPath, FormSchema, valueAt } from '@/core';
 import { LengthField, NumberField } from '@/ui/fields';
 import { useUnits } from '@/ui/units';
 import { useChange, useDecisions } from '../job/job-context';
 
 /** Widths of a slab at even places along it, from its straight edge to its live one. */
-export function LiveEdgeField({ label, path }: { label: string; path: string }) {
+export function LiveEdgeField({ label, path }: { label: string; path: DecisionPath }) {
   const form = useDecisions((own) => own.form);
   const change = useChange();
   const units = useUnits();

@@ -3,7 +3,15 @@
 import { usePathname, useSearchParams } from 'next/navigation';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
-import { type Change, changesInJob, type PieceInJob, type Problem, type ShownPiece, shownPiece } from '@/core';
+import {
+  type Change,
+  changesInJob,
+  type DecisionPath,
+  type PieceInJob,
+  type Problem,
+  type ShownPiece,
+  shownPiece,
+} from '@/core';
 import { deriveOnce } from './derive-once';
 import { createJobStore, type JobSeed, type JobState } from './job-store';
 
@@ -123,9 +131,9 @@ export function useChanges(): (changes: readonly Change[]) => readonly Problem[]
 }
 
 /** Changes one decision by its path. */
-export function useChange(): (path: string) => (value: unknown) => readonly Problem[] | undefined {
+export function useChange(): (path: DecisionPath) => (value: unknown) => readonly Problem[] | undefined {
   const change = useChanges();
-  return useMemo(() => (path: string) => (value: unknown) => change([{ path, value }]), [change]);
+  return useMemo(() => (path: DecisionPath) => (value: unknown) => change([{ path, value }]), [change]);
 }
 
 /** Addresses of the job's steps that keep the piece that is looked at. */
