@@ -10,6 +10,8 @@ const BESIDE = { metric: 62, imperial: 92 } as const;
 const ABOVE = { top: 40, bottom: 44 };
 const STEP = 22;
 /** Drawn in the order they stand, so that what is nearer covers what is behind. */
+/** Strips of other woods, the more of it the lighter. */
+const TONES = ['fill-none', 'fill-ink/20', 'fill-ink/45'] as const;
 const PAINTED: readonly string[] = ['seen', 'edge', 'cut'];
 
 /** A measured view, its figures readable at any size. Hovering or focusing a part lights it everywhere. */
@@ -107,7 +109,20 @@ export function MeasuredDrawing({
           ),
         )}
         {view.shapes
-          .filter((s) => !PAINTED.includes(s.style))
+          .filter(({ style }) => style === 'strip')
+          .map((shape, i) => (
+            <polygon
+              // biome-ignore lint/suspicious/noArrayIndexKey: shapes are drawn anew as a whole
+              key={i}
+              data-strip={shape.tone}
+              points={points(shape.points)}
+              strokeWidth={0.6}
+              className={clsx('stroke-ink-2', TONES[shape.tone ?? 0])}
+              pointerEvents="none"
+            />
+          ))}
+        {view.shapes
+          .filter((s) => s.style !== 'strip' && !PAINTED.includes(s.style))
           .map((shape, i) => (
             <polyline
               // biome-ignore lint/suspicious/noArrayIndexKey: shapes are drawn anew as a whole

@@ -35,6 +35,7 @@ import { lifting, tipping } from './stability';
 import { sagging } from './stiffness';
 import { thicknessOnTheRack } from './stock';
 import { stretchersStoodOn } from './stretchers';
+import { stripesApart } from './stripes';
 import { baseUnderOutline, breadboardEnds, fastenersInOutline, gapsOfSlats, pegsInSlots } from './tops';
 
 /** Every family of checks; a new one is one file and one line here. */
@@ -88,6 +89,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   stretchersStoodOn,
   shelves,
   piecedSeams,
+  stripesApart,
   joinedEnd,
   baseUnderOutline,
   fastenersInOutline,

@@ -5,6 +5,7 @@ import { isPanel, type PartKind, woodOf } from '../piece/part';
 import { legBlanks } from '../piece/table/bases/leg-apron/making';
 import { makingOf } from '../piece/table/making-of';
 import { planedThickness } from '../stock/thickness';
+import { speciesIn } from '../wood/blend';
 import { type Check, type CheckContext, judge } from './check';
 
 /** What a part thicker than any board is made of instead, where it can be. */
@@ -60,8 +61,6 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
     const part = piece.parts.find((own) => own.kind === kind);
     if (!part || !path || !plain || part.cut) return [];
     if (document.layout.asDressed.some((own) => own === kind)) return [];
-    const wood = woodOf(part, species);
-    const own = boards.filter((board) => board.species === wood.id);
     const making = makingOf(document.form, kind);
     const glued = making.kind !== 'solid';
     const words = glued ? `pieces of the ${plain}` : plain;
@@ -72,8 +71,16 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
     const { greatestStrip } = document.layout;
     const { stripJointing } = shop.allowances;
     const width = isPanel(kind) ? Math.min(part.size.width, greatestStrip + stripJointing) : part.size.width;
-    const given = own.map((board) => planedThickness(board, shop.allowances, { length: part.size.length, width }));
-    const greatest = Math.max(0, ...given);
+    // Of a panel of several woods the one that gives least is told.
+    const [scarce] = speciesIn(woodOf(part, species))
+      .map((wood) => {
+        const own = boards.filter((board) => board.species === wood.id);
+        const given = own.map((board) => planedThickness(board, shop.allowances, { length: part.size.length, width }));
+        return { wood, own, given, greatest: Math.max(0, ...given) };
+      })
+      .sort((a, b) => a.greatest - b.greatest);
+    if (!scarce) return [];
+    const { wood, own, given, greatest } = scarce;
     const enough = given.filter((thickness) => thickness >= finished - 1e-9).length;
     const level = judge(greatest, finished, { sense: 'at-least' });
     const where = piece.parts.filter((p) => p.kind === kind).map((p) => p.id);

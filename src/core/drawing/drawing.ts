@@ -12,7 +12,9 @@ export type Point = Flat;
 export interface Shape {
   part: string;
   /** `seen` outlines and the `edge`s within them, `cut` what is taken out, `hidden` outlines dashed, `tenon` inside a leg, `joint` glue lines between strips. */
-  style: 'seen' | 'edge' | 'hidden' | 'tenon' | 'joint' | 'cut';
+  style: 'seen' | 'edge' | 'hidden' | 'tenon' | 'joint' | 'cut' | 'strip';
+  /** Of a `strip`: 0 of the wood that most of its panel is of, 1 of the next, 2 of a third. */
+  tone?: 0 | 1 | 2;
   points: readonly Point[];
 }
 
@@ -142,6 +144,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
         .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(solid.corners.map(paper)) })),
     ),
     ...(name === 'plan' ? holesFromAbove(piece) : []),
+    ...(name === 'plan' ? seen.flatMap(stripsFromAbove) : []),
     ...(name === 'plan' && options.strips ? jointLines(piece, drawn, options.strips) : []),
   ];
 
@@ -308,6 +311,38 @@ function jointLines(piece: Piece, drawn: readonly DrawnPart[], strips: readonly 
           [from, -y],
           [to, -y],
         ],
+      },
+    ];
+  });
+}
+
+/** Strips that are decided, on their panel from above; on a round one those that lie whole within it. */
+function stripsFromAbove({ part, real }: DrawnPart): Shape[] {
+  const { strips } = part;
+  if (!strips) return [];
+  const woods = new Map<string, number>();
+  for (const { wood, width, length } of strips)
+    woods.set(wood?.id ?? '', (woods.get(wood?.id ?? '') ?? 0) + width * length);
+  const order = [...woods].sort((a, b) => b[1] - a[1]).map(([id]) => id);
+  const [mx, my] = part.frame.at;
+  const across = real.width / part.size.width;
+  const face = hullOf(part.placed.flatMap(({ corners }) => corners.map((c): Flat => [c[0], c[1]])));
+  return strips.flatMap((strip): Shape[] => {
+    const [left, right] = [strip.from, strip.from + strip.length].map((x) => mx + x - part.size.length / 2);
+    const [low, high] = [strip.low, strip.low + strip.width].map((y) => my + (y - part.size.width / 2) * across);
+    const corners = [
+      [left, low],
+      [right, low],
+      [right, high],
+      [left, high],
+    ] as Flat[];
+    if (across === 1 && !corners.every((corner) => insideBy(face, corner) > -0.5)) return [];
+    return [
+      {
+        part: part.id,
+        style: 'strip',
+        tone: Math.min(2, order.indexOf(strip.wood?.id ?? '')) as 0 | 1 | 2,
+        points: corners.map(([x, y]): Point => [x, -y]),
       },
     ];
   });

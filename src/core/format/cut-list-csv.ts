@@ -3,7 +3,7 @@ import type { Demand } from '../layout/demand';
 import { formatLength, type LengthStyle } from '../measure/length';
 import { isMade } from '../piece/material';
 import type { EndCuts, Part } from '../piece/part';
-import { ownerOf } from '../piece/table/bases/leg-apron/making';
+import { blankId, ownerOf } from '../piece/table/bases/leg-apron/making';
 
 export interface CutListRow {
   letter: string;
@@ -48,10 +48,11 @@ export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
     return [
       own,
       ...blanks.map(
-        ({ letter, name, finished, rough }): CutListRow => ({
+        ({ id, letter, name, finished, rough }): CutListRow => ({
           ...own,
           letter,
           name,
+          wood: part.strips?.find((strip) => blankId(part.id, strip.id) === id)?.wood?.commonName ?? own.wood,
           ...finished,
           ends: null,
           shoulder: finished.length,

@@ -179,6 +179,7 @@ const LAYER_OF = {
   hidden: 'TENON',
   edge: 'OUTLINE',
   joint: 'CENTRE',
+  strip: 'CENTRE',
 } as const;
 
 function jointFaces(piece: Piece, style: LengthStyle): FullSizeDrawing[] {

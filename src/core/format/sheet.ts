@@ -135,7 +135,17 @@ function views(writer: PageWriter, input: SheetPiece, say: (mm: number) => strin
   }
 }
 
-const DASH = { seen: undefined, edge: undefined, cut: undefined, hidden: 1.5, tenon: 0.8, joint: undefined } as const;
+/** Of strips of another wood, on paper. */
+const TONES = { 1: '#dddddd', 2: '#bbbbbb' } as const;
+const DASH = {
+  seen: undefined,
+  edge: undefined,
+  cut: undefined,
+  hidden: 1.5,
+  tenon: 0.8,
+  joint: undefined,
+  strip: undefined,
+} as const;
 
 function drawOn(writer: PageWriter, view: View, scale: number, say: (mm: number) => string): void {
   const { bounds } = view;
@@ -152,6 +162,7 @@ function drawOn(writer: PageWriter, view: View, scale: number, say: (mm: number)
       weight: shape.style === 'seen' ? 0.35 : 0.15,
       // Painted from the farthest to the nearest, what stands in front covers what is behind.
       ...(shape.style === 'seen' ? { fill: '#ffffff' } : {}),
+      ...(shape.tone ? { fill: TONES[shape.tone] } : {}),
       ...(dash ? { dash } : {}),
     });
   }

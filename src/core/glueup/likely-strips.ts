@@ -1,5 +1,6 @@
 import type { PanelDemand } from '../layout/demand';
 import { leavesOf } from '../layout/matched-pairs';
+import type { Part } from '../piece/part';
 import type { LaidStrip } from './lay-panel';
 import type { GlueStrip } from './plan-glue-ups';
 
@@ -8,6 +9,12 @@ export const stripsOf = (panel: PanelDemand, laid: readonly LaidStrip[]): readon
   laid.length > 0
     ? laid.map(({ label, width, placement }) => ({ label, width, length: placement.length }))
     : likelyStrips(panel);
+
+/** Strips that are decided, from one edge to the other; where some end at a block, it and they are one there. */
+export const designedStrips = (part: Pick<Part, 'letter' | 'strips' | 'size'>): GlueStrip[] =>
+  (part.strips ?? [])
+    .filter(({ of }) => of !== 'block')
+    .map(({ id, width }) => ({ label: `${part.letter}.${id}`, width, length: part.size.length }));
 
 /** Before a layout is there: as few equal strips as the greatest width allows. */
 function likelyStrips(panel: PanelDemand): GlueStrip[] {

@@ -44,7 +44,7 @@ export function checkPiece(own: WorkedPiece, woods: readonly BoardsOfPiece[], co
           polygon: piece.top.polygon,
         })
       : []),
-    ...glueUps.flatMap((glueUp, i) => glueUpChecks(glueUp, demand.panels[i]?.id ?? '', i === 0)),
+    ...glueUps.flatMap((glueUp, i) => glueUpChecks(glueUp, glueUp.panel, i === 0)),
   ];
 }
 

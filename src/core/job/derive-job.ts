@@ -9,6 +9,7 @@ import type { Problem } from '../measure/problem';
 import type { Operation } from '../plan/operation';
 import { type Schedule, schedule } from '../plan/schedule';
 import type { Board } from '../stock/board';
+import { speciesIn } from '../wood/blend';
 import { batched } from './batches';
 import { type BoardsOfPiece, checkPiece, checkWood, inJob } from './checks';
 import { byId, figuresOfLayout, figuresOfPiece, figuresOfPlan } from './figures';
@@ -139,7 +140,10 @@ function unknownSpecies(drawn: ReturnType<typeof drawPieces>): Problem[] {
 
 function layOutWoods(drawn: readonly DrawnPiece[], inputs: JobInputs): Map<string, WoodOfJob> {
   const { document, shop, boards, layouts } = inputs;
-  const all = drawn.flatMap((own) => [own.species, ...own.piece.parts.flatMap(({ wood }) => wood ?? [])]);
+  const all = drawn.flatMap(({ species: own, piece }) => [
+    own,
+    ...piece.parts.flatMap(({ wood }) => (wood ? speciesIn(wood) : [])),
+  ]);
   const asked = new Set(drawn.flatMap(({ demand }) => speciesOfDemand(demand)));
   const species = [...new Map(all.map((wood) => [wood.id, wood])).values()].filter(({ id }) => asked.has(id));
   return new Map(

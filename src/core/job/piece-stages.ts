@@ -6,7 +6,7 @@ import { seatsAsked } from '../document/seats-asked';
 import type { EdgeJoint } from '../glueup/edge-joints';
 import { GLUES, type Glue } from '../glueup/glue';
 import { type LaidStrip, layPanel } from '../glueup/lay-panel';
-import { stripsOf } from '../glueup/likely-strips';
+import { designedStrips, stripsOf } from '../glueup/likely-strips';
 import { type GlueStrip, type GlueUp, planGlueUps } from '../glueup/plan-glue-ups';
 import { type PanelTrim, trimLaid } from '../glueup/trim-panel';
 import { type AlignerSize, alignerSize } from '../joint/edge-joint';
@@ -14,7 +14,7 @@ import { type Demand, demandOf, type PanelDemand } from '../layout/demand';
 import type { Layout } from '../layout/layout';
 import { resawWork } from '../layout/resaw-work';
 import { derivePiece } from '../piece/derive-piece';
-import { woodOf } from '../piece/part';
+import { type Part, woodOf } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
 import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Operation } from '../plan/operation';
@@ -22,6 +22,7 @@ import { planOperations } from '../plan/operations';
 import { type PieceRestraint, restraintOfPiece } from '../season/restraint-of-piece';
 import { deriveSeason, type Season } from '../season/season';
 import type { Board } from '../stock/board';
+import { blend } from '../wood/blend';
 import { findSpecies, type Species } from '../wood/species';
 import { edgesOf, keptOffJoints } from './edges';
 import { emptyMemory, remembered, rememberedOf } from './remember';
@@ -71,7 +72,7 @@ export function drawPieces(job: JobDocument, shop: Shop): (DrawnPiece | { unknow
       (): DrawnPiece => {
         const document = pieceInJob(job, own, instance);
         const drawn = alone ? derivePiece(document) : pieceOf(document);
-        const piece = withWoods(drawn, document, shop);
+        const piece = withWoods(drawn, species, document, shop);
         return {
           pieceId: own.id,
           instance,
@@ -88,16 +89,30 @@ export function drawPieces(job: JobDocument, shop: Shop): (DrawnPiece | { unknow
 }
 
 /** The parts that are of another species than the piece say so; what is bought in is of none. */
-function withWoods(piece: Piece, { speciesOf }: PieceInJob, shop: Shop): Piece {
+function withWoods(piece: Piece, species: Species, { speciesOf }: PieceInJob, shop: Shop): Piece {
   if (Object.keys(speciesOf).length === 0) return piece;
   return {
     ...piece,
     parts: piece.parts.map((part) => {
-      const id = part.material ? undefined : (speciesOf[part.id] ?? speciesOf[part.kind]);
-      const wood = id === undefined ? undefined : findSpecies(id, shop.species);
-      return wood ? { ...part, wood } : part;
+      const known = (id: string | undefined) => (id === undefined ? undefined : findSpecies(id, shop.species));
+      const wood = part.material ? undefined : known(speciesOf[part.id] ?? speciesOf[part.kind]);
+      return striped(
+        wood ? { ...part, wood } : part,
+        (of) => known(speciesOf[`${part.id}/${of}`]) ?? wood ?? species,
+        species,
+      );
     }),
   };
+}
+
+/** A panel of strips of several woods moves, weighs and bends as the mean of them. */
+function striped(part: Part, woodOfStrip: (of: 'stripes' | 'block') => Species, ofPiece: Species): Part {
+  if (!part.strips) return part;
+  const strips = part.strips.map((strip) => (strip.of ? { ...strip, wood: woodOfStrip(strip.of) } : strip));
+  const own = woodOf(part, ofPiece);
+  const wood = blend(strips.map((strip) => ({ species: strip.wood ?? own, amount: strip.width * strip.length })));
+  // What is of the panel's own wood says so: the panel itself is of all.
+  return { ...part, wood, strips: strips.map((strip) => ({ ...strip, wood: strip.wood ?? own })) };
 }
 
 const drawings = emptyMemory<DrawnPiece>();
@@ -200,7 +215,21 @@ function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
   const glue = GLUES[document.glueUp.glue];
   const strips: readonly GlueStrip[] = panel ? stripsOf(panel, laid) : [];
   const stripsOfPanel = demand.panels.map((own, i) => (i === 0 ? strips : stripsOf(own, layOut(own))));
-  const glueUps = demand.panels.map((own, i) =>
+  const designed = piece.parts.filter((part) => part.strips && !part.cut);
+  const designedGlueUps = designed.map((part, i) =>
+    planGlueUps({
+      panel: part.id,
+      ...(i + demand.panels.length === 0 ? {} : { beside: part.name.toLowerCase() }),
+      strips: designedStrips(part),
+      length: part.size.length,
+      thickness: part.size.thickness,
+      staging: document.glueUp.staging,
+      glue,
+      shop,
+      species: woodOf(part, species),
+    }),
+  );
+  const glueUpsOfBoards = demand.panels.map((own, i) =>
     planGlueUps({
       panel: own.id,
       ...(i === 0 ? {} : { beside: own.name.toLowerCase() }),
@@ -213,6 +242,7 @@ function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
       species: speciesOfPart(drawn, own.id),
     }),
   );
+  const glueUps = [...glueUpsOfBoards, ...designedGlueUps];
   const size = panel ? alignerSize(document.glueUp.level, panel.finished.thickness, shop.tools) : null;
   // In a panel that is crosscut later nobody knows yet where they may stand.
   const joints = panel && size && demand.panels.length === 1 ? edgesOf(piece, strips, trim, size) : [];

@@ -96,6 +96,10 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
     const { id, letter, name } = part;
     const other = part.wood ? { species: part.wood.id } : {};
     const shows = SHOWS[part.grade];
+    if (part.strips) {
+      parts.push(...designed(part, finished, shop, document.species));
+      continue;
+    }
     if (isPanel(part.kind)) {
       const whole = panels.findIndex((panel) => panel.id === part.oneWith);
       if (panels[whole]) {
@@ -163,6 +167,33 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
     }
   }
   return { species: document.species, parts, panels };
+}
+
+/** The strips of a panel that are decided: each is a piece of its own size, of its own wood. */
+function designed(part: Part, finished: Part['size'], { allowances, units }: Shop, ofPiece: string): PartDemand[] {
+  const step = sawStep(units);
+  const [along, across] = [finished.length / part.size.length, finished.width / part.size.width];
+  return (part.strips ?? []).map((strip) => {
+    const own = {
+      length: strip.length * along,
+      width: strip.width * across + (strip.edges * allowances.panelWidth) / 2,
+      thickness: finished.thickness,
+    };
+    const wood = strip.wood?.id ?? part.wood?.id ?? ofPiece;
+    return {
+      ...(wood === ofPiece ? {} : { species: wood }),
+      id: blankId(part.id, strip.id),
+      letter: `${part.letter}.${strip.id}`,
+      name: `${part.name}: ${strip.name}`,
+      shows: SHOWS[part.grade],
+      finished: own,
+      rough: {
+        length: upToStep(own.length + allowances.panelLength, step),
+        width: upToStep(own.width + allowances.stripJointing, step),
+      },
+      becomes: strip.length * strip.width * finished.thickness * 1e-9,
+    };
+  });
 }
 
 /** What of a demand is of one species, as a demand of that species. */

@@ -178,7 +178,7 @@ function finish(draft: Draft, letter: string, bench: PieceDecided['bench'], work
   };
   const beyond = draft.beyond ?? { start: 0, end: 0 };
   const shoulderLength = size.length - beyond.start - beyond.end;
-  const { id, name, kind, grade, frame, taper, ends, material, weighs, oneWith } = draft;
+  const { id, name, kind, grade, frame, taper, ends, material, weighs, oneWith, strips } = draft;
   const by: Vec = [
     shoulderLength / shoulderLengthOf(draft),
     size.width / draft.size.width,
@@ -215,6 +215,7 @@ function finish(draft: Draft, letter: string, bench: PieceDecided['bench'], work
     ...(material ? { material } : {}),
     ...(weighs === undefined ? {} : { weighs }),
     ...(oneWith ? { oneWith } : {}),
+    ...(strips ? { strips } : {}),
     design: draft.size,
     locked: lock !== undefined,
     cut: lock !== undefined || bench.cut.includes(id),

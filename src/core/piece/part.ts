@@ -51,6 +51,21 @@ export interface Size {
   thickness: number;
 }
 
+/** A strip of a panel whose strips are decided and not found, seen from above, from the panel's left end and its front edge. mm */
+export interface DesignedStrip {
+  id: string;
+  name: string;
+  /** Which of the woods chosen beside the panel's own it is of. */
+  of: 'stripes' | 'block' | null;
+  wood?: Species;
+  length: number;
+  width: number;
+  from: number;
+  low: number;
+  /** How many of its edges are edges of the panel. */
+  edges: number;
+}
+
 export interface Part {
   id: string;
   letter: string;
@@ -91,6 +106,8 @@ export interface Part {
   wood?: Species;
   /** Id of the part it is glued up with in one panel. */
   oneWith?: string;
+  /** Its strips, where they are decided. */
+  strips?: readonly DesignedStrip[];
   /** The size the design asked for, before the part's real size was entered. */
   design: Size;
   locked: boolean;
@@ -151,6 +168,7 @@ export interface Draft {
   weighs?: number;
   /** Glued up in one panel with another part, and crosscut from it. */
   oneWith?: string;
+  strips?: Part['strips'];
 }
 
 /** The species of a part of a piece that is mostly of another. */

@@ -65,6 +65,29 @@ export function topWork(
       panel,
     );
   }
+  if (form.kind === 'glued-panel' && form.stripes) {
+    const { strips, block } = form.stripes;
+    milled = add(
+      'strips-even',
+      `Plane the edges of the ${strips} strips to one width with one setting, and lay them in their order`,
+      0.2 + 0.05 * strips,
+      0,
+      milled,
+      'On edge through the planer only in packs that stand by themselves; else by the saw and the jointer.',
+      panel,
+    );
+    if (block) {
+      milled = add(
+        'strips-block',
+        `Glue the block, and the ${block.strips} strips that end at it, into a section each; true the ends that meet, slot them for loose tenons, and glue them end to end`,
+        1.2,
+        glue.levelAfter,
+        milled,
+        'End grain alone does not hold: the tenons do. Both ends are cut with one setting of the saw, their outer edges in line.',
+        panel,
+      );
+    }
+  }
   const panelDone: string[] = [];
   const goes = glueUps.flatMap(({ stages }) => stages.map((stage, i) => ({ stage, stages, i })));
   for (const { stage, stages, i } of goes) {

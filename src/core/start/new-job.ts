@@ -134,6 +134,7 @@ export function tableForBrief(brief: Brief): Pick<PieceDecisions, 'use' | 'count
         edge: { kind: 'square' },
         cutOuts: [],
         lift: null,
+        stripes: null,
       },
       base: {
         kind: 'leg-apron',

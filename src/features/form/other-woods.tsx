@@ -16,23 +16,32 @@ export function OtherWoods({ woods }: { woods: readonly { value: string; label: 
     const words = KIND_PLURALS[kind] ?? kind;
     return words.charAt(0).toUpperCase() + words.slice(1);
   };
+  // A panel of designed strips has two woods more to choose.
+  const stripes = piece.parts.flatMap(({ id, name, strips }) =>
+    (['stripes', 'block'] as const)
+      .filter((which) => strips?.some((strip) => strip.of === which))
+      .map((which) => ({
+        of: `${id}/${which}`,
+        label: which === 'block' ? `Block of the ${name.toLowerCase()}` : `Other strips of the ${name.toLowerCase()}`,
+      })),
+  );
   return (
-    <details className="mb-3" open={others > 0}>
+    <details className="mb-3" open={others > 0 || stripes.length > 0}>
       <summary className="cursor-pointer font-semibold text-layout">
         Parts of another wood{others > 0 ? ` · ${others}` : ''}
       </summary>
       <div className="mt-2">
-        {kinds.map((kind) => (
+        {[...kinds.map((kind) => ({ of: kind as string, label: title(kind) })), ...stripes].map(({ of, label }) => (
           <Select
-            key={kind}
+            key={of}
             wide
-            label={title(kind)}
-            value={speciesOf[kind] ?? ''}
+            label={label}
+            value={speciesOf[of] ?? ''}
             options={[
               { value: '', label: `as the piece: ${species.commonName}` },
               ...woods.filter(({ value }) => value !== species.id),
             ]}
-            onCommit={(wood) => void change(partWoodChanges(job, pieceId, kind, wood === '' ? null : wood))}
+            onCommit={(wood) => void change(partWoodChanges(job, pieceId, of, wood === '' ? null : wood))}
           />
         ))}
       </div>

@@ -18,7 +18,7 @@ const isAsked = (field: Field): field is Asked => field.ask !== 'nothing';
 const withChoices = (value: object, fields: readonly Asked[]): object[] => [
   value,
   ...fields.flatMap((field) =>
-    field.ask === 'choice'
+    field.ask === 'choice' && (field.when?.(value as never, form) ?? true)
       ? field.options.map((option) =>
           withChanges(value, [
             { path: field.at, value: field.start ? field.start(option.value, value as never) : option.value },
@@ -30,7 +30,8 @@ const withChoices = (value: object, fields: readonly Asked[]): object[] => [
 
 function expectFieldsOf(schema: Parameters<typeof schemaAt>[0], begin: object, all: readonly unknown[]) {
   const fields = (all as readonly Field[]).filter(isAsked);
-  const values = withChoices(begin, fields);
+  // Twice: some choices are there only when another has been made.
+  const values = withChoices(begin, fields).flatMap((value) => withChoices(value, fields));
   for (const field of fields) {
     const found = values.find((value) => schemaAt(schema, value, field.at.split('.')));
     expect(found, `${field.at} is nowhere`).toBeDefined();

@@ -11,6 +11,7 @@ import type { TopKind } from '../kind';
 import { cutOutsIn } from './cut-outs';
 import { EDGE_FIELDS } from './edge-fields';
 import { COARSE, outlineOfTop, solidOfTop } from './outline';
+import { designedStrips, STRIPES_FIELDS, StripesSchema, stripesProblems } from './stripes';
 
 const schema = v.object({
   kind: v.literal('glued-panel'),
@@ -39,6 +40,8 @@ const schema = v.object({
     ),
     null,
   ),
+  /** Strips of two woods; null where they are as the boards give. */
+  stripes: v.optional(v.nullable(StripesSchema), null),
 });
 type GluedPanel = v.InferOutput<typeof schema>;
 
@@ -65,6 +68,7 @@ export function gluedPanelTop(form: GluedPanel, size: TopSize, underside: number
         grade: 'one-face',
         size,
         frame: squareFrame([0, 0, underside + size.thickness / 2], { length: 'x', width: 'y', thickness: 'z' }),
+        ...(form.stripes ? { strips: designedStrips(form.stripes, size) } : {}),
         ...(plain ? {} : { body: [solidOfTop(outlineOfTop(form.outline, size, COARSE), size.thickness, form.edge)] }),
       },
     ],
@@ -74,7 +78,7 @@ export function gluedPanelTop(form: GluedPanel, size: TopSize, underside: number
     leading: 'top',
     ...cutOutsIn('top', form.cutOuts, size, underside),
     fittings: [],
-    problems: [],
+    problems: form.stripes ? stripesProblems(form.stripes, size) : [],
   };
 }
 
@@ -131,6 +135,7 @@ export const gluedPanel: TopKind<typeof schema> = {
     },
   ],
   fields: [
+    ...STRIPES_FIELDS,
     ...EDGE_FIELDS,
     { ask: 'cut-outs', at: 'cutOuts', label: 'Cut-outs' },
     {
@@ -159,7 +164,7 @@ export const gluedPanel: TopKind<typeof schema> = {
     { ask: 'nothing', figure: 'lift-load', label: 'On the mechanism' },
     { ask: 'nothing', figure: 'lift-tipping', label: 'Tips, its top forward' },
   ],
-  start: () => ({ outline: { kind: 'rectangle' }, edge: { kind: 'square' }, cutOuts: [], lift: null }),
+  start: () => ({ outline: { kind: 'rectangle' }, edge: { kind: 'square' }, cutOuts: [], lift: null, stripes: null }),
   size: gluedPanelSize,
   plan: gluedPanelTop,
 };

@@ -81,6 +81,7 @@ describe('a top in two bolted halves', () => {
         edge: { kind: 'square' },
         cutOuts: [],
         lift: null,
+        stripes: null,
       };
     });
     expect(level(derived(whole), 'people.door')).toBe('stop');

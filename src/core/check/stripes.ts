@@ -1,0 +1,135 @@
+import { mm, movement, say } from '../measure/quantity';
+import type { DesignedStrip, Part } from '../piece/part';
+import { dimensionalChange } from '../wood/movement';
+import type { Species } from '../wood/species';
+import type { Check, CheckContext, Level } from './check';
+
+/** A step that a finger feels on a finished face, mm; common practice. */
+const FELT = 0.1;
+/** What two ends may stand off from each other at the corner of a block before the eye sees it, mm; common practice. */
+const SEEN = 0.5;
+/** Stiffness along the rings over that along the grain; Wood Handbook ch. 5 table 5–1, from memory: 0.04 to 0.08 for hardwoods. */
+const ACROSS_OVER_ALONG = 0.05;
+/** Tension across the grain that is asked of a glued seam for years, MPa: a third of some 5 (Wood Handbook ch. 5 table 5–3, from memory). */
+const WORKING_ACROSS = 1.7;
+
+const megapascal = (amount: number) => ({ amount, unit: 'megapascal' as const });
+
+/** Two strips of different woods side by side, or end to end at a block, and what they want to do apart. */
+interface Apart {
+  words: string;
+  /** Difference of their sizes where they meet, mm, and as a strain. */
+  off: number;
+  strain: number;
+  woods: readonly [Species, Species];
+}
+
+/** Strips of several woods glued side by side: what they move apart, in mm and as stress in the seam. */
+export function stripesApart(context: CheckContext): Check[] {
+  return context.piece.parts.flatMap((part) => {
+    const { strips } = part;
+    if (!strips || new Set(strips.map(({ wood }) => wood?.id)).size < 2) return [];
+    const sides = worst(sidesOf(part, strips, context));
+    const ends = worst(endsOf(strips, context));
+    return [
+      ...(sides ? [told(part, sides, FELT, 'stripes.step', context)] : []),
+      ...(ends ? [told(part, ends, SEEN, 'stripes.block', context)] : []),
+    ];
+  });
+}
+
+const worst = (list: readonly Apart[]): Apart | undefined =>
+  list.reduce<Apart | undefined>((most, own) => (most && most.off >= own.off ? most : own), undefined);
+
+/** Strain of a wood from the day of gluing to the day on which it has moved most, at a ring angle in degrees. */
+function strains({ season }: CheckContext, ringAngle: number, woods: readonly [Species, Species]): number {
+  const grown = (species: Species, toMoisture: number) =>
+    dimensionalChange({ dimension: 1, species, ringAngle, fromMoisture: season.glued.moisture, toMoisture });
+  return Math.max(
+    ...[season.wettest, season.driest].map(({ moisture }) =>
+      Math.abs(grown(woods[0], moisture) - grown(woods[1], moisture)),
+    ),
+  );
+}
+
+/** Through its thickness a strip moves as its rings lie there: a step between two of them. */
+function sidesOf(part: Part, strips: readonly DesignedStrip[], context: CheckContext): Apart[] {
+  const row = strips.filter(({ of }) => of !== 'block');
+  return row.slice(1).flatMap((strip, i) => {
+    const before = row[i];
+    if (!before?.wood || !strip.wood || before.wood.id === strip.wood.id) return [];
+    const woods = [before.wood, strip.wood] as const;
+    const strain = strains(context, 90 - context.season.ringAngle, woods);
+    return [{ words: 'side by side', off: strain * part.size.thickness, strain, woods }];
+  });
+}
+
+/** A block grows in its width as its wood does, the ends of the strips that meet it as theirs do. */
+function endsOf(strips: readonly DesignedStrip[], context: CheckContext): Apart[] {
+  const block = strips.filter(({ of }) => of === 'block');
+  const [first] = block;
+  const last = block.at(-1);
+  if (!first?.wood || !last) return [];
+  const wide = last.low + last.width - first.low;
+  const { wood } = first;
+  const met = strips.filter(({ of, low }) => of !== 'block' && low > first.low - 0.01 && low < first.low + wide - 0.01);
+  const off = met.flatMap((strip) => {
+    if (!strip.wood || strip.wood.id === wood.id) return [];
+    const woods = [wood, strip.wood] as const;
+    return [{ woods, width: strip.width, strain: strains(context, context.season.ringAngle, woods) }];
+  });
+  const most = off.reduce((a, b) => (a && a.strain >= b.strain ? a : b), off[0]);
+  if (!most) return [];
+  return [
+    {
+      words: 'end to end at the block',
+      off: off.reduce((sum, own) => sum + own.strain * own.width, 0),
+      strain: most.strain,
+      woods: most.woods,
+    },
+  ];
+}
+
+function told(part: Part, apart: Apart, limit: number, id: string, { document }: CheckContext): Check {
+  const { words, off, strain, woods } = apart;
+  const [a, b] = woods;
+  // Glued together each takes half of the difference.
+  const along = (a.modulusOfElasticity + b.modulusOfElasticity) / 2;
+  const stress = (ACROSS_OVER_ALONG * along * strain) / 2;
+  const level: Level = stress > WORKING_ACROSS ? 'stop' : off > limit ? 'watch' : 'good';
+  const names = `${a.commonName} and ${b.commonName}`;
+  return {
+    id: document.form.top.kind === 'glued-panel' && part.id === 'top' ? id : `${id}-${part.id}`,
+    step: 'season',
+    level,
+    sentence:
+      level === 'stop'
+        ? say`${names}, ${words}, pull at their seam with ${megapascal(stress)}; it holds some ${megapascal(WORKING_ACROSS)} for years.`
+        : say`${names}, ${words}, come to differ by ${movement(off)} in the year; their seam takes ${megapascal(stress)} of ${megapascal(WORKING_ACROSS)}.`,
+    value: level === 'stop' ? megapascal(stress) : mm(off),
+    limit: level === 'stop' ? megapascal(WORKING_ACROSS) : mm(limit),
+    where: [part.id],
+    why: 'Two woods in one panel swell by different amounts: a step can be felt in the other season, and the seam is pulled.',
+    school: 'Felt and seen: common practice; strength across the grain: Wood Handbook ch. 5',
+    figure: {
+      id,
+      label:
+        id === 'stripes.step'
+          ? 'Step between strips of two woods, at most'
+          : 'Block against the ends it meets, at most',
+      quantity: movement(off),
+      formula: '|strain of one − strain of the other| · what is across; stress = 0.05 · E · difference of strain ÷ 2',
+      inputs: [
+        { label: 'One', quantity: a.commonName },
+        { label: 'The other', quantity: b.commonName },
+        { label: 'Difference of strain, %', quantity: (strain * 100).toFixed(3) },
+        { label: 'Stress in the seam', quantity: megapascal(stress) },
+      ],
+      source: 'Wood Handbook ch. 5 and 13; values from memory',
+    },
+    wayOut: {
+      say: say`Take woods that move alike, boards of one way of sawing, or a finish that slows them`,
+      changes: [],
+    },
+  };
+}
