@@ -21,6 +21,7 @@ const ENTRIES: readonly (readonly [path: string, knownBy: (entry: never) => stri
   ['pieces.*.season.measured', ({ on, width }: { on: string; width: number }) => `${on} ${width}`],
   ['pieces.*.layout.oneBoard', String],
   ['pieces.*.layout.asDressed', String],
+  ['pieces.*.plan.painted', String],
   ['pieces.*.benches.*.cut', String],
   ['layout.leaveOut', String],
   ['layout.pinned', String],

@@ -26,6 +26,20 @@ export const DRESSED_KINDS = [
   'batten',
 ] as const;
 
+/** Kinds of parts of a base that may be painted: what is under paint need not match, and may have sound knots. */
+export const PAINTED_KINDS = [
+  'leg',
+  'apron',
+  'cross-rail',
+  'stretcher',
+  'foot',
+  'post',
+  'top-rail',
+  'bearer',
+  'brace',
+  'shelf',
+] as const;
+
 /** What is assumed and measured of the panels of a piece through the year. */
 export const PieceSeasonSchema = v.object({
   /** Ring tangent to face: 0 flat, 45 rift, 90 quarter. */
@@ -68,6 +82,8 @@ export const GlueUpChoiceSchema = v.object({
 
 export const PiecePlanSchema = v.object({
   finish: v.picklist(['oil-wax', 'film', 'shellac', 'lacquer', 'epoxy', 'wax', 'none']),
+  /** Kinds of parts that are painted in its place. */
+  painted: v.optional(v.pipe(v.array(v.picklist(PAINTED_KINDS)), v.maxLength(PAINTED_KINDS.length)), []),
 });
 
 /** Letters and digits that name a piece, a wood or an instance in its job; they last as long as it does. */

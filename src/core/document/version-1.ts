@@ -32,7 +32,7 @@ export const OF_THE_PIECE = {
     'asDressed',
     'jointMargin',
   ],
-  plan: ['finish'],
+  plan: ['finish', 'painted'],
 } as const;
 
 /** A job of version 1, one table of one wood, as one of version 2; anything else is handed back as it is. Nothing is judged. */

@@ -21,6 +21,8 @@ export interface CutListRow {
   /** How its ends are cut where they are not square. */
   ends: EndCuts | null;
   state: 'to cut' | 'cut' | 'cut and measured';
+  /** It is painted: nothing of it need match. */
+  painted: boolean;
 }
 
 /**
@@ -43,6 +45,7 @@ export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
       rough: part.cut ? null : (wanted?.rough ?? null),
       grade: part.grade,
       ends: part.ends ?? null,
+      painted: part.painted ?? false,
       state: part.locked ? 'cut and measured' : part.cut ? 'cut' : 'to cut',
     };
     return [
@@ -97,6 +100,7 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle)
     'state',
     'as_read',
     'other_wood',
+    'painted',
   ];
   const plain = (mm: number) => Number(mm.toFixed(2));
   const body = rows.map((row) => [
@@ -116,6 +120,7 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle)
     row.state,
     [row.length, row.width, row.thickness].map((mm) => formatLength(mm, style)).join(' x '),
     row.wood ?? '',
+    row.painted ? 'yes' : '',
   ]);
   return `${Papa.unparse([heading, ...body], { escapeFormulae: true, newline: '\n' })}\n`;
 }

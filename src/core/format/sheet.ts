@@ -106,7 +106,7 @@ function parts(writer: PageWriter, { piece, demand, mark }: SheetPiece, title: s
     ],
     cutList(piece.parts, demand).map((row) => [
       `${mark}${row.letter}`,
-      `${row.name}${row.wood ? ` · ${row.wood}` : ''}${row.ends ? `: ${sayEnds(row.ends)}` : ''}`,
+      `${row.name}${row.wood ? ` · ${row.wood}` : ''}${row.painted ? ' · painted' : ''}${row.ends ? `: ${sayEnds(row.ends)}` : ''}`,
       say(row.length),
       row.shoulder === row.length ? '–' : say(row.shoulder),
       say(row.width),

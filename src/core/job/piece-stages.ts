@@ -88,16 +88,18 @@ export function drawPieces(job: JobDocument, shop: Shop): (DrawnPiece | { unknow
   });
 }
 
-/** The parts that are of another species than the piece say so; what is bought in is of none. */
-function withWoods(piece: Piece, species: Species, { speciesOf }: PieceInJob, shop: Shop): Piece {
-  if (Object.keys(speciesOf).length === 0) return piece;
+const PAINTED = { painted: true } as const;
+
+/** The parts that are of another species than the piece say so, and those that are painted; what is bought in is of none. */
+function withWoods(piece: Piece, species: Species, { speciesOf, plan }: PieceInJob, shop: Shop): Piece {
+  if (Object.keys(speciesOf).length === 0 && plan.painted.length === 0) return piece;
   return {
     ...piece,
     parts: piece.parts.map((part) => {
       const known = (id: string | undefined) => (id === undefined ? undefined : findSpecies(id, shop.species));
       const wood = part.material ? undefined : known(speciesOf[part.id] ?? speciesOf[part.kind]);
       return striped(
-        wood ? { ...part, wood } : part,
+        { ...part, ...(wood ? { wood } : {}), ...(plan.painted.some((own) => own === part.kind) ? PAINTED : {}) },
         (of) => known(speciesOf[`${part.id}/${of}`]) ?? wood ?? species,
         species,
       );

@@ -139,3 +139,29 @@ describe('the woods of a job', () => {
     });
   });
 });
+
+describe('a painted base under a top that is not', () => {
+  const painted = withChanges(both, [{ path: 'pieces.p1.plan.painted', value: ['leg', 'apron', 'cross-rail'] }]);
+  const own = pieceOf(painted);
+
+  it('takes its parts from any sound board: nothing of them is seen', () => {
+    for (const { id, shows } of own.demand.parts) expect(shows, id).toBe('none');
+    expect(own.demand.panels.map(({ shows }) => shows)).toEqual(['face']);
+  });
+
+  it('is primed and painted twice, and the clear finish keeps to the top', () => {
+    const { operations } = own;
+    const ids = operations.map(({ id }) => id);
+    const paint = ['prime', 'paint-1', 'paint-2'];
+    expect(ids.filter((id) => paint.includes(id))).toEqual(paint);
+    const at = (id: string) => operations.find((operation) => operation.id === id)!;
+    expect(at('prime').after).toEqual(['sand-top']);
+    expect([...at('paint-2').parts].sort()).toEqual(own.demand.parts.map(({ id }) => id).sort());
+    expect(at('coat-1').parts).toEqual(['top']);
+  });
+
+  it('says so in the cut list', () => {
+    const rows = cutList(own.piece.parts, own.demand);
+    expect(rows.filter(({ painted: is }) => is).length).toBe(rows.length - 1);
+  });
+});

@@ -95,7 +95,8 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
     const finished = part.cut ? part.design : part.size;
     const { id, letter, name } = part;
     const other = part.wood ? { species: part.wood.id } : {};
-    const shows = SHOWS[part.grade];
+    // Paint hides what is not seen through it.
+    const shows = part.painted ? SHOWS.hidden : SHOWS[part.grade];
     if (part.strips) {
       parts.push(...designed(part, finished, shop, document.species));
       continue;
@@ -149,7 +150,7 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
           id: blankId(id, blank.suffix),
           letter: `${letter}.${blank.suffix}`,
           name: blank.name,
-          shows: blank.shows,
+          shows: part.painted ? SHOWS.hidden : blank.shows,
           finished: blank.finished,
           rough: roughOf(blank.finished),
           resawn: blank.resawn,

@@ -104,6 +104,8 @@ export interface Part {
   weighs?: number;
   /** Of what species it is, where that is not the piece's own. */
   wood?: Species;
+  /** What is seen of it is paint. */
+  painted?: true;
   /** Id of the part it is glued up with in one panel. */
   oneWith?: string;
   /** Its strips, where they are decided. */

@@ -77,6 +77,11 @@ export const FINISH_NAMES = Object.entries(FINISHES).map(([value, { name }]) => 
   label: name.charAt(0).toUpperCase() + name.slice(1),
 }));
 
+/** Coats of paint over a primer, and hours that each dries (common practice; its maker’s word comes first). */
+const PAINT_COATS = 2;
+const PRIMER_DRY = 8;
+const PAINT_DRY = 16;
+
 const COATED: Record<PieceInJob['season']['coated'], string> = {
   both: ', both faces alike',
   show: ', the show face of the top only',
@@ -258,6 +263,25 @@ export function planOperations(
     top,
   );
   let before = ['sand-top'];
+  const painted = piece.parts.filter((part) => part.painted);
+  const paintedIds = painted.map(({ id }) => id);
+  if (painted.length > 0) {
+    const hours = 0.3 + 0.06 * painted.length;
+    const where =
+      'Masked where it is glued and where it meets what is not painted. Fresh air; a mask where it is sprayed.';
+    const paint = (id: string, name: string, dry: number) => {
+      add(id, name, 'Finish', hours, dry, before, where, paintedIds);
+      before = [id];
+    };
+    paint('prime', 'Seal knots, prime what is painted, and rub it down', PRIMER_DRY);
+    for (let coat = 1; coat <= PAINT_COATS; coat += 1)
+      paint(
+        `paint-${coat}`,
+        `Paint, coat ${coat} of ${PAINT_COATS}${coat > 1 ? ', rubbed down before' : ''}`,
+        PAINT_DRY,
+      );
+  }
+  const clear = all.filter((id) => !paintedIds.includes(id));
   const { coated } = document.season;
   for (let coat = 1; coat <= finish.coats; coat += 1) {
     add(
@@ -268,7 +292,7 @@ export function planOperations(
       finish.dry,
       before,
       finish.caution,
-      coated === 'neither' ? all.filter((id) => !top.includes(id)) : all,
+      coated === 'neither' ? clear.filter((id) => !top.includes(id)) : clear,
     );
     before = [`coat-${coat}`];
   }

@@ -107,7 +107,7 @@ export const FIRST_CHOICES: Pick<
     jointMargin: 12,
   },
   glueUp: { glue: 'pva-slow', staging: 'planer-width', level: 'none' },
-  plan: { finish: 'oil-wax' },
+  plan: { finish: 'oil-wax', painted: [] },
   benches: {},
 };
 

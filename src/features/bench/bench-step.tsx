@@ -112,8 +112,8 @@ function CutListTable({ onMeasure }: { onMeasure: (id: string) => void }) {
                   {part.letter}
                 </b>{' '}
                 {part.name}
-                {part.wood ? <span className="text-ink-2"> · {part.wood.commonName}</span> : null}{' '}
-                {part.locked ? <Notch /> : null}
+                {part.wood ? <span className="text-ink-2"> · {part.wood.commonName}</span> : null}
+                {part.painted ? <span className="text-ink-2"> · painted</span> : null} {part.locked ? <Notch /> : null}
                 {part.ends ? <span className="block text-[12px] text-ink-2">{sayEnds(part.ends)}</span> : null}
               </td>
               <Cell now={part.size.length} designed={part.design.length} locked={part.locked} />

@@ -16,6 +16,7 @@ import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields
 import { FigureLine } from '@/ui/figure';
 import { PhraseText, useUnits } from '@/ui/units';
 import { Group } from '../form/group';
+import { KindBoxes } from '../form/kind-boxes';
 import { useChange, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { AIM_WORDS } from './aim-words';
 import { BoardTools } from './board-tools';
@@ -191,32 +192,6 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
 const SETS = ['leg', 'apron'] as const;
 
 /** A box for each of some kinds of parts. */
-function KindBoxes<Kind extends PartKind>({
-  kinds,
-  chosen,
-  label,
-  onCommit,
-}: {
-  kinds: readonly Kind[];
-  chosen: readonly PartKind[];
-  label: (kind: Kind) => string;
-  onCommit: (chosen: PartKind[]) => unknown;
-}) {
-  return kinds.map((kind) => (
-    <label key={kind} className="mb-1 flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-[24px]"
-        checked={chosen.includes(kind)}
-        onChange={(event) =>
-          void onCommit(event.target.checked ? [...chosen, kind] : chosen.filter((own) => own !== kind))
-        }
-      />
-      {label(kind)}
-    </label>
-  ));
-}
-
 const WEIGHTS = [
   { key: 'offcutWorth', label: 'A useful offcut keeps, %', most: 100 },
   { key: 'board', label: 'One more board, min', most: 1000 },

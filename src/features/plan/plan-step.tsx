@@ -1,15 +1,18 @@
 'use client';
 
-import { daysBetween, FINISH_NAMES, plusDays, sayDay, sayDayShort } from '@/core';
+import { daysBetween, FINISH_NAMES, KIND_PLURALS, PAINTED_KINDS, plusDays, sayDay, sayDayShort } from '@/core';
 import { DayField, NumberField, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useSize } from '@/ui/use-size';
+import { Group } from '../form/group';
+import { KindBoxes } from '../form/kind-boxes';
 import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { useLightInJob } from '../job/use-light-in-job';
 
 export function PlanStep() {
-  const { schedule, figures } = useDerived();
+  const { schedule, figures, piece } = useDerived();
+  const paintable = PAINTED_KINDS.filter((kind) => piece.parts.some((part) => part.kind === kind && !part.material));
   const plan = useDecisions((own) => own.plan);
   const change = useChange();
   return (
@@ -34,6 +37,17 @@ export function PlanStep() {
         onCommit={change('plan.hoursPerDay')}
       />
       <Select label="Finish" value={plan.finish} onCommit={change('plan.finish')} options={FINISH_NAMES} />
+      {paintable.length > 0 ? (
+        <Group title="Painted in its place">
+          <KindBoxes
+            kinds={paintable}
+            chosen={plan.painted}
+            label={(kind) => `The ${KIND_PLURALS[kind]}`}
+            onCommit={change('plan.painted')}
+          />
+          <p className="text-ink-2">Under paint nothing need match: such parts come from any sound board.</p>
+        </Group>
+      ) : null}
       <FigureLine label="Operations">{schedule.dated.length}</FigureLine>
       <FigureLine label="Work" figure={figures['work-hours']} />
       <FigureLine label="Days only waiting" figure={figures['idle-days']} />
