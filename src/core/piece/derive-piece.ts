@@ -139,9 +139,15 @@ function compose(decisions: PieceDecided): Piece {
 function cutAtEnds(draft: Draft, planes: BasePlan['topEnds']): Draft {
   if (!planes) return draft;
   const own = planes.map((plane) => planeInPart(draft.frame, plane));
+  const left = bodyOf(draft).flatMap((solid) => {
+    const cut = clipAll(solid, own);
+    return cut.corners.length > 0 ? [cut] : [];
+  });
+  // A part that lies whole beyond a mitre cannot be built, which is reported of its kind; it is drawn as it is.
+  if (left.length === 0) return draft;
   return {
     ...draft,
-    body: bodyOf(draft).map((solid) => clipAll(solid, own)),
+    body: left,
     ends: { start: { mitre: 0, bevel: 45 }, end: { mitre: 0, bevel: 45 } },
   };
 }

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
+import { change, sixSeats } from '../../../tests/fixtures/demo';
 import { read } from '../decision/issues';
 import { withChanges } from '../document/job-document';
 import type { PieceInJob } from '../document/piece-in-job';
 import { drawView } from '../drawing/drawing';
 import { fullSizeDrawings } from '../format/full-size';
+import { startBase, startTop } from '../start/start-form';
 import { derivePiece } from './derive-piece';
 import { FormSchema } from './table/form';
 
@@ -75,4 +77,15 @@ describe('decisions as far off as they are let', () => {
     },
     60_000,
   );
+});
+
+it('a top of fields between mitred sides so near to one another that a field is cut away is told, and has a size', () => {
+  const document = change(sixSeats() as PieceInJob, (d) => {
+    d.form.base = startBase('box', d.form.top, 450);
+    d.form.top = { ...startTop('pieced', d.form.top), length: 240, width: 150, thickness: 40, stripe: 123, seams: 1 };
+  });
+  const { piece, checks } = derived(document);
+  for (const part of piece.parts)
+    expect(part.placed.every(({ bounds }) => bounds.from.every(Number.isFinite))).toBe(true);
+  expect(checks.some(({ id, level }) => id.startsWith('form.impossible.form.top') && level === 'stop')).toBe(true);
 });
