@@ -217,6 +217,7 @@ export {
   SURFACED_INCHES,
   surfacedThickness,
 } from './stock/thickness';
+export { speciesIn } from './wood/blend';
 export { cupHeight, cuppedSection, type SectionPoint } from './wood/cup';
 export { type AirSeries, type DiffusionResult, diffuse, type FaceCoefficients } from './wood/diffusion';
 export { type Diffusivity, diffusivityOf } from './wood/diffusivity';

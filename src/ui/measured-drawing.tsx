@@ -10,8 +10,8 @@ const BESIDE = { metric: 62, imperial: 92 } as const;
 const ABOVE = { top: 40, bottom: 44 };
 const STEP = 22;
 /** Drawn in the order they stand, so that what is nearer covers what is behind. */
-/** Strips of other woods, the more of it the lighter. */
-const TONES = ['fill-none', 'fill-ink/20', 'fill-ink/45'] as const;
+/** Strips of several woods, from pale to dark. */
+const TONES = ['fill-none', 'fill-ink/12', 'fill-ink/28', 'fill-ink/50'] as const;
 const PAINTED: readonly string[] = ['seen', 'edge', 'cut'];
 
 /** A measured view, its figures readable at any size. Hovering or focusing a part lights it everywhere. */

@@ -218,3 +218,44 @@ describe('a piece of two woods', () => {
     expect(page.faults).toEqual([]);
   });
 });
+
+describe('a desk of stripes', () => {
+  it('walnut and maple by turns, a walnut block at a corner, on bought-in legs: drawn, laid out of both, glued strip by strip', async () => {
+    await stock('ZD', 4, { length: 2600, width: 220, thickness: 45 });
+    const { id } = await newJob('Striped desk', 'walnut-black');
+    const page = await openPage(`/jobs/${id}/form`);
+    await fill(page, 'Length', '1400');
+    await fill(page, 'Width', '700');
+    await fill(page, 'Thickness', '22');
+    await (await radio(page, 'Designed')).click();
+    await fill(page, 'Strips in the width', '10');
+    await choose(page, 'Other strips of the top', WOOD);
+    await (await radio(page, 'One')).click();
+    await fill(page, 'Block, along the table', '300');
+    await choose(page, 'Kind of base', 'steel');
+    await saved(page);
+    await (await radio(page, 'Plan')).click();
+    await page.waitForSelector('[data-strip]:nth-of-type(11)');
+    const tones = await page.$$eval('[data-strip]', (strips) => strips.map((own) => own.getAttribute('data-strip')));
+    expect(tones.slice(0, 10)).toEqual(['3', '0', '3', '0', '3', '0', '3', '0', '3', '0']);
+    await reads(page, 'main', /Black walnut and Sugar/);
+
+    await goTo(page, 'layout');
+    await laidOut(page);
+    await reads(page, 'main', /To buy\s+nothing/);
+    await choose(page, 'Boards of', WOOD);
+    await laidOut(page);
+    await reads(page, 'main', /To buy\s+nothing/);
+    await reads(page, 'figure[data-board]', /A\.s2/);
+    const { woods, pieces } = await decisions(id);
+    expect(woods.map(({ species }) => species)).toEqual(['walnut-black', WOOD]);
+    expect(pieces[0]!.woodOf).toHaveProperty('top/stripes');
+
+    await goTo(page, 'glue-up');
+    await reads(page, 'main', /A\.s1.*A\.s2.*A\.s3/s);
+    const csv = await (await fetch(`${base}/api/jobs/${id}/files/cut-list.csv`)).text();
+    expect(csv.split('\n').filter((line) => /^A\.s\d+,/.test(line))).toHaveLength(10);
+    expect(csv).toMatch(/^A\.b1,Top: block 1 of 2,/m);
+    expect(page.faults).toEqual([]);
+  });
+});

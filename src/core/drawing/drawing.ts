@@ -4,6 +4,7 @@ import { areaVectors, type Convex, facesOf, mapped, middleOf, shifted } from '..
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
+import { type Tone, tonesOf } from '../wood/heartwood';
 import { silhouette } from './silhouette';
 
 export type ViewName = 'plan' | 'front' | 'end' | 'apart';
@@ -13,8 +14,8 @@ export interface Shape {
   part: string;
   /** `seen` outlines and the `edge`s within them, `cut` what is taken out, `hidden` outlines dashed, `tenon` inside a leg, `joint` glue lines between strips. */
   style: 'seen' | 'edge' | 'hidden' | 'tenon' | 'joint' | 'cut' | 'strip';
-  /** Of a `strip`: 0 of the wood that most of its panel is of, 1 of the next, 2 of a third. */
-  tone?: 0 | 1 | 2;
+  /** Of a `strip`: how dark its wood is drawn. */
+  tone?: Tone;
   points: readonly Point[];
 }
 
@@ -320,10 +321,7 @@ function jointLines(piece: Piece, drawn: readonly DrawnPart[], strips: readonly 
 function stripsFromAbove({ part, real }: DrawnPart): Shape[] {
   const { strips } = part;
   if (!strips) return [];
-  const woods = new Map<string, number>();
-  for (const { wood, width, length } of strips)
-    woods.set(wood?.id ?? '', (woods.get(wood?.id ?? '') ?? 0) + width * length);
-  const order = [...woods].sort((a, b) => b[1] - a[1]).map(([id]) => id);
+  const tones = tonesOf(strips.flatMap(({ wood }) => wood ?? []));
   const [mx, my] = part.frame.at;
   const across = real.width / part.size.width;
   const face = hullOf(part.placed.flatMap(({ corners }) => corners.map((c): Flat => [c[0], c[1]])));
@@ -341,7 +339,7 @@ function stripsFromAbove({ part, real }: DrawnPart): Shape[] {
       {
         part: part.id,
         style: 'strip',
-        tone: Math.min(2, order.indexOf(strip.wood?.id ?? '')) as 0 | 1 | 2,
+        tone: tones.get(strip.wood?.id ?? '') ?? 0,
         points: corners.map(([x, y]): Point => [x, -y]),
       },
     ];

@@ -136,7 +136,7 @@ function views(writer: PageWriter, input: SheetPiece, say: (mm: number) => strin
 }
 
 /** Of strips of another wood, on paper. */
-const TONES = { 1: '#dddddd', 2: '#bbbbbb' } as const;
+const TONES = { 1: '#e4e4e4', 2: '#cccccc', 3: '#a8a8a8' } as const;
 const DASH = {
   seen: undefined,
   edge: undefined,

@@ -43,6 +43,24 @@ export const figuresOfPiece = (given: {
 export const byId = (figures: readonly Figure[]): Record<string, Figure> =>
   Object.fromEntries(figures.map((own) => [own.id, own]));
 
+/** How wide the strips of a panel are whose strips are decided. */
+const stripFigures = ({ piece, document }: CheckContext): Figure[] =>
+  piece.parts.flatMap((part) => {
+    const own = part.strips?.filter(({ of }) => of !== 'block') ?? [];
+    const [first] = own;
+    if (!first || part.id !== piece.top.leading || !('stripes' in document.form.top)) return [];
+    return [
+      figure(
+        'strip-width',
+        'Each strip, wide',
+        mm(first.width),
+        'width ÷ strips',
+        [input('Width', mm(part.size.width)), input('Strips', count(own.length))],
+        'geometry',
+      ),
+    ];
+  });
+
 function pieceFigures(context: CheckContext): Figure[] {
   const { piece, season, document } = context;
   const { brief, form } = document;
@@ -50,6 +68,7 @@ function pieceFigures(context: CheckContext): Figure[] {
   const proposed = topForBrief(brief);
   const cut = 'geometry; where a part is cut, from its real size';
   return [
+    ...stripFigures(context),
     figure(
       'weight',
       'Weight of the table',

@@ -1,6 +1,6 @@
 'use client';
 
-import { FormSchema, LOAD_FIELDS, woodChanges } from '@/core';
+import { FormSchema, LOAD_FIELDS, madeParts, speciesIn, woodChanges } from '@/core';
 import { Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { useSpecies } from '@/ui/species';
@@ -22,7 +22,8 @@ export function FormStep() {
   const changeAll = useChanges();
   const rack = useJobState((state) => state.boards);
   const views = useViewTabs('front');
-  const named = [species, ...piece.parts.flatMap(({ wood }) => wood ?? [])].map(({ commonName }) => commonName);
+  const made = madeParts(piece).flatMap(({ wood }) => speciesIn(wood ?? species));
+  const named = (made.length > 0 ? made : [species]).map(({ commonName }) => commonName);
   const woods = [...new Set(named)].join(' and ');
   const onRack = (id: string) => rack.filter((board) => board.species === id).length;
   const options = [...all]

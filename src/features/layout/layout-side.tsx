@@ -7,6 +7,7 @@ import {
   LAYOUT_AIMS,
   type Layout,
   PAIR_SCHOOLS,
+  type PanelDemand,
   type PartKind,
   PROPOSAL,
   shoppingList,
@@ -25,7 +26,6 @@ import { BoardTools } from './board-tools';
 export function LayoutSide({ layout }: { layout: Layout | null }) {
   const { figures, demand, checks, piece } = useDerived();
   const inOrder = checks.find((check) => check.id === 'layout.sequence-apron');
-  const units = useUnits();
   const currency = useJobState((s) => s.shop.prices.currency);
   const resawHeight = useJobState((s) => s.shop.tools.resawHeight);
   const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
@@ -50,102 +50,18 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
         {layout ? buy(layout) : '–'}
       </FigureLine>
       {layout?.shortfall.length ? <ShortfallList layout={layout} /> : null}
-      <Group title="Strips of the top">
+      {panel ? <StripChoices panel={panel} /> : null}
+      {resawHeight > 0 && (!panel || choice.pairs === 'none') ? (
         <Choice
-          label="Widths"
-          value={choice.equalStrips === null ? 'free' : 'equal'}
-          onCommit={(widths) =>
-            change('layout.equalStrips')(
-              widths === 'free'
-                ? null
-                : Math.max(2, Math.min(60, Math.ceil((demand.panels[0]?.rough.width ?? 0) / choice.greatestStrip))),
-            )
-          }
+          label="Thick boards"
+          value={choice.resaw ? 'resawn' : 'planed'}
+          onCommit={(how) => change('layout.resaw')(how === 'resawn')}
           options={[
-            { value: 'free', label: 'As boards give' },
-            {
-              value: 'equal',
-              label: 'All equal',
-              reason: 'Ripped over by the jointing allowance and planed on edge at one setting.',
-            },
+            { value: 'resawn', label: 'Resawn', reason: 'Where one gives more than one strip or part.' },
+            { value: 'planed', label: 'Planed down', reason: 'Less work at the band saw, more wood to shavings.' },
           ]}
         />
-        {choice.equalStrips === null ? (
-          <>
-            <LengthField
-              label="Narrowest"
-              mm={choice.leastStrip}
-              least={20}
-              most={400}
-              onCommit={change('layout.leastStrip')}
-            />
-            <LengthField
-              label="Widest"
-              mm={choice.greatestStrip}
-              least={30}
-              most={800}
-              onCommit={change('layout.greatestStrip')}
-              hint="Narrower strips cup less and waste more."
-            />
-            <NumberField
-              label="At most so many"
-              value={choice.mostStrips}
-              least={1}
-              most={100}
-              allowEmpty="any"
-              onCommit={change('layout.mostStrips')}
-              onEmpty={() => void change('layout.mostStrips')(null)}
-            />
-          </>
-        ) : (
-          <NumberField
-            label="So many strips"
-            value={choice.equalStrips}
-            least={2}
-            most={60}
-            onCommit={change('layout.equalStrips')}
-            hint={`Each ${units.length(panel?.leastStrip ?? 0)} wide as glued.`}
-          />
-        )}
-        <Choice
-          label="Pairs"
-          value={choice.pairs}
-          onCommit={change('layout.pairs')}
-          options={[
-            { value: 'none', label: 'None' },
-            ...(['book', 'slip'] as const).map((value) => ({
-              value,
-              label: PAIR_SCHOOLS[value].name,
-              reason: PAIR_SCHOOLS[value].reason,
-            })),
-          ]}
-        />
-        {choice.pairs === 'none' ? null : (
-          <div className="mb-2">
-            <FigureLine label="Two leaves from a flat blank of" figure={figures['pair-blank']} />
-          </div>
-        )}
-        {resawHeight > 0 && choice.pairs === 'none' ? (
-          <Choice
-            label="Thick boards"
-            value={choice.resaw ? 'resawn' : 'planed'}
-            onCommit={(how) => change('layout.resaw')(how === 'resawn')}
-            options={[
-              { value: 'resawn', label: 'Resawn', reason: 'Where one gives more than one strip or part.' },
-              { value: 'planed', label: 'Planed down', reason: 'Less work at the band saw, more wood to shavings.' },
-            ]}
-          />
-        ) : null}
-        <Choice
-          label="From"
-          value={choice.oneLot ? 'one' : 'any'}
-          onCommit={(lots) => change('layout.oneLot')(lots === 'one')}
-          options={[
-            { value: 'any', label: 'Any lot' },
-            { value: 'one', label: 'One lot' },
-          ]}
-        />
-      </Group>
+      ) : null}
       {sets.length > 0 ? (
         <Group title="All from one board">
           <KindBoxes
@@ -192,6 +108,100 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
 const SETS = ['leg', 'apron'] as const;
 
 /** A box for each of some kinds of parts. */
+
+/** How the strips of a panel are found from the boards. */
+function StripChoices({ panel }: { panel: PanelDemand }) {
+  const { figures } = useDerived();
+  const choice = useDecisions((own) => own.layout);
+  const change = useChange();
+  const units = useUnits();
+  return (
+    <Group title="Strips of the top">
+      <Choice
+        label="Widths"
+        value={choice.equalStrips === null ? 'free' : 'equal'}
+        onCommit={(widths) =>
+          change('layout.equalStrips')(
+            widths === 'free' ? null : Math.max(2, Math.min(60, Math.ceil(panel.rough.width / choice.greatestStrip))),
+          )
+        }
+        options={[
+          { value: 'free', label: 'As boards give' },
+          {
+            value: 'equal',
+            label: 'All equal',
+            reason: 'Ripped over by the jointing allowance and planed on edge at one setting.',
+          },
+        ]}
+      />
+      {choice.equalStrips === null ? (
+        <>
+          <LengthField
+            label="Narrowest"
+            mm={choice.leastStrip}
+            least={20}
+            most={400}
+            onCommit={change('layout.leastStrip')}
+          />
+          <LengthField
+            label="Widest"
+            mm={choice.greatestStrip}
+            least={30}
+            most={800}
+            onCommit={change('layout.greatestStrip')}
+            hint="Narrower strips cup less and waste more."
+          />
+          <NumberField
+            label="At most so many"
+            value={choice.mostStrips}
+            least={1}
+            most={100}
+            allowEmpty="any"
+            onCommit={change('layout.mostStrips')}
+            onEmpty={() => void change('layout.mostStrips')(null)}
+          />
+        </>
+      ) : (
+        <NumberField
+          label="So many strips"
+          value={choice.equalStrips}
+          least={2}
+          most={60}
+          onCommit={change('layout.equalStrips')}
+          hint={`Each ${units.length(panel.leastStrip)} wide as glued.`}
+        />
+      )}
+      <Choice
+        label="Pairs"
+        value={choice.pairs}
+        onCommit={change('layout.pairs')}
+        options={[
+          { value: 'none', label: 'None' },
+          ...(['book', 'slip'] as const).map((value) => ({
+            value,
+            label: PAIR_SCHOOLS[value].name,
+            reason: PAIR_SCHOOLS[value].reason,
+          })),
+        ]}
+      />
+      {choice.pairs === 'none' ? null : (
+        <div className="mb-2">
+          <FigureLine label="Two leaves from a flat blank of" figure={figures['pair-blank']} />
+        </div>
+      )}
+      <Choice
+        label="From"
+        value={choice.oneLot ? 'one' : 'any'}
+        onCommit={(lots) => change('layout.oneLot')(lots === 'one')}
+        options={[
+          { value: 'any', label: 'Any lot' },
+          { value: 'one', label: 'One lot' },
+        ]}
+      />
+    </Group>
+  );
+}
+
 const WEIGHTS = [
   { key: 'offcutWorth', label: 'A useful offcut keeps, %', most: 100 },
   { key: 'board', label: 'One more board, min', most: 1000 },

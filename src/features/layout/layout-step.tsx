@@ -33,6 +33,7 @@ const TABS = [
   { value: 'cuts', label: 'Cuts' },
   { value: 'compare', label: 'Compare' },
 ] as const;
+const WITHOUT_PANEL = TABS.filter(({ value }) => value !== 'panel');
 
 export function LayoutStep() {
   const { laid, demand } = useDerived();
@@ -44,11 +45,11 @@ export function LayoutStep() {
   const change = useChange();
   const rackKnown = useJobState((s) => s.rackKnown);
   const changeAll = useChanges();
-  const tabs = useTabs(TABS, 'boards');
+  const panel = demand.panels[0];
+  const tabs = useTabs(panel ? TABS : WITHOUT_PANEL, 'boards');
   const kept = useKeptLayouts(layoutState === 'current', tabs.value === 'compare');
   const layout = state.searching && state.progress ? state.progress.best : standing;
   const current = state.searching || layoutState === 'current';
-  const panel = demand.panels[0];
   const moves = useMoves(state.searching || layoutState !== 'current' ? null : layout);
   const { ref, zoom, bar } = usePanZoom<HTMLDivElement>();
   const drawn = tabs.value === 'boards' || tabs.value === 'panel';

@@ -73,7 +73,7 @@ export function designedStrips(stripes: Stripes, size: TopSize): DesignedStrip[]
       { length: pieces },
       (_, i): DesignedStrip => ({
         id: `b${i + 1}`,
-        name: pieces > 1 ? `block, ${i + 1} of ${pieces}` : 'block',
+        name: pieces > 1 ? `block ${i + 1} of ${pieces}` : 'block',
         of: 'block',
         length: long,
         width: wide / pieces,
@@ -150,6 +150,7 @@ export const STRIPES_FIELDS: readonly FormField<Striped>[] = [
     ),
   },
   { ask: 'figure', at: 'stripes.strips', label: 'Strips in the width' },
+  { ask: 'nothing', figure: 'strip-width', label: 'Each strip, wide' },
   {
     ask: 'choice',
     at: 'stripes.pattern',
@@ -189,7 +190,7 @@ export const STRIPES_FIELDS: readonly FormField<Striped>[] = [
   {
     ask: 'choice',
     at: 'stripes.block.end',
-    label: 'At its',
+    label: 'Block at the',
     options: [
       { value: 'left', label: 'Left end' },
       { value: 'right', label: 'Right end' },
@@ -199,13 +200,13 @@ export const STRIPES_FIELDS: readonly FormField<Striped>[] = [
   {
     ask: 'choice',
     at: 'stripes.block.edge',
-    label: 'and',
+    label: 'Along the',
     options: [
       { value: 'front', label: 'Front edge' },
       { value: 'back', label: 'Back edge' },
     ],
     when: ({ stripes }) => Boolean(stripes?.block),
   },
-  { ask: 'figure', at: 'stripes.block.strips', label: 'In the place of so many strips' },
+  { ask: 'figure', at: 'stripes.block.strips', label: 'Block, so many strips wide' },
   { ask: 'figure', at: 'stripes.block.length', label: 'Block, along the table' },
 ];
