@@ -252,6 +252,8 @@ export {
   type OwnSpecies,
   OwnSpeciesSchema,
   type Species,
+  sheetWoods,
+  solidWoods,
   speciesSource,
   speciesWith,
 } from './wood/species';

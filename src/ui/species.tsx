@@ -1,10 +1,12 @@
 'use client';
 
 import { createContext, type ReactNode, useContext, useMemo } from 'react';
-import { findSpecies, type OwnSpecies, type Species, speciesWith } from '@/core';
+import { findSpecies, type OwnSpecies, type Species, solidWoods, speciesWith } from '@/core';
 
 interface Woods {
   all: readonly Species[];
+  /** Those that boards are of; the others are sheets. */
+  solid: readonly Species[];
   find: (id: string) => Species | undefined;
   nameOf: (id: string) => string;
 }
@@ -21,6 +23,7 @@ export function useSpecies(): Woods {
   return useMemo(
     () => ({
       all: speciesWith(own),
+      solid: solidWoods(speciesWith(own)),
       find: (id) => findSpecies(id, own),
       nameOf: (id) => findSpecies(id, own)?.commonName ?? id,
     }),

@@ -3,6 +3,7 @@ import { type Day, plusDays, sayDay } from '../measure/calendar';
 import { count, type Phrase, say } from '../measure/quantity';
 import type { Board } from '../stock/board';
 import { airOn, stillOff } from '../stock/board-moisture';
+import { findSpecies } from '../wood/species';
 import type { Check, CheckContext, WayOut } from './check';
 
 /** Boards that are glued together differ by no more, %; common practice. */
@@ -28,7 +29,7 @@ export function boardsAsDryAsTheAir(context: CheckContext): Check[] {
   const { document, season, used } = context;
   const glued = season.glued.moisture;
   const read = (context.boards ?? [])
-    .filter(({ id }) => used === null || used.includes(id))
+    .filter(({ id, species }) => (used === null || used.includes(id)) && !findSpecies(species)?.sheet)
     .flatMap((board): ReadBoard[] => {
       const moisture = moistureOn(board, document.season.gluedOn, context);
       return moisture === null ? [] : [{ board, moisture }];

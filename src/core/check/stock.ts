@@ -1,11 +1,15 @@
 import type { BaseKindName } from '../document/job-document';
 import { count, mm, say } from '../measure/quantity';
 import { KIND_PLURALS } from '../piece/kind-words';
-import { isPanel, type PartKind, woodOf } from '../piece/part';
+import { isPanel, type Part, type PartKind, woodOf } from '../piece/part';
+import type { Piece } from '../piece/piece';
 import { legBlanks } from '../piece/table/bases/leg-apron/making';
 import { makingOf } from '../piece/table/making-of';
+import { isSheetOf } from '../stock/as-dressed';
+import type { Board } from '../stock/board';
 import { planedThickness } from '../stock/thickness';
 import { speciesIn } from '../wood/blend';
+import type { Species } from '../wood/species';
 import { type Check, type CheckContext, judge } from './check';
 
 /** What a part thicker than any board is made of instead, where it can be. */
@@ -46,6 +50,7 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKindName | 'any', strin
     any: 'form.base.stretcher.thickness',
   },
   'top-rail': { any: 'form.base.rails.thickness' },
+  sheet: { any: 'form.top.panelThickness' },
   shelf: { any: 'form.base.stretchers.boardThickness' },
   batten: { any: 'form.flat.thickness' },
   brace: { any: 'form.base.braces.thickness' },
@@ -59,8 +64,9 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
     const path = PATHS[kind]?.[document.form.base.kind] ?? PATHS[kind]?.any;
     const plain = kind === 'bearer' && piece.kind.base === 'splayed' ? 'arms' : KIND_PLURALS[kind];
     const part = piece.parts.find((own) => own.kind === kind);
-    if (!part || !path || !plain || part.cut) return [];
+    if (!part || !path || !plain || part.cut || part.material) return [];
     if (document.layout.asDressed.some((own) => own === kind)) return [];
+    if (part.wood?.sheet) return [sheetOnTheRack(part, part.wood, path, plain, boards, piece)];
     const making = makingOf(document.form, kind);
     const glued = making.kind !== 'solid';
     const words = glued ? `pieces of the ${plain}` : plain;
@@ -120,4 +126,44 @@ export function thicknessOnTheRack({ document, piece, shop, boards, species }: C
       },
     ];
   });
+}
+
+/** A sheet is not planed: there is one as thick as the part, or there is none. */
+function sheetOnTheRack(
+  part: Part,
+  wood: Species,
+  path: string,
+  plain: string,
+  boards: readonly Board[],
+  piece: Piece,
+): Check {
+  const own = boards.filter((board) => board.species === wood.id);
+  const fitting = own.filter((board) => isSheetOf(part.size.thickness, board)).length;
+  const nearest = [...new Set(own.map(({ thickness }) => thickness))].sort(
+    (a, b) => Math.abs(a - part.size.thickness) - Math.abs(b - part.size.thickness),
+  )[0];
+  return {
+    id: `stock.thickness-${part.kind}`,
+    step: 'form',
+    level: fitting > 0 ? 'good' : 'stop',
+    sentence:
+      fitting > 0
+        ? say`${count(fitting)} sheets of ${wood.commonName} are as thick as the ${plain}.`
+        : own.length === 0
+          ? say`There is no ${wood.commonName} on the rack for the ${plain}.`
+          : say`No sheet of ${wood.commonName} on the rack is ${mm(part.size.thickness)} thick, as the ${plain} would be.`,
+    value: mm(nearest ?? 0),
+    limit: mm(part.size.thickness),
+    where: piece.parts.filter(({ kind }) => kind === part.kind).map(({ id }) => id),
+    why: 'Nothing is planed off a sheet: its thickness is the part’s.',
+    school: 'Sheets of one nominal thickness differ by some 0.6 mm, common practice',
+    ...(fitting > 0
+      ? {}
+      : {
+          wayOut:
+            nearest === undefined
+              ? { say: say`Add sheets to the rack, or take another wood`, changes: [] }
+              : { say: say`Make the ${plain} ${mm(nearest)}`, changes: [{ path, value: nearest }] },
+        }),
+  };
 }

@@ -97,7 +97,13 @@ function withWoods(piece: Piece, species: Species, { speciesOf, plan }: PieceInJ
     ...piece,
     parts: piece.parts.map((part) => {
       const known = (id: string | undefined) => (id === undefined ? undefined : findSpecies(id, shop.species));
-      const wood = part.material ? undefined : known(speciesOf[part.id] ?? speciesOf[part.kind]);
+      const chosen = known(speciesOf[part.id] ?? speciesOf[part.kind]);
+      // A sheet that is bought to size is cut from the shop's own where it says of which.
+      if (part.material === 'sheet' && chosen?.sheet) {
+        const { material: _, weighs: __, ...made } = part;
+        return { ...made, wood: chosen };
+      }
+      const wood = part.material ? undefined : chosen;
       return striped(
         { ...part, ...(wood ? { wood } : {}), ...(plan.painted.some((own) => own === part.kind) ? PAINTED : {}) },
         (of) => known(speciesOf[`${part.id}/${of}`]) ?? wood ?? species,

@@ -82,9 +82,12 @@ function laidOut(given: WoodGround): WoodOfJob {
     panels: demands.flatMap(({ panels }) => panels),
   };
   const paired = demand.panels.some(({ pairs }) => pairs);
-  const plain = rememberedOf(alone, plainOptions, [document.layout, shop, paired], () =>
-    layoutOptionsOf(shop, document.layout, paired, { seed: 1, effort: LAYOUT_EFFORT }),
-  );
+  const sheet = species.sheet ?? false;
+  const plain = rememberedOf(alone, plainOptions, [document.layout, shop, paired, sheet], () => {
+    const options = layoutOptionsOf(shop, document.layout, paired, { seed: 1, effort: LAYOUT_EFFORT });
+    // The edges of a sheet are clean, and nothing is taken off its faces.
+    return sheet ? { ...options, endTrim: 0, flattening: 0, skim: 0 } : options;
+  });
   const { pinned } = document.layout;
   const asked = document.layout.moved.filter(({ part }) => isHere(part, drawn, species));
   // A layout is only judged beside the rack it was found on.

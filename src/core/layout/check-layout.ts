@@ -1,4 +1,4 @@
-import { hasSectionOf, widthFrom } from '../stock/as-dressed';
+import { hasSectionOf, isSheetOf, widthFrom } from '../stock/as-dressed';
 import type { Board } from '../stock/board';
 import { boardShape, reachAcross } from '../stock/board-shape';
 import { liveEdgeOf } from '../stock/live-edge';
@@ -124,6 +124,8 @@ export function checkBoard(
       if (part?.live && !liveEdgeOf(board, at)) wrong.push(`${nameOf(p)} takes no live edge of ${board.tag} with it`);
       if (part?.asDressed && !hasSectionOf(part, board))
         wrong.push(`${board.tag} is not dressed to the section of ${nameOf(p)}`);
+      if (part?.sheet && !isSheetOf(part.finished.thickness, board))
+        wrong.push(`${board.tag} is not as thick as ${nameOf(p)}`);
       if (panel) widest = Math.max(widest, widestBlank(panel, options));
     }
     const layers = placements.length;
@@ -141,7 +143,9 @@ export function checkBoard(
       width: layers > 1 ? Math.min(widest, Math.max(options.resaw.height, at.width)) : widest,
     };
     const given = (layers > 1 ? resawableThickness : planedThickness)(board, options, size);
-    const dressed = placements.every((p) => demand.parts.some((part) => part.id === p.part && part.asDressed));
+    const dressed = placements.every((p) =>
+      demand.parts.some((part) => part.id === p.part && (part.asDressed || part.sheet)),
+    );
     if (!dressed && given < thickness - SLACK) {
       const crooked = board.crook ? ', crooked as it is,' : '';
       wrong.push(`${board.tag}${crooked} is too thin for ${placements.map(nameOf).join(' and ')}`);

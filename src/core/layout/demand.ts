@@ -27,6 +27,8 @@ export interface PartDemand {
   asDressed?: boolean;
   /** One of its edges is the board's own, as the tree left it. */
   live?: boolean;
+  /** From a sheet of its thickness, nothing planed off. */
+  sheet?: boolean;
   /** m³ of it that become the piece, where it is not all of its finished size. */
   becomes?: number;
   /** Parts with the same word here all come from one board: a matched set, or pieces in sequence. */
@@ -99,6 +101,12 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
     const shows = part.painted ? SHOWS.hidden : SHOWS[part.grade];
     if (part.strips) {
       parts.push(...designed(part, finished, shop, document.species));
+      continue;
+    }
+    if (part.wood?.sheet) {
+      const { length, width } = finished;
+      const rough = { length: upToStep(length, step), width: upToStep(width, step) };
+      parts.push({ ...other, id, letter, name, shows: 'none', finished, rough, sheet: true, resawn: false });
       continue;
     }
     if (isPanel(part.kind)) {

@@ -23,7 +23,7 @@ export function leastCost(demand: Demand, boards: readonly Board[], options: Lay
       const width = Math.min(kind.width, ...ready.map(({ widths }) => widths[i] as number));
       const area = (kind.ids.length * kind.length * width) / most(({ layers }) => layers[i] as number);
       // Dressed stock may be as much thinner as it is measured.
-      return { thickness: kind.asDressed ? 0 : kind.thickness, area };
+      return { thickness: kind.asDressed || kind.sheet ? 0 : kind.thickness, area };
     }),
     ...kinds.bands.map((band) => {
       const strips = Math.ceil(band.width / band.greatest - 1e-9);

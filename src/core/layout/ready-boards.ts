@@ -1,4 +1,4 @@
-import { hasSectionOf, widthFrom } from '../stock/as-dressed';
+import { hasSectionOf, isSheetOf, widthFrom } from '../stock/as-dressed';
 import type { Board } from '../stock/board';
 import { faceArea } from '../stock/board';
 import { type BoardShape, boardShape, reachAcross } from '../stock/board-shape';
@@ -24,6 +24,8 @@ export interface PartKind {
   asDressed: boolean;
   /** One of its edges is a live edge of its board. */
   live: boolean;
+  /** Only from a sheet of its thickness. */
+  sheet: boolean;
   use: number;
   resawn: boolean;
   /** How it is best sawn from the log; null: as it comes. */
@@ -176,6 +178,7 @@ export function kindsOf(demand: Demand, options: LayoutOptions, boards: readonly
       thickness: part.finished.thickness,
       asDressed: part.asDressed ?? false,
       live: part.live ?? false,
+      sheet: part.sheet ?? false,
       use: indexOf({ kind: 'part', shows: part.shows }),
       resawn: part.resawn ?? true,
       rings: part.rings ?? null,
@@ -287,7 +290,7 @@ const sectionOf = ({ width, finishedWidth, thickness, asDressed }: Sized) => ({
  * be resawn, each piece over-thick for its cup and cleaning, a band's kerf between them.
  */
 export function layersOf(
-  kind: Sized & Pick<PartKind, 'resawn'>,
+  kind: Sized & Pick<PartKind, 'resawn' | 'sheet'>,
   { planed, resawable }: Pick<ReadyBoard, 'planed' | 'resawable'>,
   board: Board,
   { resaw, endTrim, skim }: Pick<LayoutOptions, 'resaw' | 'endTrim' | 'skim'>,
@@ -299,6 +302,7 @@ export function layersOf(
   if (kind.live && !edge) return 0;
   const width = widthFrom(section, board, skim) - (edge?.depth ?? 0);
   if (width <= 0 || length > board.length - 2 * endTrim + 1e-9 || width > widest + 1e-9) return 0;
+  if (kind.sheet) return !board.takenFor && isSheetOf(kind.thickness, board) ? 1 : 0;
   if (kind.asDressed) return !board.takenFor && hasSectionOf(section, board) ? 1 : 0;
   if (planed({ length, width }) < kind.thickness - 1e-9) return 0;
   if (!kind.resawn || kind.live || width > resaw.height) return 1;

@@ -6,6 +6,7 @@ export const KIND_PLURALS: Partial<Record<PartKind, string>> = {
   slat: 'slats',
   slab: 'slabs',
   border: 'borders',
+  sheet: 'panel',
   side: 'sides',
   leaf: 'leaves',
   slide: 'slides',

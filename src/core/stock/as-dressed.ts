@@ -30,3 +30,10 @@ export function widthFrom(part: Section, board: Board, skim: number): number {
   const gives = hasDressedEdges(board) && board.width < part.rough.width;
   return gives && board.width - skim >= part.finished.width - 1e-6 ? board.width : part.rough.width;
 }
+
+/** Sheets sold as of one thickness differ by so much, mm; common practice. */
+const SHEET_TOLERANCE = 0.6;
+
+/** Whether a sheet is as thick as what is cut from it: nothing is planed off a sheet. mm */
+export const isSheetOf = (thickness: number, sheet: Pick<Board, 'thickness'>): boolean =>
+  Math.abs(sheet.thickness - thickness) <= SHEET_TOLERANCE;

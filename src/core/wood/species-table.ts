@@ -20,7 +20,9 @@ export interface Species {
   /** MPa at 12 %. */
   modulusOfRupture: number;
   outdoorDurability: 'low' | 'moderate' | 'high';
-  source: 'wood-handbook' | 'din-68100' | 'own';
+  source: 'wood-handbook' | 'din-68100' | 'panel-products' | 'own';
+  /** Sold as sheets: it comes in a thickness that is not planed, and hardly moves. */
+  sheet?: true;
   /** Where a workshop's own values come from. */
   sourceNote?: string;
 }
@@ -84,4 +86,9 @@ export const SPECIES_ROWS: readonly Species[] = [
   { id: 'spruce-norway', commonName: 'Norway spruce', botanicalName: 'Picea abies', kind: 'softwood', shrinkageRadial: null, shrinkageTangential: null, shrinkageVolumetric: null, fibreSaturation: 30, coefficientRadial: 0.0019, coefficientTangential: 0.0039, specificGravity: 0.46, modulusOfElasticity: 11000, modulusOfRupture: 75, outdoorDurability: 'low', source: 'din-68100' },
   { id: 'pine-scots', commonName: 'Scots pine', botanicalName: 'Pinus sylvestris', kind: 'softwood', shrinkageRadial: null, shrinkageTangential: null, shrinkageVolumetric: null, fibreSaturation: 30, coefficientRadial: 0.0019, coefficientTangential: 0.0036, specificGravity: 0.52, modulusOfElasticity: 11500, modulusOfRupture: 85, outdoorDurability: 'moderate', source: 'din-68100' },
   { id: 'larch-european', commonName: 'European larch', botanicalName: 'Larix decidua', kind: 'softwood', shrinkageRadial: null, shrinkageTangential: null, shrinkageVolumetric: null, fibreSaturation: 30, coefficientRadial: 0.0014, coefficientTangential: 0.003, specificGravity: 0.59, modulusOfElasticity: 12500, modulusOfRupture: 95, outdoorDurability: 'moderate', source: 'din-68100' },
+  // Sheets: stiffness and strength along the face grain, movement in the plane of the sheet; from memory of the Wood Handbook ch. 12 and general data of makers.
+  { id: 'plywood-birch', commonName: 'Birch plywood', botanicalName: '', kind: 'hardwood', shrinkageRadial: null, shrinkageTangential: null, shrinkageVolumetric: null, fibreSaturation: 28, coefficientRadial: 0.00015, coefficientTangential: 0.00015, specificGravity: 0.65, modulusOfElasticity: 9000, modulusOfRupture: 55, outdoorDurability: 'low', source: 'panel-products', sheet: true },
+  { id: 'plywood-poplar', commonName: 'Poplar plywood', botanicalName: '', kind: 'hardwood', shrinkageRadial: null, shrinkageTangential: null, shrinkageVolumetric: null, fibreSaturation: 28, coefficientRadial: 0.0002, coefficientTangential: 0.0002, specificGravity: 0.43, modulusOfElasticity: 5000, modulusOfRupture: 30, outdoorDurability: 'low', source: 'panel-products', sheet: true },
+  { id: 'plywood-softwood', commonName: 'Softwood plywood', botanicalName: '', kind: 'softwood', shrinkageRadial: null, shrinkageTangential: null, shrinkageVolumetric: null, fibreSaturation: 28, coefficientRadial: 0.00015, coefficientTangential: 0.00015, specificGravity: 0.5, modulusOfElasticity: 7500, modulusOfRupture: 35, outdoorDurability: 'moderate', source: 'panel-products', sheet: true },
+  { id: 'mdf', commonName: 'Medium-density fibreboard', botanicalName: '', kind: 'softwood', shrinkageRadial: null, shrinkageTangential: null, shrinkageVolumetric: null, fibreSaturation: 28, coefficientRadial: 0.0003, coefficientTangential: 0.0003, specificGravity: 0.72, modulusOfElasticity: 3000, modulusOfRupture: 28, outdoorDurability: 'low', source: 'panel-products', sheet: true },
 ];

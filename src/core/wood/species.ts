@@ -6,6 +6,7 @@ export type { Species };
 const SOURCES = {
   'wood-handbook': 'Wood Handbook (USDA Forest Products Laboratory), ch. 4, 5 and 13; values from memory',
   'din-68100': 'DIN 68100, differential swelling; values from memory',
+  'panel-products': 'Wood Handbook ch. 12 and general data of makers of sheets; values from memory',
 } as const;
 
 /** Where a species' values come from; the workshop's own say it themselves. */
@@ -73,6 +74,10 @@ function tableWith(own: readonly OwnSpecies[]) {
 
 /** The shipped table with the workshop's own woods in it, its own values before the table's. */
 export const speciesWith = (own: readonly OwnSpecies[]): readonly Species[] => tableWith(own).all;
+
+/** Of a list of species, those that boards are of, and those that are sold as sheets. */
+export const solidWoods = (all: readonly Species[]): Species[] => all.filter(({ sheet }) => !sheet);
+export const sheetWoods = (all: readonly Species[]): Species[] => all.filter(({ sheet }) => sheet);
 
 export function findSpecies(id: string, own: readonly OwnSpecies[] = NONE): Species | undefined {
   return tableWith(own).byId.get(id);

@@ -29,7 +29,7 @@ const percentOf = (air: Air) => (air.by === 'moisture' ? air.moisture : equilibr
 /** How much a board moves, with nothing else known: wood, width, rings, the air it is in and the air it goes to. */
 export function CalculatorPage({ places, today }: { places: readonly Place[]; today: string }) {
   const units = useUnits();
-  const { all, find } = useSpecies();
+  const { solid, find } = useSpecies();
   const shop = places.find((place) => place.kind === 'shop');
   const home = places.find((place) => place.kind === 'home') ?? shop;
   const day = dayOfYear(today) % DAYS_IN_YEAR;
@@ -53,7 +53,7 @@ export function CalculatorPage({ places, today }: { places: readonly Place[]; to
     high: { by: 'moisture', moisture: 12, temperature: 21, relativeHumidity: 65 },
   });
 
-  const wood = find(species) ?? all[0];
+  const wood = find(species) ?? solid[0];
   const rings: Rings = sawn === 'centre' ? centre : { flat: 0, rift: 45, quarter: 90 }[sawn];
   const place = places.find((p) => p.id === range.placeId);
   const year = place ? yearOfAir(place) : undefined;
@@ -121,7 +121,7 @@ export function CalculatorPage({ places, today }: { places: readonly Place[]; to
         <Select
           label="Wood"
           value={species}
-          options={all.map((s) => ({ value: s.id, label: s.commonName }))}
+          options={solid.map((s) => ({ value: s.id, label: s.commonName }))}
           onCommit={commit(setSpecies)}
           wide
         />

@@ -16,7 +16,7 @@ import { TopFields } from './top-fields';
 
 export function FormStep() {
   const { piece, figures, species } = useDerived();
-  const { all } = useSpecies();
+  const { solid } = useSpecies();
   const own = useDecisions((decided) => decided);
   const job = useJobState((state) => state.document);
   const changeAll = useChanges();
@@ -26,7 +26,7 @@ export function FormStep() {
   const named = (made.length > 0 ? made : [species]).map(({ commonName }) => commonName);
   const woods = [...new Set(named)].join(' and ');
   const onRack = (id: string) => rack.filter((board) => board.species === id).length;
-  const options = [...all]
+  const options = [...solid]
     .map((s) => ({
       value: s.id,
       label: onRack(s.id) > 0 ? `${s.commonName} · ${onRack(s.id)} boards` : s.commonName,

@@ -1,7 +1,8 @@
 'use client';
 
-import { KIND_PLURALS, madeParts, type PartKind, partWoodChanges } from '@/core';
+import { isMade, KIND_PLURALS, type PartKind, partWoodChanges, sheetWoods } from '@/core';
 import { Select } from '@/ui/fields';
+import { useSpecies } from '@/ui/species';
 import { useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
 
 /** Kinds of parts that are of another wood than the piece, each with a choice of its own. */
@@ -10,7 +11,16 @@ export function OtherWoods({ woods }: { woods: readonly { value: string; label: 
   const { pieceId, speciesOf } = useDecisions((own) => own);
   const job = useJobState((state) => state.document);
   const change = useChanges();
-  const kinds = [...new Set(madeParts(piece).map(({ kind }) => kind))].filter((kind) => KIND_PLURALS[kind]);
+  const { all } = useSpecies();
+  const own = piece.parts.filter((part) => isMade(part) || part.material === 'sheet');
+  const kinds = [...new Set(own.map(({ kind }) => kind))].filter((kind) => KIND_PLURALS[kind]);
+  const sheets = sheetWoods(all).map(({ id, commonName }) => ({ value: id, label: `sheet: ${commonName}` }));
+  const ofPiece = { value: '', label: `as the piece: ${species.commonName}` };
+  const optionsFor = (of: string) => {
+    if (of === 'sheet') return [{ value: '', label: 'bought to size' }, ...sheets];
+    const solid = woods.filter(({ value }) => value !== species.id);
+    return [ofPiece, ...solid, ...(of === 'shelf' ? sheets : [])];
+  };
   const others = Object.keys(speciesOf).length;
   const title = (kind: PartKind) => {
     const words = KIND_PLURALS[kind] ?? kind;
@@ -37,10 +47,7 @@ export function OtherWoods({ woods }: { woods: readonly { value: string; label: 
             wide
             label={label}
             value={speciesOf[of] ?? ''}
-            options={[
-              { value: '', label: `as the piece: ${species.commonName}` },
-              ...woods.filter(({ value }) => value !== species.id),
-            ]}
+            options={optionsFor(of)}
             onCommit={(wood) => void change(partWoodChanges(job, pieceId, of, wood === '' ? null : wood))}
           />
         ))}

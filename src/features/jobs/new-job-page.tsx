@@ -22,8 +22,8 @@ export function NewJobPage({
   today: string;
 }) {
   const router = useRouter();
-  const { all } = useSpecies();
-  const woods = all
+  const { solid } = useSpecies();
+  const woods = [...solid]
     .map((s) => ({
       value: s.id,
       boards: counts[s.id] ?? 0,
