@@ -17,6 +17,7 @@ import {
   radio,
   reads,
   saved,
+  visit,
   withBrowser,
 } from './desk';
 
@@ -215,6 +216,55 @@ describe('a piece of two woods', () => {
     const svg = await (await fetch(`${base}/api/jobs/${id}/files/layout.svg`)).text();
     expect(svg).toMatch(/data-part="p1\.1:top"/);
     expect(svg).toMatch(/data-part="p1\.1:leg-front-left"/);
+    expect(page.faults).toEqual([]);
+  });
+});
+
+describe('a painted base with a shelf of plywood', () => {
+  it('oak above, maple under paint, plywood between: chosen, stocked as a sheet on the rack, laid out and printed', async () => {
+    const { id } = await newJob('Painted base', 'oak-white');
+    await stock('ZQ', 3, { length: 3000, width: 260, thickness: 80 });
+    const page = await openPage('/rack');
+    await (await button(page, 'Add a board')).click();
+    const wood = await page.waitForSelector(
+      '::-p-xpath(//div[@role="dialog"]//select[option[contains(., "Birch plywood")]])',
+    );
+    await wood!.select('plywood-birch');
+    await fill(page, 'Tag', `ZP${stamp}`);
+    await reads(page, '[role="dialog"]', /along the face grain/);
+    await (await button(page, 'Add it to the rack')).click();
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+
+    await visit(page, `/jobs/${id}/form`);
+    await (await radio(page, 'With a shelf')).click();
+    await fill(page, 'Boards of the shelf', '1');
+    await fill(page, 'Shelf, thick', '18');
+    await page.click('main summary');
+    for (const kind of ['Legs', 'Aprons', 'Cross rails', 'Stretcher']) {
+      await choose(page, kind, WOOD);
+      await saved(page);
+    }
+    await choose(page, 'Shelf boards', 'plywood-birch');
+    await saved(page);
+    await reads(page, 'main', /White oak, Sugar \(hard\) maple and Birch plywood/);
+    await goTo(page, 'plan');
+    for (const kind of ['legs', 'aprons', 'cross rails', 'stretcher']) {
+      const box = await page.waitForSelector(`::-p-xpath(//label[contains(., "The ${kind}")]/input)`);
+      await box!.click();
+      await saved(page);
+    }
+    await reads(page, 'main', /Seal knots, prime what is painted/);
+    await goTo(page, 'layout');
+    await laidOut(page);
+    await choose(page, 'Boards of', 'plywood-birch');
+    await laidOut(page);
+    await reads(page, 'figure[data-board]', new RegExp(`ZP${stamp}`));
+    await reads(page, 'main', /To buy\s+nothing/);
+    const csv = await (await fetch(`${base}/api/jobs/${id}/files/cut-list.csv`)).text();
+    expect(csv).toMatch(/Shelf.*Birch plywood,$/m);
+    expect(csv).toMatch(/Leg.*maple,yes$/m);
+    const rack = await (await fetch(`${base}/api/boards/export`)).text();
+    expect(rack).toMatch(new RegExp(`ZP${stamp}.*(plywood-birch|Birch plywood)`));
     expect(page.faults).toEqual([]);
   });
 });

@@ -24,7 +24,7 @@ export function FormStep() {
   const views = useViewTabs('front');
   const made = madeParts(piece).flatMap(({ wood }) => speciesIn(wood ?? species));
   const named = (made.length > 0 ? made : [species]).map(({ commonName }) => commonName);
-  const woods = [...new Set(named)].join(' and ');
+  const woods = new Intl.ListFormat('en-GB').format(new Set(named));
   const onRack = (id: string) => rack.filter((board) => board.species === id).length;
   const options = [...solid]
     .map((s) => ({

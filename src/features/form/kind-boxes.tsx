@@ -18,7 +18,7 @@ export function KindBoxes<Kind extends PartKind>({
     <label key={kind} className="mb-1 flex items-center gap-2">
       <input
         type="checkbox"
-        className="size-[24px]"
+        className="size-[24px] accent-layout"
         checked={chosen.includes(kind)}
         onChange={(event) =>
           void onCommit(event.target.checked ? [...chosen, kind] : chosen.filter((own) => own !== kind))

@@ -4,7 +4,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
 import { type Blank, type Board, blankLabel, blanksOf, type LabelOf, type Layout, ownerOf } from '@/core';
-import { EndGrain } from '@/ui/end-grain';
+import { BoardEnd } from '@/ui/board-end';
 import { useUnits } from '@/ui/units';
 import type { MoveHands, Trial } from './use-moves';
 
@@ -139,13 +139,12 @@ export function BoardFigure({
             );
           })}
           {trial ? <TrialShape trial={trial} scale={scale} /> : null}
-          <EndGrain
+          <BoardEnd
             x={board.length * scale + 10}
             y={(height - Math.max(8, Math.min(20, board.thickness * scale * 2.2))) / 2}
             width={ends}
             height={Math.max(8, Math.min(20, board.thickness * scale * 2.2))}
-            rings={board.ringCentre ?? board.ringAngle}
-            boardWidth={board.width}
+            board={board}
             lit={here.some((p) => lit.includes(ownerOf(p.part)))}
           />
         </g>

@@ -2,7 +2,7 @@
 
 import { DndContext, type DragEndEvent, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
 import { type BoardInput, type Defect, defectMoved, defectSized } from '@/core';
-import { EndGrain } from '@/ui/end-grain';
+import { BoardEnd } from '@/ui/board-end';
 import { useUnits } from '@/ui/units';
 
 const WIDTH = 700;
@@ -56,14 +56,7 @@ export function BoardSketch({
             // biome-ignore lint/suspicious/noArrayIndexKey: a defect has no name of its own
             <DefectShape key={index} defect={defect} index={index} scale={scale} byArrows={byArrows} />
           ))}
-          <EndGrain
-            x={w + 12}
-            y={h / 2 - 9}
-            width={44}
-            height={18}
-            rings={board.ringCentre ?? board.ringAngle}
-            boardWidth={board.width}
-          />
+          <BoardEnd x={w + 12} y={h / 2 - 9} width={44} height={18} board={board} />
         </g>
       </svg>
     </DndContext>

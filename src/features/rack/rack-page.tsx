@@ -4,8 +4,8 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { Board, Shop } from '@/core';
+import { BoardEnd } from '@/ui/board-end';
 import { Button, buttonLook } from '@/ui/button';
-import { EndGrain } from '@/ui/end-grain';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
@@ -371,14 +371,7 @@ function BoardGlyph({ board, longest }: { board: Board; longest: number }) {
             className="fill-stop"
           />
         ))}
-        <EndGrain
-          x={w + 8}
-          y={h / 2 - 5}
-          width={Math.min(34, Math.max(12, h * 1.6))}
-          height={10}
-          rings={board.ringCentre ?? board.ringAngle}
-          boardWidth={board.width}
-        />
+        <BoardEnd x={w + 8} y={h / 2 - 5} width={Math.min(34, Math.max(12, h * 1.6))} height={10} board={board} />
       </g>
     </svg>
   );
