@@ -51,7 +51,18 @@ module.exports = {
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
-    outside('core-stands-alone', '^src/core/', '^src/(app|features|ui|server|workers)/', 'The core knows nobody.'),
+    outside(
+      'core-stands-alone',
+      '^src/core/',
+      '^src/(app|contract|features|ui|server|workers)/',
+      'The core knows nobody.',
+    ),
+    outside(
+      'contract-below-all',
+      '^src/contract/',
+      '^src/(app|features|ui|server|workers)/',
+      'What goes over HTTP knows only the core.',
+    ),
     outside('ui-below-features', '^src/ui/', '^src/(app|features|server|workers)/', 'Shared parts know only the core.'),
     outside(
       'workers-below-features',

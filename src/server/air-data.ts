@@ -1,24 +1,13 @@
-import type { Place, Shop } from '@/core';
+import type { AirReply } from '@/contract/replies';
 import { today } from './desk-data';
-import { type Device, devicesOf } from './device-store';
-import { type AirOfPlace, airOfPlace, boardsChanged } from './reading-store';
+import { devicesOf } from './device-store';
+import { airOfPlace, boardsChanged } from './reading-store';
 import { currentWorkshop, placesOf } from './workshop-store';
 
 /** How far back the Air page looks. */
 const DAYS = 30;
 
-export interface AirData {
-  today: string;
-  place: Place | null;
-  air: AirOfPlace;
-  devices: Device[];
-  /** Reads otherwise when a board or a reading of one has come or changed: then they are worth fetching anew. */
-  boardsChanged: string;
-  shop: Shop;
-  shopRevision: number;
-}
-
-export async function airData(): Promise<AirData> {
+export async function airData(): Promise<AirReply> {
   const workshop = await currentWorkshop();
   const places = await placesOf(workshop.id);
   const place = places.find((p) => p.kind === 'shop') ?? null;

@@ -1,15 +1,8 @@
-import { type Board, type BoardInput, DEFECT_KINDS } from '@/core';
+import type { BoardReply, RackPart } from '@/contract/replies';
+import { type BoardInput, DEFECT_KINDS } from '@/core';
 import { inTransaction, pool, type Queryable } from './pool';
 import { notFound, Refusal, UUID } from './refusal';
 import { staleWrite } from './workshop-store';
-
-export interface StoredBoard extends Board {
-  revision: number;
-  binned: boolean;
-  reservedFor: string | null;
-  takenFor: string | null;
-  takenOn: string | null;
-}
 
 /** Where a board is: on the rack, in the bin, or used up by a job. */
 export const SHELVES = ['rack', 'bin', 'used'] as const;
@@ -45,25 +38,25 @@ export async function boardsOf(
   workshopId: string,
   shelf: Shelf = 'rack',
   db: Queryable = pool(),
-): Promise<StoredBoard[]> {
+): Promise<BoardReply[]> {
   const { rows } = await db.query(`${BOARDS} and ${ON_SHELF[shelf]} order by b.tag, b.id`, [workshopId]);
   return rows;
 }
 
 /** All that is not in the bin: what a job may use of it, {@link usableFor} tells. */
-export async function boardsOfJobs(workshopId: string): Promise<StoredBoard[]> {
+export async function boardsOfJobs(workshopId: string): Promise<BoardReply[]> {
   const { rows } = await pool().query(`${BOARDS} and b.deleted_at is null order by b.tag, b.id`, [workshopId]);
   return rows;
 }
 
 /** The boards a job may use: neither reserved for another nor used up by another. */
-export const usableFor = (boards: readonly StoredBoard[], jobId: string): StoredBoard[] =>
+export const usableFor = (boards: readonly BoardReply[], jobId: string): BoardReply[] =>
   boards.filter(
     ({ reservedFor, takenFor }) =>
       (takenFor === null || takenFor === jobId) && (reservedFor === null || reservedFor === jobId),
   );
 
-export const boardsForJob = async (workshopId: string, jobId: string): Promise<StoredBoard[]> =>
+export const boardsForJob = async (workshopId: string, jobId: string): Promise<BoardReply[]> =>
   usableFor(await boardsOfJobs(workshopId), jobId);
 
 /** How many boards of each wood are on the rack, by species id. */
@@ -89,15 +82,6 @@ export interface RackQuery {
 }
 
 export const RACK_SORTS = ['tag', 'species', 'length', 'width', 'thickness', 'moisture'] as const;
-
-export interface RackPart {
-  boards: StoredBoard[];
-  /** Of all that match, not only of this part. */
-  total: number;
-  boardFeet: number;
-  /** Ids of the woods on the rack. */
-  woods: string[];
-}
 
 const SORT_BY: Record<RackQuery['sort'], string> = {
   tag: 'b.tag collate counted',
@@ -164,13 +148,13 @@ export async function longestBoard(workshopId: string): Promise<number> {
   return rows[0].longest ?? 1;
 }
 
-async function boardById(db: Queryable, workshopId: string, id: string): Promise<StoredBoard | undefined> {
+async function boardById(db: Queryable, workshopId: string, id: string): Promise<BoardReply | undefined> {
   const { rows } = await db.query(`${BOARDS} and b.id = $2`, [workshopId, id]);
   return rows[0];
 }
 
 /** A board by the address on its label; null when it is in the bin, used up, or was never there. */
-export async function openedBoard(workshopId: string, id: string): Promise<StoredBoard | null> {
+export async function openedBoard(workshopId: string, id: string): Promise<BoardReply | null> {
   const board = UUID.test(id) ? await boardById(pool(), workshopId, id) : undefined;
   return board && !board.binned && board.takenFor === null ? board : null;
 }
@@ -280,11 +264,11 @@ async function insert(db: Queryable, workshopId: string, boards: readonly BoardI
   return ids;
 }
 
-export async function addBoard(workshopId: string, board: BoardInput): Promise<StoredBoard> {
+export async function addBoard(workshopId: string, board: BoardInput): Promise<BoardReply> {
   return refusingTakenTag(board.tag, () =>
     inTransaction(async (db) => {
       const [id = ''] = await insert(db, workshopId, [board]);
-      return (await boardById(db, workshopId, id)) as StoredBoard;
+      return (await boardById(db, workshopId, id)) as BoardReply;
     }),
   );
 }
@@ -294,7 +278,7 @@ export async function saveBoard(
   id: string,
   board: BoardInput,
   revision: number,
-): Promise<StoredBoard> {
+): Promise<BoardReply> {
   return refusingTakenTag(board.tag, () =>
     inTransaction(async (db) => {
       const { rowCount } = await db.query(
@@ -309,7 +293,7 @@ export async function saveBoard(
       }
       await db.query('delete from board_defect where board_id = $1', [id]);
       await writeDefects(db, workshopId, [{ id, defects: board.defects }]);
-      return (await boardById(db, workshopId, id)) as StoredBoard;
+      return (await boardById(db, workshopId, id)) as BoardReply;
     }),
   );
 }
@@ -322,7 +306,7 @@ export async function binBoard(workshopId: string, id: string): Promise<void> {
   if (!rowCount) throw notFound('board', id);
 }
 
-export async function restoreBoard(workshopId: string, id: string): Promise<StoredBoard> {
+export async function restoreBoard(workshopId: string, id: string): Promise<BoardReply> {
   const binned = await boardById(pool(), workshopId, id);
   if (!binned) throw notFound('board', id);
   await refusingTakenTag(binned.tag, () =>

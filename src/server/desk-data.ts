@@ -1,6 +1,7 @@
+import type { JobReply } from '@/contract/replies';
 import { type Board, DAYS_IN_YEAR, dayOfYear, type Layout, type Place, type Shop, yearOfAir } from '@/core';
 import { boardCounts, boardsForJob } from './board-store';
-import { findJob, layoutsOf, type StoredJob } from './job-store';
+import { findJob, layoutsOf } from './job-store';
 import { asId, Refusal } from './refusal';
 import { currentWorkshop, placesOf } from './workshop-store';
 
@@ -21,7 +22,7 @@ export function airLine(places: readonly Place[]): string {
 const WITH_PAGE = 250;
 
 export interface DeskData {
-  job: StoredJob;
+  job: JobReply;
   shop: Shop;
   places: Place[];
   /** Null where they are too many to come with the page: they are fetched then. */

@@ -1,15 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
+import type { Device } from '@/contract/replies';
 import { inTransaction, pool, type Queryable } from './pool';
 import { notFound, Refusal } from './refusal';
-
-export interface Device {
-  id: string;
-  name: string;
-  kind: 'hygrometer' | 'moisture-meter';
-  placeId: string | null;
-  /** ISO, null before it has sent anything. */
-  lastSeenAt: string | null;
-}
 
 const COLUMNS = 'id, name, kind, place_id as "placeId", last_seen_at as "lastSeenAt"';
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');

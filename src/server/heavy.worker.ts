@@ -1,10 +1,10 @@
 import type { InferOutput } from 'valibot';
+import type { ImportRackRequest, NewJobRequest } from '@/contract/requests';
 import { importRack } from './import-rack';
 import { jobFileOut } from './job-files';
 import { makeSummaries } from './job-list';
 import { labelsOf } from './labels';
 import { Refusal } from './refusal';
-import type { ImportRackRequest, NewJobRequest } from './requests';
 import { startJob } from './start-job';
 import { currentWorkshop } from './workshop-store';
 

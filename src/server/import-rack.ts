@@ -1,15 +1,8 @@
-import { type Problem, readRackCsv } from '@/core';
+import type { RackImport } from '@/contract/replies';
+import { readRackCsv } from '@/core';
 import { addBoards, takenTags } from './board-store';
 import { Refusal } from './refusal';
 import type { Workshop } from './workshop-store';
-
-export interface RackImport {
-  /** Boards that can be, or were, taken in. */
-  sound: number;
-  added: number;
-  problems: Problem[];
-  tags: string[];
-}
 
 /**
  * Takes in the sound rows of a rack file; a file with faults is only looked at, unless they were seen before.

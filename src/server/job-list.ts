@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { JobPage, JobSummary } from '@/contract/replies';
 import {
   type DerivedJob,
   deriveJob,
@@ -16,34 +17,6 @@ import { asRead } from './job-store';
 import { pool } from './pool';
 import { UUID } from './refusal';
 import { currentWorkshop, placesOf } from './workshop-store';
-
-/** What was computed of a job for the list: of the piece itself; boards come and go, they are looked at in its layout. */
-export interface JobSummary {
-  species: string;
-  /** All that is built, those that are alike counted one by one. */
-  pieces: number;
-  /** Of the first of them. */
-  length: number;
-  width: number;
-  cut: number;
-  parts: number;
-  stops: number;
-}
-
-/** A job in the list; its summary is null while it is being computed. */
-export interface JobLine {
-  id: string;
-  name: string;
-  client: string;
-  dueOn: string;
-  summary: JobSummary | null;
-}
-
-export interface JobPage {
-  jobs: JobLine[];
-  /** Where the next page begins; null on the last. */
-  more: string | null;
-}
 
 export interface JobQuery {
   bin: boolean;

@@ -1,3 +1,4 @@
+import type { BoardReply, JobReply } from '@/contract/replies';
 import {
   type Check,
   composeBoardSheets,
@@ -19,18 +20,18 @@ import {
   type Shop,
   writePhrase,
 } from '@/core';
-import { boardsOfJobs, type StoredBoard, usableFor } from './board-store';
+import { boardsOfJobs, usableFor } from './board-store';
 import { serverSolver } from './highs';
-import { findJob, layoutsOf, type StoredJob } from './job-store';
+import { findJob, layoutsOf } from './job-store';
 import { printPdf } from './pdf';
 import { notFound, Refusal } from './refusal';
 import { styleOf } from './style';
 import { currentWorkshop, placesOf } from './workshop-store';
 
 export interface WholeJob {
-  job: StoredJob;
+  job: JobReply;
   shop: Shop;
-  boards: StoredBoard[];
+  boards: BoardReply[];
   derived: DerivedJob;
   style: LengthStyle;
 }

@@ -1,16 +1,9 @@
 import * as v from 'valibot';
+import type { JobReply } from '@/contract/replies';
 import { type JobDocument, JobDocumentSchema, type Layout, LayoutSchema, read } from '@/core';
 import { inTransaction, pool, type Queryable } from './pool';
 import { notFound, Refusal } from './refusal';
 import { staleWrite } from './workshop-store';
-
-export interface StoredJob {
-  id: string;
-  revision: number;
-  document: JobDocument;
-  canUndo: boolean;
-  canRedo: boolean;
-}
 
 interface RevisionRow {
   revision: number;
@@ -27,7 +20,7 @@ export function asRead(id: string, document: unknown): JobDocument {
   return sound.value;
 }
 
-function stored(id: string, row: RevisionRow): StoredJob {
+function stored(id: string, row: RevisionRow): JobReply {
   return {
     id,
     revision: row.revision,
@@ -67,11 +60,11 @@ async function revisionRow(db: Queryable, id: string, revision: number): Promise
   return rows[0];
 }
 
-export async function findJob(workshopId: string, id: string): Promise<StoredJob> {
+export async function findJob(workshopId: string, id: string): Promise<JobReply> {
   return stored(id, await currentRow(pool(), workshopId, id));
 }
 
-export async function addJob(workshopId: string, document: JobDocument, db?: Queryable): Promise<StoredJob> {
+export async function addJob(workshopId: string, document: JobDocument, db?: Queryable): Promise<JobReply> {
   const work = async (client: Queryable) => {
     const { rows } = await client.query(
       'insert into job (workshop_id, revision, name, client, due_on) values ($1, 1, $2, $3, $4) returning id',
@@ -93,7 +86,7 @@ async function advance(
   id: string,
   expected: number,
   next: (db: Queryable, current: RevisionRow) => Promise<Pick<RevisionRow, 'document' | 'undo_to' | 'redo_to'>>,
-): Promise<StoredJob> {
+): Promise<JobReply> {
   return inTransaction(async (db) => {
     const current = await currentRow(db, workshopId, id, true);
     if (current.revision !== expected) throw staleWrite('This job', stored(id, current));
@@ -111,7 +104,7 @@ async function advance(
   });
 }
 
-export function saveJob(workshopId: string, id: string, document: JobDocument, expected: number): Promise<StoredJob> {
+export function saveJob(workshopId: string, id: string, document: JobDocument, expected: number): Promise<JobReply> {
   return advance(workshopId, id, expected, async (_, current) => ({
     document,
     undo_to: current.revision,
@@ -128,7 +121,7 @@ const nothingTo = (what: string) =>
     },
   ]);
 
-export function undoJob(workshopId: string, id: string, expected: number): Promise<StoredJob> {
+export function undoJob(workshopId: string, id: string, expected: number): Promise<JobReply> {
   return advance(workshopId, id, expected, async (db, current) => {
     if (current.undo_to === null) throw nothingTo('undo');
     const target = await revisionRow(db, id, current.undo_to);
@@ -136,7 +129,7 @@ export function undoJob(workshopId: string, id: string, expected: number): Promi
   });
 }
 
-export function redoJob(workshopId: string, id: string, expected: number): Promise<StoredJob> {
+export function redoJob(workshopId: string, id: string, expected: number): Promise<JobReply> {
   return advance(workshopId, id, expected, async (db, current) => {
     if (current.redo_to === null) throw nothingTo('redo');
     const target = await revisionRow(db, id, current.redo_to);

@@ -1,5 +1,6 @@
+import type { BoardReply, RackPart } from '@/contract/replies';
 import { plainText, speciesWith } from '@/core';
-import { RACK_SORTS, type RackPart, rackPart, SHELVES, type StoredBoard } from './board-store';
+import { RACK_SORTS, rackPart, SHELVES } from './board-store';
 import { currentWorkshop } from './workshop-store';
 
 /** Boards sent at once. */
@@ -11,7 +12,7 @@ export async function rackOf(query: URLSearchParams): Promise<RackPart> {
 }
 
 /** All boards an address asks for, in the order of their tags. */
-export async function wholeShelf(query: URLSearchParams, most: number): Promise<StoredBoard[]> {
+export async function wholeShelf(query: URLSearchParams, most: number): Promise<BoardReply[]> {
   return (await partOf(query, 0, most)).boards;
 }
 

@@ -1,23 +1,8 @@
-import {
-  type AirReading,
-  type BoardReading,
-  correctPinReading,
-  doubtOf,
-  type Problem,
-  type Shop,
-  type WaitingBoard,
-} from '@/core';
-import type { Device } from './device-store';
+import type { AirOfPlace, BoardInAir, Device, TakenReadings } from '@/contract/replies';
+import { type AirReading, type BoardReading, correctPinReading, doubtOf, type Problem, type Shop } from '@/core';
 import { inTransaction, pool, type Queryable } from './pool';
 import { Refusal } from './refusal';
 import { currentWorkshop } from './workshop-store';
-
-export interface Taken {
-  taken: number;
-  /** Readings that were here already, from the same device at the same time. */
-  duplicates: number;
-  refused: Problem[];
-}
 
 type Sender = Device & { workshopId: string };
 /** A board that is locked for the rest of the transaction, as it is now. */
@@ -32,10 +17,10 @@ export async function takeReadings(
   device: Sender,
   readings: readonly (AirReading | BoardReading)[],
   now: Date,
-): Promise<Taken> {
+): Promise<TakenReadings> {
   const { settings } = await currentWorkshop();
   return inTransaction(async (db) => {
-    const result: Taken = { taken: 0, duplicates: 0, refused: [] };
+    const result: TakenReadings = { taken: 0, duplicates: 0, refused: [] };
     const boards = await lockBoards(
       db,
       device.workshopId,
@@ -155,12 +140,6 @@ export async function enterBoardReading(
   return { taken: kept ? 1 : 0, duplicates: kept ? 0 : 1 };
 }
 
-export interface AirOfPlace {
-  /** Oldest first, at most one an hour. */
-  readings: { at: string; temperature: number; relativeHumidity: number }[];
-  latest: { at: string; temperature: number; relativeHumidity: number } | null;
-}
-
 /** The last days' readings of a place, by the hour. */
 export async function airOfPlace(workshopId: string, placeId: string, days: number): Promise<AirOfPlace> {
   const [hours, last] = await Promise.all([
@@ -182,13 +161,6 @@ export async function airOfPlace(workshopId: string, placeId: string, days: numb
     relativeHumidity: row.rh,
   });
   return { readings: hours.rows.map(of), latest: last.rows[0] ? of(last.rows[0]) : null };
-}
-
-/** A board as the Air page lists it, with what a meter last said of it. */
-export interface BoardInAir extends WaitingBoard {
-  tag: string;
-  moistureOn: string | null;
-  last: { reading: number; woodTemperature: number } | null;
 }
 
 export async function boardsInAir(workshopId: string): Promise<BoardInAir[]> {

@@ -1,10 +1,11 @@
 import type { InferOutput } from 'valibot';
+import type { JobReply } from '@/contract/replies';
+import type { NewJobRequest } from '@/contract/requests';
 import { findSpecies, type JobDocument, proposeJob, readJobFile } from '@/core';
 import { boardsOfJobs, usableFor } from './board-store';
-import { addJob, type StoredJob } from './job-store';
+import { addJob } from './job-store';
 import { inTransaction } from './pool';
 import { Refusal } from './refusal';
-import type { NewJobRequest } from './requests';
 import { addPlace, addWoods, placesOf, type Workshop } from './workshop-store';
 
 /** The first document of a new job, in this workshop's own air. */
@@ -37,7 +38,7 @@ export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJ
 }
 
 /** A job file brought in: its places are found by name here, or added. */
-export async function importJob(workshop: Workshop, text: string): Promise<StoredJob> {
+export async function importJob(workshop: Workshop, text: string): Promise<JobReply> {
   const file = readJobFile(text);
   if ('problems' in file) throw new Refusal(422, file.problems);
   const { job, places, species } = file.value;

@@ -1,5 +1,6 @@
+import type { BoardReply } from '@/contract/replies';
 import { type BoardInput, offcutBoard } from '@/core';
-import { addBoards, boardsOfJobs, type StoredBoard, usableFor } from './board-store';
+import { addBoards, boardsOfJobs, usableFor } from './board-store';
 import { wholeJob } from './job-outputs';
 import { findJob } from './job-store';
 import { inTransaction, pool } from './pool';
@@ -16,7 +17,7 @@ export interface GivenOffcut {
 }
 
 /** Keeps boards for a job, or lets go those it has; the job's boards as they are afterwards. */
-export async function reserveBoards(jobId: string, boards: readonly string[]): Promise<StoredBoard[]> {
+export async function reserveBoards(jobId: string, boards: readonly string[]): Promise<BoardReply[]> {
   const { id: workshopId } = await currentWorkshop();
   await findJob(workshopId, jobId);
   await inTransaction(async (db) => {
@@ -55,7 +56,7 @@ export async function takeBoards(
   jobId: string,
   boards: readonly string[],
   offcuts: readonly GivenOffcut[],
-): Promise<StoredBoard[]> {
+): Promise<BoardReply[]> {
   const { id: workshopId } = await currentWorkshop();
   const { derived } = await wholeJob(jobId, false);
   const current = derived.woods.filter(({ layoutState }) => layoutState === 'current');

@@ -1,3 +1,5 @@
+import type { JobReply } from '@/contract/replies';
+
 /** The running Tallers that bin/test started: files that run side by side have one each. */
 const running = (process.env.TALLER_URLS ?? process.env.TALLER_URL ?? 'http://127.0.0.1:3000').split(' ');
 export const base = running[(Number(process.env.VITEST_POOL_ID ?? 1) - 1) % running.length] as string;
@@ -26,13 +28,7 @@ export async function call<T = never>(
   return { status: response.status, data: data as T, headers: response.headers };
 }
 
-export interface JobReply {
-  id: string;
-  revision: number;
-  document: import('@/core').JobDocument;
-  canUndo: boolean;
-  canRedo: boolean;
-}
+export type { JobReply };
 
 export const brief = {
   seats: 6,

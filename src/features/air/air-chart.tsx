@@ -10,9 +10,11 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import type { AirOfPlace } from '@/contract/replies';
 import { DAYS_IN_YEAR, dayOfYear, equilibriumMoisture, type Place, plusDays, sayDayShort, yearOfAir } from '@/core';
 import { LineKey } from '@/ui/line-key';
-import type { Reading } from './air-reply';
+
+type Reading = AirOfPlace['readings'][number];
 
 const DAY = 86_400_000;
 

@@ -1,13 +1,13 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import type { AirReply } from '@/contract/replies';
 import { DAYS_IN_YEAR, dayOfYear, equilibriumMoisture, moistureFigure, yearOfAir } from '@/core';
 import { NumberField } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
 import { request } from '@/ui/request';
 import { useTabs } from '../form/piece-drawing';
 import { AirChart } from './air-chart';
-import type { AirReply } from './air-reply';
 import { BoardsToMill } from './boards-to-mill';
 import { Devices } from './devices';
 

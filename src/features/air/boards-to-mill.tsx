@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import type { AirReply, BoardInAir } from '@/contract/replies';
 import { correctPinReading, type Problem } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -10,7 +11,6 @@ import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
 import { Length } from '@/ui/units';
-import type { AirReply, BoardLine } from './air-reply';
 import { useBoardsInAir } from './use-boards-in-air';
 import { useWaits } from './use-waits';
 
@@ -128,7 +128,7 @@ function ReadingDialog({
   data,
   onClose,
 }: {
-  board: BoardLine;
+  board: BoardInAir;
   correction: number;
   data: AirReply;
   onClose: (entered: boolean) => void;

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { AirReply, Device } from '@/contract/replies';
 import type { Problem } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, TextField } from '@/ui/fields';
@@ -8,12 +9,11 @@ import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { Group } from '../form/group';
-import type { AirReply, DeviceLine } from './air-reply';
 
 /** The devices that send readings; a new one's token is shown this once. */
 export function Devices({ data, onChange }: { data: AirReply; onChange: () => void }) {
   const [name, setName] = useState('');
-  const [kind, setKind] = useState<DeviceLine['kind']>('hygrometer');
+  const [kind, setKind] = useState<Device['kind']>('hygrometer');
   const [added, setAdded] = useState<{ name: string; token: string } | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const add = async () => {
@@ -28,7 +28,7 @@ export function Devices({ data, onChange }: { data: AirReply; onChange: () => vo
     setName('');
     onChange();
   };
-  const bin = async (device: DeviceLine) => {
+  const bin = async (device: Device) => {
     const reply = await request('DELETE', `/api/devices/${device.id}`);
     setProblems(reply.ok ? [] : reply.problems);
     if (reply.ok) onChange();

@@ -1,16 +1,16 @@
 import { useCallback, useEffect, useState } from 'react';
+import type { BoardInAir } from '@/contract/replies';
 import { request } from '@/ui/request';
-import type { BoardLine } from './air-reply';
 
 /** A list that did not come is asked for again so long after, ms. */
 const RETRY_AFTER = 4000;
 
 /** The boards on the rack with their moisture, fetched anew when one of them has changed; null until they are here. */
-export function useBoardsInAir(changed: string): readonly BoardLine[] | null {
-  const [boards, setBoards] = useState<{ of: string; list: readonly BoardLine[] } | null>(null);
+export function useBoardsInAir(changed: string): readonly BoardInAir[] | null {
+  const [boards, setBoards] = useState<{ of: string; list: readonly BoardInAir[] } | null>(null);
   const [attempt, setAttempt] = useState(0);
   const fetchThem = useCallback(async (of: string) => {
-    const reply = await request<BoardLine[]>('GET', '/api/air/boards');
+    const reply = await request<BoardInAir[]>('GET', '/api/air/boards');
     if (reply.ok) setBoards({ of, list: reply.value });
     return reply.ok;
   }, []);

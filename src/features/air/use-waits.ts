@@ -2,10 +2,10 @@
 
 import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
+import type { BoardInAir } from '@/contract/replies';
 import type { Day, Place, Waits } from '@/core';
 import { useSpecies } from '@/ui/species';
 import type { Waiting } from '@/workers/waits.worker';
-import type { BoardLine } from './air-reply';
 
 const NONE: Waits = new Map();
 
@@ -17,7 +17,7 @@ interface Waited {
 }
 
 /** Days until each board may be milled, computed in a worker whenever the boards, the air or the target have changed. */
-export function useWaits(boards: readonly BoardLine[] | null, place: Place | null, target: number, from: Day): Waited {
+export function useWaits(boards: readonly BoardInAir[] | null, place: Place | null, target: number, from: Day): Waited {
   const { all: woods } = useSpecies();
   const [waited, setWaited] = useState<Waited>({ waits: NONE, failed: null, done: false });
   const remote = useRef<{ worker: Worker; waiting: Remote<Waiting> } | null>(null);

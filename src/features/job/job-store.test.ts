@@ -1,7 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { JobReply } from '@/contract/replies';
 import { planLayout } from '@/core';
 import { boards, demoJob, derive, jobOf, places, shop } from '../../../tests/fixtures/demo';
-import { createJobStore, type JobReply } from './job-store';
+import { createJobStore } from './job-store';
 
 /** A server of one job, as far as the store can tell: it accepts, refuses, is away, or was written to by another. */
 function fakeServer() {

@@ -1,6 +1,7 @@
 'use client';
 
 import { createStore } from 'zustand';
+import type { JobReply } from '@/contract/replies';
 import {
   type Board,
   type Change,
@@ -27,14 +28,6 @@ import {
 } from './pending';
 
 /** What the server hands out for a job. */
-export interface JobReply {
-  id: string;
-  revision: number;
-  document: JobDocument;
-  canUndo: boolean;
-  canRedo: boolean;
-}
-
 export interface JobSeed {
   job: JobReply;
   shop: Shop;

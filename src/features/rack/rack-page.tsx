@@ -3,6 +3,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
+import type { RackPart } from '@/contract/replies';
 import type { Board, Shop } from '@/core';
 import { BoardEnd } from '@/ui/board-end';
 import { Button, buttonLook } from '@/ui/button';
@@ -16,7 +17,7 @@ import { ImportDialog } from './import-dialog';
 import { KeptFor } from './kept-for';
 import { MillingDialog } from './milling-dialog';
 import type { JobName, RackBoard, Shelf } from './rack-board';
-import { type RackPart, type SortKey, useRack } from './use-rack';
+import { type SortKey, useRack } from './use-rack';
 
 /** Height of a row, px; a taller one is measured when it is drawn. */
 const ROW = 34;

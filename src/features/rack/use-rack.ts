@@ -1,20 +1,13 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import type { RackPart } from '@/contract/replies';
 import type { Problem } from '@/core';
 import { request } from '@/ui/request';
 import type { RackBoard, Shelf } from './rack-board';
 
 export const SORTS = ['tag', 'species', 'length', 'width', 'thickness', 'moisture'] as const;
 export type SortKey = (typeof SORTS)[number];
-
-/** A part of the rack as the server sends it. */
-export interface RackPart {
-  boards: RackBoard[];
-  total: number;
-  boardFeet: number;
-  woods: string[];
-}
 
 export interface RackAsk {
   shelf: Shelf;

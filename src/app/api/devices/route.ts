@@ -1,6 +1,6 @@
+import { NewDeviceRequest } from '@/contract/requests';
 import { addDevice, devicesOf } from '@/server/device-store';
 import { answer, readBody } from '@/server/http';
-import { NewDeviceRequest } from '@/server/requests';
 import { currentWorkshop } from '@/server/workshop-store';
 
 export const GET = () => answer(async () => Response.json(await devicesOf((await currentWorkshop()).id)));

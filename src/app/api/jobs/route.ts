@@ -1,8 +1,8 @@
+import { NewJobRequest } from '@/contract/requests';
 import { heavyWork } from '@/server/heavy-work';
 import { answer, readBody } from '@/server/http';
 import { jobPage, jobQueryOf } from '@/server/job-list';
 import { addJob } from '@/server/job-store';
-import { NewJobRequest } from '@/server/requests';
 import { currentWorkshop } from '@/server/workshop-store';
 
 export const dynamic = 'force-dynamic';

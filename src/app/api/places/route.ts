@@ -1,5 +1,5 @@
+import { NewPlaceRequest } from '@/contract/requests';
 import { answer, readBody } from '@/server/http';
-import { NewPlaceRequest } from '@/server/requests';
 import { addPlace, currentWorkshop } from '@/server/workshop-store';
 
 export const POST = (request: Request) =>

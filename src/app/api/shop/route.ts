@@ -1,5 +1,5 @@
+import { SaveShopRequest } from '@/contract/requests';
 import { answer, readBody } from '@/server/http';
-import { SaveShopRequest } from '@/server/requests';
 import { currentWorkshop, placesOf, saveShop } from '@/server/workshop-store';
 
 export const dynamic = 'force-dynamic';

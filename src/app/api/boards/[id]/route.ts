@@ -1,7 +1,7 @@
+import { SaveBoardRequest } from '@/contract/requests';
 import { binBoard, saveBoard } from '@/server/board-store';
 import { answer, ownPageOnly, readBody } from '@/server/http';
 import { asId } from '@/server/refusal';
-import { SaveBoardRequest } from '@/server/requests';
 import { currentWorkshop } from '@/server/workshop-store';
 
 type Context = { params: Promise<{ id: string }> };

@@ -1,6 +1,6 @@
+import { ImportRackRequest } from '@/contract/requests';
 import { heavyWork } from '@/server/heavy-work';
 import { answer, bodyOf, readText } from '@/server/http';
-import { ImportRackRequest } from '@/server/requests';
 
 /** A plain CSV file, or a JSON object of one with what its columns are. */
 export const POST = (request: Request) =>

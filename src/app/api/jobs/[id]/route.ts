@@ -1,7 +1,7 @@
+import { SaveJobRequest } from '@/contract/requests';
 import { answer, ownPageOnly, readBody } from '@/server/http';
 import { binJob, findJob, saveJob } from '@/server/job-store';
 import { asId } from '@/server/refusal';
-import { SaveJobRequest } from '@/server/requests';
 import { currentWorkshop } from '@/server/workshop-store';
 
 type Context = { params: Promise<{ id: string }> };

@@ -1,6 +1,6 @@
+import { SavePlaceRequest } from '@/contract/requests';
 import { answer, ownPageOnly, readBody } from '@/server/http';
 import { asId } from '@/server/refusal';
-import { SavePlaceRequest } from '@/server/requests';
 import { binPlace, currentWorkshop, savePlace } from '@/server/workshop-store';
 
 type Context = { params: Promise<{ id: string }> };

@@ -1,7 +1,7 @@
+import { EnterReadingRequest } from '@/contract/requests';
 import { answer, readBody } from '@/server/http';
 import { enterBoardReading } from '@/server/reading-store';
 import { asId } from '@/server/refusal';
-import { EnterReadingRequest } from '@/server/requests';
 import { currentWorkshop } from '@/server/workshop-store';
 
 export const POST = (request: Request, { params }: { params: Promise<{ id: string }> }) =>

@@ -1,6 +1,6 @@
+import { ReserveBoardRequest } from '@/contract/requests';
 import { answer, readBody } from '@/server/http';
 import { asId } from '@/server/refusal';
-import { ReserveBoardRequest } from '@/server/requests';
 import { reserveBoard } from '@/server/used-boards';
 
 export const PUT = (request: Request, { params }: { params: Promise<{ id: string }> }) =>

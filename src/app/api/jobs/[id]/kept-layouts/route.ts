@@ -1,7 +1,7 @@
+import { KeepAsideRequest } from '@/contract/requests';
 import { answer, readBody } from '@/server/http';
 import { addKeptLayout, keptLayoutsOf } from '@/server/kept-layout-store';
 import { asId } from '@/server/refusal';
-import { KeepAsideRequest } from '@/server/requests';
 import { currentWorkshop } from '@/server/workshop-store';
 
 type Context = { params: Promise<{ id: string }> };

@@ -1,7 +1,7 @@
+import { KeepLayoutRequest } from '@/contract/requests';
 import { answer, readBody } from '@/server/http';
 import { keepLayout } from '@/server/job-store';
 import { asId } from '@/server/refusal';
-import { KeepLayoutRequest } from '@/server/requests';
 import { currentWorkshop } from '@/server/workshop-store';
 
 export const PUT = (request: Request, { params }: { params: Promise<{ id: string }> }) =>

@@ -1,7 +1,7 @@
+import { StepJobRequest } from '@/contract/requests';
 import { answer, readBody } from '@/server/http';
 import { redoJob } from '@/server/job-store';
 import { asId } from '@/server/refusal';
-import { StepJobRequest } from '@/server/requests';
 import { currentWorkshop } from '@/server/workshop-store';
 
 export const POST = (request: Request, { params }: { params: Promise<{ id: string }> }) =>

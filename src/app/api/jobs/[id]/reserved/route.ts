@@ -1,6 +1,6 @@
+import { ReserveBoardsRequest } from '@/contract/requests';
 import { answer, readBody } from '@/server/http';
 import { asId } from '@/server/refusal';
-import { ReserveBoardsRequest } from '@/server/requests';
 import { reserveBoards } from '@/server/used-boards';
 
 export const PUT = (request: Request, { params }: { params: Promise<{ id: string }> }) =>

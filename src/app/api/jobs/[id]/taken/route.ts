@@ -1,6 +1,6 @@
+import { TakeBoardsRequest } from '@/contract/requests';
 import { answer, readBody } from '@/server/http';
 import { asId } from '@/server/refusal';
-import { TakeBoardsRequest } from '@/server/requests';
 import { takeBoards } from '@/server/used-boards';
 
 export const POST = (request: Request, { params }: { params: Promise<{ id: string }> }) =>
