@@ -1,6 +1,7 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { BoardInAir } from '@/contract/replies';
 import { request } from '@/ui/request';
+import { useSpecies } from '@/ui/species';
 
 /** A list that did not come is asked for again so long after, ms. */
 const RETRY_AFTER = 4000;
@@ -23,5 +24,7 @@ export function useBoardsInAir(changed: string): readonly BoardInAir[] | null {
     });
     return () => clearTimeout(timer);
   }, [changed, attempt, boards?.of, fetchThem]);
-  return boards?.list ?? null;
+  // Sheets are as dry as they were bought, and are not milled.
+  const { find } = useSpecies();
+  return useMemo(() => boards?.list.filter(({ species }) => !find(species)?.sheet) ?? null, [boards, find]);
 }

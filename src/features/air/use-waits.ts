@@ -1,10 +1,11 @@
 'use client';
 
-import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { proxy } from 'comlink';
+import { useEffect, useState } from 'react';
 import type { BoardInAir } from '@/contract/replies';
 import type { Day, Place, Waits } from '@/core';
 import { useSpecies } from '@/ui/species';
+import { useWorker } from '@/ui/use-worker';
 import type { Waiting } from '@/workers/waits.worker';
 
 const NONE: Waits = new Map();
@@ -20,31 +21,20 @@ interface Waited {
 export function useWaits(boards: readonly BoardInAir[] | null, place: Place | null, target: number, from: Day): Waited {
   const { all: woods } = useSpecies();
   const [waited, setWaited] = useState<Waited>({ waits: NONE, failed: null, done: false });
-  const remote = useRef<{ worker: Worker; waiting: Remote<Waiting> } | null>(null);
-  useEffect(
-    () => () => {
-      remote.current?.waiting[releaseProxy]();
-      remote.current?.worker.terminate();
-      remote.current = null;
-    },
-    [],
+  const { open, end } = useWorker<Waiting>(
+    () => new Worker(new URL('../../workers/waits.worker.ts', import.meta.url), { type: 'module' }),
+    'The waits could not be computed.',
   );
   // The place comes anew with every look at the air; it is another only when it reads otherwise.
   const air = JSON.stringify(place && { months: place.months, room: place.room, logged: place.logged });
   useEffect(() => {
     if (!boards || air === 'null') return;
     let current = true;
-    if (!remote.current) {
-      const worker = new Worker(new URL('../../workers/waits.worker.ts', import.meta.url), { type: 'module' });
-      remote.current = { worker, waiting: wrap<Waiting>(worker) };
-    }
     const fail = () => {
       // The next question is put to a new worker.
-      remote.current?.worker.terminate();
-      remote.current = null;
+      end();
       if (current) setWaited((before) => ({ ...before, failed: 'The waits could not be computed.' }));
     };
-    remote.current.worker.onerror = fail;
     const given = { woods, target, place: JSON.parse(air) as Place, from };
     const lines = boards.map(({ id, species: wood, thickness, moisture }) => ({
       id,
@@ -56,12 +46,13 @@ export function useWaits(boards: readonly BoardInAir[] | null, place: Place | nu
     const known = (waits: Waits) => {
       if (current) setWaited((before) => (before.done ? before : { waits, failed: null, done: false }));
     };
-    remote.current.waiting.waits(lines, given, proxy(known)).then((waits) => {
+    const { remote, failed } = open();
+    Promise.race([remote.waits(lines, given, proxy(known)), failed]).then((waits) => {
       if (current && waits) setWaited({ waits, failed: null, done: true });
     }, fail);
     return () => {
       current = false;
     };
-  }, [boards, air, target, from, woods]);
+  }, [boards, air, target, from, woods, open, end]);
   return waited;
 }

@@ -1,8 +1,9 @@
 'use client';
 
-import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { proxy } from 'comlink';
+import { useEffect, useState } from 'react';
 import type { Check, JobInputs, WayOut } from '@/core';
+import { useWorker } from '@/ui/use-worker';
 import type { WaysOutSearch } from '@/workers/ways-out.worker';
 import { useDerived, useJobState } from './job-context';
 
@@ -31,14 +32,10 @@ export function useWaysOut(): WaysOut {
   const layouts = useJobState((state) => state.layouts);
   const [, show] = useState<WaysOut>(NONE);
   const [failures, setFailures] = useState(0);
-  const remote = useRef<{ worker: Worker; search: Remote<WaysOutSearch> } | null>(null);
-
-  const end = useCallback(() => {
-    remote.current?.search[releaseProxy]();
-    remote.current?.worker.terminate();
-    remote.current = null;
-  }, []);
-  useEffect(() => end, [end]);
+  const { open, end, opened } = useWorker<WaysOutSearch>(
+    () => new Worker(new URL('../../workers/ways-out.worker.ts', import.meta.url), { type: 'module' }),
+    'the ways out could not be tried',
+  );
 
   useEffect(() => {
     const sought = checks.filter(({ level, wayOut }) => level !== 'good' && wayOut);
@@ -61,19 +58,15 @@ export function useWaysOut(): WaysOut {
       if (current) setFailures(failures + 1);
     };
     const timer = setTimeout(() => {
-      if (!remote.current) {
-        const worker = new Worker(new URL('../../workers/ways-out.worker.ts', import.meta.url), { type: 'module' });
-        remote.current = { worker, search: wrap<WaysOutSearch>(worker) };
-      }
-      remote.current.worker.onerror = fail;
-      remote.current.search.waysOut(inputs, { pieceId, instance }, proxy(take)).then(take, fail);
+      const { remote, failed } = open();
+      Promise.race([remote.waysOut(inputs, { pieceId, instance }, proxy(take)), failed]).then(take, fail);
     }, PAUSE);
     return () => {
       current = false;
       clearTimeout(timer);
-      void remote.current?.search.stop();
+      void opened()?.remote.stop();
     };
-  }, [checks, document, shop, places, boards, rackKnown, layouts, pieceId, instance, failures, end]);
+  }, [checks, document, shop, places, boards, rackKnown, layouts, pieceId, instance, failures, open, end, opened]);
 
   return known.get(checks) ?? NONE;
 }

@@ -1,8 +1,9 @@
 'use client';
 
-import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { fixedKey, type Layout, type LayoutProgress, layoutKey, speciesOfDemand } from '@/core';
+import { useWorker } from '@/ui/use-worker';
 import type { LayoutSearch } from '@/workers/layout.worker';
 import { useDerived, useJobState } from '../job/job-context';
 
@@ -40,9 +41,12 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
   const { demand, boards, layoutOptions } = job.woods.find((wood) => wood.species.id === species) ?? shown;
   const setLayout = useJobState((state) => state.setLayout);
   const [state, setState] = useState<State>({ searching: false });
-  const remote = useRef<{ worker: Worker; search: Remote<LayoutSearch> } | null>(null);
+  const { open, end, opened } = useWorker<LayoutSearch>(
+    () => new Worker(new URL('../../workers/layout.worker.ts', import.meta.url), { type: 'module' }),
+    'the search could not be started',
+  );
   const run = useRef(0);
-  /** The best layout the search has reported. */
+  /** The best layout that a search at work has reported. */
   const told = useRef<Layout | null>(null);
   const task = useMemo(
     () => layoutKey(demand, boards, layoutOptions) + fixedKey(layoutOptions),
@@ -51,15 +55,11 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
   /** The task that is searched or was searched last. */
   const sought = useRef(task);
 
-  const end = useCallback(() => {
-    remote.current?.search[releaseProxy]();
-    remote.current?.worker.terminate();
-    remote.current = null;
-  }, []);
   // A job that is left during a search keeps the best layout reported.
   const leave = useRef(() => {});
   leave.current = () => {
-    if (remote.current && told.current) setLayout(told.current);
+    if (told.current) setLayout(told.current);
+    told.current = null;
     end();
   };
   useEffect(() => {
@@ -91,11 +91,7 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
       told.current = null;
       setState({ searching: true, progress: null });
       try {
-        const worker = new Worker(new URL('../../workers/layout.worker.ts', import.meta.url), { type: 'module' });
-        const failed = new Promise<never>((_, reject) => {
-          worker.onerror = () => reject(new Error('the search could not be started'));
-        });
-        remote.current = { worker, search: wrap<LayoutSearch>(worker) };
+        const { remote, failed } = open();
         const tell = proxy((progress: LayoutProgress) => {
           if (run.current !== mine) return;
           told.current = progress.best;
@@ -103,13 +99,14 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
         });
         const layout = await Promise.race([
           // Every time from another beginning; what is there already is kept unless something better is found.
-          remote.current.search.search(demand, boards, { ...layoutOptions, seed: mine }, before, WASM, tell),
+          remote.search(demand, boards, { ...layoutOptions, seed: mine }, before, WASM, tell),
           failed,
         ]);
         if (run.current !== mine) return;
         end();
         // Progress that arrives after the end, through its own port, is not shown any more.
         run.current += 1;
+        told.current = null;
         setLayout(layout);
         setState({ searching: false });
       } catch (error) {
@@ -117,28 +114,30 @@ export function LayoutSearchProvider({ children }: { children: ReactNode }) {
           setState({ searching: false, failed: error instanceof Error ? error.message : 'the search stopped' });
       }
     },
-    [setLayout, end],
+    [setLayout, open, end],
   );
 
   const stop = useCallback(() => {
     const mine = run.current;
-    void remote.current?.search.stop();
+    void opened()?.remote.stop();
     // The worker does not hear while the solver is at work: then the best layout reported is kept.
     setTimeout(() => {
       const best = told.current;
-      if (run.current !== mine || !remote.current || !best) return;
+      if (run.current !== mine || !opened() || !best) return;
       end();
       run.current += 1;
+      told.current = null;
       setLayout(best);
       setState({ searching: false });
     }, PATIENCE);
-  }, [end, setLayout]);
+  }, [end, opened, setLayout]);
 
   // A search for what is not wanted any more ends.
   useEffect(() => {
     if (sought.current === task) return;
     sought.current = task;
     end();
+    told.current = null;
     run.current += 1;
     setState({ searching: false });
   }, [task, end]);

@@ -47,7 +47,7 @@ export function RackPage({
   /** A board to open at once, as the code on its label asks for. */
   opened: RackBoard | 'gone' | null;
 }) {
-  const { all, nameOf } = useSpecies();
+  const { all, nameOf, find: woodOf } = useSpecies();
   const [text, setText] = useState(find);
   const [species, setSpecies] = useState('');
   const [sort, setSort] = useState<SortKey>('tag');
@@ -249,9 +249,11 @@ export function RackPage({
                       </Button>
                     ) : (
                       <>
-                        <Button look="quiet" aria-label={`Mill ${board.tag}`} onClick={() => setMilling(board)}>
-                          Mill
-                        </Button>
+                        {woodOf(board.species)?.sheet ? null : (
+                          <Button look="quiet" aria-label={`Mill ${board.tag}`} onClick={() => setMilling(board)}>
+                            Mill
+                          </Button>
+                        )}
                         <Button
                           look="quiet"
                           className="ml-2"

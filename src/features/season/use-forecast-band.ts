@@ -1,8 +1,9 @@
 'use client';
 
-import { proxy, type Remote, releaseProxy, wrap } from 'comlink';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { proxy } from 'comlink';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { type Band, type BandInput, bandInputOf } from '@/core';
+import { useWorker } from '@/ui/use-worker';
 import type { Forecast } from '@/workers/forecast.worker';
 import { useDerived } from '../job/job-context';
 
@@ -21,31 +22,22 @@ export function useForecastBand() {
   const key = useMemo(() => JSON.stringify(input), [input]);
   const [state, setState] = useState<State>({ drawing: false });
   const [, renew] = useState(0);
-  const remote = useRef<{ worker: Worker; forecast: Remote<Forecast> } | null>(null);
-
-  const end = useCallback(() => {
-    remote.current?.forecast[releaseProxy]();
-    remote.current?.worker.terminate();
-    remote.current = null;
-  }, []);
-  useEffect(() => end, [end]);
+  const { open, end, opened } = useWorker<Forecast>(
+    () => new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' }),
+    'the band could not be drawn',
+  );
 
   const start = useCallback(
     async (from: BandInput, keep: string) => {
       end();
-      const worker = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' });
-      const mine = { worker, forecast: wrap<Forecast>(worker) };
-      remote.current = mine;
-      const failed = new Promise<never>((_, reject) => {
-        worker.onerror = () => reject(new Error('the band could not be drawn'));
-      });
+      const mine = open();
       setState({ drawing: true, share: 0 });
       try {
         const told = proxy((share: number) => {
-          if (remote.current === mine) setState({ drawing: true, share });
+          if (opened() === mine) setState({ drawing: true, share });
         });
-        const band = await Promise.race([mine.forecast.band(from, DRAWS, told), failed]);
-        if (remote.current !== mine) return;
+        const band = await Promise.race([mine.remote.band(from, DRAWS, told), mine.failed]);
+        if (opened() !== mine) return;
         // A share that arrives after the end, through its own port, is not shown any more.
         end();
         if (band) {
@@ -55,11 +47,11 @@ export function useForecastBand() {
         }
         setState({ drawing: false, stopped: !band });
       } catch (error) {
-        if (remote.current === mine)
+        if (opened() === mine || opened() === null)
           setState({ drawing: false, failed: error instanceof Error ? error.message : 'the band could not be drawn' });
       }
     },
-    [end],
+    [open, end, opened],
   );
 
   useEffect(() => {
@@ -72,6 +64,6 @@ export function useForecastBand() {
     return () => clearTimeout(timer);
   }, [key, input, start, end]);
 
-  const stop = useCallback(() => void remote.current?.forecast.stop(), []);
+  const stop = useCallback(() => void opened()?.remote.stop(), [opened]);
   return { band: found.get(key) ?? null, state, stop, again: () => void start(input, key) };
 }
