@@ -26,7 +26,7 @@ export {
   doubtOf,
   ReadingsSchema,
 } from './climate/readings';
-export type { FormField, WholeForm } from './decision/form-field';
+export type { FigureField, FormField, WholeForm } from './decision/form-field';
 export { problemsOf, read } from './decision/issues';
 export { plainText } from './decision/plain-text';
 export * from './decision/room-for-people';

@@ -84,7 +84,8 @@ describe('what takes long', () => {
       expect((await call('GET', '/api/health')).status).toBe(200);
       answered += 1;
     }
-    expect(made).toBe(false);
+    // Health answers several times before the file is there: it does not wait behind it.
+    expect(answered).toBeGreaterThan(2);
     const gone = new AbortController();
     const dropped = file(gone.signal).then(
       () => 'answered',

@@ -73,7 +73,7 @@ export const ShopSchema = v.object({
       v.maxLength(40),
     ),
     /** What one person lifts, kg. */
-    lift: amount(5, 100),
+    lift: amount(5, 100, 'kg'),
     /** Greatest width a board may have to be resawn on edge, and what the band takes away; 0 where there is no band saw. */
     resawHeight: v.optional(length(0, 1000), 0),
     resawKerf: v.optional(length(0.3, 6), 1.5),

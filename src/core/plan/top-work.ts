@@ -1,58 +1,85 @@
 import type { Edge, TopOf } from '../document/job-document';
 import { type Piece, partsOfKind } from '../piece/piece';
 import { channelLines, resinFor } from '../piece/table/tops/channel';
+import type { Stripes } from '../piece/table/tops/stripes';
 import type { Operation, WorkGiven } from './operation';
 
+/** What is worked on, and where an operation is put down; it gives back what the next one comes after. */
+interface TopJob extends WorkGiven {
+  area: number;
+  /** Ids of the top's parts, and of those of them that are glued up. */
+  all: readonly string[];
+  panel: readonly string[];
+  add: Add;
+}
+
 /** The work on the top, from milled boards to a top ready to be sanded. */
-export function topWork(
-  { document, piece, glueUps, glue, aligners }: WorkGiven,
-  fromMill: readonly string[],
-): { operations: Operation[]; last: string[] } {
-  let milled = fromMill;
+export function topWork(given: WorkGiven, milled: readonly string[]): { operations: Operation[]; last: string[] } {
+  const { document, piece } = given;
   const { top: form } = document.form;
-  const area = (piece.overall.length * piece.overall.width) / 1e6;
   const operations: Operation[] = [];
-  const add = (
-    id: string,
-    name: string,
-    work: number,
-    wait: number,
-    after: readonly string[],
-    caution: string,
-    parts: readonly string[],
-  ) => {
-    operations.push({ id, name, group: 'Top', work, wait, after, caution, parts });
-    return [id];
+  const job: TopJob = {
+    ...given,
+    area: (piece.overall.length * piece.overall.width) / 1e6,
+    all: piece.top.parts,
+    panel: [...partsOfKind(piece, 'top'), ...partsOfKind(piece, 'leaf')].map((part) => part.id),
+    add: (id, name, work, wait, after, caution, parts) => {
+      operations.push({ id, name, group: 'Top', work, wait, after, caution, parts });
+      return [id];
+    },
   };
-  const all = piece.top.parts;
-
-  if (form.kind === 'slatted') {
-    const cut = add(
-      'top-flat',
-      'Plane the slats to one width and thickness, and cut them to length against a stop',
-      0.15 * all.length,
-      0,
-      milled,
-      'One setting for all of them; short pieces are not fed to the planer.',
-      all,
-    );
-    return {
-      operations,
-      last: add(
-        'slat-edges',
-        form.edge.kind === 'square' ? 'Break the edges of the slats' : `${EDGE_WORK[form.edge.kind]}, on every slat`,
-        0.1 * all.length,
-        0,
-        cut,
-        'Before assembly: neither edges nor gaps are reached after it.',
-        all,
-      ),
-    };
+  if (form.kind === 'slatted') return { operations, last: slatWork(form, job, milled) };
+  if (form.kind === 'channel') return { operations, last: channelWork(form, piece, milled, job.add) };
+  let last = levelled(job, gluedUp(job, milled));
+  switch (form.kind) {
+    case 'halves':
+      last = halvesWork(form, job, last);
+      break;
+    case 'pieced':
+      last = piecedWork(form, job, last);
+      break;
+    case 'framed':
+      last = framedWork(form, piece, last, milled, given.glue.levelAfter, job.add);
+      break;
+    case 'extending':
+      last = leavesWork(form, job, last);
+      break;
+    case 'breadboard':
+      last = breadboardWork(form, job, last);
+      break;
+    case 'glued-panel':
+      last = outlineWork(form, job, last);
+      break;
   }
+  return { operations, last: cutOutWork(job, last) };
+}
 
-  if (form.kind === 'channel') return { operations, last: channelWork(form, piece, milled, add) };
+function slatWork(form: TopOf<'slatted'>, { all, add }: TopJob, milled: readonly string[]): string[] {
+  const cut = add(
+    'top-flat',
+    'Plane the slats to one width and thickness, and cut them to length against a stop',
+    0.15 * all.length,
+    0,
+    milled,
+    'One setting for all of them; short pieces are not fed to the planer.',
+    all,
+  );
+  return add(
+    'slat-edges',
+    form.edge.kind === 'square' ? 'Break the edges of the slats' : `${EDGE_WORK[form.edge.kind]}, on every slat`,
+    0.1 * all.length,
+    0,
+    cut,
+    'Before assembly: neither edges nor gaps are reached after it.',
+    all,
+  );
+}
 
-  const panel = [...partsOfKind(piece, 'top'), ...partsOfKind(piece, 'leaf')].map((part) => part.id);
+/** The strips of the panels, from the planer to glued panels; what comes next comes after all of them. */
+function gluedUp(job: TopJob, fromMill: readonly string[]): string[] {
+  const { document, glueUps, glue, aligners, panel, add } = job;
+  let milled = [...fromMill];
+  const { top: form } = document.form;
   const { level } = document.glueUp;
   if (aligners > 0) {
     milled = add(
@@ -65,29 +92,7 @@ export function topWork(
       panel,
     );
   }
-  if (form.kind === 'glued-panel' && form.stripes) {
-    const { strips, block } = form.stripes;
-    milled = add(
-      'strips-even',
-      `Plane the edges of the ${strips} strips to one width with one setting, and lay them in their order`,
-      0.2 + 0.05 * strips,
-      0,
-      milled,
-      'On edge through the planer only in packs that stand by themselves; else by the saw and the jointer.',
-      panel,
-    );
-    if (block) {
-      milled = add(
-        'strips-block',
-        `Glue the block, and the ${block.strips} strips that end at it, into a section each; true the ends that meet, slot them for loose tenons, and glue them end to end`,
-        1.2,
-        glue.levelAfter,
-        milled,
-        'End grain alone does not hold: the tenons do. Both ends are cut with one setting of the saw, their outer edges in line.',
-        panel,
-      );
-    }
-  }
+  if (form.kind === 'glued-panel' && form.stripes) milled = designedStripsWork(form.stripes, job, milled);
   const panelDone: string[] = [];
   const goes = glueUps.flatMap(({ stages }) => stages.map((stage, i) => ({ stage, stages, i })));
   for (const { stage, stages, i } of goes) {
@@ -105,7 +110,41 @@ export function topWork(
     );
     if (last || stages.length === 1) panelDone.push(id);
   }
+  return panelDone.length > 0 ? panelDone : milled;
+}
+
+/** Strips of one width in their order, and a block that takes the place of the ends of some. */
+function designedStripsWork(
+  { strips, block }: Stripes,
+  { glue, panel, add }: TopJob,
+  milled: readonly string[],
+): string[] {
   let last = add(
+    'strips-even',
+    `Plane the edges of the ${strips} strips to one width with one setting, and lay them in their order`,
+    0.2 + 0.05 * strips,
+    0,
+    milled,
+    'On edge through the planer only in packs that stand by themselves; else by the saw and the jointer.',
+    panel,
+  );
+  if (block) {
+    last = add(
+      'strips-block',
+      `Glue the block, and the ${block.strips} strips that end at it, into a section each; true the ends that meet, slot them for loose tenons, and glue them end to end`,
+      1.2,
+      glue.levelAfter,
+      last,
+      'End grain alone does not hold: the tenons do. Both ends are cut with one setting of the saw, their outer edges in line.',
+      panel,
+    );
+  }
+  return last;
+}
+
+function levelled({ document, area, panel, add }: TopJob, after: readonly string[]): string[] {
+  const { top: form } = document.form;
+  return add(
     'top-flat',
     form.kind === 'glued-panel' && form.outline.kind !== 'rectangle'
       ? 'Level the top'
@@ -114,95 +153,101 @@ export function topWork(
         : 'Level the top and cut it to length and width',
     1 + area,
     0,
-    panelDone.length ? panelDone : milled,
+    after,
     'Not before the glue’s water has left: joints sink. Two people turn a heavy top.',
     panel,
   );
-  if (form.kind === 'halves') {
-    last = add(
-      'halves-bolts',
-      'Joint the seam, bore for dowels and bolts, draw the halves together and level them as one',
-      1 + 0.4 * form.bolts,
-      0,
-      last,
-      'A stop on the bit: the pockets go through two thirds of the top. Two people turn even a half.',
-      all,
-    );
-  }
-  if (form.kind === 'pieced') {
-    last = add(
-      'seams',
-      form.stripe > 0
-        ? 'True the ends of the fields, slot fields and stripes, and draw the seams up, glued in their middles'
-        : 'True the ends of the fields, slot them, and draw the seams up',
-      0.8 * form.seams * (form.stripe > 0 ? 2 : 1),
-      glue.levelAfter,
-      last,
-      form.stripe > 0
-        ? 'No glue outside the middle of a seam: the fields must come and go along the stripes.'
-        : 'Size the end grain first. Cauls over the seam, so that the faces stay level.',
-      all,
-    );
-  }
-  if (form.kind === 'framed') {
-    last = framedWork(form, piece, last, milled, glue.levelAfter, add);
-  }
-  if (form.kind === 'extending') {
-    last = add(
-      'leaves-cut',
-      `Crosscut the halves from their panel and ${form.leaves === 1 ? 'the leaf' : `the ${form.leaves} leaves`} from the other, in the order they lie`,
-      0.8,
-      0,
-      last,
-      'Mark the show faces and the order before the first cut. A wide panel on a track-guided saw, its falling part held.',
-      all,
-    );
-    last = add(
-      'leaf-pins',
-      'Bore all edges for the pins with one fence, glue the pins into one edge of each',
-      0.4 * (form.leaves + 1),
-      0,
-      last,
-      'Clamp two edges flush and bore both by the same marks; a stop on the bit.',
-      all,
-    );
-  }
-  if (form.kind === 'breadboard') {
-    last = add(
-      'breadboard-joints',
-      `${BREADBOARD_WORK[form.end.tongue]}${form.end.pegs === 'none' ? '' : '; bore the ends for the pegs'}`,
-      2 + 0.3 * piece.joints.filter((joint) => joint.kind === 'breadboard').length * form.end.tenons,
-      0,
-      last,
-      'The router is guided on both sides of the tongue; an end too short to hold by hand is clamped.',
-      all,
-    );
-    last = add(
-      'breadboard-ends',
-      form.end.pegs === 'none'
-        ? 'Glue each end in its middle only'
-        : `Slot ${form.end.tongue === 'long' ? 'the tongue' : 'the tenons'} for the outer pegs, ${form.end.pegs === 'draw-bored' ? 'the middle hole nearer to the shoulder, ' : ''}glue each end in its middle only, and peg it`,
-      1,
-      glue.clampFor / 60,
-      last,
-      'No glue beyond the middle: an end that cannot slide splits the panel.',
-      all,
-    );
-  }
-  if (form.kind === 'breadboard') {
-    last = add(
-      'breadboard-trim',
-      form.end.proud > 0
-        ? 'Trim the ends, as much longer than the panel is wide as is wanted on that day, and level them with it'
-        : 'Trim the ends flush with the panel and level them with it',
-      0.5,
-      0,
-      last,
-      'From the outer corner inward; the plane is not run over the end from the panel, it would tear its grain.',
-      all,
-    );
-  }
-  if (form.kind === 'breadboard' && form.end.shape.kind !== 'straight') {
+}
+
+function halvesWork(form: TopOf<'halves'>, { all, add }: TopJob, last: readonly string[]): string[] {
+  return add(
+    'halves-bolts',
+    'Joint the seam, bore for dowels and bolts, draw the halves together and level them as one',
+    1 + 0.4 * form.bolts,
+    0,
+    last,
+    'A stop on the bit: the pockets go through two thirds of the top. Two people turn even a half.',
+    all,
+  );
+}
+
+function piecedWork(form: TopOf<'pieced'>, { glue, all, add }: TopJob, last: readonly string[]): string[] {
+  return add(
+    'seams',
+    form.stripe > 0
+      ? 'True the ends of the fields, slot fields and stripes, and draw the seams up, glued in their middles'
+      : 'True the ends of the fields, slot them, and draw the seams up',
+    0.8 * form.seams * (form.stripe > 0 ? 2 : 1),
+    glue.levelAfter,
+    last,
+    form.stripe > 0
+      ? 'No glue outside the middle of a seam: the fields must come and go along the stripes.'
+      : 'Size the end grain first. Cauls over the seam, so that the faces stay level.',
+    all,
+  );
+}
+
+function leavesWork(form: TopOf<'extending'>, { all, add }: TopJob, after: readonly string[]): string[] {
+  let last = [...after];
+  last = add(
+    'leaves-cut',
+    `Crosscut the halves from their panel and ${form.leaves === 1 ? 'the leaf' : `the ${form.leaves} leaves`} from the other, in the order they lie`,
+    0.8,
+    0,
+    last,
+    'Mark the show faces and the order before the first cut. A wide panel on a track-guided saw, its falling part held.',
+    all,
+  );
+  last = add(
+    'leaf-pins',
+    'Bore all edges for the pins with one fence, glue the pins into one edge of each',
+    0.4 * (form.leaves + 1),
+    0,
+    last,
+    'Clamp two edges flush and bore both by the same marks; a stop on the bit.',
+    all,
+  );
+  return last;
+}
+
+function breadboardWork(
+  form: TopOf<'breadboard'>,
+  { piece, glue, all, add }: TopJob,
+  after: readonly string[],
+): string[] {
+  let last = [...after];
+  last = add(
+    'breadboard-joints',
+    `${BREADBOARD_WORK[form.end.tongue]}${form.end.pegs === 'none' ? '' : '; bore the ends for the pegs'}`,
+    2 + 0.3 * piece.joints.filter((joint) => joint.kind === 'breadboard').length * form.end.tenons,
+    0,
+    last,
+    'The router is guided on both sides of the tongue; an end too short to hold by hand is clamped.',
+    all,
+  );
+  last = add(
+    'breadboard-ends',
+    form.end.pegs === 'none'
+      ? 'Glue each end in its middle only'
+      : `Slot ${form.end.tongue === 'long' ? 'the tongue' : 'the tenons'} for the outer pegs, ${form.end.pegs === 'draw-bored' ? 'the middle hole nearer to the shoulder, ' : ''}glue each end in its middle only, and peg it`,
+    1,
+    glue.clampFor / 60,
+    last,
+    'No glue beyond the middle: an end that cannot slide splits the panel.',
+    all,
+  );
+  last = add(
+    'breadboard-trim',
+    form.end.proud > 0
+      ? 'Trim the ends, as much longer than the panel is wide as is wanted on that day, and level them with it'
+      : 'Trim the ends flush with the panel and level them with it',
+    0.5,
+    0,
+    last,
+    'From the outer corner inward; the plane is not run over the end from the panel, it would tear its grain.',
+    all,
+  );
+  if (form.end.shape.kind !== 'straight') {
     last = add(
       'breadboard-shape',
       form.end.shape.kind === 'curved' ? 'Saw and fair the ends to their template' : 'Cut the corners of the ends off',
@@ -213,7 +258,13 @@ export function topWork(
       all,
     );
   }
-  if (form.kind === 'glued-panel' && form.outline.kind !== 'rectangle') {
+  return last;
+}
+
+/** The outline and the edges of a glued panel. */
+function outlineWork(form: TopOf<'glued-panel'>, { area, panel, add }: TopJob, after: readonly string[]): string[] {
+  let last = [...after];
+  if (form.outline.kind !== 'rectangle') {
     last = add(
       'top-outline',
       'Cut the outline to its template',
@@ -224,7 +275,7 @@ export function topWork(
       panel,
     );
   }
-  if (form.kind === 'glued-panel' && form.edge.kind !== 'square') {
+  if (form.edge.kind !== 'square') {
     last = add(
       'top-edge',
       EDGE_WORK[form.edge.kind],
@@ -235,6 +286,11 @@ export function topWork(
       panel,
     );
   }
+  return last;
+}
+
+function cutOutWork({ piece, panel, add }: TopJob, after: readonly string[]): string[] {
+  let last = [...after];
   const holes = piece.top.holes?.length ?? 0;
   if (holes > 0) {
     last = add(
@@ -247,7 +303,7 @@ export function topWork(
       panel,
     );
   }
-  return { operations, last };
+  return last;
 }
 
 /** A frame round a panel that is glued up, or bought as a sheet. */

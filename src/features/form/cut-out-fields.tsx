@@ -1,9 +1,9 @@
 'use client';
 
 import { boundsOf, type CutOut, CutOutSchema, type DecisionPath, valueAt } from '@/core';
+import { AskedFigure } from '@/ui/asked-figure';
 import { Button } from '@/ui/button';
 import { useChange, useDecisions } from '../job/job-context';
-import { AskedFigure } from './asked-figure';
 
 const FIGURES = [
   ['fromEnd', 'From the left end'],
@@ -30,7 +30,7 @@ export function CutOutFields({ path }: { path: DecisionPath }) {
               field={{}}
               label={label}
               value={cutOut[at]}
-              path={`${path}.${i}.${at}` as DecisionPath}
+              onCommit={change(`${path}.${i}.${at}` as DecisionPath)}
               bounds={boundsOf(CutOutSchema, cutOut, at)}
             />
           ))}

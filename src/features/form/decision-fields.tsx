@@ -1,10 +1,10 @@
 'use client';
 
 import { boundsOf, type DecisionPath, type FormField, type SchemaLike, valueAt, type WholeForm } from '@/core';
+import { AskedFigure } from '@/ui/asked-figure';
 import { Choice, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useChange, useDecisions, useDerived } from '../job/job-context';
-import { AskedFigure } from './asked-figure';
 import { CutOutFields } from './cut-out-fields';
 import { LiveEdgeField } from './live-edge-field';
 
@@ -36,7 +36,10 @@ export function DecisionFields<F>({
     switch (field.ask) {
       case 'figure':
         return (
-          <AskedFigure key={field.at} {...{ field, label, value, path, bounds: boundsOf(schema, own, field.at) }} />
+          <AskedFigure
+            key={field.at}
+            {...{ field, label, value, bounds: boundsOf(schema, own, field.at), onCommit: change(path) }}
+          />
         );
       case 'choice': {
         const chosen = field.chosen ? field.chosen(own) : String(value);

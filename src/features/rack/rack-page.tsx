@@ -47,7 +47,6 @@ export function RackPage({
   /** A board to open at once, as the code on its label asks for. */
   opened: RackBoard | 'gone' | null;
 }) {
-  const { all, nameOf, find: woodOf } = useSpecies();
   const [text, setText] = useState(find);
   const [species, setSpecies] = useState('');
   const [sort, setSort] = useState<SortKey>('tag');
@@ -75,20 +74,6 @@ export function RackPage({
     rack.setProblems(reply.ok ? [] : reply.problems);
     if (reply.ok) await rack.reload();
   };
-  const heading = (key: SortKey, label: string, right = false) => (
-    <th
-      className={right ? 'text-right' : ''}
-      aria-sort={sort === key ? (key === 'tag' || key === 'species' ? 'ascending' : 'descending') : 'none'}
-    >
-      <button
-        type="button"
-        className={`py-1.5 hover:underline ${sort === key ? 'font-bold text-layout' : ''}`}
-        onClick={() => setSort(key)}
-      >
-        {label}
-      </button>
-    </th>
-  );
   return (
     <>
       <div className="flex flex-wrap items-center gap-3">
@@ -96,61 +81,14 @@ export function RackPage({
         <p className="figures mr-auto text-ink-2">
           {total} {total === 1 ? 'board' : 'boards'}, {rack.boardFeet.toFixed(1)} board feet
         </p>
-        <input
-          type="search"
-          aria-label="Search the rack"
-          placeholder="Tag, wood, lot, knot …"
-          className="rounded-sm border border-line bg-paper px-2 py-1"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
+        <RackTools
+          {...{ shelf, text, species, inTable, woods: rack.woods }}
+          onText={setText}
+          onSpecies={setSpecies}
+          onTable={() => setInTable(!inTable)}
+          onImport={setImporting}
+          onAdd={() => setEditing('new')}
         />
-        <select
-          aria-label="Wood"
-          className="rounded-sm border border-line bg-paper px-2 py-1"
-          value={species}
-          onChange={(event) => setSpecies(event.target.value)}
-        >
-          <option value="">All woods</option>
-          {all
-            .filter((s) => rack.woods.includes(s.id))
-            .map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.commonName}
-              </option>
-            ))}
-        </select>
-        <label className={`${buttonLook()} cursor-pointer focus-within:outline-2 focus-within:outline-layout`}>
-          Import CSV
-          <input
-            type="file"
-            accept=".csv,text/csv"
-            className="sr-only"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              if (file) void file.text().then(setImporting);
-              event.target.value = '';
-            }}
-          />
-        </label>
-        <a
-          className={buttonLook()}
-          href={`/api/boards/labels.pdf?${new URLSearchParams({ find: text, wood: species })}`}
-          title="Of the boards that are shown"
-          download
-        >
-          Labels
-        </a>
-        <a className={buttonLook()} href="/api/boards/export" download>
-          Export CSV
-        </a>
-        {shelf === 'rack' ? (
-          <Button aria-pressed={inTable} onClick={() => setInTable(!inTable)}>
-            {inTable ? 'Done' : 'Edit in the table'}
-          </Button>
-        ) : null}
-        <Button look="chief" onClick={() => setEditing('new')}>
-          Add a board
-        </Button>
       </div>
       <ProblemList problems={rack.problems} />
       {opened === 'gone' ? (
@@ -164,22 +102,7 @@ export function RackPage({
         </p>
       ) : (
         <table ref={list} className="mt-3 w-full" aria-rowcount={total + 1}>
-          <thead className="sticky -top-5 z-10 bg-paper">
-            <tr className="border-ink border-b text-left">
-              {heading('tag', 'Tag')}
-              {inTable ? null : heading('species', 'Wood')}
-              {inTable ? null : <th>Board, to scale</th>}
-              {heading('length', 'Length', true)}
-              {heading('width', 'Width', true)}
-              {heading('thickness', 'Thick', true)}
-              {heading('moisture', 'Moisture', true)}
-              <th className="pl-4">Lot</th>
-              {inTable ? <th>Lies at</th> : null}
-              <th>
-                <span className="sr-only">Edit</span>
-              </th>
-            </tr>
-          </thead>
+          <RackHead sort={sort} onSort={setSort} inTable={inTable} />
           <tbody>
             <Spacer height={rows[0]?.start ?? 0} />
             {rows.map(({ index, key }) => {
@@ -196,82 +119,16 @@ export function RackPage({
                   {inTable ? (
                     <EditCells board={board} onSaved={rack.replace} onProblems={rack.setProblems} />
                   ) : (
-                    <>
-                      <td className="py-1 pr-3 font-semibold">{board.tag}</td>
-                      <td className="pr-3">{nameOf(board.species)}</td>
-                      <td className="py-1">
-                        <BoardGlyph board={board} longest={longest} />
-                      </td>
-                      <td className="text-right">
-                        <Length mm={board.length} />
-                      </td>
-                      <td className="text-right">
-                        <Length mm={board.width} />
-                      </td>
-                      <td className="text-right">
-                        {board.quarters ? (
-                          <span className="figures">{board.quarters}/4</span>
-                        ) : (
-                          <Length mm={board.thickness} />
-                        )}
-                      </td>
-                      <td className="figures text-right">
-                        {board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}
-                      </td>
-                      <td className="pl-4">
-                        {board.lot}
-                        <KeptFor board={board} jobs={jobs} />
-                        {board.note ? (
-                          <span className="block max-w-48 truncate text-ink-2" title={board.note}>
-                            {board.note}
-                          </span>
-                        ) : null}
-                      </td>
-                    </>
+                    <BoardCells board={board} longest={longest} jobs={jobs} />
                   )}
                   <td className="whitespace-nowrap text-right">
-                    {shelf === 'used' ? (
-                      <Button
-                        look="quiet"
-                        aria-label={`Put ${board.tag} back`}
-                        title="As it was; its offcuts go into the bin"
-                        onClick={() => void act('POST', `/api/boards/${board.id}/put-back`)}
-                      >
-                        Put back
-                      </Button>
-                    ) : shelf === 'bin' ? (
-                      <Button
-                        look="quiet"
-                        aria-label={`Restore ${board.tag}`}
-                        onClick={() => void act('POST', `/api/boards/${board.id}/restore`)}
-                      >
-                        Restore
-                      </Button>
-                    ) : (
-                      <>
-                        {woodOf(board.species)?.sheet ? null : (
-                          <Button look="quiet" aria-label={`Mill ${board.tag}`} onClick={() => setMilling(board)}>
-                            Mill
-                          </Button>
-                        )}
-                        <Button
-                          look="quiet"
-                          className="ml-2"
-                          aria-label={`Edit ${board.tag}`}
-                          onClick={() => setEditing(board)}
-                        >
-                          Edit
-                        </Button>
-                        <Button
-                          look="quiet"
-                          className="ml-2"
-                          aria-label={`Move ${board.tag} to the bin`}
-                          onClick={() => void act('DELETE', `/api/boards/${board.id}`)}
-                        >
-                          Bin
-                        </Button>
-                      </>
-                    )}
+                    <BoardActions
+                      board={board}
+                      shelf={shelf}
+                      onAct={act}
+                      onMill={() => setMilling(board)}
+                      onEdit={() => setEditing(board)}
+                    />
                   </td>
                 </tr>
               ) : (
@@ -325,6 +182,219 @@ export function RackPage({
           }}
         />
       ) : null}
+    </>
+  );
+}
+
+/** What the shelf is searched by, and what is done with all of it. */
+function RackTools({
+  shelf,
+  text,
+  species,
+  inTable,
+  woods,
+  onText,
+  onSpecies,
+  onTable,
+  onImport,
+  onAdd,
+}: {
+  shelf: Shelf;
+  text: string;
+  species: string;
+  inTable: boolean;
+  /** Ids of those that there are boards of. */
+  woods: readonly string[];
+  onText: (text: string) => void;
+  onSpecies: (species: string) => void;
+  onTable: () => void;
+  onImport: (csv: string) => void;
+  onAdd: () => void;
+}) {
+  const { all } = useSpecies();
+  return (
+    <>
+      <input
+        type="search"
+        aria-label="Search the rack"
+        placeholder="Tag, wood, lot, knot …"
+        className="rounded-sm border border-line bg-paper px-2 py-1"
+        value={text}
+        onChange={(event) => onText(event.target.value)}
+      />
+      <select
+        aria-label="Wood"
+        className="rounded-sm border border-line bg-paper px-2 py-1"
+        value={species}
+        onChange={(event) => onSpecies(event.target.value)}
+      >
+        <option value="">All woods</option>
+        {all
+          .filter((s) => woods.includes(s.id))
+          .map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.commonName}
+            </option>
+          ))}
+      </select>
+      <label className={`${buttonLook()} cursor-pointer focus-within:outline-2 focus-within:outline-layout`}>
+        Import CSV
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          className="sr-only"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            if (file) void file.text().then(onImport);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      <a
+        className={buttonLook()}
+        href={`/api/boards/labels.pdf?${new URLSearchParams({ find: text, wood: species })}`}
+        title="Of the boards that are shown"
+        download
+      >
+        Labels
+      </a>
+      <a className={buttonLook()} href="/api/boards/export" download>
+        Export CSV
+      </a>
+      {shelf === 'rack' ? (
+        <Button aria-pressed={inTable} onClick={onTable}>
+          {inTable ? 'Done' : 'Edit in the table'}
+        </Button>
+      ) : null}
+      <Button look="chief" onClick={onAdd}>
+        Add a board
+      </Button>
+    </>
+  );
+}
+
+/** Headings that the table is sorted by. */
+function RackHead({ sort, onSort, inTable }: { sort: SortKey; onSort: (sort: SortKey) => void; inTable: boolean }) {
+  const heading = (key: SortKey, label: string, right = false) => (
+    <th
+      className={right ? 'text-right' : ''}
+      aria-sort={sort === key ? (key === 'tag' || key === 'species' ? 'ascending' : 'descending') : 'none'}
+    >
+      <button
+        type="button"
+        className={`py-1.5 hover:underline ${sort === key ? 'font-bold text-layout' : ''}`}
+        onClick={() => onSort(key)}
+      >
+        {label}
+      </button>
+    </th>
+  );
+  return (
+    <thead className="sticky -top-5 z-10 bg-paper">
+      <tr className="border-ink border-b text-left">
+        {heading('tag', 'Tag')}
+        {inTable ? null : heading('species', 'Wood')}
+        {inTable ? null : <th>Board, to scale</th>}
+        {heading('length', 'Length', true)}
+        {heading('width', 'Width', true)}
+        {heading('thickness', 'Thick', true)}
+        {heading('moisture', 'Moisture', true)}
+        <th className="pl-4">Lot</th>
+        {inTable ? <th>Lies at</th> : null}
+        <th>
+          <span className="sr-only">Edit</span>
+        </th>
+      </tr>
+    </thead>
+  );
+}
+
+function BoardCells({ board, longest, jobs }: { board: RackBoard; longest: number; jobs: readonly JobName[] }) {
+  const { nameOf } = useSpecies();
+  return (
+    <>
+      <td className="py-1 pr-3 font-semibold">{board.tag}</td>
+      <td className="pr-3">{nameOf(board.species)}</td>
+      <td className="py-1">
+        <BoardGlyph board={board} longest={longest} />
+      </td>
+      <td className="text-right">
+        <Length mm={board.length} />
+      </td>
+      <td className="text-right">
+        <Length mm={board.width} />
+      </td>
+      <td className="text-right">
+        {board.quarters ? <span className="figures">{board.quarters}/4</span> : <Length mm={board.thickness} />}
+      </td>
+      <td className="figures text-right">{board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}</td>
+      <td className="pl-4">
+        {board.lot}
+        <KeptFor board={board} jobs={jobs} />
+        {board.note ? (
+          <span className="block max-w-48 truncate text-ink-2" title={board.note}>
+            {board.note}
+          </span>
+        ) : null}
+      </td>
+    </>
+  );
+}
+
+/** What is done with one board: what there is to do depends on where it is. */
+function BoardActions({
+  board,
+  shelf,
+  onAct,
+  onMill,
+  onEdit,
+}: {
+  board: RackBoard;
+  shelf: Shelf;
+  onAct: (method: string, path: string) => Promise<void>;
+  onMill: () => void;
+  onEdit: () => void;
+}) {
+  const { find: woodOf } = useSpecies();
+  if (shelf === 'used')
+    return (
+      <Button
+        look="quiet"
+        aria-label={`Put ${board.tag} back`}
+        title="As it was; its offcuts go into the bin"
+        onClick={() => void onAct('POST', `/api/boards/${board.id}/put-back`)}
+      >
+        Put back
+      </Button>
+    );
+  if (shelf === 'bin')
+    return (
+      <Button
+        look="quiet"
+        aria-label={`Restore ${board.tag}`}
+        onClick={() => void onAct('POST', `/api/boards/${board.id}/restore`)}
+      >
+        Restore
+      </Button>
+    );
+  return (
+    <>
+      {woodOf(board.species)?.sheet ? null : (
+        <Button look="quiet" aria-label={`Mill ${board.tag}`} onClick={onMill}>
+          Mill
+        </Button>
+      )}
+      <Button look="quiet" className="ml-2" aria-label={`Edit ${board.tag}`} onClick={onEdit}>
+        Edit
+      </Button>
+      <Button
+        look="quiet"
+        className="ml-2"
+        aria-label={`Move ${board.tag} to the bin`}
+        onClick={() => void onAct('DELETE', `/api/boards/${board.id}`)}
+      >
+        Bin
+      </Button>
     </>
   );
 }
