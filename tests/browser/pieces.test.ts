@@ -247,6 +247,21 @@ describe('a painted base with a shelf of plywood', () => {
     await choose(page, 'Shelf boards', 'plywood-birch');
     await saved(page);
     await reads(page, 'main', /White oak, Sugar \(hard\) maple and Birch plywood/);
+    // One leg by hand, of oak among those of maple; and back as the others.
+    await choose(page, 'One part by itself', 'leg-front-left');
+    await saved(page);
+    const byHand = await page.$eval('main details select:last-of-type', (_) =>
+      [...document.querySelectorAll('main details label')]
+        .map((label) => label.textContent ?? '')
+        .find((text) => /, Leg, front left/.test(text)),
+    );
+    await choose(page, byHand as string, 'oak-white');
+    await saved(page);
+    const woodOfLeg = async () => (await decisions(id)).pieces[0]!.woodOf['leg-front-left'];
+    expect(await woodOfLeg()).toBe((await decisions(id)).woods.find(({ species }) => species === 'oak-white')!.id);
+    await choose(page, byHand as string, '');
+    await saved(page);
+    expect(await woodOfLeg()).toBeUndefined();
     await goTo(page, 'plan');
     for (const kind of ['legs', 'aprons', 'cross rails', 'stretcher']) {
       const box = await page.waitForSelector(`::-p-xpath(//label[contains(., "The ${kind}")]/input)`);

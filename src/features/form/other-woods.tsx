@@ -16,7 +16,10 @@ export function OtherWoods({ woods }: { woods: readonly { value: string; label: 
   const kinds = [...new Set(own.map(({ kind }) => kind))].filter((kind) => KIND_PLURALS[kind]);
   const sheets = sheetWoods(all).map(({ id, commonName }) => ({ value: id, label: `sheet: ${commonName}` }));
   const ofPiece = { value: '', label: `as the piece: ${species.commonName}` };
+  // Parts of a wood of their own, by hand, whatever others of their kind are of.
+  const single = own.filter(({ id, kind }) => speciesOf[id] !== undefined && id !== kind);
   const optionsFor = (of: string) => {
+    if (single.some(({ id }) => id === of)) return [{ value: '', label: 'as others of its kind' }, ...woods];
     if (of === 'sheet') return [{ value: '', label: 'bought to size' }, ...sheets];
     const solid = woods.filter(({ value }) => value !== species.id);
     return [ofPiece, ...solid, ...(of === 'shelf' ? sheets : [])];
@@ -41,7 +44,11 @@ export function OtherWoods({ woods }: { woods: readonly { value: string; label: 
         Parts of another wood{others > 0 ? ` · ${others}` : ''}
       </summary>
       <div className="mt-2">
-        {[...kinds.map((kind) => ({ of: kind as string, label: title(kind) })), ...stripes].map(({ of, label }) => (
+        {[
+          ...kinds.map((kind) => ({ of: kind as string, label: title(kind) })),
+          ...stripes,
+          ...single.map(({ id, letter, name }) => ({ of: id, label: `${letter}, ${name}` })),
+        ].map(({ of, label }) => (
           <Select
             key={of}
             wide
@@ -51,6 +58,24 @@ export function OtherWoods({ woods }: { woods: readonly { value: string; label: 
             onCommit={(wood) => void change(partWoodChanges(job, pieceId, of, wood === '' ? null : wood))}
           />
         ))}
+        <Select
+          wide
+          label="One part by itself"
+          value=""
+          options={[
+            { value: '', label: 'choose a part …' },
+            ...own
+              .filter((part) => isMade(part) && !part.strips && part.id !== part.kind && !speciesOf[part.id])
+              .map(({ id, letter, name, wood }) => ({
+                value: id,
+                label: `${letter}, ${name} · ${(wood ?? species).commonName}`,
+              })),
+          ]}
+          onCommit={(id) => {
+            const part = own.find((one) => one.id === id);
+            if (part) void change(partWoodChanges(job, pieceId, id, (part.wood ?? species).id));
+          }}
+        />
       </div>
     </details>
   );
