@@ -92,7 +92,7 @@ const PAINTED = { painted: true } as const;
 
 /** The parts that are of another species than the piece say so, and those that are painted; what is bought in is of none. */
 function withWoods(piece: Piece, species: Species, { speciesOf, plan }: PieceInJob, shop: Shop): Piece {
-  if (Object.keys(speciesOf).length === 0 && plan.painted.length === 0) return piece;
+  if (Object.keys(speciesOf).length === 0 && plan.painted.length === 0 && !species.sheet) return piece;
   return {
     ...piece,
     parts: piece.parts.map((part) => {
@@ -103,7 +103,7 @@ function withWoods(piece: Piece, species: Species, { speciesOf, plan }: PieceInJ
         const { material: _, weighs: __, ...made } = part;
         return { ...made, wood: chosen };
       }
-      const wood = part.material ? undefined : chosen;
+      const wood = part.material ? undefined : (chosen ?? (species.sheet ? species : undefined));
       return striped(
         { ...part, ...(wood ? { wood } : {}), ...(plan.painted.some((own) => own === part.kind) ? PAINTED : {}) },
         (of) => known(speciesOf[`${part.id}/${of}`]) ?? wood ?? species,

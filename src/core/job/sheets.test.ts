@@ -101,3 +101,17 @@ describe('a panel of a sheet in a mitred frame', () => {
     expect(wanted(withChanges(framed, partWoodChanges(framed, 'p1', 'sheet', 'plywood-birch')))).toContain('panel');
   });
 });
+
+it('a table that is of plywood altogether is cut from sheets, its top without a glue-up, and its legs from none that there is', () => {
+  const [wood] = (jobOf(sixSeats('oak-white')) as JobDocument).woods;
+  const ply = withChanges(jobOf(sixSeats('oak-white')) as JobDocument, [
+    { path: `woods.${wood!.id}.species`, value: 'plywood-birch' },
+    { path: 'pieces.p1.form.top.thickness', value: 18 },
+  ]);
+  const { demand, glueUps, checks } = derive(ply, [sheet('P1', 18)]).pieces[0]!;
+  expect(demand.panels).toEqual([]);
+  expect(glueUps).toEqual([]);
+  expect(demand.parts.every(({ sheet: is }) => is)).toBe(true);
+  expect(checks.find(({ id }) => id === 'stock.thickness-top')?.level).toBe('good');
+  expect(checks.find(({ id }) => id === 'stock.thickness-leg')?.level).toBe('stop');
+});
