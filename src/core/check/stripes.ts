@@ -41,53 +41,72 @@ export function stripesApart(context: CheckContext): Check[] {
 const worst = (list: readonly Apart[]): Apart | undefined =>
   list.reduce<Apart | undefined>((most, own) => (most && most.off >= own.off ? most : own), undefined);
 
-/** Strain of a wood from the day of gluing to the day on which it has moved most, at a ring angle in degrees. */
-function strains({ season }: CheckContext, ringAngle: number, woods: readonly [Species, Species]): number {
-  const grown = (species: Species, toMoisture: number) =>
-    dimensionalChange({ dimension: 1, species, ringAngle, fromMoisture: season.glued.moisture, toMoisture });
-  return Math.max(
-    ...[season.wettest, season.driest].map(({ moisture }) =>
-      Math.abs(grown(woods[0], moisture) - grown(woods[1], moisture)),
-    ),
-  );
+/** How much more one wood grows than another from the day of gluing to a day, as a strain, at a ring angle in degrees. */
+function moreBy(context: CheckContext, ringAngle: number, [a, b]: Apart['woods'], toMoisture: number): number {
+  const fromMoisture = context.season.glued.moisture;
+  const grown = (species: Species) => dimensionalChange({ dimension: 1, species, ringAngle, fromMoisture, toMoisture });
+  return grown(a) - grown(b);
 }
 
-/** Through its thickness a strip moves as its rings lie there: a step between two of them. */
+/** The driest and the wettest day, on which two woods are farthest apart. */
+const extremes = ({ season }: CheckContext): number[] => [season.wettest.moisture, season.driest.moisture];
+
+const strainOf = (context: CheckContext, ringAngle: number, woods: Apart['woods']): number =>
+  Math.max(...extremes(context).map((moisture) => Math.abs(moreBy(context, ringAngle, woods, moisture))));
+
+/** Strips of a block, and those that end at it, from the panel's inside outward. */
+function blockOf(strips: readonly DesignedStrip[]) {
+  const block = strips.filter(({ of }) => of === 'block');
+  const [first] = block;
+  const last = block.at(-1);
+  if (!first?.wood || !last) return null;
+  const [low, high] = [first.low, last.low + last.width];
+  const row = strips.filter(({ of }) => of !== 'block');
+  const met = row.filter((strip) => strip.low > low - 0.01 && strip.low < high - 0.01);
+  const outerIsFirst = low < 0.01;
+  const beside = row.find((strip) =>
+    outerIsFirst ? Math.abs(strip.low - high) < 0.01 : Math.abs(strip.low + strip.width - low) < 0.01,
+  );
+  return { wood: first.wood, met: outerIsFirst ? [...met].reverse() : met, beside };
+}
+
+/** Through its thickness a strip moves as its rings lie there: a step between two of them that touch. */
 function sidesOf(part: Part, strips: readonly DesignedStrip[], context: CheckContext): Apart[] {
   const row = strips.filter(({ of }) => of !== 'block');
-  return row.slice(1).flatMap((strip, i) => {
-    const before = row[i];
-    if (!before?.wood || !strip.wood || before.wood.id === strip.wood.id) return [];
-    const woods = [before.wood, strip.wood] as const;
-    const strain = strains(context, 90 - context.season.ringAngle, woods);
+  const block = blockOf(strips);
+  const touching = [
+    ...row.slice(1).map((strip, i) => [row[i]?.wood, strip.wood]),
+    ...(block ? [...block.met, ...(block.beside ? [block.beside] : [])].map(({ wood }) => [block.wood, wood]) : []),
+  ];
+  return touching.flatMap(([a, b]) => {
+    if (!a || !b || a.id === b.id) return [];
+    const woods = [a, b] as const;
+    const strain = strainOf(context, 90 - context.season.ringAngle, woods);
     return [{ words: 'side by side', off: strain * part.size.thickness, strain, woods }];
   });
 }
 
-/** A block grows in its width as its wood does, the ends of the strips that meet it as theirs do. */
+/** A block grows in its width as its wood does, the ends of the strips that meet it as theirs do: added up from the inside outward. */
 function endsOf(strips: readonly DesignedStrip[], context: CheckContext): Apart[] {
-  const block = strips.filter(({ of }) => of === 'block');
-  const [first] = block;
-  const last = block.at(-1);
-  if (!first?.wood || !last) return [];
-  const wide = last.low + last.width - first.low;
-  const { wood } = first;
-  const met = strips.filter(({ of, low }) => of !== 'block' && low > first.low - 0.01 && low < first.low + wide - 0.01);
-  const off = met.flatMap((strip) => {
-    if (!strip.wood || strip.wood.id === wood.id) return [];
-    const woods = [wood, strip.wood] as const;
-    return [{ woods, width: strip.width, strain: strains(context, context.season.ringAngle, woods) }];
-  });
-  const most = off.reduce((a, b) => (a && a.strain >= b.strain ? a : b), off[0]);
+  const block = blockOf(strips);
+  if (!block) return [];
+  const { ringAngle } = context.season;
+  const others = block.met.flatMap(({ wood, width }) => (wood ? [{ width, woods: [wood, block.wood] as const }] : []));
+  const differ = others.filter(({ woods }) => woods[0].id !== woods[1].id);
+  const [most] = differ
+    .map(({ woods }) => ({ woods, strain: strainOf(context, ringAngle, woods) }))
+    .sort((a, b) => b.strain - a.strain);
   if (!most) return [];
-  return [
-    {
-      words: 'end to end at the block',
-      off: off.reduce((sum, own) => sum + own.strain * own.width, 0),
-      strain: most.strain,
-      woods: most.woods,
-    },
-  ];
+  const off = extremes(context).map((moisture) => {
+    let sum = 0;
+    return Math.max(
+      ...others.map(({ width, woods }) => {
+        sum += width * moreBy(context, ringAngle, woods, moisture);
+        return Math.abs(sum);
+      }),
+    );
+  });
+  return [{ words: 'end to end at the block', off: Math.max(...off), ...most }];
 }
 
 function told(part: Part, apart: Apart, limit: number, id: string, { document }: CheckContext): Check {
@@ -128,7 +147,7 @@ function told(part: Part, apart: Apart, limit: number, id: string, { document }:
       source: 'Wood Handbook ch. 5 and 13; values from memory',
     },
     wayOut: {
-      say: say`Take woods that move alike, boards of one way of sawing, or a finish that slows them`,
+      say: say`Take woods that move alike, or a finish on both faces that slows them`,
       changes: [],
     },
   };

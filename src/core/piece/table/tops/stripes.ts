@@ -170,7 +170,7 @@ export const STRIPES_FIELDS: readonly FormField<Striped>[] = [
   },
   {
     at: 'stripes.block',
-    label: 'Block at a corner',
+    label: 'Block in a corner of the top',
     when: ({ stripes }) => stripes !== null,
     ...noneOr<Striped, Stripes['block']>(
       ({ stripes }) => stripes?.block ?? null,
