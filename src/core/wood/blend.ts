@@ -9,8 +9,6 @@ export interface Share {
   amount: number;
 }
 
-const known = new Map<string, Species>();
-
 /**
  * Strips of several species glued edge to edge, as if the panel were of one. Widths add up, so what it moves across, its mass
  * and its stiffness along the grain are the means by width; it is as strong, and lasts outdoors, as the weakest of them.
@@ -26,10 +24,7 @@ export function blend(shares: readonly Share[]): Species {
   if (parts.length === 1) return first.species;
   const total = parts.reduce((sum, { amount }) => sum + amount, 0);
   const id = parts.map(({ species, amount }) => `${species.id} ${(amount / total).toFixed(4)}`).join(' + ');
-  const before = known.get(id);
-  if (before && parts.every(({ species }) => blended.get(before)?.includes(species))) return before;
   const made = blendOf(id, parts, total);
-  known.set(id, made);
   blended.set(
     made,
     parts.map(({ species }) => species),
