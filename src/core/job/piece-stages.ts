@@ -223,7 +223,7 @@ function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
   const glue = GLUES[document.glueUp.glue];
   const strips: readonly GlueStrip[] = panel ? stripsOf(panel, laid) : [];
   const stripsOfPanel = demand.panels.map((own, i) => (i === 0 ? strips : stripsOf(own, layOut(own))));
-  const designed = piece.parts.filter((part) => part.strips && !part.cut);
+  const designed = piece.parts.filter((part) => part.strips);
   const designedGlueUps = designed.map((part, i) =>
     planGlueUps({
       panel: part.id,

@@ -1,3 +1,4 @@
+import * as v from 'valibot';
 import type { Change } from '../decision/changes';
 import type { AnyTop } from '../decision/top-shapes';
 import { THROUGH_STEEL } from '../piece/table/bases/frames/steel';
@@ -25,7 +26,8 @@ function shared(schema: KindSchema, from: AnyTop): object {
   return Object.fromEntries(
     Object.entries(from).filter(([key, value]) => {
       const own = schema.entries[key] as { type: string; default?: unknown } | undefined;
-      return key !== 'kind' && own && JSON.stringify(own.default) !== JSON.stringify(value);
+      const decided = JSON.stringify(own?.default) !== JSON.stringify(value);
+      return key !== 'kind' && own && decided && v.is(own as unknown as v.GenericSchema, value);
     }),
   );
 }
