@@ -187,6 +187,27 @@ interface WorkGround extends Airs {
   layoutComplete: boolean;
 }
 
+/** The glue-ups of a piece: of its panels as their strips are found, and of those whose strips are designed. */
+function glueUpsOf(drawn: DrawnPiece, shop: Shop, stripsOfPanel: readonly (readonly GlueStrip[])[]): GlueUp[] {
+  const { document, piece, demand } = drawn;
+  const found = demand.panels.map(({ id, name, rough, finished }, i) => ({
+    ...{ id, name, length: rough.length, thickness: finished.thickness },
+    strips: stripsOfPanel[i] ?? [],
+  }));
+  const designed = piece.parts
+    .filter((part) => part.strips)
+    .map((part) => ({ id: part.id, name: part.name, ...part.size, strips: designedStrips(part) }));
+  return [...found, ...designed].map(({ id, name, length, thickness, strips }, i) =>
+    planGlueUps({
+      ...{ panel: id, strips, length, thickness, shop },
+      ...(i === 0 ? {} : { beside: name.toLowerCase() }),
+      staging: document.glueUp.staging,
+      glue: GLUES[document.glueUp.glue],
+      species: speciesOfPart(drawn, id),
+    }),
+  );
+}
+
 function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
   const { document, piece, species, demand } = drawn;
   const { shop, rack, layout, layoutComplete, shopAir, homeAir } = given;
@@ -223,34 +244,7 @@ function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
   const glue = GLUES[document.glueUp.glue];
   const strips: readonly GlueStrip[] = panel ? stripsOf(panel, laid) : [];
   const stripsOfPanel = demand.panels.map((own, i) => (i === 0 ? strips : stripsOf(own, layOut(own))));
-  const designed = piece.parts.filter((part) => part.strips);
-  const designedGlueUps = designed.map((part, i) =>
-    planGlueUps({
-      panel: part.id,
-      ...(i + demand.panels.length === 0 ? {} : { beside: part.name.toLowerCase() }),
-      strips: designedStrips(part),
-      length: part.size.length,
-      thickness: part.size.thickness,
-      staging: document.glueUp.staging,
-      glue,
-      shop,
-      species: woodOf(part, species),
-    }),
-  );
-  const glueUpsOfBoards = demand.panels.map((own, i) =>
-    planGlueUps({
-      panel: own.id,
-      ...(i === 0 ? {} : { beside: own.name.toLowerCase() }),
-      strips: stripsOfPanel[i] ?? [],
-      length: own.rough.length,
-      thickness: own.finished.thickness,
-      staging: document.glueUp.staging,
-      glue,
-      shop,
-      species: speciesOfPart(drawn, own.id),
-    }),
-  );
-  const glueUps = [...glueUpsOfBoards, ...designedGlueUps];
+  const glueUps = glueUpsOf(drawn, shop, stripsOfPanel);
   const size = panel ? alignerSize(document.glueUp.level, panel.finished.thickness, shop.tools) : null;
   // In a panel that is crosscut later nobody knows yet where they may stand.
   const joints = panel && size && demand.panels.length === 1 ? edgesOf(piece, strips, trim, size) : [];
