@@ -1,10 +1,10 @@
 'use client';
 
-import { type Remote, releaseProxy, wrap } from 'comlink';
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState } from 'react';
 import { drawView, type PartMesh } from '@/core';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
+import { useWorker } from '@/ui/use-worker';
 import type { Solids } from '@/workers/solids.worker';
 import { useDerived, useLook } from '../job/job-context';
 
@@ -74,25 +74,19 @@ export function TakenApart() {
 function useSolids(): Scene {
   const { piece } = useDerived();
   const [scene, setScene] = useState<Scene>({ state: 'making' });
-  const [remote, setRemote] = useState<Remote<Solids> | null>(null);
+  const { open } = useWorker<Solids>(
+    () => new Worker(new URL('../../workers/solids.worker.ts', import.meta.url), { type: 'module' }),
+    'the solids could not be made',
+  );
   useEffect(() => {
-    if (!showsSolids()) {
+    shows ??= showsSolids();
+    if (!shows) {
       setScene({ state: 'drawn' });
       return;
     }
-    const worker = new Worker(new URL('../../workers/solids.worker.ts', import.meta.url), { type: 'module' });
-    worker.onerror = () => setScene({ state: 'drawn' });
-    const solids = wrap<Solids>(worker);
-    setRemote(() => solids);
-    return () => {
-      solids[releaseProxy]();
-      worker.terminate();
-    };
-  }, []);
-  useEffect(() => {
-    if (!remote) return;
     let wanted = true;
-    remote.meshes(piece.parts, WASM).then(
+    const { remote, failed } = open();
+    Promise.race([remote.meshes(piece.parts, WASM), failed]).then(
       (meshes) => {
         if (wanted) setScene({ state: 'made', meshes });
       },
@@ -103,9 +97,12 @@ function useSolids(): Scene {
     return () => {
       wanted = false;
     };
-  }, [remote, piece]);
+  }, [open, piece]);
   return scene;
 }
+
+/** Whether this browser draws solids, once it has been asked. */
+let shows: boolean | undefined;
 
 function showsSolids(): boolean {
   const canvas = document.createElement('canvas');

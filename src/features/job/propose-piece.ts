@@ -1,5 +1,5 @@
-import { releaseProxy, wrap } from 'comlink';
 import { type JobInputs, newPiece, type PieceDecisions, type UseOfPiece } from '@/core';
+import { startWorker } from '@/ui/worker';
 import type { WaysOutSearch } from '@/workers/ways-out.worker';
 
 /** One more piece for a job, made in a worker to pass its own checks; without a worker, the plain beginning of it. */
@@ -8,18 +8,15 @@ export async function proposedPiece(
   use: UseOfPiece,
   id: string,
 ): Promise<PieceDecisions> {
-  const worker = new Worker(new URL('../../workers/ways-out.worker.ts', import.meta.url), { type: 'module' });
-  const search = wrap<WaysOutSearch>(worker);
-  const plain = () => newPiece(inputs.document, use, id);
-  const failed = new Promise<PieceDecisions>((resolve) => {
-    worker.onerror = () => resolve(plain());
-  });
+  const { remote, failed, end } = startWorker<WaysOutSearch>(
+    () => new Worker(new URL('../../workers/ways-out.worker.ts', import.meta.url), { type: 'module' }),
+    'a piece could not be proposed',
+  );
   try {
-    return await Promise.race([search.proposePiece(inputs, use, id), failed]);
+    return await Promise.race([remote.proposePiece(inputs, use, id), failed]);
   } catch {
-    return plain();
+    return newPiece(inputs.document, use, id);
   } finally {
-    search[releaseProxy]();
-    worker.terminate();
+    end();
   }
 }

@@ -17,8 +17,6 @@ const known = new WeakMap<readonly Check[], WaysOut>();
 const PAUSE = 120;
 /** How often a worker that does not start is started anew. */
 const TRIES = 3;
-/** A worker that has not answered once after so long does not start, ms. */
-const STARTS_WITHIN = 10_000;
 
 /** What is proposed, where nothing could be tried: words, and no button. */
 const untried = ({ say }: WayOut): WayOut => ({ say: [...say, ' (not tried on this job)'], changes: [] });
@@ -55,9 +53,7 @@ export function useWaysOut(): WaysOut {
       take(sought.map(({ id, wayOut }) => ({ check: id, wayOut: untried(wayOut as WayOut) })));
       return;
     }
-    let late: ReturnType<typeof setTimeout> | undefined;
     const fail = () => {
-      clearTimeout(late);
       // One that is not waited for any more may be at work for another already.
       if (!current) return;
       end();
@@ -65,18 +61,11 @@ export function useWaysOut(): WaysOut {
     };
     const timer = setTimeout(() => {
       const { remote, failed } = open();
-      // The first answer shows that it has started; nothing is sought yet that could be stopped.
-      late = setTimeout(fail, STARTS_WITHIN);
-      const started = remote.stop().then(() => {
-        clearTimeout(late);
-        return current ? remote.waysOut(inputs, { pieceId, instance }, proxy(take)) : [];
-      });
-      Promise.race([started, failed]).then(take, fail);
+      Promise.race([remote.waysOut(inputs, { pieceId, instance }, proxy(take)), failed]).then(take, fail);
     }, PAUSE);
     return () => {
       current = false;
       clearTimeout(timer);
-      clearTimeout(late);
       void opened()?.remote.stop();
     };
   }, [checks, document, shop, places, boards, rackKnown, layouts, pieceId, instance, failures, open, end, opened]);

@@ -1,11 +1,11 @@
 'use client';
 
-import { wrap } from 'comlink';
-import { useEffect, useId, useRef, useState } from 'react';
+import { useId, useState } from 'react';
 import { type LoggedDay, type LoggerFile, type Problem, sayDay } from '@/core';
 import { Button } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
 import { useUnits } from '@/ui/units';
+import { useWorker } from '@/ui/use-worker';
 import type { Logger } from '@/workers/logger.worker';
 
 /** Takes a logger's file into a place, after showing what was read in it. */
@@ -21,29 +21,26 @@ export function LoggerImport({
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const id = useId();
   const [reading, setReading] = useState(false);
-  const worker = useRef<Worker | null>(null);
+  const { open, end, opened } = useWorker<Logger>(
+    () => new Worker(new URL('../../workers/logger.worker.ts', import.meta.url), { type: 'module' }),
+    'The file could not be read.',
+  );
   const stop = () => {
-    worker.current?.terminate();
-    worker.current = null;
+    end();
     setReading(false);
   };
-  useEffect(() => () => worker.current?.terminate(), []);
   const look = async (file: File | undefined) => {
     if (!file) return;
     stop();
-    const own = new Worker(new URL('../../workers/logger.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = own;
+    const mine = open();
     setReading(true);
     setSeen(null);
     setProblems([]);
-    const failed = new Promise<{ problems: Problem[] }>((resolve) => {
-      own.onerror = () =>
-        resolve({
-          problems: [{ problem: 'The file could not be read.', where: file.name, wayOut: 'Choose it again.' }],
-        });
-    });
-    const read = await Promise.race([wrap<Logger>(own).read(file, system === 'inch'), failed]);
-    if (worker.current !== own) return;
+    const read = await Promise.race([mine.remote.read(file, system === 'inch'), mine.failed]).catch((error: Error) => ({
+      problems: [{ problem: error.message, where: file.name, wayOut: 'Choose it again.' }],
+    }));
+    // Stopped, or another file was chosen; one that has failed has been ended already.
+    if (opened() !== null && opened() !== mine) return;
     stop();
     setSeen('days' in read ? read : null);
     setProblems(read.problems);
