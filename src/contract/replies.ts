@@ -79,7 +79,9 @@ export type RackImport = v.InferOutput<typeof RackImportSchema>;
 export const KeptLayoutReplySchema = v.object({ ...KeptLayoutSchema.entries, id, keptAt: time });
 
 export const PlaceReplySchema = v.object({ ...PlaceSchema.entries, revision });
+export type PlaceReply = v.InferOutput<typeof PlaceReplySchema>;
 export const ShopReplySchema = v.object({ revision, shop: ShopSchema });
+export type ShopReply = v.InferOutput<typeof ShopReplySchema>;
 export const ShopAndPlacesSchema = v.object({ ...ShopReplySchema.entries, places: v.array(PlaceReplySchema) });
 
 export const DeviceSchema = v.object({

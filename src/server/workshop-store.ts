@@ -1,3 +1,4 @@
+import type { PlaceReply, ShopReply } from '@/contract/replies';
 import { type Place, read, type Shop, ShopSchema } from '@/core';
 import { pool, type Queryable } from './pool';
 import { notFound, Refusal } from './refusal';
@@ -26,13 +27,14 @@ export async function currentWorkshop(db: Queryable = pool()): Promise<Workshop>
   return { id: row.id, revision: row.revision, settings: settings.value };
 }
 
-export async function saveShop(workshop: Workshop, settings: Shop, revision: number): Promise<Workshop> {
+export async function saveShop(workshop: Workshop, settings: Shop, revision: number): Promise<ShopReply> {
   const { rows } = await pool().query(
     'update workshop set settings = $3, revision = revision + 1 where id = $1 and revision = $2 returning revision',
     [workshop.id, revision, settings],
   );
-  if (!rows[0]) throw staleWrite('The shop', await currentWorkshop());
-  return { ...workshop, settings, revision: rows[0].revision };
+  if (rows[0]) return { revision: rows[0].revision, shop: settings };
+  const current = await currentWorkshop();
+  throw staleWrite('The shop', { revision: current.revision, shop: current.settings } satisfies ShopReply);
 }
 
 /** Adds woods to the shop's own, whatever else of the shop is being written. */
@@ -58,10 +60,6 @@ export function staleWrite(what: string, current: unknown): Refusal {
   );
 }
 
-export interface StoredPlace extends Place {
-  revision: number;
-}
-
 const PLACE_COLUMNS = 'id, name, kind, months, room, logged, note, revision';
 
 const placeValues = (place: Omit<Place, 'id'>) => [
@@ -73,7 +71,7 @@ const placeValues = (place: Omit<Place, 'id'>) => [
   place.note,
 ];
 
-export async function placesOf(workshopId: string, db: Queryable = pool()): Promise<StoredPlace[]> {
+export async function placesOf(workshopId: string, db: Queryable = pool()): Promise<PlaceReply[]> {
   const { rows } = await db.query(
     `select ${PLACE_COLUMNS} from place where workshop_id = $1 and deleted_at is null order by kind desc, name, id`,
     [workshopId],
@@ -85,7 +83,7 @@ export async function addPlace(
   workshopId: string,
   place: Omit<Place, 'id'>,
   db: Queryable = pool(),
-): Promise<StoredPlace> {
+): Promise<PlaceReply> {
   const { rows } = await db.query(
     `insert into place (workshop_id, name, kind, months, room, logged, note)
      values ($1, $2, $3, $4, $5, $6, $7) returning ${PLACE_COLUMNS}`,
@@ -99,7 +97,7 @@ export async function savePlace(
   id: string,
   place: Omit<Place, 'id'>,
   revision: number,
-): Promise<StoredPlace> {
+): Promise<PlaceReply> {
   const { rows } = await pool().query(
     `update place set name = $4, kind = $5, months = $6, room = $7, logged = $8, note = $9, revision = revision + 1
      where workshop_id = $1 and id = $2 and revision = $3 and deleted_at is null returning ${PLACE_COLUMNS}`,

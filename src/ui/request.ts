@@ -29,3 +29,10 @@ export async function request<T>(method: string, path: string, body?: unknown): 
     };
   }
 }
+
+/** What the server has by now, where something was to be written on top of an older revision; null for every other answer. */
+export const standsNow = <T>(reply: Reply<T>): T | null =>
+  !reply.ok && reply.status === 409 && reply.current ? (reply.current as T) : null;
+
+/** Whether the same may be sent again later: the server did not answer, or broke. */
+export const triedAgain = (reply: Reply<unknown>): boolean => !reply.ok && (reply.status === 0 || reply.status >= 500);

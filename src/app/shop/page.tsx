@@ -11,7 +11,7 @@ export default async function Page() {
   const places = await placesOf(id);
   return (
     <PlaceFrame title="Shop" air={airLine(places)}>
-      <ShopPage shop={settings} revision={revision} places={places} />
+      <ShopPage stored={{ revision, shop: settings }} places={places} />
     </PlaceFrame>
   );
 }

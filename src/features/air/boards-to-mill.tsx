@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { AirReply, BoardInAir } from '@/contract/replies';
+import type { AirReply, BoardInAir, ShopReply } from '@/contract/replies';
 import { correctPinReading, type Problem } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -9,6 +9,7 @@ import { NumberField } from '@/ui/fields';
 import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { useRevisioned } from '@/ui/revisioned';
 import { useSpecies } from '@/ui/species';
 import { Length } from '@/ui/units';
 import { useBoardsInAir } from './use-boards-in-air';
@@ -138,14 +139,23 @@ function ReadingDialog({
   const [offset, setOffset] = useState(correction);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const wood = useSpecies().nameOf(board.species);
+  // Of the shop only the correction of one wood is meant, whatever else of it was written meanwhile.
+  const corrections = useRevisioned<number, ShopReply>(
+    { revision: data.shopRevision, shop: data.shop },
+    (own, on) => {
+      const shop = on?.shop ?? data.shop;
+      const meterCorrections = { ...shop.meterCorrections, [board.species]: own };
+      return request('PUT', '/api/shop', { revision: on?.revision, shop: { ...shop, meterCorrections } });
+    },
+    () => true,
+  );
   const save = async () => {
     if (read === null) {
       setProblems([{ problem: 'Nothing is entered.', where: 'the reading', wayOut: 'Write what the meter shows.' }]);
       return;
     }
     if (offset !== correction) {
-      const shop = { ...data.shop, meterCorrections: { ...data.shop.meterCorrections, [board.species]: offset } };
-      const kept = await request('PUT', '/api/shop', { revision: data.shopRevision, shop });
+      const kept = await corrections.write(offset);
       if (!kept.ok) {
         setProblems(kept.problems);
         return;

@@ -59,7 +59,8 @@ export function BenchStep() {
 
 function CutListTable({ onMeasure }: { onMeasure: (id: string) => void }) {
   const { piece, demand, mark } = useDerived();
-  const { lit, light } = useLook();
+  const lit = useLook((look) => look.lit);
+  const light = useLook((look) => look.light);
   const bench = useDecisions((own) => own.bench);
   const change = useChange();
   const rows = cutList(piece.parts, demand);

@@ -10,7 +10,7 @@ export function RoomDrawing() {
   const { piece } = useDerived();
   const document = useDecisions((own) => own);
   const { brief } = document;
-  const { lit } = useLook();
+  const lit = useLook((look) => look.lit);
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const room = {

@@ -52,7 +52,9 @@ export function PieceDrawing({ view }: { view: ViewName }) {
 
 function MeasuredPiece({ view: name }: { view: ViewName }) {
   const { piece, season, laid } = useDerived();
-  const { lit, light, exaggeration } = useLook();
+  const lit = useLook((look) => look.lit);
+  const light = useLook((look) => look.light);
+  const exaggeration = useLook((look) => look.exaggeration);
   const { moisture } = useShownDay();
   const travel = useDecisions((own) => own.form.hold.travel);
   const view = useMemo(
@@ -83,7 +85,8 @@ function MeasuredPiece({ view: name }: { view: ViewName }) {
 
 /** How many times movement is drawn larger than it is; said wherever it is not true to scale. */
 export function Exaggeration() {
-  const { exaggeration, setExaggeration } = useLook();
+  const exaggeration = useLook((look) => look.exaggeration);
+  const setExaggeration = useLook((look) => look.setExaggeration);
   return (
     <label className="figures flex items-center gap-1.5">
       movement drawn

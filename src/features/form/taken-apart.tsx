@@ -17,7 +17,8 @@ type Scene = { state: 'making' } | { state: 'made'; meshes: readonly PartMesh[] 
 /** The piece taken apart: solids to be turned about, and a still drawing where the browser shows none. */
 export function TakenApart() {
   const { piece } = useDerived();
-  const { lit, light } = useLook();
+  const lit = useLook((look) => look.lit);
+  const light = useLook((look) => look.light);
   const [apart, setApart] = useState(0.35);
   const scene = useSolids();
   const names = useMemo(

@@ -1,7 +1,7 @@
 'use client';
 
 import { usePathname, useSearchParams } from 'next/navigation';
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
+import { type Context, createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import {
   type Change,
@@ -14,35 +14,29 @@ import {
 } from '@/core';
 import { deriveOnce } from './derive-once';
 import { createJobStore, type JobSeed, type JobState } from './job-store';
+import { createLookStore, type Look } from './look-store';
 
 type Store = ReturnType<typeof createJobStore>;
 
-/** What is looked at, and nothing that is stored: the day, the lit parts, how much movement is exaggerated. */
-interface Look {
-  /** Days after the season's start; null until somebody chooses, see {@link useShownDay}. */
-  day: number | null;
-  setDay: (day: number) => void;
-  lit: readonly string[];
-  light: (ids: readonly string[]) => void;
-  exaggeration: number;
-  setExaggeration: (times: number) => void;
+/** What is stored and what is looked at: neither changes while the job is open, who reads of them is told by them. */
+interface Stores {
+  store: Store;
+  look: ReturnType<typeof createLookStore>;
 }
 
-interface JobContextValue {
-  store: Store;
+/** What follows from the decisions, whenever they change. */
+interface Shown {
   derived: ReturnType<typeof deriveOnce>;
   /** The piece that is looked at; null where nothing can be derived. */
   shown: ShownPiece | null;
-  look: Look;
 }
 
-const JobContext = createContext<JobContextValue | null>(null);
+const StoresContext = createContext<Stores | null>(null);
+const ShownContext = createContext<Shown | null>(null);
 
 export function JobProvider({ seed, children }: { seed: JobSeed; children: ReactNode }) {
-  const [store] = useState(() => createJobStore(seed));
-  const [day, setDay] = useState<number | null>(null);
-  const [lit, light] = useState<readonly string[]>([]);
-  const [exaggeration, setExaggeration] = useState(1);
+  const [stores] = useState(() => ({ store: createJobStore(seed), look: createLookStore() }));
+  const { store } = stores;
   const { document, shop, places, boards, rackKnown, layouts } = useStore(store);
   const derived = useMemo(
     () => deriveOnce({ document, shop, places, boards: rackKnown ? boards : null, layouts }),
@@ -63,21 +57,26 @@ export function JobProvider({ seed, children }: { seed: JobSeed; children: React
     return () => window.removeEventListener('online', wake);
   }, [store]);
 
-  const look = useMemo(() => ({ day, setDay, lit, light, exaggeration, setExaggeration }), [day, lit, exaggeration]);
-  const value = useMemo(() => ({ store, derived, shown, look }), [store, derived, shown, look]);
-  return <JobContext value={value}>{children}</JobContext>;
+  const value = useMemo(() => ({ derived, shown }), [derived, shown]);
+  return (
+    <StoresContext value={stores}>
+      <ShownContext value={value}>{children}</ShownContext>
+    </StoresContext>
+  );
 }
 
-function useJobContext(): JobContextValue {
-  const context = useContext(JobContext);
-  if (!context) throw new Error('a job is shown outside its provider');
-  return context;
+function useInJob<T>(context: Context<T | null>): T {
+  const value = useContext(context);
+  if (!value) throw new Error('a job is shown outside its provider');
+  return value;
 }
 
-export const useLook = (): Look => useJobContext().look;
+export function useLook<T>(select: (look: Look) => T): T {
+  return useStore(useInJob(StoresContext).look, select);
+}
 
 export function useJobState<T>(select: (state: JobState) => T): T {
-  return useStore(useJobContext().store, select);
+  return useStore(useInJob(StoresContext).store, select);
 }
 
 /**
@@ -86,7 +85,7 @@ export function useJobState<T>(select: (state: JobState) => T): T {
  */
 export function useShownDay(): { index: number; moisture: number } {
   const { season } = useDerived();
-  const { day } = useLook();
+  const day = useLook((look) => look.day);
   const inSeason = usePathname().endsWith('/season');
   const index = Math.min(
     season.moistures.length - 1,
@@ -99,29 +98,29 @@ export function useShownDay(): { index: number; moisture: number } {
 
 /** Everything computed of the piece that is looked at; the desk shows no step while there is nothing to derive from. */
 export function useDerived(): ShownPiece {
-  const { shown } = useJobContext();
+  const { shown } = useInJob(ShownContext);
   if (!shown) throw new Error('nothing is derived');
   return shown;
 }
 
 /** Everything computed for the job, or why nothing is. */
 export function useDerivedJob(): ReturnType<typeof deriveOnce> {
-  return useJobContext().derived;
+  return useInJob(ShownContext).derived;
 }
 
 /** The piece that is looked at, where there is one. */
-export const useShownPiece = (): ShownPiece | null => useJobContext().shown;
+export const useShownPiece = (): ShownPiece | null => useInJob(ShownContext).shown;
 
 /** What was decided of the piece that is looked at, and of the job as far as it bears on it. */
 export function useDecisions<T>(select: (own: PieceInJob) => T): T {
-  const { shown } = useJobContext();
+  const { shown } = useInJob(ShownContext);
   if (!shown) throw new Error('nothing is derived');
   return select(shown.document);
 }
 
 /** Changes decisions, by paths of the piece that is looked at or of the job; returns what is wrong with them, and then changes nothing. */
 export function useChanges(): (changes: readonly Change[]) => readonly Problem[] | undefined {
-  const { shown } = useJobContext();
+  const { shown } = useInJob(ShownContext);
   const change = useJobState((state) => state.change);
   const [pieceId, instance] = [shown?.pieceId ?? '', shown?.instance ?? 1];
   return useMemo(
@@ -138,7 +137,7 @@ export function useChange(): (path: DecisionPath) => (value: unknown) => readonl
 
 /** Addresses of the job's steps that keep the piece that is looked at. */
 export function useStepHref(): (step: string) => string {
-  const { shown } = useJobContext();
+  const { shown } = useInJob(ShownContext);
   const id = useJobState((state) => state.id);
   const query = useSearchParams().toString();
   return (step) => `/jobs/${id}/${step}${shown && query ? `?${query}` : ''}`;

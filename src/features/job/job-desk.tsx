@@ -132,17 +132,18 @@ function JobSpine({ own, onSheets }: { own: ShownPiece; onSheets: () => void }) 
 
 function JobKeys({ own, onSheets }: { own: ShownPiece; onSheets: () => void }) {
   const router = useRouter();
-  const look = useLook();
+  const lit = useLook((look) => look.lit);
+  const setDay = useLook((look) => look.setDay);
   const shown = useShownDay();
   const hrefOf = useStepHref();
   const { undo, redo } = { undo: useJobState((state) => state.undo), redo: useJobState((state) => state.redo) };
   const change = useChanges();
   const bench = useDecisions((own) => own.bench);
   const month = (by: number) => {
-    look.setDay(Math.min(own.season.moistures.length - 1, Math.max(0, shown.index + by)));
+    setDay(Math.min(own.season.moistures.length - 1, Math.max(0, shown.index + by)));
   };
   const lock = () => {
-    const part = own.piece.parts.find((p) => look.lit.includes(p.id));
+    const part = own.piece.parts.find((p) => lit.includes(p.id));
     if (!part) return;
     const cut = part.cut ? bench.cut.filter((p) => p !== part.id) : [...bench.cut, part.id];
     const { [part.id]: _, ...locks } = bench.locks;
@@ -205,7 +206,7 @@ export function StepFrame({
 }) {
   const { checks } = useDerived();
   const waysOut = useWaysOut();
-  const { light } = useLook();
+  const light = useLook((look) => look.light);
   const change = useChanges();
   const refusal = useJobState((state) => state.refusal);
   const { undo, redo } = { undo: useJobState((state) => state.undo), redo: useJobState((state) => state.redo) };

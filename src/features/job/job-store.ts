@@ -15,7 +15,7 @@ import {
   resolved,
   type Shop,
 } from '@/core';
-import { request } from '@/ui/request';
+import { request, standsNow, triedAgain } from '@/ui/request';
 import {
   dropClosedTab,
   dropLayoutPending,
@@ -128,7 +128,6 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       set({ saving: 'unreachable' });
       later(RETRY_AFTER);
     };
-    const toBeTriedAgain = ({ status }: { status: number }) => status === 0 || status >= 500;
 
     async function send(): Promise<void> {
       unsent = false;
@@ -141,10 +140,13 @@ export function createJobStore({ job, ...seed }: JobSeed) {
         set({ revision: now, canUndo, canRedo, saving: unsent ? 'saving' : 'saved', refusal: [] });
         if (unsent) keepPending(job.id, tab, { revision: now, base, document: get().document });
         else dropPending(job.id, tab);
-      } else if (reply.status === 409 && reply.current) {
+        return;
+      }
+      const theirs = standsNow<JobReply>(reply);
+      if (theirs) {
         unsent = true;
-        if (join(get().document, base, reply.current as JobReply, null) && !unsent) set({ saving: 'saved' });
-      } else if (toBeTriedAgain(reply)) {
+        if (join(get().document, base, theirs, null) && !unsent) set({ saving: 'saved' });
+      } else if (triedAgain(reply)) {
         unsent = true;
         unreachable();
       } else {
@@ -156,7 +158,7 @@ export function createJobStore({ job, ...seed }: JobSeed) {
       for (const [species, layout] of [...layoutsUnsent]) {
         set({ saving: 'saving' });
         const reply = await request('PUT', `${path}/layout`, layout);
-        if (!reply.ok && toBeTriedAgain(reply)) {
+        if (triedAgain(reply)) {
           unreachable();
           return;
         }
@@ -203,9 +205,10 @@ export function createJobStore({ job, ...seed }: JobSeed) {
         await sendUnsent();
         if (unsent || get().conflict) return;
         const reply = await request<JobReply>('POST', `${path}/${verb}`, { revision: get().revision });
+        const theirs = standsNow(reply);
         if (reply.ok) adopt(reply.value);
-        else if (reply.status === 409 && reply.current) {
-          adopt(reply.current as JobReply);
+        else if (theirs) {
+          adopt(theirs);
           set({
             refusal: [
               {

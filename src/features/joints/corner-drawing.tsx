@@ -10,7 +10,8 @@ const COS_POCKET = Math.cos((POCKET_ANGLE * Math.PI) / 180);
 /** One leg from above with both aprons and what holds them in it, to scale. */
 export function CornerDrawing() {
   const { piece } = useDerived();
-  const { lit, light } = useLook();
+  const lit = useLook((look) => look.lit);
+  const light = useLook((look) => look.light);
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const leg = piece.parts.find((part) => part.kind === 'leg');

@@ -6,7 +6,7 @@ import { useLook } from '../job/job-context';
 
 /** How a joint is marked and cut, as it stands on its card. */
 export function JointCard({ family }: { family: JointFamily }) {
-  const { light } = useLook();
+  const light = useLook((look) => look.light);
   const [first] = family.joints;
   if (!first) return null;
   const words = wordsOfJoint(first);

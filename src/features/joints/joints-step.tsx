@@ -4,11 +4,11 @@ import { useMemo, useState } from 'react';
 import { drawJoint, drawView, jointFamilies, jointFigures, wordsOfJoint } from '@/core';
 import { LengthField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
-import { MeasuredDrawing } from '@/ui/measured-drawing';
 import { PhraseText } from '@/ui/units';
 import { useTabs } from '../form/piece-drawing';
-import { useChange, useDecisions, useDerived, useLook } from '../job/job-context';
+import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
+import { LitDrawing } from '../job/lit-drawing';
 import { CornerChoices, CornerFigures, leadOf } from './corner-choices';
 import { CornerDrawing } from './corner-drawing';
 import { FullSizeView } from './full-size-view';
@@ -27,7 +27,6 @@ export function JointsStep() {
   const { piece, figures } = useDerived();
   const hold = useDecisions((own) => own.form.hold);
   const change = useChange();
-  const { lit, light } = useLook();
   const { corner } = piece;
   const tabs = useTabs(corner ? [CORNER, ...TABS] : TABS, corner ? 'corner' : 'face');
   const shown = tabs.value === 'corner' && !corner ? 'face' : tabs.value;
@@ -55,15 +54,7 @@ export function JointsStep() {
         ) : shown === 'full-size' ? (
           <FullSizeView />
         ) : view ? (
-          <MeasuredDrawing
-            view={view}
-            name={shown}
-            lit={lit}
-            onLight={light}
-            partNames={names}
-            travel={hold.travel}
-            wood={piece.top.parts}
-          />
+          <LitDrawing view={view} name={shown} partNames={names} travel={hold.travel} wood={piece.top.parts} />
         ) : (
           <p className="p-6 text-ink-2">Nothing is cut out for this joint; how its ends are cut stands beside.</p>
         )

@@ -25,7 +25,7 @@ export function PanelEnd({
   title: string;
 }) {
   const units = useUnits();
-  const { lit } = useLook();
+  const lit = useLook((look) => look.lit);
   const school = useDecisions((own) => own.season.ringSchool);
   const sides = layStrips(strips.length, school);
   const [ref, size] = useSize<HTMLDivElement>();

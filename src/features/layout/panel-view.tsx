@@ -130,7 +130,8 @@ function StripRow({
   edge: number;
   hands: PanelHands;
 }) {
-  const { lit, light } = useLook();
+  const lit = useLook((look) => look.lit);
+  const light = useLook((look) => look.light);
   const units = useUnits();
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: strip.label });
   const chosen = hands.chosen === strip.label;

@@ -2,14 +2,16 @@
 
 import { useState } from 'react';
 import * as v from 'valibot';
-import { type BoardInput, BoardSchema, type Defect, type Problem, read } from '@/core';
+import { type BoardInput, BoardSchema, type Defect, read } from '@/core';
 import { Button, buttonLook } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Select, TextField } from '@/ui/fields';
 import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { useRevisioned } from '@/ui/revisioned';
 import { useSpecies } from '@/ui/species';
+import { TwoVersions } from '@/ui/two-versions';
 import { BendFields, DefectFields, GrainFields, KeepingFields, SizeFields, WoodField } from './board-fields';
 import { BoardSketch } from './board-sketch';
 import type { JobName, RackBoard } from './rack-board';
@@ -52,10 +54,12 @@ export function BoardDialog({
 }) {
   const { find } = useSpecies();
   const [draft, setDraft] = useState<BoardInput>(board ? inputOf(board) : blank(today));
-  const [revision, setRevision] = useState(board?.revision ?? 0);
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [keptFor, setKeptFor] = useState(board?.reservedFor ?? '');
-  const [theirs, setTheirs] = useState<RackBoard | null>(null);
+  const { write, theirs, settle, problems, setProblems } = useRevisioned<BoardInput, RackBoard>(board, (board, on) =>
+    on
+      ? request('PUT', `/api/boards/${on.id}`, { revision: on.revision, board })
+      : request('POST', '/api/boards', board),
+  );
   const put =
     <K extends keyof BoardInput>(key: K) =>
     (value: BoardInput[K]) => {
@@ -68,18 +72,12 @@ export function BoardDialog({
       setProblems(sound.problems);
       return;
     }
-    const reply = board
-      ? await request('PUT', `/api/boards/${board.id}`, { revision, board: sound.value })
-      : await request('POST', '/api/boards', sound.value);
-    if (reply.ok && board && keptFor !== (board.reservedFor ?? '')) {
+    const saved = (await write(sound.value)).ok;
+    if (saved && board && keptFor !== (board.reservedFor ?? '')) {
       const kept = await request('PUT', `/api/boards/${board.id}/reserved`, { job: keptFor || null });
       if (!kept.ok) return setProblems(kept.problems);
     }
-    if (reply.ok) onClose(true);
-    else {
-      setProblems(reply.problems);
-      if (reply.status === 409 && reply.current) setTheirs(reply.current as RackBoard);
-    }
+    if (saved) onClose(true);
   };
   const sheet = find(draft.species)?.sheet ?? false;
   const described = { draft, put, set: setDraft };
@@ -91,27 +89,14 @@ export function BoardDialog({
     <Dialog title={board ? `Board ${board.tag}` : 'Add a board'} open onClose={() => onClose(false)} wide>
       <ProblemList problems={problems} />
       {theirs ? (
-        <p className="mb-3 flex gap-3">
-          <Button
-            onClick={() => {
-              setRevision(theirs.revision);
-              setTheirs(null);
-              setProblems([]);
-            }}
-          >
-            Keep my version
-          </Button>
-          <Button
-            onClick={() => {
-              setDraft(inputOf(theirs));
-              setRevision(theirs.revision);
-              setTheirs(null);
-              setProblems([]);
-            }}
-          >
-            Take the other: {theirs.tag}, {theirs.length} × {theirs.width} mm
-          </Button>
-        </p>
+        <TwoVersions
+          other={`the other: ${theirs.tag}, ${theirs.length} × ${theirs.width} mm`}
+          onMine={settle}
+          onTheirs={() => {
+            setDraft(inputOf(theirs));
+            settle();
+          }}
+        />
       ) : null}
       <Form className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1" onSubmit={save}>
         <div className="col-span-full mb-3">

@@ -1,12 +1,13 @@
 'use client';
 
-import { useRef, useState } from 'react';
-import { type BoardInput, type Problem, parseLength } from '@/core';
+import { useState } from 'react';
+import { type Problem, parseLength } from '@/core';
+import { standsNow } from '@/ui/request';
 import { useUnits } from '@/ui/units';
 import type { RackBoard } from './rack-board';
-import { saveBoard } from './save-board';
+import { type BoardChanges, useBoardChanges } from './use-board-changes';
 
-type Written = { value: Partial<BoardInput> } | { problem: string };
+type Written = { value: BoardChanges } | { problem: string };
 
 /**
  * The cells of a board's row, to be written over in the table: each is sent when it is left, and says what is wrong with
@@ -41,36 +42,23 @@ export function EditCells({
     (key: 'tag' | 'lot' | 'storedAt') =>
     (said: string): Written => ({ value: { [key]: said } });
 
-  // One write after the other, each on what the one before it came to: cells are left more quickly than the server answers.
-  const stands = useRef(board);
-  if (board.revision > stands.current.revision) stands.current = board;
-  const turn = useRef<Promise<unknown>>(Promise.resolve());
-
-  const refuse = (problems: readonly Problem[]) => {
+  const { write, settle } = useBoardChanges(board);
+  const refuse = (problems: readonly Problem[]) =>
     onProblems(problems.map((p) => ({ ...p, where: `board ${board.tag}, ${p.where}` })));
-    return false;
-  };
-  const send = async (value: Partial<BoardInput>): Promise<boolean> => {
-    const before = stands.current;
-    const reply = await saveBoard(before, value);
-    if (!reply.ok) {
-      // Something else of the board was written meanwhile, as by a meter: this is written on top of it.
-      const now = reply.status === 409 ? (reply.current as RackBoard | undefined) : undefined;
-      const untouched = now && Object.keys(value).every((key) => now[key as 'tag'] === before[key as 'tag']);
-      if (now) stands.current = now;
-      return untouched ? send(value) : refuse(reply.problems);
+  const save = async (written: Written): Promise<boolean> => {
+    if ('problem' in written) {
+      refuse([{ problem: written.problem, where: 'the table', wayOut: 'Write it again.' }]);
+      return false;
     }
-    stands.current = reply.value;
-    onProblems([]);
-    onSaved(reply.value);
-    return true;
-  };
-  const save = (written: Written): Promise<boolean> => {
-    if ('problem' in written)
-      return Promise.resolve(refuse([{ problem: written.problem, where: 'the table', wayOut: 'Write it again.' }]));
-    const sent = turn.current.then(() => send(written.value));
-    turn.current = sent;
-    return sent;
+    const reply = await write(written.value);
+    if (reply.ok) {
+      onProblems([]);
+      onSaved(reply.value);
+    } else if (standsNow(reply)) {
+      settle();
+      refuse(reply.problems.map((p) => ({ ...p, wayOut: 'Leave the cell once more to write yours over it.' })));
+    } else refuse(reply.problems);
+    return reply.ok;
   };
   const cell = (label: string, shown: string, write: (text: string) => Written, wide = false) => (
     <Cell

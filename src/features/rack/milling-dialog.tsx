@@ -2,7 +2,6 @@
 
 import { useMemo, useState } from 'react';
 import {
-  type BoardInput,
   cleanedShare,
   crookOfHeights,
   type Figure,
@@ -13,7 +12,6 @@ import {
   heightsFromCrook,
   type MeasuredBoard,
   millingFigures,
-  type Problem,
   type Shop,
   writeQuantity,
 } from '@/core';
@@ -24,9 +22,10 @@ import { FigureButton } from '@/ui/figure';
 import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { useSpecies } from '@/ui/species';
+import { TwoVersions } from '@/ui/two-versions';
 import { useUnits } from '@/ui/units';
 import type { RackBoard } from './rack-board';
-import { saveBoard } from './save-board';
+import { type BoardChanges, useBoardChanges } from './use-board-changes';
 
 const ALONG = ['tagged end', 'middle', 'other end'] as const;
 const ACROSS = ['near edge', 'middle', 'far edge'] as const;
@@ -66,13 +65,13 @@ export function MillingDialog({
     kerf: tools.resawKerf,
     allowance: allowances.resaw,
   });
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const { write, theirs, settle, problems } = useBoardChanges(board);
   const measuredAnew = heights !== guess;
   const changed = measuredAnew || thickness !== board.thickness;
   const keep = async () => {
     const crooked = measuredAnew ? { heights, crook: crookOfHeights(heights) } : {};
-    const reply = await saveBoard(board, { thickness, ...crooked } as Partial<BoardInput>);
-    if (!reply.ok) return setProblems(reply.problems);
+    const reply = await write({ thickness, ...crooked } as BoardChanges);
+    if (!reply.ok) return;
     onSaved(reply.value);
     onClose();
   };
@@ -223,6 +222,18 @@ export function MillingDialog({
             rocking board on a saw or jointer without a sled or shims.
           </p>
           <ProblemList problems={problems} />
+          {theirs ? (
+            <TwoVersions
+              onMine={() => {
+                settle();
+                void keep();
+              }}
+              onTheirs={() => {
+                onSaved(theirs);
+                onClose();
+              }}
+            />
+          ) : null}
           <div className="mt-3 flex gap-3">
             <Button look="chief" type="submit" disabled={!changed}>
               Keep with the board

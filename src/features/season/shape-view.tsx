@@ -23,7 +23,7 @@ const MARGIN = 8;
 export function ShapeView() {
   const { piece, season } = useDerived();
   const { index, moisture } = useShownDay();
-  const { exaggeration } = useLook();
+  const exaggeration = useLook((look) => look.exaggeration);
   const chosen = useDecisions((own) => own.season.ringSchool);
   const change = useChange();
   const [ref, size] = useSize<HTMLDivElement>();

@@ -16,7 +16,8 @@ interface Way {
 export function TiesView() {
   const { restraint, piece, season, figures } = useDerived();
   const kind = useDecisions((own) => own.form.hold.kind);
-  const { lit, light } = useLook();
+  const lit = useLook((look) => look.lit);
+  const light = useLook((look) => look.light);
   const tight = restraint.ties.filter((tie) => !tie.slides).length;
   const lines = travelOfTop(piece, restraint).map(({ tie, on, ...ways }) => ({
     id: tie,

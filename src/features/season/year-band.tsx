@@ -17,7 +17,7 @@ const INITIALS = 'JFMAMJJASOND';
  */
 export function YearBand() {
   const { season } = useDerived();
-  const look = useLook();
+  const setDay = useLook((look) => look.setDay);
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const svg = useRef<SVGSVGElement>(null);
@@ -60,7 +60,7 @@ export function YearBand() {
     const box = svg.current?.getBoundingClientRect();
     if (!box || (event.type === 'pointermove' && event.buttons === 0)) return;
     const share = (event.clientX - box.left - PLOT.left) / (width - PLOT.left - PLOT.right);
-    look.setDay(Math.round(Math.min(1, Math.max(0, share)) * (days - 1)));
+    setDay(Math.round(Math.min(1, Math.max(0, share)) * (days - 1)));
   };
   const keys = (event: KeyboardEvent) => {
     const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 30, PageDown: -30 }[event.key];
@@ -74,7 +74,7 @@ export function YearBand() {
             : day + by * (event.altKey ? 10 : 1);
     if (to === undefined) return;
     event.preventDefault();
-    look.setDay(Math.min(days - 1, Math.max(0, to)));
+    setDay(Math.min(days - 1, Math.max(0, to)));
   };
   const iso = plusDays(season.start, day);
   const label = `${sayDayShort(iso)} · ${moisture.toFixed(1)} %`;

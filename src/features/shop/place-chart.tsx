@@ -1,9 +1,8 @@
 'use client';
 
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { equilibriumMoisture, type Month, type Place } from '@/core';
+import { equilibriumMoisture, type Month } from '@/core';
 
-export type StoredPlace = Place & { revision: number };
 export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** Moisture that wood comes to in each month of a place. */

@@ -1,13 +1,13 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import type { PlaceReply } from '@/contract/replies';
 import {
   CLIMATE_TYPES,
   equilibriumMoisture,
   indoorMonths,
   type Month,
   type Place,
-  type Problem,
   type Room,
   turnedSouth,
 } from '@/core';
@@ -17,8 +17,10 @@ import { Choice, NumberField, Select, TextField } from '@/ui/fields';
 import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { useRevisioned } from '@/ui/revisioned';
+import { TwoVersions } from '@/ui/two-versions';
 import { LoggerImport } from './logger-import';
-import { MONTHS, PlaceChart, type StoredPlace } from './place-chart';
+import { MONTHS, PlaceChart } from './place-chart';
 
 type Draft = Omit<Place, 'id'>;
 
@@ -32,19 +34,34 @@ const HEATED_ROOM: Room = {
 
 const KEEP = 'own';
 
+const BLANK: Draft = {
+  name: '',
+  kind: 'home',
+  note: '',
+  months: MONTHS.map(() => ({ temperature: 20, relativeHumidity: 50 })),
+  room: null,
+  logged: [],
+};
+
+const draftOf = ({ name, kind, note, months, room, logged }: PlaceReply): Draft => ({
+  name,
+  kind,
+  note,
+  months,
+  room,
+  logged,
+});
+
 /** A place and where its air comes from: its own months, the air outdoors through a room, or a logger's days. */
-export function PlaceDialog({ place, onClose }: { place: StoredPlace | null; onClose: (saved: boolean) => void }) {
-  const [draft, setDraft] = useState<Draft>({
-    name: place?.name ?? '',
-    kind: place?.kind ?? ('home' as const),
-    note: place?.note ?? '',
-    months: place?.months ?? MONTHS.map(() => ({ temperature: 20, relativeHumidity: 50 })),
-    room: place?.room ?? null,
-    logged: place?.logged ?? [],
-  });
+export function PlaceDialog({ place, onClose }: { place: PlaceReply | null; onClose: (saved: boolean) => void }) {
+  const [draft, setDraft] = useState<Draft>(place ? draftOf(place) : BLANK);
   const [climate, setClimate] = useState(KEEP);
   const [south, setSouth] = useState(false);
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const { write, theirs, settle, problems } = useRevisioned<Draft, PlaceReply>(place, (place, on) =>
+    on
+      ? request('PUT', `/api/places/${on.id}`, { revision: on.revision, place })
+      : request('POST', '/api/places', place),
+  );
   const change = (part: Partial<Draft>) => {
     setDraft((now) => ({ ...now, ...part }));
     return undefined;
@@ -60,17 +77,23 @@ export function PlaceDialog({ place, onClose }: { place: StoredPlace | null; onC
     if (type) change({ months: turned ? turnedSouth(type.months) : [...type.months] });
   };
   const save = async () => {
-    const reply = place
-      ? await request('PUT', `/api/places/${place.id}`, { revision: place.revision, place: draft })
-      : await request('POST', '/api/places', draft);
-    if (reply.ok) onClose(true);
-    else setProblems(reply.problems);
+    if ((await write(draft)).ok) onClose(true);
   };
   const { months, room } = draft;
   const inside = useMemo(() => indoorMonths({ months, room }), [months, room]);
   return (
     <Dialog title={place ? place.name : 'Add a place'} open onClose={() => onClose(false)} wide>
       <ProblemList problems={problems} />
+      {theirs ? (
+        <TwoVersions
+          other={`the other: ${theirs.name}`}
+          onMine={settle}
+          onTheirs={() => {
+            setDraft(draftOf(theirs));
+            settle();
+          }}
+        />
+      ) : null}
       <Form onSubmit={save}>
         <TextField label="Name" value={draft.name} onCommit={(name) => change({ name })} required />
         <div className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1">

@@ -2,18 +2,19 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { PlaceReply } from '@/contract/replies';
 import { indoorMonths, type Problem, yearOfAir } from '@/core';
 import { Button } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
-import { PlaceChart, type StoredPlace } from './place-chart';
+import { PlaceChart } from './place-chart';
 import { PlaceDialog } from './place-dialog';
 
-export function Places({ places }: { places: readonly StoredPlace[] }) {
+export function Places({ places }: { places: readonly PlaceReply[] }) {
   const router = useRouter();
-  const [editing, setEditing] = useState<StoredPlace | 'new' | null>(null);
+  const [editing, setEditing] = useState<PlaceReply | 'new' | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const bin = async (place: StoredPlace) => {
+  const bin = async (place: PlaceReply) => {
     const reply = await request('DELETE', `/api/places/${place.id}`);
     setProblems(reply.ok ? [] : reply.problems);
     if (reply.ok) router.refresh();

@@ -2,59 +2,39 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { type Change, type Place, type Problem, read, type Shop, ShopSchema, withChanges } from '@/core';
+import type { PlaceReply, ShopReply } from '@/contract/replies';
+import { type Change, read, type Shop, ShopSchema, withChanges } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, Select, TextField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { useRevisioned } from '@/ui/revisioned';
+import { TwoVersions } from '@/ui/two-versions';
 import { useUnits } from '@/ui/units';
 import { Cutters } from './cutters';
 import { OwnWoods } from './own-woods';
 import { Places } from './places';
 import { ALLOWANCES, OFFCUTS, PRICES, ShopFigures, TOOLS } from './shop-figures';
 
-type StoredPlace = Place & { revision: number };
-
-export function ShopPage({
-  shop: stored,
-  revision: storedRevision,
-  places,
-}: {
-  shop: Shop;
-  revision: number;
-  places: readonly StoredPlace[];
-}) {
+export function ShopPage({ stored, places }: { stored: ShopReply; places: readonly PlaceReply[] }) {
   const router = useRouter();
   const { setSystem } = useUnits();
-  const [shop, setShop] = useState(stored);
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const [state, setState] = useState<'saved' | 'saving …' | 'not saved'>('saved');
-  const [theirs, setTheirs] = useState<{ shop: Shop; revision: number } | null>(null);
-  const revision = useRef(storedRevision);
-  const queue = useRef(Promise.resolve());
-  const latest = useRef(stored);
-
-  const save = (next: Shop) => {
+  const [shop, setShop] = useState(stored.shop);
+  const latest = useRef(stored.shop);
+  const { write, theirs, settle, state, problems } = useRevisioned<Shop, ShopReply>(stored, (shop, on) =>
+    request('PUT', '/api/shop', { revision: on?.revision, shop }),
+  );
+  const show = (next: Shop) => {
+    setShop(next);
+    latest.current = next;
+  };
+  /** What is wrong is returned at once; what other pages show is asked anew when it is kept, where they have to know. */
+  const save = (next: Shop, elsewhere = false) => {
     const sound = read(ShopSchema, next, 'the shop');
     if ('problems' in sound) return sound.problems;
-    setShop(sound.value);
-    latest.current = sound.value;
-    setState('saving …');
-    queue.current = queue.current.then(async () => {
-      const reply = await request<{ revision: number }>('PUT', '/api/shop', {
-        revision: revision.current,
-        shop: sound.value,
-      });
-      if (reply.ok) {
-        revision.current = reply.value.revision;
-        setProblems([]);
-        if (latest.current === sound.value) setState('saved');
-      } else {
-        setState('not saved');
-        setProblems(reply.problems);
-        const current = reply.current as { settings: Shop; revision: number } | undefined;
-        if (reply.status === 409 && current) setTheirs({ shop: current.settings, revision: current.revision });
-      }
+    show(sound.value);
+    void write(sound.value).then((reply) => {
+      if (reply.ok && elsewhere) router.refresh();
     });
     return undefined;
   };
@@ -70,30 +50,21 @@ export function ShopPage({
       </h1>
       <ProblemList problems={problems} />
       {theirs ? (
-        <p className="mb-3 flex gap-3">
-          <Button
-            onClick={() => {
-              revision.current = theirs.revision;
-              setTheirs(null);
-              save(latest.current);
-            }}
-          >
-            Keep my version
-          </Button>
-          <Button
-            onClick={() => {
-              revision.current = theirs.revision;
-              latest.current = theirs.shop;
-              setShop(theirs.shop);
-              setTheirs(null);
-              setProblems([]);
-              setState('saved');
-              router.refresh();
-            }}
-          >
-            Take the other version
-          </Button>
-        </p>
+        <TwoVersions
+          onMine={() => {
+            settle();
+            save(latest.current);
+          }}
+          onTheirs={() => {
+            settle();
+            show(theirs.shop);
+            router.refresh();
+          }}
+        />
+      ) : state === 'not saved' ? (
+        <Button className="mb-3" onClick={() => save(latest.current)}>
+          Save again
+        </Button>
       ) : null}
       <div className="mt-3 grid max-w-6xl grid-cols-3 gap-x-10 max-lg:grid-cols-2 max-md:grid-cols-1">
         <section>
@@ -115,8 +86,7 @@ export function ShopPage({
             label="Smallest fraction"
             value={String(shop.fraction)}
             onCommit={(f) => {
-              save({ ...latest.current, fraction: Number(f) as Shop['fraction'] });
-              void queue.current.then(() => router.refresh());
+              save({ ...latest.current, fraction: Number(f) as Shop['fraction'] }, true);
             }}
             options={['8', '16', '32', '64'].map((f) => ({ value: f, label: `1/${f} in` }))}
           />
@@ -144,15 +114,7 @@ export function ShopPage({
         tools={shop.tools}
         onTools={(part) => save({ ...latest.current, tools: { ...latest.current.tools, ...part } })}
       />
-      <OwnWoods
-        woods={shop.species}
-        onWoods={(species) => {
-          const refused = save({ ...latest.current, species });
-          // The woods of every list come from the server's page.
-          if (!refused) void queue.current.then(() => router.refresh());
-          return refused;
-        }}
-      />
+      <OwnWoods woods={shop.species} onWoods={(species) => save({ ...latest.current, species }, true)} />
       <Places places={places} />
     </>
   );

@@ -13,6 +13,5 @@ export const GET = () =>
 export const PUT = (request: Request) =>
   answer(async () => {
     const { shop, revision } = await readBody(request, SaveShopRequest);
-    const saved = await saveShop(await currentWorkshop(), shop, revision);
-    return Response.json({ revision: saved.revision, shop: saved.settings });
+    return Response.json(await saveShop(await currentWorkshop(), shop, revision));
   });

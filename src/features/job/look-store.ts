@@ -1,0 +1,26 @@
+'use client';
+
+import { createStore } from 'zustand';
+
+/** What is looked at, and nothing that is stored: the day, the lit parts, how much movement is exaggerated. */
+export interface Look {
+  /** Days after the season's start; null until somebody chooses. */
+  day: number | null;
+  setDay: (day: number) => void;
+  lit: readonly string[];
+  light: (ids: readonly string[]) => void;
+  exaggeration: number;
+  setExaggeration: (times: number) => void;
+}
+
+export const createLookStore = () =>
+  createStore<Look>()((set, get) => ({
+    day: null,
+    setDay: (day) => set({ day }),
+    lit: [],
+    light: (lit) => {
+      if (lit.length > 0 || get().lit.length > 0) set({ lit });
+    },
+    exaggeration: 1,
+    setExaggeration: (exaggeration) => set({ exaggeration }),
+  }));
