@@ -13,6 +13,9 @@ const fileOf = (name: string, text: string) => {
   return path;
 };
 
+/** Whatever is kept with a revision. */
+type Rev = { id: string; revision: number };
+
 describe('the rack', () => {
   it('takes a board in, changes it, bins and restores it', async () => {
     const page = await openPage('/rack');
@@ -171,6 +174,71 @@ describe('the rack', () => {
     expect(defect!.x).toBeLessThan(358);
     expect(defect!.x).toBe(before + 1);
     expect(defect!.y).toBeGreaterThan(50);
+    expect(page.faults).toEqual([]);
+  });
+});
+
+describe('what somebody else changed meanwhile', () => {
+  it('is offered beside mine: a board, a place', async () => {
+    const { data: boards } = await call<Rev[]>('GET', '/api/boards');
+    const tag = `W${Date.now() % 100000}`;
+    const given = { ...boards[0]!, tag, lot: 'as it was' };
+    const { data: board } = await call<Rev>('POST', '/api/boards', given);
+    const page = await openPage(`/rack?board=${board.id}`);
+    await fill(page, 'Lot', 'mine');
+    await call('PUT', `/api/boards/${board.id}`, { revision: board.revision, board: { ...given, lot: 'theirs' } });
+    await (await button(page, 'Save the board')).click();
+    await reads(page, '[role="dialog"] [role="alert"]', /was changed elsewhere in the meantime/);
+    await (await button(page, 'Keep my version')).click();
+    await (await button(page, 'Save the board')).click();
+    await page.waitForSelector('[role="dialog"]', { hidden: true });
+    const lotNow = async () =>
+      (await call<(Rev & { lot: string })[]>('GET', '/api/boards')).data.find(({ id }) => id === board.id)?.lot;
+    expect(await lotNow()).toBe('mine');
+
+    const name = `Attic ${tag}`;
+    const { data: shop } = await call<{ places: (Rev & Record<string, unknown>)[] }>('GET', '/api/shop');
+    const { id: _, revision: __, ...like } = shop.places[0]!;
+    const { data: place } = await call<Rev>('POST', '/api/places', { ...like, name });
+    await visit(page, '/shop');
+    await (await button(page, `Edit ${name}`)).click();
+    await fill(page, 'Name', `${name}, mine`);
+    await call('PUT', `/api/places/${place.id}`, {
+      revision: place.revision,
+      place: { ...like, name: `${name}, theirs` },
+    });
+    const dialog = '[role="dialog"]';
+    await (await button(page, 'Save the place')).click();
+    await reads(page, `${dialog} [role="alert"]`, /This place was changed elsewhere/);
+    await (await button(page, `Take the other: ${name}, theirs`)).click();
+    expect(await (await field(page, 'Name')).evaluate((e) => (e as HTMLInputElement).value)).toBe(`${name}, theirs`);
+    await fill(page, 'Name', `${name}, both`);
+    await (await button(page, 'Save the place')).click();
+    await page.waitForSelector(dialog, { hidden: true });
+    const after = await call<{ places: { name: string }[] }>('GET', '/api/shop');
+    expect(after.data.places.map((own) => own.name)).toContain(`${name}, both`);
+    await call('DELETE', `/api/places/${place.id}`);
+    await call('DELETE', `/api/boards/${board.id}`);
+    expect(page.faults).toEqual([]);
+  });
+
+  it('and what two changed of the shop', async () => {
+    const { data } = await call<{ revision: number; shop: { name: string } }>('GET', '/api/shop');
+    const page = await openPage('/shop');
+    await call('PUT', '/api/shop', { revision: data.revision, shop: { ...data.shop, name: 'Theirs' } });
+    const rename = async (name: string) => {
+      await fill(page, 'Name', name);
+      await page.keyboard.press('Enter');
+    };
+    await rename('Mine');
+    await reads(page, '[role="alert"]', /The shop was changed elsewhere/);
+    await (await button(page, 'Take the other version')).click();
+    expect(await (await field(page, 'Name')).evaluate((e) => (e as HTMLInputElement).value)).toBe('Theirs');
+    await rename(data.shop.name);
+    await reads(page, 'h1', /saved/);
+    await expect
+      .poll(async () => (await call<{ shop: { name: string } }>('GET', '/api/shop')).data.shop.name)
+      .toBe(data.shop.name);
     expect(page.faults).toEqual([]);
   });
 });
