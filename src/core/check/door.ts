@@ -49,13 +49,19 @@ function carried(piece: Piece): { tops: Convex[]; base: Convex[] } {
   };
 }
 
-/** Seen from above in each way of carrying: the solids as flat shapes, and how high they are together. */
+/** Seen from above in each way of carrying: how narrow and how high the solids are together, and each as a flat shape. */
 function outlinesOf(solids: readonly Convex[]) {
   const { from, to } = boundsOf(solids);
   return POSTURES.map((posture) => {
-    const [a, b] = [0, 1, 2].filter((axis) => axis !== posture.up) as [number, number];
-    const shape = solids.map((solid) => hullOf(solid.corners.map((p): Flat => [p[a] as number, p[b] as number])));
-    return { posture, shape, height: to[posture.up] - from[posture.up], least: narrowest(shape.flat()) };
+    const [a, b] = [0, 1, 2].filter((axis) => axis !== posture.up) as [0 | 1, 1 | 2];
+    const points: Flat[] = [];
+    for (const { corners } of solids) for (const p of corners) points.push([p[a], p[b]]);
+    return {
+      posture,
+      height: to[posture.up] - from[posture.up],
+      least: narrowest(points),
+      shape: () => solids.map(({ corners }) => hullOf(corners.map((p): Flat => [p[a], p[b]]))),
+    };
   });
 }
 
@@ -69,11 +75,12 @@ export const wayThroughDoor = (solids: readonly Convex[], door: PieceInJob['brie
 
 function wayOf(all: ReturnType<typeof outlinesOf>, door: PieceInJob['brief']['door']): WayIn | null {
   const opening = { width: door.width - HAND_ROOM, thickness: WALL };
-  const outlines = all.filter(({ height }) => height <= door.height - HAND_ROOM + 1e-9);
-  for (const { posture, least, height } of outlines) {
+  const fitting = all.filter(({ height }) => height <= door.height - HAND_ROOM + 1e-9);
+  for (const { posture, least, height } of fitting) {
     const { width, turn } = least;
     if (width <= opening.width + 1e-9) return { posture, passage: { kind: 'straight', width, turn }, width, height };
   }
+  const outlines = fitting.map((own) => ({ ...own, shape: own.shape() }));
   const key = JSON.stringify([opening.width, outlines.map(({ shape }) => shape.flat(2).map(Math.round))]);
   const before = known.find((own) => own.key === key);
   if (before) return before.way;

@@ -3,8 +3,7 @@ import type { Cut, Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
-import { type Convex, type Plane, planesOf } from '../solid/convex';
-import { inPiece } from '../solid/frame';
+import { type Convex, planesOf } from '../solid/convex';
 import { dot, type Vec } from '../solid/vector';
 import { type Check, type CheckContext, judge } from './check';
 
@@ -24,7 +23,7 @@ interface Gutted {
 export function sectionsLeft({ document, piece }: CheckContext): Check[] {
   const worst = piece.parts.reduce<Gutted | null>((before, part) => {
     const own = gutted(piece, part);
-    return own && (!before || own.left < before.left) ? own : before;
+    return own && (!before || own.left < before.left - 1e-9) ? own : before;
   }, null);
   if (!worst) return [];
   const { part, joints, left } = worst;
@@ -91,11 +90,27 @@ function reachAlong({ corners }: Convex, along: Vec): { from: number; to: number
   return { from: Math.min(...places), to: Math.max(...places) };
 }
 
+/** A plane met by lines through a part's thickness that lie side by side across its width. mm */
+interface MetPlane {
+  /** How fast a line comes nearer to it. */
+  rise: number;
+  /** How far off it the line through the middle of the section begins, and how much less it is for each mm across. */
+  room: number;
+  across: number;
+}
+
+const metBy = (solid: Convex, { length, width, thickness, at }: Part['frame'], along: number): MetPlane[] =>
+  planesOf(solid).map(({ normal, offset }) => ({
+    rise: dot(normal, thickness),
+    room: offset - dot(normal, at) - along * dot(normal, length),
+    across: dot(normal, width),
+  }));
+
 /** What of a line lies on the inner side of all planes: from where to where along it; empty where it ends before it begins. */
-function within(planes: readonly Plane[], from: Vec, along: Vec): { from: number; to: number } {
+function within(planes: readonly MetPlane[], beside: number): { from: number; to: number } {
   let [first, last] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
-  for (const { normal, offset } of planes) {
-    const [rise, room] = [dot(normal, along), offset - dot(normal, from)];
+  for (const { rise, room: middle, across } of planes) {
+    const room = middle - beside * across;
     if (Math.abs(rise) < 1e-12) {
       if (room < -1e-9) return { from: 0, to: 0 };
     } else if (rise > 0) last = Math.min(last, room / rise);
@@ -108,18 +123,18 @@ function within(planes: readonly Plane[], from: Vec, along: Vec): { from: number
 function shareLeft(part: Part, at: number, cuts: readonly Cut[]): number | null {
   const [body] = part.placed;
   if (!body) return null;
-  const bodyPlanes = planesOf(body);
-  const cutPlanes = cuts.map(({ solid }) => planesOf(solid));
   const { frame, size } = part;
-  const length = at - dot(frame.length, frame.at);
+  const along = at - dot(frame.length, frame.at);
+  const bodyPlanes = metBy(body, frame, along);
+  const cutPlanes = cuts.map(({ solid }) => metBy(solid, frame, along));
   let [all, taken] = [0, 0];
   for (let i = 0; i < LINES; i += 1) {
-    const middle = inPiece(frame, [length, ((i + 0.5) / LINES - 0.5) * size.width, 0]);
-    const own = within(bodyPlanes, middle, frame.thickness);
+    const beside = ((i + 0.5) / LINES - 0.5) * size.width;
+    const own = within(bodyPlanes, beside);
     if (own.to <= own.from) continue;
     all += own.to - own.from;
     let reached = own.from;
-    const met = cutPlanes.map((planes) => within(planes, middle, frame.thickness)).filter(({ from, to }) => to > from);
+    const met = cutPlanes.map((planes) => within(planes, beside)).filter(({ from, to }) => to > from);
     for (const cut of met.sort((a, b) => a.from - b.from)) {
       const end = Math.min(own.to, cut.to);
       if (end <= reached) continue;

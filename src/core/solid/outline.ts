@@ -132,7 +132,7 @@ export function insideBy(points: readonly Flat[], [x, y]: Flat): number {
 
 /** The smallest loop without hollows round some points, anticlockwise (A. Andrew's monotone chain, 1979). */
 export function hullOf(points: readonly Flat[]): Flat[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const sorted = outer(points).sort((a, b) => a[0] - b[0] || a[1] - b[1]);
   const turn = (o: Flat, a: Flat, b: Flat) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
   const half = (list: readonly Flat[]) => {
     const chain: Flat[] = [];
@@ -143,4 +143,30 @@ export function hullOf(points: readonly Flat[]): Flat[] {
     return chain.slice(0, -1);
   };
   return sorted.length < 3 ? sorted : [...half(sorted), ...half(sorted.reverse())];
+}
+
+/** Fewer points than this are quickly sorted. */
+const FEW = 24;
+
+/** The points without those well inside the quadrangle of the outermost four (S. Akl, G. Toussaint, 1978). */
+function outer(points: readonly Flat[]): Flat[] {
+  const first = points[0];
+  if (!first || points.length < FEW) return [...points];
+  let [left, right, low, high] = [first, first, first, first];
+  for (const p of points) {
+    // Over the diagonals: rectangles along the axes, which most shapes are, have their corners there.
+    if (p[0] + p[1] < left[0] + left[1]) left = p;
+    if (p[0] + p[1] > right[0] + right[1]) right = p;
+    if (p[0] - p[1] > low[0] - low[1]) low = p;
+    if (p[0] - p[1] < high[0] - high[1]) high = p;
+  }
+  const sides = [
+    [left, low],
+    [low, right],
+    [right, high],
+    [high, left],
+  ] as const;
+  return points.filter(([x, y]) =>
+    sides.some(([a, b]) => (b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0]) <= 1e-6),
+  );
 }
