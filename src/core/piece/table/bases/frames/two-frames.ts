@@ -37,6 +37,70 @@ export const bearerOn = (given: {
   };
 };
 
+/** Upright between its foot and its bearer, with a tenon in both. @param z of the foot's upper face; mm */
+export function postOn(given: {
+  word: string;
+  x: number;
+  z: number;
+  /** From shoulder to shoulder. */
+  long: number;
+  section: { width: number; thickness: number };
+  tenons: { foot: { length: number }; bearer: { length: number } };
+}): Draft {
+  const { word, x, z, long, section, tenons } = given;
+  const { foot, bearer } = tenons;
+  return {
+    id: `post-${word}`,
+    name: `Post, ${word}`,
+    kind: 'post',
+    grade: 'all-faces',
+    size: { length: long + foot.length + bearer.length, width: section.width, thickness: section.thickness },
+    beyond: { start: foot.length, end: bearer.length },
+    frame: squareFrame([x, 0, z + long / 2], { length: 'z', width: 'y', thickness: 'x' }),
+  };
+}
+
+/** Across the table on the floor, or on pads. @param z of its underside; mm */
+export function footUnder(given: {
+  word: string;
+  x: number;
+  z: number;
+  long: number;
+  foot: { height: number; thickness: number };
+}): Draft {
+  const { word, x, z, long, foot } = given;
+  return {
+    id: `foot-${word}`,
+    name: `Foot, ${word}`,
+    kind: 'foot',
+    grade: 'all-faces',
+    size: { length: long, width: foot.height, thickness: foot.thickness },
+    frame: squareFrame([x, 0, z + foot.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
+  };
+}
+
+/** Along the table from frame to frame, its ends in both. @param z of its middle; mm */
+export function barBetween(given: {
+  id: string;
+  name: string;
+  z: number;
+  /** From shoulder to shoulder, and what is beyond each. */
+  long: number;
+  beyond: number;
+  bar: { height: number; thickness: number };
+}): Draft {
+  const { id, name, z, long, beyond, bar } = given;
+  return {
+    id,
+    name,
+    kind: 'stretcher',
+    grade: 'all-faces',
+    size: { length: long + 2 * beyond, width: bar.height, thickness: bar.thickness },
+    beyond: { start: beyond, end: beyond },
+    frame: squareFrame([0, 0, z], { length: 'x', width: 'z', thickness: 'y' }),
+  };
+}
+
 /**
  * How high and how far apart two frames of posts stand, and how long what lies across them is: as drawn, or as it was cut.
  * Posts that are cut make the table as high as they are, a bar between the frames sets them as far apart. mm

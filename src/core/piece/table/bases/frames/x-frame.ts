@@ -6,7 +6,7 @@ import { tenonJoint } from '../../../../joint/tenon';
 import { tenonModulus } from '../../../../joint/tenon-strength';
 import { fixed } from '../../../../restraint/tie';
 import { type Convex, clipAll, NOTHING, planeThrough, reach } from '../../../../solid/convex';
-import { inPart, leaningFrame, planeInPart, solidInPart, solidInPiece, squareFrame } from '../../../../solid/frame';
+import { inPart, leaningFrame, planeInPart, solidInPart, solidInPiece } from '../../../../solid/frame';
 import type { Vec } from '../../../../solid/vector';
 import { blockOf, bodyOf, type Draft, type EndCuts, forJoint } from '../../../part';
 import type { BasePlan, BuildDecisions, TopSize } from '../../../plans';
@@ -14,7 +14,7 @@ import { drawnSize, measured, settleSection } from '../../../settle-locks';
 import type { Unbuildable } from '../../../unbuildable';
 import type { BaseKind } from '../../kind';
 import { to5, within } from '../../round-figure';
-import { bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
+import { barBetween, bearerOn, middleOfFrame, onBothSides, onTwoBearers, SIDES, swayHeldByBar } from './two-frames';
 
 const schema = v.object({
   kind: v.literal('x-frame'),
@@ -121,17 +121,15 @@ export function xFrameBase(drawnForm: XFrame, { form: whole, bench }: BuildDecis
     measured(bench, onBothSides('bearer'), 'length') ?? Math.max(spread.head, drawn.width - 2 * whole.top.sideOverhang);
   const { solved, x, tenon } = crossing(form, head);
   const rail = stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: leg.width });
-  const between = 2 * middle - leg.thickness;
 
-  const bar: Draft = {
+  const bar = barBetween({
     id: 'stretcher',
     name: 'Stretcher',
-    kind: 'stretcher',
-    grade: 'all-faces',
-    size: { length: between + 2 * into, width: stretcher.height, thickness: stretcher.thickness },
-    beyond: { start: into, end: into },
-    frame: squareFrame([0, 0, x.crossing], { length: 'x', width: 'z', thickness: 'y' }),
-  };
+    z: x.crossing,
+    long: 2 * middle - leg.thickness,
+    beyond: into,
+    bar: stretcher,
+  });
 
   const frames = SIDES.map(({ side, word }) => {
     const at = side * middle;

@@ -12,7 +12,17 @@ import type { BasePlan, BendingPart, BuildDecisions, Racking, Rest, TopSize } fr
 import { measured, settleSection } from '../../../settle-locks';
 import type { BaseKind } from '../../kind';
 import { LARGE_TABLE, to5, within } from '../../round-figure';
-import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
+import {
+  barBetween,
+  bearerOn,
+  footUnder,
+  onBothSides,
+  onTwoBearers,
+  postOn,
+  SIDES,
+  settleFrames,
+  swayHeldByBar,
+} from '../frames/two-frames';
 import { ofStaves } from '../leg-apron/making';
 import { bracesOf, FRONT_BACK, runOf } from './braces';
 import type { PostBrace } from './decisions';
@@ -21,126 +31,38 @@ import { POST_BRACE_FIELDS } from './fields';
 import { postBraceProblems } from './problems';
 import { deepOf, type PostFrame, stringerEnd, stringerTenon } from './stringer';
 
+/** A base of posts and braces as drawn or as cut, and the sizes that follow from it. mm */
+interface Sizes {
+  form: Form;
+  /** Of the posts, in foot and bearer; of the stringer in the posts. */
+  tenon: { foot: PostTenons; bearer: PostTenons };
+  beamTenon: ReturnType<typeof stringerTenon>;
+  /** How far the stringer goes beyond its shoulders, and the top rails' dovetails. */
+  deep: number;
+  dovetail: number;
+  underside: number;
+  /** From the middle of the table to that of a frame. */
+  middle: number;
+  /** Of a foot, of a bearer, of a post from shoulder to shoulder. */
+  across: number;
+  bearerLong: number;
+  postLong: number;
+}
+type PostTenons = ReturnType<typeof postTenons>;
+
 /**
  * Two square posts, each on a foot under a bearer, a stringer deep through or into both, top rails dovetailed into the
  * bearers and braces at 45°: pegs, dovetails and wedges hold it, no glue.
  */
-export function postBraceBase(drawnForm: PostBrace, { form: whole, bench }: BuildDecisions, top: TopSize): BasePlan {
-  const form = settled(drawnForm, bench);
-  const { foot, post, bearer, rails, braces, stringer } = form;
-  const tenon = {
-    foot: postTenons({ width: post.section, thickness: post.section, count: 1, into: foot.height }),
-    bearer: postTenons({ width: post.section, thickness: post.section, count: 1, into: bearer.height }),
-  };
-  const thickest = Math.max(foot.thickness, post.section, bearer.thickness);
-  const deep = deepOf(form);
-  const dovetail = dovetailLength(bearer.thickness);
-  // A stringer that is cut sets the frames as far apart; where it is not, a top rail does.
-  const [cutStringer, cutRail] = [
-    measured(bench, ['stringer'], 'length'),
-    measured(bench, ['top-rail-front', 'top-rail-back'], 'length'),
-  ];
-  const { underside, middle, across, bearerLong, postLong } = settleFrames({
-    bench,
-    whole,
-    top,
-    height: form.height,
-    footTop: foot.height,
-    bearer,
-    post: { width: post.section, tenons: tenon.foot.length + tenon.bearer.length },
-    thickest,
-    apart:
-      cutStringer !== undefined
-        ? cutStringer - 2 * deep + post.section
-        : cutRail !== undefined
-          ? cutRail - 2 * dovetail + bearer.thickness
-          : undefined,
-  });
-
-  const frames = SIDES.map(({ side, word }) => {
-    const x = side * middle;
-    const upright: Draft = {
-      id: `post-${word}`,
-      name: `Post, ${word}`,
-      kind: 'post',
-      grade: 'all-faces',
-      size: {
-        length: postLong + tenon.foot.length + tenon.bearer.length,
-        width: post.section,
-        thickness: post.section,
-      },
-      beyond: { start: tenon.foot.length, end: tenon.bearer.length },
-      frame: squareFrame([x, 0, foot.height + postLong / 2], { length: 'z', width: 'y', thickness: 'x' }),
-    };
-    const under: Draft = {
-      id: `foot-${word}`,
-      name: `Foot, ${word}`,
-      kind: 'foot',
-      grade: 'all-faces',
-      size: { length: across, width: foot.height, thickness: foot.thickness },
-      frame: squareFrame([x, 0, foot.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
-    };
-    return {
-      side,
-      word,
-      x,
-      post: upright,
-      foot: under,
-      bearer: bearerOn({ word, x, long: bearerLong, underside, bearer }),
-    };
-  });
-
-  const off = rails.apart / 2;
-  const between = 2 * middle - bearer.thickness;
-  const topRails = FRONT_BACK.map(
-    ({ side, word }): Draft => ({
-      id: `top-rail-${word}`,
-      name: `Top rail, ${word}`,
-      kind: 'top-rail',
-      grade: 'hidden',
-      size: { length: between + 2 * dovetail, width: rails.width, thickness: rails.thickness },
-      beyond: { start: dovetail, end: dovetail },
-      frame: squareFrame([0, side * off, underside - rails.thickness / 2], {
-        length: 'x',
-        width: 'y',
-        thickness: 'z',
-      }),
-    }),
-  );
-
-  const long = 2 * middle - post.section;
-  const beam: Draft = {
-    id: 'stringer',
-    name: 'Stringer',
-    kind: 'stretcher',
-    grade: 'all-faces',
-    size: { length: long + 2 * deep, width: stringer.height, thickness: stringer.thickness },
-    beyond: { start: deep, end: deep },
-    frame: squareFrame([0, 0, stringer.at], { length: 'x', width: 'z', thickness: 'y' }),
-  };
-  const beamTenon = stringerTenon(form);
-
+export function postBraceBase(drawn: PostBrace, build: BuildDecisions, top: TopSize): BasePlan {
+  const sizes = sizesOf(drawn, build, top);
+  const { form, tenon, beamTenon, underside, middle, across, bearerLong, postLong } = sizes;
+  const { foot, bearer } = form;
+  const frames = SIDES.map((own) => oneFrame(sizes, own));
+  const topRails = topRailsOf(sizes);
+  const beam = stringerOf(sizes);
   const ends = frames.map((frame) => stringerEnd(frame, beam, form, beamTenon));
-  const posts = frames.flatMap((frame) => [
-    ...pegged(frame, frame.foot, -1, foot.height, tenon.foot),
-    ...pegged(frame, frame.bearer, 1, foot.height + postLong, tenon.bearer),
-  ]);
-  const dovetails = frames.flatMap(({ side, x, bearer: into }) =>
-    topRails.map((rail) =>
-      dovetailRail({
-        id: `${into.id}/${rail.id}`,
-        into: forJoint(into),
-        from: forJoint(rail),
-        at: [x - (side * bearer.thickness) / 2, rail.frame.at[1], underside],
-        along: [side, 0, 0],
-        length: dovetail,
-        rail: { thickness: rails.width, height: rails.thickness },
-      }),
-    ),
-  );
-  const { out, rise } = runOf(form);
   const braced = frames.flatMap((frame) => bracesOf(frame, form, topRails, underside));
-
   const under = onTwoBearers({
     middle,
     underside,
@@ -148,10 +70,170 @@ export function postBraceBase(drawnForm: PostBrace, { form: whole, bench }: Buil
     foot: { long: across, thickness: foot.thickness },
     top,
   });
-  const inner = off - rails.width / 2;
-  const held = braces.way === 'diagonal' ? out : 0;
+  const { out, rise } = runOf(form);
+  return {
+    drafts: [
+      ...frames.flatMap((frame) => [frame.foot, frame.post, frame.bearer]),
+      beam,
+      ...ends.flatMap((end) => end.wedges),
+      ...topRails,
+      ...braced.map(({ brace }) => brace),
+    ],
+    joints: [
+      ...frames.flatMap((frame) => [
+        ...pegged(frame, frame.foot, -1, foot.height, tenon.foot),
+        ...pegged(frame, frame.bearer, 1, foot.height + postLong, tenon.bearer),
+      ]),
+      ...ends.flatMap((end) => end.joints),
+      ...frames.flatMap((frame) => topRails.map((rail) => dovetailed(sizes, frame, rail))),
+      ...braced.flatMap(({ joints }) => joints),
+    ],
+    ...under,
+    ...onTopRails(sizes, topRails, under.rests),
+    bending: bendingOf(sizes, top),
+    leaned: [
+      {
+        id: 'post',
+        joint: 'the posts’ tenons',
+        parts: [...onBothSides('post'), ...onBothSides('foot'), ...onBothSides('bearer')],
+        lever: top.width / 2,
+        modulus: Math.min(tenonModulus(tenon.foot), tenonModulus(tenon.bearer)),
+        area: tenon.bearer.thickness * tenon.bearer.width,
+        formula: 'load · half the top’s width, all on one post',
+      },
+    ],
+    racking: racking({ form, underside, span: 2 * middle, into: tenon.foot, tenon: beamTenon, rise }),
+    fittings: fittingsOf(form, tenon, beamTenon),
+    problems: postBraceProblems(form, { underside, bearerLong, out, rise }),
+  };
+}
+
+function sizesOf(drawn: PostBrace, { form: whole, bench }: BuildDecisions, top: TopSize): Sizes {
+  const form = settled(drawn, bench);
+  const { foot, post, bearer } = form;
+  const tenonIn = (into: number) => postTenons({ width: post.section, thickness: post.section, count: 1, into });
+  const tenon = { foot: tenonIn(foot.height), bearer: tenonIn(bearer.height) };
+  const deep = deepOf(form);
+  const dovetail = dovetailLength(bearer.thickness);
+  // A stringer that is cut sets the frames as far apart; where it is not, a top rail does.
+  const cutStringer = measured(bench, ['stringer'], 'length');
+  const cutRail = measured(bench, ['top-rail-front', 'top-rail-back'], 'length');
+  return {
+    form,
+    tenon,
+    beamTenon: stringerTenon(form),
+    deep,
+    dovetail,
+    ...settleFrames({
+      bench,
+      whole,
+      top,
+      height: form.height,
+      footTop: foot.height,
+      bearer,
+      post: { width: post.section, tenons: tenon.foot.length + tenon.bearer.length },
+      thickest: Math.max(foot.thickness, post.section, bearer.thickness),
+      apart:
+        cutStringer !== undefined
+          ? cutStringer - 2 * deep + post.section
+          : cutRail !== undefined
+            ? cutRail - 2 * dovetail + bearer.thickness
+            : undefined,
+    }),
+  };
+}
+
+function oneFrame(sizes: Sizes, { side, word }: (typeof SIDES)[number]): PostFrame {
+  const { form, tenon, middle, across, underside, bearerLong, postLong } = sizes;
+  const { foot, post, bearer } = form;
+  const x = side * middle;
+  const section = { width: post.section, thickness: post.section };
+  return {
+    side,
+    word,
+    x,
+    post: postOn({ word, x, z: foot.height, long: postLong, section, tenons: tenon }),
+    foot: footUnder({ word, x, z: 0, long: across, foot }),
+    bearer: bearerOn({ word, x, long: bearerLong, underside, bearer }),
+  };
+}
+
+/** Length of the top rails between the bearers. mm */
+const betweenBearers = ({ form, middle }: Sizes) => 2 * middle - form.bearer.thickness;
+
+function topRailsOf(sizes: Sizes): Draft[] {
+  const { form, dovetail, underside } = sizes;
+  const { rails } = form;
+  return FRONT_BACK.map(({ side, word }) => ({
+    id: `top-rail-${word}`,
+    name: `Top rail, ${word}`,
+    kind: 'top-rail',
+    grade: 'hidden',
+    size: { length: betweenBearers(sizes) + 2 * dovetail, width: rails.width, thickness: rails.thickness },
+    beyond: { start: dovetail, end: dovetail },
+    frame: squareFrame([0, (side * rails.apart) / 2, underside - rails.thickness / 2], {
+      length: 'x',
+      width: 'y',
+      thickness: 'z',
+    }),
+  }));
+}
+
+const stringerOf = ({ form: { post, stringer }, middle, deep }: Sizes): Draft =>
+  barBetween({
+    id: 'stringer',
+    name: 'Stringer',
+    z: stringer.at,
+    long: 2 * middle - post.section,
+    beyond: deep,
+    bar: stringer,
+  });
+
+const dovetailed = ({ form, underside, dovetail }: Sizes, { side, x, bearer: into }: PostFrame, rail: Draft): Joint =>
+  dovetailRail({
+    id: `${into.id}/${rail.id}`,
+    into: forJoint(into),
+    from: forJoint(rail),
+    at: [x - (side * form.bearer.thickness) / 2, rail.frame.at[1], underside],
+    along: [side, 0, 0],
+    length: dovetail,
+    rail: { thickness: form.rails.width, height: form.rails.thickness },
+  });
+
+/** The top lies on the rails too, and knees meet them first. */
+function onTopRails(
+  sizes: Sizes,
+  topRails: readonly Draft[],
+  rests: readonly Rest[],
+): Pick<BasePlan, 'rests' | 'clearAcross' | 'knees'> {
+  const { form, underside } = sizes;
+  const { rails } = form;
+  const half = betweenBearers(sizes) / 2;
+  const inner = rails.apart / 2 - rails.width / 2;
+  return {
+    rests: [
+      ...rests,
+      ...FRONT_BACK.map(
+        ({ side, word }): Rest => ({
+          part: `top-rail-${word}`,
+          from: [-half, side * inner],
+          to: [half, side * inner],
+          held: null,
+          slides: true,
+        }),
+      ),
+    ],
+    clearAcross: Math.max(0, inner),
+    knees: { height: underside - rails.thickness, parts: topRails.map(({ id }) => id), words: 'the top rails' },
+  };
+}
+
+function bendingOf(sizes: Sizes, top: TopSize): BendingPart[] {
+  const { form, bearerLong } = sizes;
+  const { post, bearer, rails, braces } = form;
+  const held = braces.way === 'diagonal' ? runOf(form).out : 0;
   const [ofRail, ofTop] = [rails.width * rails.thickness ** 3, top.width * top.thickness ** 3];
-  const bending: BendingPart[] = [
+  return [
     {
       id: 'bearer',
       part: 'bearer-left',
@@ -168,7 +250,7 @@ export function postBraceBase(drawnForm: PostBrace, { form: whole, bench }: Buil
       part: 'top-rail-front',
       words: held > 0 ? 'The top rails, from brace to brace,' : 'The top rails',
       how: 'span',
-      span: Math.max(10, between - 2 * held),
+      span: Math.max(10, betweenBearers(sizes) - 2 * held),
       breadth: rails.width,
       depth: rails.thickness,
       // Top and rails bend together: each takes of the load as it is stiff.
@@ -176,50 +258,6 @@ export function postBraceBase(drawnForm: PostBrace, { form: whole, bench }: Buil
       path: 'form.base.rails.thickness',
     },
   ];
-  return {
-    drafts: [
-      ...frames.flatMap((frame) => [frame.foot, frame.post, frame.bearer]),
-      beam,
-      ...ends.flatMap((end) => end.wedges),
-      ...topRails,
-      ...braced.map(({ brace }) => brace),
-    ],
-    joints: [...posts, ...ends.flatMap((end) => end.joints), ...dovetails, ...braced.flatMap(({ joints }) => joints)],
-    ...under,
-    rests: [
-      ...under.rests,
-      ...FRONT_BACK.map(
-        ({ side, word }): Rest => ({
-          part: `top-rail-${word}`,
-          from: [-between / 2, side * inner],
-          to: [between / 2, side * inner],
-          held: null,
-          slides: true,
-        }),
-      ),
-    ],
-    clearAcross: Math.max(0, inner),
-    knees: {
-      height: underside - rails.thickness,
-      parts: topRails.map(({ id }) => id),
-      words: 'the top rails',
-    },
-    bending,
-    leaned: [
-      {
-        id: 'post',
-        joint: 'the posts’ tenons',
-        parts: [...onBothSides('post'), ...onBothSides('foot'), ...onBothSides('bearer')],
-        lever: top.width / 2,
-        modulus: Math.min(tenonModulus(tenon.foot), tenonModulus(tenon.bearer)),
-        area: tenon.bearer.thickness * tenon.bearer.width,
-        formula: 'load · half the top’s width, all on one post',
-      },
-    ],
-    racking: racking({ form, underside, span: 2 * middle, into: tenon.foot, tenon: beamTenon, rise }),
-    fittings: fittingsOf(form, tenon, beamTenon),
-    problems: postBraceProblems(form, { underside, bearerLong, out, rise }),
-  };
 }
 
 type Form = PostBrace;

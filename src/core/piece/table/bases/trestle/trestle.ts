@@ -4,7 +4,6 @@ import type { StretcherEnd } from '../../../../joint/stretcher-ends';
 import { tenonJoint } from '../../../../joint/tenon';
 import { tenonModulus } from '../../../../joint/tenon-strength';
 import { fixed, glued } from '../../../../restraint/tie';
-import { squareFrame } from '../../../../solid/frame';
 import { archedOutline, hollowedOutline } from '../../../../solid/profile';
 import type { Vec } from '../../../../solid/vector';
 import { type Draft, type Fitting, forJoint } from '../../../part';
@@ -12,7 +11,17 @@ import type { BasePlan, BuildDecisions, Racking, TopSize } from '../../../plans'
 import { measured, settleSection } from '../../../settle-locks';
 import type { BaseKind } from '../../kind';
 import { LARGE_TABLE, to5 } from '../../round-figure';
-import { bearerOn, onBothSides, onTwoBearers, SIDES, settleFrames, swayHeldByBar } from '../frames/two-frames';
+import {
+  barBetween,
+  bearerOn,
+  footUnder,
+  onBothSides,
+  onTwoBearers,
+  postOn,
+  SIDES,
+  settleFrames,
+  swayHeldByBar,
+} from '../frames/two-frames';
 import { ofStaves } from '../leg-apron/making';
 import { buttressBraces, footPads, trestleBraces } from './braces';
 import type { Trestle } from './decisions';
@@ -21,180 +30,66 @@ import { TRESTLE_FIELDS } from './fields';
 import { trestleProblems } from './problems';
 import { cutsForHold, mortiseOnly, tuskFor } from './stretcher';
 
+/** A trestle base as drawn or as cut, and the sizes that follow from it. mm */
+interface Sizes {
+  form: Trestle;
+  footTop: number;
+  /** Tenons of the posts. */
+  into: { foot: PostTenons; bearer: PostTenons };
+  /** Of the stretcher's end, and how far that is beyond its shoulder. */
+  tenon: ReturnType<typeof stretcherTenon>;
+  out: number;
+  underside: number;
+  /** From the middle of the table to that of a trestle. */
+  middle: number;
+  /** Of a foot, of a bearer, of a post from shoulder to shoulder. */
+  across: number;
+  bearerLong: number;
+  postLong: number;
+}
+type PostTenons = ReturnType<typeof postTenons>;
+
+/** One trestle, at one end of the table. */
+interface OneTrestle {
+  side: 1 | -1;
+  x: number;
+  post: Draft;
+  foot: Draft;
+  bearer: Draft;
+}
+
 /** Two trestles, each a post on a foot under a bearer, and a stretcher through both posts. */
-export function trestleBase(drawnForm: Trestle, { form: whole, bench }: BuildDecisions, top: TopSize): BasePlan {
-  const form: Trestle = {
-    ...drawnForm,
-    foot: settleSection(bench, onBothSides('foot'), drawnForm.foot, 'height'),
-    post: settleSection(bench, onBothSides('post'), drawnForm.post, 'width'),
-    bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
-    stretcher: settledStretcher(drawnForm.stretcher, bench),
-  };
+export function trestleBase(drawn: Trestle, build: BuildDecisions, top: TopSize): BasePlan {
+  const sizes = sizesOf(drawn, build, top);
+  const { form, underside, middle, across, bearerLong } = sizes;
   const { foot, post, bearer, stretcher, pads } = form;
-  const footTop = pads + foot.height;
-  const into = { foot: tenonsInto(form, foot.height - foot.hollow), bearer: tenonsInto(form, bearer.height) };
-  const out = {
-    wedged: post.thickness + stretcher.proud,
-    tusk: post.thickness + TUSK_BEYOND,
-    bolted: Math.min(BOLTED_STUB, post.thickness / 3),
-  }[stretcher.joint];
-  const thickest = Math.max(foot.thickness, post.thickness, bearer.thickness);
-  const cutStretcher = measured(bench, ['stretcher'], 'length');
-  const { underside, middle, across, bearerLong, postLong } = settleFrames({
-    bench,
-    whole,
-    top,
-    height: form.height,
-    footTop,
-    bearer,
-    post: { width: post.width, tenons: into.foot.length + into.bearer.length },
-    thickest,
-    apart: cutStretcher === undefined ? undefined : cutStretcher - 2 * out + post.thickness,
-  });
-
-  // A hollowed foot stands on its ends: a fifth of it at each; common practice.
-  const standing = across / 5;
-  const { arch } = stretcher;
-  const trestles = SIDES.map(({ side, word }) => {
-    const x = side * middle;
-    const upright: Draft = {
-      id: `post-${word}`,
-      name: `Post, ${word}`,
-      kind: 'post',
-      grade: 'all-faces',
-      size: {
-        length: postLong + into.foot.length + into.bearer.length,
-        width: post.width,
-        thickness: post.thickness,
-      },
-      beyond: { start: into.foot.length, end: into.bearer.length },
-      frame: squareFrame([x, 0, footTop + postLong / 2], { length: 'z', width: 'y', thickness: 'x' }),
-    };
-    const foot: Draft = {
-      id: `foot-${word}`,
-      name: `Foot, ${word}`,
-      kind: 'foot',
-      grade: 'all-faces',
-      size: { length: across, width: form.foot.height, thickness: form.foot.thickness },
-      frame: squareFrame([x, 0, pads + form.foot.height / 2], { length: 'y', width: 'z', thickness: 'x' }),
-      ...(form.foot.hollow > 0
-        ? { profile: hollowedOutline(across, form.foot.height, form.foot.hollow, standing) }
-        : {}),
-    };
-    return {
-      side,
-      x,
-      post: upright,
-      foot,
-      bearer: bearerOn({ word, x, long: bearerLong, underside, bearer }),
-    };
-  });
-
-  const tenon = stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: post.width });
-  const between = 2 * middle - post.thickness;
-  const rail: Draft = {
-    id: 'stretcher',
-    name: 'Stretcher',
-    kind: 'stretcher',
-    grade: 'all-faces',
-    size: { length: between + 2 * out, width: stretcher.height + arch, thickness: stretcher.thickness },
-    beyond: { start: out, end: out },
-    // Of an arched one the ends stand where they are said to, its middle higher.
-    frame: squareFrame([0, 0, stretcher.at + arch / 2], { length: 'x', width: 'z', thickness: 'y' }),
-    ...(arch > 0 ? { profile: archedOutline(between, stretcher.height, arch) } : {}),
-  };
-
-  const endOf = (side: 1 | -1, upright: string): StretcherEnd => ({
-    post: upright,
-    stretcher: rail.id,
-    side,
-    inner: side * (middle - post.thickness / 2),
-    outer: side * (middle + post.thickness / 2),
-    z: stretcher.at,
-    tenon,
-  });
-  const tusks = stretcher.joint === 'tusk' ? trestles.map(({ side, post: p }) => tuskFor(endOf(side, p.id), rail)) : [];
-  const joints = trestles.flatMap(({ side, x, ...parts }): Joint[] => {
-    const end = (under: Draft, upward: 1 | -1, z: number, size: typeof into.foot) =>
-      size.places.map((y, i) =>
-        tenonJoint({
-          id: `${under.id}/${parts.post.id}${size.places.length > 1 ? `/${i + 1}` : ''}`,
-          kind: size.places.length > 1 ? 'twin-tenon' : 'mortise-tenon',
-          into: forJoint(under),
-          from: forJoint(parts.post),
-          at: [x, y, z],
-          along: [0, 0, upward],
-          wide: [0, 1, 0],
-          size,
-          ties:
-            i > 0
-              ? []
-              : gluedTogether(
-                  `${under.id}/${parts.post.id}`,
-                  under,
-                  parts.post,
-                  [x, 0, z + (upward * size.length) / 2],
-                  size,
-                ),
-        }),
-      );
-    const face = x - (side * post.thickness) / 2;
-    const at: Vec = [face, 0, stretcher.at];
-    const id = `${parts.post.id}/stretcher`;
-    const between = { id, name: `Stretcher in ${parts.post.name.toLowerCase()}`, a: parts.post.id, b: rail.id };
-    const joint = tenonJoint({
-      id,
-      kind: stretcher.joint === 'bolted' ? 'bolted' : 'through-tenon',
-      into: forJoint(parts.post),
-      from: forJoint(rail),
-      at,
-      along: [side, 0, 0],
-      wide: [0, 0, 1],
-      size: { ...tenon, length: out },
-      ...(stretcher.joint === 'bolted' ? {} : { through: { face: [side, 0, 0] } }),
-      // A tusk or a bolt draws the shoulder home and holds one point; a wedged tenon is glued over its width.
-      ties:
-        stretcher.joint === 'wedged'
-          ? glued({ ...between, at: { x, y: 0, z: stretcher.at } }, { z: tenon.width })
-          : [fixed({ ...between, at: { x, y: 0, z: stretcher.at } })],
-    });
-    return [
-      ...end(parts.foot, -1, footTop, into.foot),
-      ...end(parts.bearer, 1, footTop + postLong, into.bearer),
-      {
-        ...joint,
-        removed: [
-          // What stands beyond the post takes nothing from it.
-          ...joint.removed.map((cut) => ({ ...cut, solid: mortiseOnly(cut.solid, x, post.thickness) })),
-          ...cutsForHold(endOf(side, parts.post.id), form, out),
-        ],
-      },
-    ];
-  });
-
-  const braced = form.braces
-    ? trestles.flatMap(({ x, post: upright, bearer: beam }) =>
-        trestleBraces(form, form.braces, upright, beam, x, underside - bearer.height),
-      )
-    : [];
-  const along = buttressBraces(
-    form,
-    trestles.map(({ side, post: upright }) => ({ side, post: upright, inner: side * (middle - post.thickness / 2) })),
-    rail,
-  );
+  const trestles = SIDES.map((own) => oneTrestle(sizes, own));
+  const rail = railOf(sizes);
+  const tusks =
+    stretcher.joint === 'tusk' ? trestles.map(({ side, post: p }) => tuskFor(endOf(sizes, side, p.id), rail)) : [];
+  const braces = [
+    ...trestles.flatMap(({ x, post: upright, bearer: beam }) =>
+      form.braces ? trestleBraces(form, form.braces, upright, beam, x, underside - bearer.height) : [],
+    ),
+    ...buttressBraces(
+      form,
+      trestles.map(({ side, post: upright }) => ({ side, post: upright, inner: side * (middle - post.thickness / 2) })),
+      rail,
+    ),
+  ];
   const underFeet = pads > 0 ? trestles.flatMap(({ x, foot: under }) => footPads(form, under, x, across)) : [];
   return {
     drafts: [
       ...trestles.flatMap((trestle) => [trestle.foot, trestle.post, trestle.bearer]),
       rail,
       ...tusks.map((own) => own.draft),
-      ...[...braced, ...along].map(({ brace }) => brace),
+      ...braces.map(({ brace }) => brace),
       ...underFeet.map(({ pad }) => pad),
     ],
     joints: [
-      ...joints,
+      ...trestles.flatMap((trestle) => jointsOf(sizes, trestle, rail)),
       ...tusks.map((own) => own.joint),
-      ...[...braced, ...along].flatMap((own) => own.joints),
+      ...braces.flatMap((own) => own.joints),
       ...underFeet.map(({ joint }) => joint),
     ],
     ...onTwoBearers({
@@ -204,6 +99,156 @@ export function trestleBase(drawnForm: Trestle, { form: whole, bench }: BuildDec
       foot: { long: across, thickness: foot.thickness },
       top,
     }),
+    ...strengthOf(sizes, top),
+    fittings: fittingsOf(form),
+    problems: trestleProblems(form, underside, sizes.tenon, bearerLong),
+  };
+}
+
+function sizesOf(drawn: Trestle, { form: whole, bench }: BuildDecisions, top: TopSize): Sizes {
+  const form: Trestle = {
+    ...drawn,
+    foot: settleSection(bench, onBothSides('foot'), drawn.foot, 'height'),
+    post: settleSection(bench, onBothSides('post'), drawn.post, 'width'),
+    bearer: settleSection(bench, onBothSides('bearer'), drawn.bearer, 'height'),
+    stretcher: settledStretcher(drawn.stretcher, bench),
+  };
+  const { foot, post, bearer, stretcher, pads } = form;
+  const footTop = pads + foot.height;
+  const into = { foot: tenonsInto(form, foot.height - foot.hollow), bearer: tenonsInto(form, bearer.height) };
+  const out = {
+    wedged: post.thickness + stretcher.proud,
+    tusk: post.thickness + TUSK_BEYOND,
+    bolted: Math.min(BOLTED_STUB, post.thickness / 3),
+  }[stretcher.joint];
+  const cutStretcher = measured(bench, ['stretcher'], 'length');
+  return {
+    form,
+    footTop,
+    into,
+    tenon: stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: post.width }),
+    out,
+    ...settleFrames({
+      bench,
+      whole,
+      top,
+      height: form.height,
+      footTop,
+      bearer,
+      post: { width: post.width, tenons: into.foot.length + into.bearer.length },
+      thickest: Math.max(foot.thickness, post.thickness, bearer.thickness),
+      apart: cutStretcher === undefined ? undefined : cutStretcher - 2 * out + post.thickness,
+    }),
+  };
+}
+
+function oneTrestle(sizes: Sizes, { side, word }: (typeof SIDES)[number]): OneTrestle {
+  const { form, footTop, into, underside, across, bearerLong, postLong } = sizes;
+  const { foot, post, bearer, pads } = form;
+  const x = side * sizes.middle;
+  // A hollowed foot stands on its ends: a fifth of it at each; common practice.
+  const hollowed = foot.hollow > 0 ? { profile: hollowedOutline(across, foot.height, foot.hollow, across / 5) } : {};
+  return {
+    side,
+    x,
+    post: postOn({ word, x, z: footTop, long: postLong, section: post, tenons: into }),
+    foot: { ...footUnder({ word, x, z: pads, long: across, foot }), ...hollowed },
+    bearer: bearerOn({ word, x, long: bearerLong, underside, bearer }),
+  };
+}
+
+function railOf({ form: { post, stretcher }, middle, out }: Sizes): Draft {
+  const { height, thickness, at, arch } = stretcher;
+  const long = 2 * middle - post.thickness;
+  return {
+    ...barBetween({
+      id: 'stretcher',
+      name: 'Stretcher',
+      // Of an arched one the ends stand where they are said to, its middle higher.
+      z: at + arch / 2,
+      long,
+      beyond: out,
+      bar: { height: height + arch, thickness },
+    }),
+    ...(arch > 0 ? { profile: archedOutline(long, height, arch) } : {}),
+  };
+}
+
+const endOf = ({ form, middle, tenon }: Sizes, side: 1 | -1, post: string): StretcherEnd => ({
+  post,
+  stretcher: 'stretcher',
+  side,
+  inner: side * (middle - form.post.thickness / 2),
+  outer: side * (middle + form.post.thickness / 2),
+  z: form.stretcher.at,
+  tenon,
+});
+
+function jointsOf(sizes: Sizes, trestle: OneTrestle, rail: Draft): Joint[] {
+  const { footTop, postLong, into } = sizes;
+  return [
+    ...postEnd(trestle, trestle.foot, { upward: -1, z: footTop, size: into.foot }),
+    ...postEnd(trestle, trestle.bearer, { upward: 1, z: footTop + postLong, size: into.bearer }),
+    stretcherJoint(sizes, trestle, rail),
+  ];
+}
+
+/** Tenons side by side at one end of a post. @param end.z of its shoulder; mm */
+function postEnd(
+  { x, post }: OneTrestle,
+  into: Draft,
+  { upward, z, size }: { upward: 1 | -1; z: number; size: PostTenons },
+): Joint[] {
+  const id = `${into.id}/${post.id}`;
+  const several = size.places.length > 1;
+  return size.places.map((y, i) =>
+    tenonJoint({
+      id: `${id}${several ? `/${i + 1}` : ''}`,
+      kind: several ? 'twin-tenon' : 'mortise-tenon',
+      into: forJoint(into),
+      from: forJoint(post),
+      at: [x, y, z],
+      along: [0, 0, upward],
+      wide: [0, 1, 0],
+      size,
+      ties: i > 0 ? [] : gluedTogether(id, into, post, [x, 0, z + (upward * size.length) / 2], size),
+    }),
+  );
+}
+
+function stretcherJoint(sizes: Sizes, { side, x, post: upright }: OneTrestle, rail: Draft): Joint {
+  const { form, tenon, out } = sizes;
+  const { post, stretcher } = form;
+  const id = `${upright.id}/stretcher`;
+  const at = { x, y: 0, z: stretcher.at };
+  const tie = { id, name: `Stretcher in ${upright.name.toLowerCase()}`, a: upright.id, b: rail.id, at };
+  const joint = tenonJoint({
+    id,
+    kind: stretcher.joint === 'bolted' ? 'bolted' : 'through-tenon',
+    into: forJoint(upright),
+    from: forJoint(rail),
+    at: [x - (side * post.thickness) / 2, 0, stretcher.at],
+    along: [side, 0, 0],
+    wide: [0, 0, 1],
+    size: { ...tenon, length: out },
+    ...(stretcher.joint === 'bolted' ? {} : { through: { face: [side, 0, 0] } }),
+    // A tusk or a bolt draws the shoulder home and holds one point; a wedged tenon is glued over its width.
+    ties: stretcher.joint === 'wedged' ? glued(tie, { z: tenon.width }) : [fixed(tie)],
+  });
+  return {
+    ...joint,
+    removed: [
+      // What stands beyond the post takes nothing from it.
+      ...joint.removed.map((cut) => ({ ...cut, solid: mortiseOnly(cut.solid, x, post.thickness) })),
+      ...cutsForHold(endOf(sizes, side, upright.id), form, out),
+    ],
+  };
+}
+
+function strengthOf(sizes: Sizes, top: TopSize): Pick<BasePlan, 'bending' | 'leaned' | 'racking'> {
+  const { form, footTop, into, tenon, underside, middle, bearerLong } = sizes;
+  const { post, bearer, stretcher, braces, buttresses } = form;
+  return {
     bending: [
       {
         id: 'bearer',
@@ -211,7 +256,7 @@ export function trestleBase(drawnForm: Trestle, { form: whole, bench }: BuildDec
         words: 'The bearers, from the post to their ends,',
         how: 'cantilever',
         // A brace carries the bearer where it meets it.
-        span: Math.max(10, (bearerLong - post.width) / 2 - (form.braces?.reach ?? 0)),
+        span: Math.max(10, (bearerLong - post.width) / 2 - (braces?.reach ?? 0)),
         breadth: bearer.thickness,
         depth: bearer.height,
         share: 0.25,
@@ -222,7 +267,7 @@ export function trestleBase(drawnForm: Trestle, { form: whole, bench }: BuildDec
       {
         id: 'post',
         joint: 'the posts’ tenons',
-        parts: ['post-left', 'post-right', 'foot-left', 'foot-right', 'bearer-left', 'bearer-right'],
+        parts: [...onBothSides('post'), ...onBothSides('foot'), ...onBothSides('bearer')],
         lever: top.width / 2,
         modulus: Math.min(tenonModulus(into.foot), tenonModulus(into.bearer)),
         area: into.bearer.places.length * into.bearer.thickness * into.bearer.width,
@@ -238,10 +283,8 @@ export function trestleBase(drawnForm: Trestle, { form: whole, bench }: BuildDec
       stretcher,
       tenon,
       into: into.foot,
-      buttresses: form.buttresses,
+      buttresses,
     }),
-    fittings: fittingsOf(form),
-    problems: trestleProblems(form, underside, tenon, bearerLong),
   };
 }
 
