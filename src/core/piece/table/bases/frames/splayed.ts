@@ -4,7 +4,7 @@ import type { Joint } from '../../../../joint/joint';
 import { type LegMitre, legMitre, legMitrePlane, legSpline } from '../../../../joint/leg-mitre';
 import { tenonModulus } from '../../../../joint/tenon-strength';
 import { fixed } from '../../../../restraint/tie';
-import { box, clipAll, planeThrough, reach } from '../../../../solid/convex';
+import { box, type Convex, clipAll, type Plane, planeThrough, reach } from '../../../../solid/convex';
 import { type Frame, inPart, leaningFrame, planeInPart, solidInPiece } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
 import { plus, times, turnedAboutZ, type Vec } from '../../../../solid/vector';
@@ -41,161 +41,45 @@ const CLEAR_OF_MIDDLE = 40;
 export const legDirections = (legs: number): number[] =>
   Array.from({ length: legs }, (_, i) => (legs === 4 ? Math.PI / 4 : 0) + (2 * Math.PI * i) / legs);
 
+/** A splayed base as drawn or as cut, and the sizes that follow from it. mm */
+interface Sizes {
+  form: Splayed;
+  mitred: boolean;
+  /** Radians from upright; how far outward for each mm down; what a leg covers, level. */
+  lean: number;
+  slope: number;
+  level: number;
+  underside: number;
+  /** Floor to the arms' lower edges. */
+  low: number;
+  /** Of the legs' outside from the middle, under the top. */
+  reachOut: number;
+  /** Of a leg's outer and inner faces from the middle, at a height. */
+  outer: (z: number) => number;
+  inner: (z: number) => number;
+  /** Of a bridle's tongue. */
+  tongue: number;
+  /** Of a mitre's spline the thinner of both. */
+  thinner: number;
+}
+
+/** One leg with its arm, and which way they stand. */
+interface Spoke {
+  out: Vec;
+  upright: Draft;
+  beam: Draft;
+  joint: Joint;
+}
+
 /** Legs that lean outward, even round the middle, bridled or mitred to arms that meet there. */
-export function splayedBase(drawn: Splayed, { bench }: BuildDecisions, top: TopSize): BasePlan {
-  const each = (part: string) => Array.from({ length: drawn.legs }, (_, i) => `${part}-${i + 1}`);
-  const form: Splayed = {
-    ...drawn,
-    leg: settleSection(bench, each('leg'), drawn.leg, 'width'),
-    arm: settleSection(bench, each('arm'), drawn.arm, 'height'),
-  };
-  const { leg, arm } = form;
-  const lean = (form.lean * Math.PI) / 180;
-  const [slope, level] = [Math.tan(lean), leg.width / Math.cos(lean)];
-  // Legs that are cut, at their lean, make the table as high as they are; arms that are cut set them as far out.
-  const cutLeg = measured(bench, each('leg'), 'length');
-  const mitred = form.joint === 'mitre';
-  // Under a mitre a leg ends in its outer corner.
-  const underside =
-    cutLeg === undefined ? form.height - top.thickness : (cutLeg - (mitred ? 0 : leg.width * slope)) * Math.cos(lean);
-  /** Of the leg's outer and inner faces from the middle at a height. */
-  const cutArm = measured(bench, each('arm'), 'length');
-  const reachOut = cutArm === undefined ? form.reach : cutArm - (mitred ? 0 : arm.height * slope);
-  const outer = (z: number) => reachOut + (underside - z) * slope;
-  const inner = (z: number) => outer(z) - level;
-  const thinner = Math.min(leg.thickness, arm.thickness);
-  const tongue = Math.max(6, Math.round((leg.thickness * 2) / 3) / 2);
-  const low = underside - arm.height;
-  const half = Math.PI / form.legs;
-  const joined = mitred
-    ? splineOf(thinner, {
-        inner: [inner(low), 0, low],
-        outer: [outer(underside), 0, underside],
-        aside: [0, 1, 0],
-        upper: UP,
-        outward: [Math.cos(lean), 0, Math.sin(lean)],
-      })
-    : { joint: 'the arms’ tongues', size: { thickness: tongue, width: arm.height } };
-
-  const spokes = legDirections(form.legs).map((angle, i) => {
-    const out = turnedAboutZ([1, 0, 0], angle);
-    const aside = turnedAboutZ([0, 1, 0], angle);
-    const leans: Vec = plus(times(out, -Math.sin(lean)), times(UP, Math.cos(lean)));
-    const middle = plus(times(out, (outer(underside / 2) + inner(underside / 2)) / 2), times(UP, underside / 2));
-    const legFrame = leaningFrame(middle, leans, out);
-    const point = (r: number, z: number) => plus(times(out, r), times(UP, z));
-    const corner: LegMitre = {
-      inner: point(inner(low), low),
-      outer: point(outer(underside), underside),
-      aside,
-      upper: UP,
-      outward: legFrame.width,
-    };
-    const mitre = legMitrePlane(corner);
-    const fromMitre = { normal: times(mitre.normal, -1), offset: -mitre.offset };
-    const body = clipAll(
-      blockOf(4 * underside, leg.width, leg.thickness),
-      [planeThrough([0, 0, 0], [0, 0, -1]), planeThrough([0, 0, underside], UP), ...(mitred ? [fromMitre] : [])].map(
-        (plane) => planeInPart(legFrame, plane),
-      ),
-    );
-    const along = reach(body, [1, 0, 0]);
-    const bevel = { mitre: form.lean, bevel: 0 };
-    const upright: Draft = {
-      id: `leg-${i + 1}`,
-      name: `Leg ${i + 1}`,
-      kind: 'leg',
-      grade: 'all-faces',
-      size: { length: along.to - along.from, width: leg.width, thickness: leg.thickness },
-      frame: legFrame,
-      body: [body],
-      ends: { start: bevel, end: mitred ? endCut(legFrame, mitre.normal) : bevel },
-    };
-
-    // The arm ends on the leg's inner face, which leans; its tongue goes on to the outer one.
-    const long = mitred ? outer(underside) : inner(low);
-    const armFrame: Frame = {
-      at: plus(times(out, long / 2), times(UP, underside - arm.height / 2)),
-      length: out,
-      width: UP,
-      thickness: times(aside, -1),
-    };
-    const faceNormal = legFrame.width;
-    const innerFace = planeThrough(plus(times(out, inner(underside)), times(UP, underside)), faceNormal);
-    const outerFace = planeThrough(plus(times(out, outer(underside)), times(UP, underside)), faceNormal);
-    const points = [1, -1].map((side) => planeThrough([0, 0, 0], turnedAboutZ([0, side, 0], angle + side * half)));
-    const armBody = clipAll(
-      blockOf(2 * long, arm.height, arm.thickness),
-      [mitred ? mitre : innerFace, ...points].map((plane) => planeInPart(armFrame, plane)),
-    );
-    const tongueSolid = clipAll(
-      solidInPiece(armFrame, box([-long, -arm.height / 2, -tongue / 2], [3 * long, arm.height / 2, tongue / 2])),
-      [outerFace, { normal: times(innerFace.normal, -1), offset: -innerFace.offset }],
-    );
-    const span = reach(armBody, [1, 0, 0]);
-    const tip = mitred ? span.to : Math.max(...tongueSolid.corners.map((p) => inPart(armFrame, p)[0]));
-    const beam: Draft = {
-      id: `arm-${i + 1}`,
-      name: `Arm ${i + 1}`,
-      kind: 'bearer',
-      grade: 'one-face',
-      size: { length: tip - span.from, width: arm.height, thickness: arm.thickness },
-      beyond: { start: 0, end: tip - span.to },
-      frame: armFrame,
-      body: [armBody],
-      ends: {
-        start: { mitre: 0, bevel: 90 - 180 / form.legs },
-        end: mitred ? endCut(armFrame, mitre.normal) : { mitre: form.lean, bevel: 0 },
-      },
-    };
-    const id = `${upright.id}/${beam.id}`;
-    if (mitred) {
-      const spline = { id, leg: forJoint(upright), arm: forJoint(beam), mitre: corner, thickness: thinner };
-      return { out, upright, beam, joint: legMitre(spline) };
-    }
-    const joint: Joint = {
-      id,
-      kind: 'bridle',
-      name: `${beam.name} in ${upright.name.toLowerCase()}`,
-      into: upright.id,
-      from: beam.id,
-      removed: [
-        { part: upright.id, what: 'bridle', solid: tongueSolid, open: [times(faceNormal, -1), faceNormal, UP] },
-      ],
-      added: [{ part: beam.id, solid: tongueSolid }],
-      ties: [
-        fixed({
-          id,
-          name: `${beam.name} in ${upright.name.toLowerCase()}`,
-          a: upright.id,
-          b: beam.id,
-          at: pointOf(times(out, (inner(low) + outer(low)) / 2), underside - arm.height / 2),
-        }),
-      ],
-    };
-    return { out, upright, beam, joint };
-  });
-
-  const middle = spokes.map(({ beam }, i): Joint => {
-    const next = spokes[(i + 1) % spokes.length]?.beam ?? beam;
-    const id = `middle-${i + 1}`;
-    const name = `${beam.name} against ${next.name.toLowerCase()}`;
-    return {
-      id,
-      kind: 'meeting-arms',
-      name,
-      into: beam.id,
-      from: next.id,
-      removed: [],
-      added: [],
-      ties: [fixed({ id, name, a: beam.id, b: next.id, at: pointOf([0, 0, 0], underside - arm.height / 2) })],
-    };
-  });
-
-  const feet = spokes.flatMap(({ upright }) => footOf(upright));
+export function splayedBase(drawn: Splayed, build: BuildDecisions, top: TopSize): BasePlan {
+  const sizes = sizesOf(drawn, build, top);
+  const { form, underside, low, inner, reachOut } = sizes;
+  const { arm } = form;
+  const spokes = legDirections(form.legs).map((angle, i) => spokeAt(sizes, angle, i));
   return {
     drafts: [...spokes.map(({ upright }) => upright), ...spokes.map(({ beam }) => beam)],
-    joints: [...spokes.map(({ joint }) => joint), ...middle],
+    joints: [...spokes.map(({ joint }) => joint), ...inTheMiddle(spokes, underside - arm.height / 2)],
     rests: spokes.map(({ out, beam }, i): Rest => {
       const at = (d: number): Flat => [out[0] * d, out[1] * d];
       return {
@@ -208,13 +92,231 @@ export function splayedBase(drawn: Splayed, { bench }: BuildDecisions, top: TopS
     }),
     underside,
     clearAcross: null,
-    feet,
+    feet: spokes.flatMap(({ upright }) => footOf(upright)),
     knees: { height: low, parts: spokes.map(({ beam }) => beam.id), words: 'the arms' },
     span: {
-      along: 2 * form.reach * Math.sin(half),
+      along: 2 * form.reach * Math.sin(Math.PI / form.legs),
       beyond: Math.max(0, top.length / 2 - reachOut),
       across: null,
     },
+    ...strengthOf(sizes, spokes),
+    corner: null,
+    fittings: [{ name: 'Plate under the middle, screwed to every arm', count: 1, size: [2 * CLEAR_OF_MIDDLE + 40] }],
+    problems: impossible(form, underside, inner(underside)),
+  };
+}
+
+function sizesOf(drawn: Splayed, { bench }: BuildDecisions, top: TopSize): Sizes {
+  const each = (part: string) => Array.from({ length: drawn.legs }, (_, i) => `${part}-${i + 1}`);
+  const form: Splayed = {
+    ...drawn,
+    leg: settleSection(bench, each('leg'), drawn.leg, 'width'),
+    arm: settleSection(bench, each('arm'), drawn.arm, 'height'),
+  };
+  const { leg, arm } = form;
+  const mitred = form.joint === 'mitre';
+  const lean = (form.lean * Math.PI) / 180;
+  const [slope, level] = [Math.tan(lean), leg.width / Math.cos(lean)];
+  // Legs that are cut, at their lean, make the table as high as they are; arms that are cut set them as far out.
+  const cutLeg = measured(bench, each('leg'), 'length');
+  const cutArm = measured(bench, each('arm'), 'length');
+  // Under a mitre a leg ends in its outer corner.
+  const underside =
+    cutLeg === undefined ? form.height - top.thickness : (cutLeg - (mitred ? 0 : leg.width * slope)) * Math.cos(lean);
+  const reachOut = cutArm === undefined ? form.reach : cutArm - (mitred ? 0 : arm.height * slope);
+  const outer = (z: number) => reachOut + (underside - z) * slope;
+  return {
+    form,
+    mitred,
+    lean,
+    slope,
+    level,
+    underside,
+    low: underside - arm.height,
+    reachOut,
+    outer,
+    inner: (z) => outer(z) - level,
+    tongue: Math.max(6, Math.round((leg.thickness * 2) / 3) / 2),
+    thinner: Math.min(leg.thickness, arm.thickness),
+  };
+}
+
+/** Where one leg stands and how its planes lie, in the piece. */
+interface Standing {
+  out: Vec;
+  aside: Vec;
+  legFrame: Frame;
+  armFrame: Frame;
+  mitre: LegMitre;
+  /** Of the leg, toward the middle and away from it. */
+  innerFace: Plane;
+  outerFace: Plane;
+}
+
+function standingAt({ form, lean, underside, low, outer, inner, mitred }: Sizes, angle: number): Standing {
+  const { arm } = form;
+  const out = turnedAboutZ([1, 0, 0], angle);
+  const aside = turnedAboutZ([0, 1, 0], angle);
+  const point = (r: number, z: number) => plus(times(out, r), times(UP, z));
+  const leans: Vec = plus(times(out, -Math.sin(lean)), times(UP, Math.cos(lean)));
+  const half = underside / 2;
+  const legFrame = leaningFrame(point((outer(half) + inner(half)) / 2, half), leans, out);
+  return {
+    out,
+    aside,
+    legFrame,
+    armFrame: {
+      at: point(armLong({ mitred, outer, inner, underside, low }) / 2, underside - arm.height / 2),
+      length: out,
+      width: UP,
+      thickness: times(aside, -1),
+    },
+    mitre: {
+      inner: point(inner(low), low),
+      outer: point(outer(underside), underside),
+      aside,
+      upper: UP,
+      outward: legFrame.width,
+    },
+    innerFace: planeThrough(point(inner(underside), underside), legFrame.width),
+    outerFace: planeThrough(point(outer(underside), underside), legFrame.width),
+  };
+}
+
+/** The arm ends on the leg's inner face, which leans; its tongue goes on to the outer one, as a mitred arm does. mm */
+const armLong = ({
+  mitred,
+  outer,
+  inner,
+  underside,
+  low,
+}: Pick<Sizes, 'mitred' | 'outer' | 'inner' | 'underside' | 'low'>) => (mitred ? outer(underside) : inner(low));
+
+const turnedRound = ({ normal, offset }: Plane): Plane => ({ normal: times(normal, -1), offset: -offset });
+
+function spokeAt(sizes: Sizes, angle: number, i: number): Spoke {
+  const { mitred, thinner } = sizes;
+  const standing = standingAt(sizes, angle);
+  const upright = legAt(sizes, standing, i);
+  const tongue = tongueOf(sizes, standing);
+  const beam = armAt(sizes, standing, tongue, angle, i);
+  const id = `${upright.id}/${beam.id}`;
+  return {
+    out: standing.out,
+    upright,
+    beam,
+    joint: mitred
+      ? legMitre({ id, leg: forJoint(upright), arm: forJoint(beam), mitre: standing.mitre, thickness: thinner })
+      : bridled(sizes, standing, upright, beam, tongue),
+  };
+}
+
+function legAt({ form, mitred, underside }: Sizes, { legFrame, mitre: corner }: Standing, i: number): Draft {
+  const { leg, lean } = form;
+  const mitre = legMitrePlane(corner);
+  const planes = [
+    planeThrough([0, 0, 0], [0, 0, -1]),
+    planeThrough([0, 0, underside], UP),
+    ...(mitred ? [turnedRound(mitre)] : []),
+  ];
+  const body = clipAll(
+    blockOf(4 * underside, leg.width, leg.thickness),
+    planes.map((plane) => planeInPart(legFrame, plane)),
+  );
+  const along = reach(body, [1, 0, 0]);
+  const bevel = { mitre: lean, bevel: 0 };
+  return {
+    id: `leg-${i + 1}`,
+    name: `Leg ${i + 1}`,
+    kind: 'leg',
+    grade: 'all-faces',
+    size: { length: along.to - along.from, width: leg.width, thickness: leg.thickness },
+    frame: legFrame,
+    body: [body],
+    ends: { start: bevel, end: mitred ? endCut(legFrame, mitre.normal) : bevel },
+  };
+}
+
+/** Of a bridled arm, through its leg from face to face. */
+function tongueOf(sizes: Sizes, { armFrame, innerFace, outerFace }: Standing): Convex {
+  const { form, tongue } = sizes;
+  const long = armLong(sizes);
+  const bar = box([-long, -form.arm.height / 2, -tongue / 2], [3 * long, form.arm.height / 2, tongue / 2]);
+  return clipAll(solidInPiece(armFrame, bar), [outerFace, turnedRound(innerFace)]);
+}
+
+function armAt(sizes: Sizes, standing: Standing, tongue: Convex, angle: number, i: number): Draft {
+  const { form, mitred } = sizes;
+  const { armFrame, innerFace } = standing;
+  const { arm, legs } = form;
+  const mitre = legMitrePlane(standing.mitre);
+  const points = [1, -1].map((side) =>
+    planeThrough([0, 0, 0], turnedAboutZ([0, side, 0], angle + (side * Math.PI) / legs)),
+  );
+  const body = clipAll(
+    blockOf(2 * armLong(sizes), arm.height, arm.thickness),
+    [mitred ? mitre : innerFace, ...points].map((plane) => planeInPart(armFrame, plane)),
+  );
+  const span = reach(body, [1, 0, 0]);
+  const tip = mitred ? span.to : Math.max(...tongue.corners.map((p) => inPart(armFrame, p)[0]));
+  return {
+    id: `arm-${i + 1}`,
+    name: `Arm ${i + 1}`,
+    kind: 'bearer',
+    grade: 'one-face',
+    size: { length: tip - span.from, width: arm.height, thickness: arm.thickness },
+    beyond: { start: 0, end: tip - span.to },
+    frame: armFrame,
+    body: [body],
+    ends: {
+      start: { mitre: 0, bevel: 90 - 180 / legs },
+      end: mitred ? endCut(armFrame, mitre.normal) : { mitre: form.lean, bevel: 0 },
+    },
+  };
+}
+
+function bridled(sizes: Sizes, { out, legFrame }: Standing, upright: Draft, beam: Draft, tongue: Convex): Joint {
+  const { form, low, underside, inner, outer } = sizes;
+  const id = `${upright.id}/${beam.id}`;
+  const name = `${beam.name} in ${upright.name.toLowerCase()}`;
+  const at = pointOf(times(out, (inner(low) + outer(low)) / 2), underside - form.arm.height / 2);
+  const open = [times(legFrame.width, -1), legFrame.width, UP];
+  return {
+    id,
+    kind: 'bridle',
+    name,
+    into: upright.id,
+    from: beam.id,
+    removed: [{ part: upright.id, what: 'bridle', solid: tongue, open }],
+    added: [{ part: beam.id, solid: tongue }],
+    ties: [fixed({ id, name, a: upright.id, b: beam.id, at })],
+  };
+}
+
+/** Each arm against the next. @param z of their middle; mm */
+const inTheMiddle = (spokes: readonly Spoke[], z: number): Joint[] =>
+  spokes.map(({ beam }, i): Joint => {
+    const next = spokes[(i + 1) % spokes.length]?.beam ?? beam;
+    const id = `middle-${i + 1}`;
+    const name = `${beam.name} against ${next.name.toLowerCase()}`;
+    return {
+      id,
+      kind: 'meeting-arms',
+      name,
+      into: beam.id,
+      from: next.id,
+      removed: [],
+      added: [],
+      ties: [fixed({ id, name, a: beam.id, b: next.id, at: pointOf([0, 0, 0], z) })],
+    };
+  });
+
+function strengthOf(sizes: Sizes, spokes: readonly Spoke[]): Pick<BasePlan, 'bending' | 'leaned' | 'racking'> {
+  const { form, slope, underside, low, inner } = sizes;
+  const { leg, arm, legs } = form;
+  const joined = heldBy(sizes);
+  const parts = spokes.flatMap(({ upright, beam }) => [upright.id, beam.id]);
+  return {
     bending: [
       {
         id: 'arm',
@@ -224,7 +326,7 @@ export function splayedBase(drawn: Splayed, { bench }: BuildDecisions, top: TopS
         span: 2 * inner(underside),
         breadth: arm.thickness,
         depth: arm.height,
-        share: 2 / form.legs,
+        share: 2 / legs,
         path: 'form.base.arm.height',
       },
     ],
@@ -232,7 +334,7 @@ export function splayedBase(drawn: Splayed, { bench }: BuildDecisions, top: TopS
       {
         id: 'leg',
         joint: joined.joint,
-        parts: spokes.flatMap(({ upright, beam }) => [upright.id, beam.id]),
+        parts,
         // The foot pushes up so far outside of where the arm holds the leg.
         lever: (low + arm.height / 2) * slope,
         modulus: tenonModulus(joined.size),
@@ -244,23 +346,27 @@ export function splayedBase(drawn: Splayed, { bench }: BuildDecisions, top: TopS
       {
         way: 'along',
         joint: joined.joint,
-        parts: spokes.flatMap(({ upright, beam }) => [upright.id, beam.id]),
+        parts,
         // Legs take of a push by the square of the cosine to it, all together half their number.
-        lever: low / (form.legs / 2),
+        lever: low / (legs / 2),
         resists: { kind: 'bent', modulus: tenonModulus(joined.size) },
-        sway: low ** 3 / (3 * (form.legs / 2) * ((leg.thickness * leg.width ** 3) / 12)),
+        sway: low ** 3 / (3 * (legs / 2) * ((leg.thickness * leg.width ** 3) / 12)),
         formula: 'push ÷ half the number of legs · height to the arm',
       },
     ],
-    corner: null,
-    fittings: [{ name: 'Plate under the middle, screwed to every arm', count: 1, size: [2 * CLEAR_OF_MIDDLE + 40] }],
-    problems: impossible(form, underside, inner(underside)),
   };
 }
 
-/** What holds in a mitre is its spline. */
-function splineOf(thickness: number, mitre: LegMitre) {
-  const spline = legSpline(thickness, mitre);
+/** What holds in a bridle is its tongue, in a mitre its spline. */
+function heldBy({ form, mitred, lean, underside, low, inner, outer, tongue, thinner }: Sizes) {
+  if (!mitred) return { joint: 'the arms’ tongues', size: { thickness: tongue, width: form.arm.height } };
+  const spline = legSpline(thinner, {
+    inner: [inner(low), 0, low],
+    outer: [outer(underside), 0, underside],
+    aside: [0, 1, 0],
+    upper: UP,
+    outward: [Math.cos(lean), 0, Math.sin(lean)],
+  });
   return { joint: 'the splines of the legs', size: { thickness: spline.thickness, width: spline.wide } };
 }
 

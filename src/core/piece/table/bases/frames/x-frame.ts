@@ -80,10 +80,7 @@ function crossing({ leg, spread, bearer }: XFrame, head: number) {
 
 /** How high under the bearer legs of a length come, their feet and heads where they are drawn: by halving. mm */
 function headOfLegs(form: XFrame, drawn: number, length: number): number {
-  const long = (head: number) => {
-    const { x, tenon } = crossing(form, head);
-    return leaning(form, 0, 1, 'left', head, x, tenon).size.length;
-  };
+  const long = (head: number) => leaning(form, 0, 1, 'left', head, crossing(form, head)).size.length;
   let [low, high] = [drawn * 0.6, drawn * 1.4];
   if (long(low) > length || long(high) < length) return drawn;
   for (let i = 0; i < 40; i += 1) {
@@ -94,34 +91,34 @@ function headOfLegs(form: XFrame, drawn: number, length: number): number {
   return (low + high) / 2;
 }
 
-/** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
-export function xFrameBase(drawnForm: XFrame, { form: whole, bench }: BuildDecisions, top: TopSize): BasePlan {
-  const form: XFrame = {
-    ...drawnForm,
-    leg: settleSection(bench, [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')], drawnForm.leg, 'width'),
-    bearer: settleSection(bench, onBothSides('bearer'), drawnForm.bearer, 'height'),
-    stretcher: settleSection(bench, ['stretcher'], drawnForm.stretcher, 'height'),
-  };
-  const { leg, spread, bearer, stretcher } = form;
-  const drawn = drawnSize(whole.top);
-  // Legs that are cut, crossed over the same spread, make the table as high as they are.
-  const cutLeg = measured(bench, [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')], 'length');
-  const drawnHead = form.height - top.thickness - bearer.height;
-  const head = cutLeg === undefined ? drawnHead : headOfLegs(form, drawnHead, cutLeg);
-  const underside = head + bearer.height;
-  const thickest = Math.max(leg.thickness, bearer.thickness);
-  const into = Math.max(5, leg.thickness - 10);
-  // A stretcher that is cut sets the frames as far apart.
-  const cutStretcher = measured(bench, ['stretcher'], 'length');
-  const middle =
-    cutStretcher === undefined
-      ? middleOfFrame(drawn.length, whole.top.endOverhang, thickest)
-      : Math.max(thickest, (cutStretcher - 2 * into + leg.thickness) / 2);
-  const bearerLong =
-    measured(bench, onBothSides('bearer'), 'length') ?? Math.max(spread.head, drawn.width - 2 * whole.top.sideOverhang);
-  const { solved, x, tenon } = crossing(form, head);
-  const rail = stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: leg.width });
+/** An X base as drawn or as cut, and the sizes that follow from it. mm */
+interface Sizes extends ReturnType<typeof crossing> {
+  form: XFrame;
+  /** Floor to the bearers, and to the top. */
+  head: number;
+  underside: number;
+  /** How far the stretcher goes into the crossings, and its tenon. */
+  into: number;
+  rail: ReturnType<typeof stretcherTenon>;
+  /** From the middle of the table to that of a frame. */
+  middle: number;
+  bearerLong: number;
+}
 
+/** One crossed frame, at one end of the table; leg a leans to the back. */
+interface OneFrame {
+  side: 1 | -1;
+  word: string;
+  at: number;
+  legs: readonly [a: Draft, b: Draft];
+  beam: Draft;
+}
+
+/** Two crossed frames under bearers, and a stretcher from crossing to crossing. */
+export function xFrameBase(drawn: XFrame, build: BuildDecisions, top: TopSize): BasePlan {
+  const sizes = sizesOf(drawn, build, top);
+  const { form, solved, x, head, underside, middle, into, rail, bearerLong } = sizes;
+  const { leg, spread, bearer, stretcher } = form;
   const bar = barBetween({
     id: 'stretcher',
     name: 'Stretcher',
@@ -130,17 +127,76 @@ export function xFrameBase(drawnForm: XFrame, { form: whole, bench }: BuildDecis
     beyond: into,
     bar: stretcher,
   });
-
-  const frames = SIDES.map(({ side, word }) => {
+  const frames = SIDES.map(({ side, word }): OneFrame => {
     const at = side * middle;
-    const legs = ([1, -1] as const).map((way) => leaning(form, at, way, word, head, x, tenon));
-    const beam = bearerOn({ word, x: at, long: bearerLong, underside, bearer });
-    return { side, word, at, legs, beam };
+    const legOf = (way: 1 | -1) => leaning(form, at, way, word, head, sizes);
+    return {
+      side,
+      word,
+      at,
+      legs: [legOf(1), legOf(-1)],
+      beam: bearerOn({ word, x: at, long: bearerLong, underside, bearer }),
+    };
   });
+  return {
+    drafts: [...frames.flatMap(({ legs, beam }) => [...legs, beam]), bar],
+    joints: frames.flatMap((frame) => jointsOf(sizes, frame, bar)),
+    ...onTwoBearers({
+      middle,
+      underside,
+      bearer: { long: bearerLong, thickness: bearer.thickness },
+      foot: { long: spread.floor, thickness: leg.thickness },
+      top,
+    }),
+    ...strengthOf(sizes, frames, top),
+    fittings: [],
+    problems: impossible(solved, head, rail),
+  };
+}
 
-  const joints = frames.flatMap(({ side, word, at, legs, beam }): Joint[] => {
-    const [a, b] = legs as [Draft, Draft];
-    const heads = legs.map((draft, i) =>
+const bothLegs = (): string[] => [...onBothSides('leg', '-a'), ...onBothSides('leg', '-b')];
+
+function sizesOf(drawn: XFrame, { form: whole, bench }: BuildDecisions, top: TopSize): Sizes {
+  const form: XFrame = {
+    ...drawn,
+    leg: settleSection(bench, bothLegs(), drawn.leg, 'width'),
+    bearer: settleSection(bench, onBothSides('bearer'), drawn.bearer, 'height'),
+    stretcher: settleSection(bench, ['stretcher'], drawn.stretcher, 'height'),
+  };
+  const { leg, spread, bearer, stretcher } = form;
+  const drawnTop = drawnSize(whole.top);
+  // Legs that are cut, crossed over the same spread, make the table as high as they are.
+  const cutLeg = measured(bench, bothLegs(), 'length');
+  const drawnHead = form.height - top.thickness - bearer.height;
+  const head = cutLeg === undefined ? drawnHead : headOfLegs(form, drawnHead, cutLeg);
+  const thickest = Math.max(leg.thickness, bearer.thickness);
+  const into = Math.max(5, leg.thickness - 10);
+  // A stretcher that is cut sets the frames as far apart.
+  const cutStretcher = measured(bench, ['stretcher'], 'length');
+  return {
+    form,
+    ...crossing(form, head),
+    head,
+    underside: head + bearer.height,
+    into,
+    rail: stretcherTenon({ height: stretcher.height, thickness: stretcher.thickness, postWidth: leg.width }),
+    middle:
+      cutStretcher === undefined
+        ? middleOfFrame(drawnTop.length, whole.top.endOverhang, thickest)
+        : Math.max(thickest, (cutStretcher - 2 * into + leg.thickness) / 2),
+    bearerLong:
+      measured(bench, onBothSides('bearer'), 'length') ??
+      Math.max(spread.head, drawnTop.width - 2 * whole.top.sideOverhang),
+  };
+}
+
+/** The legs' heads in the bearer, the lap where they cross, and the stretcher through it. */
+function jointsOf(sizes: Sizes, frame: OneFrame, bar: Draft): Joint[] {
+  const { x, tenon, head } = sizes;
+  const { side, word, at, legs, beam } = frame;
+  const lap = halfLap(`lap-${word}`, ...legs, at, side, x.crossing);
+  return [
+    ...legs.map((draft, i) =>
       tenonJoint({
         id: `${beam.id}/${draft.id}`,
         kind: 'mortise-tenon',
@@ -151,66 +207,57 @@ export function xFrameBase(drawnForm: XFrame, { form: whole, bench }: BuildDecis
         wide: [0, 1, 0],
         size: tenon,
       }),
-    );
-    const lap = halfLap(`lap-${word}`, a, b, at, side, x.crossing);
-    const id = `lap-${word}/stretcher`;
-    const inner: Vec = [at - (side * leg.thickness) / 2, 0, x.crossing];
-    const through = tenonJoint({
-      id,
-      kind: 'mortise-tenon',
-      into: forJoint(a),
-      from: forJoint(bar),
-      at: inner,
-      along: [side, 0, 0],
-      wide: [0, 0, 1],
-      size: { ...rail, length: into },
-      ties: [
-        fixed({
-          id,
-          name: `Stretcher in the crossing, ${word}`,
-          a: a.id,
-          b: bar.id,
-          at: { x: at, y: 0, z: x.crossing },
-        }),
-      ],
-    });
-    // Leg a keeps its half toward the stretcher, leg b the other: the mortise goes through both.
-    const [mortise] = through.removed;
-    const halfOf = (toward: number) => clipAll(mortise?.solid ?? NOTHING, [planeThrough([at, 0, 0], [toward, 0, 0])]);
-    return [
-      ...heads,
-      lap,
-      {
-        ...through,
-        name: `Stretcher in the crossing, ${word}`,
-        removed: [
-          {
-            ...mortise,
-            part: a.id,
-            what: 'mortise',
-            solid: halfOf(side),
-            open: [
-              [-side, 0, 0],
-              [side, 0, 0],
-            ],
-          },
-          { ...mortise, part: b.id, what: 'mortise', solid: halfOf(-side), open: [[-side, 0, 0]] },
-        ],
-        meets: [lap.id],
-      },
-    ];
-  });
+    ),
+    lap,
+    throughCrossing(sizes, frame, bar, lap),
+  ];
+}
 
+function throughCrossing({ form, x, rail, into }: Sizes, { side, word, at, legs }: OneFrame, bar: Draft, lap: Joint) {
+  const [a, b] = legs;
+  const id = `lap-${word}/stretcher`;
+  const name = `Stretcher in the crossing, ${word}`;
+  const through = tenonJoint({
+    id,
+    kind: 'mortise-tenon',
+    into: forJoint(a),
+    from: forJoint(bar),
+    at: [at - (side * form.leg.thickness) / 2, 0, x.crossing],
+    along: [side, 0, 0],
+    wide: [0, 0, 1],
+    size: { ...rail, length: into },
+    ties: [fixed({ id, name, a: a.id, b: bar.id, at: { x: at, y: 0, z: x.crossing } })],
+  });
+  // Leg a keeps its half toward the stretcher, leg b the other: the mortise goes through both.
+  const [mortise] = through.removed;
+  const half = (toward: number, ...open: Vec[]) => ({
+    ...mortise,
+    what: 'mortise' as const,
+    solid: clipAll(mortise?.solid ?? NOTHING, [planeThrough([at, 0, 0], [toward, 0, 0])]),
+    open,
+  });
+  const [inner, outer]: Vec[] = [
+    [-side, 0, 0],
+    [side, 0, 0],
+  ];
   return {
-    drafts: [...frames.flatMap(({ legs, beam }) => [...legs, beam]), bar],
-    joints,
-    ...onTwoBearers({
-      middle,
-      underside,
-      bearer: { long: bearerLong, thickness: bearer.thickness },
-      foot: { long: spread.floor, thickness: leg.thickness },
-      top,
-    }),
+    ...through,
+    name,
+    removed: [
+      { ...half(side, inner as Vec, outer as Vec), part: a.id },
+      { ...half(-side, inner as Vec), part: b.id },
+    ],
+    meets: [lap.id],
+  };
+}
+
+function strengthOf(
+  { form, x, rail, underside, middle, bearerLong }: Sizes,
+  frames: readonly OneFrame[],
+  top: TopSize,
+): Pick<BasePlan, 'bending' | 'leaned' | 'racking'> {
+  const { leg, bearer, stretcher } = form;
+  return {
     bending: [
       {
         id: 'bearer',
@@ -228,7 +275,7 @@ export function xFrameBase(drawnForm: XFrame, { form: whole, bench }: BuildDecis
       {
         id: 'bearer',
         joint: 'the bearers beyond the legs’ heads',
-        parts: ['bearer-left', 'bearer-right'],
+        parts: onBothSides('bearer'),
         lever: Math.max(0, Math.min(top.width / 2, bearerLong / 2) - x.middles.head),
         modulus: (bearer.thickness * bearer.height ** 2) / 6,
         area: null,
@@ -253,8 +300,6 @@ export function xFrameBase(drawnForm: XFrame, { form: whole, bench }: BuildDecis
         formula: 'push · height ÷ 2 ends of the stretcher; across the table the crossed legs are a triangle',
       },
     ],
-    fittings: [],
-    problems: impossible(solved, head, rail),
   };
 }
 
@@ -265,8 +310,7 @@ function leaning(
   way: 1 | -1,
   word: string,
   head: number,
-  x: NonNullable<ReturnType<typeof solveX>>,
-  tenon: { width: number; thickness: number; length: number },
+  { x, tenon }: ReturnType<typeof crossing>,
 ): Draft {
   const { leg } = form;
   const [foot, upper]: [Vec, Vec] = [
