@@ -171,7 +171,7 @@ export { isMade, MATERIALS, madeParts } from './piece/material';
 export type { Fastener, Fitting, Part, PartKind, Size } from './piece/part';
 export { findPart, leadingPart, type Piece, partsOfKind } from './piece/piece';
 export { drawnSize } from './piece/settle-locks';
-export { solveX } from './piece/table/bases/frames/x-frame';
+export { solveX } from './piece/table/bases/frames/x-legs';
 export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above';
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/table/bases/leg-apron/making';
 export * from './piece/table/form-fields';
