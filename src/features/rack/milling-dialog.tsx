@@ -37,13 +37,11 @@ const ACROSS = ['near edge', 'middle', 'far edge'] as const;
 export function MillingDialog({
   board,
   shop,
-  onSaved,
   onClose,
 }: {
   board: RackBoard;
   shop: Shop;
-  onSaved: (board: RackBoard) => void;
-  onClose: () => void;
+  onClose: (saved: boolean) => void;
 }) {
   const units = useUnits();
   const { find } = useSpecies();
@@ -72,8 +70,7 @@ export function MillingDialog({
     const crooked = measuredAnew ? { heights, crook: crookOfHeights(heights) } : {};
     const reply = await write({ thickness, ...crooked } as BoardChanges);
     if (!reply.ok) return;
-    onSaved(reply.value);
-    onClose();
+    onClose(true);
   };
   const put = (i: number, j: number, value: number) => {
     setHeights((now) => now.map((row, r) => row.map((h, c) => (r === i && c === j ? value : h))) as unknown as Heights);
@@ -102,7 +99,7 @@ export function MillingDialog({
   );
   const { gained } = forecast;
   return (
-    <Dialog title={`Milling ${board.tag}`} open onClose={onClose} wide>
+    <Dialog title={`Milling ${board.tag}`} open onClose={() => onClose(false)} wide>
       <Form className="grid grid-cols-2 gap-x-8 max-md:grid-cols-1" onSubmit={keep}>
         <div>
           <p className="mb-2 text-ink-2">
@@ -228,17 +225,14 @@ export function MillingDialog({
                 settle();
                 void keep();
               }}
-              onTheirs={() => {
-                onSaved(theirs);
-                onClose();
-              }}
+              onTheirs={() => onClose(true)}
             />
           ) : null}
           <div className="mt-3 flex gap-3">
             <Button look="chief" type="submit" disabled={!changed}>
               Keep with the board
             </Button>
-            <Button onClick={onClose}>Close</Button>
+            <Button onClick={() => onClose(false)}>Close</Button>
           </div>
         </div>
       </Form>

@@ -2,7 +2,7 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
-import { useEffect, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import type { RackPart } from '@/contract/replies';
 import type { Board, Shop } from '@/core';
 import { BoardEnd } from '@/ui/board-end';
@@ -50,25 +50,9 @@ export function RackPage({
   const [text, setText] = useState(find);
   const [species, setSpecies] = useState('');
   const [sort, setSort] = useState<SortKey>('tag');
-  const [editing, setEditing] = useState<RackBoard | 'new' | null>(opened === 'gone' ? null : opened);
-  const [milling, setMilling] = useState<RackBoard | null>(null);
+  const [open, setOpen] = useState<Open>(opened && opened !== 'gone' ? { dialog: 'board', board: opened } : null);
   const [inTable, setInTable] = useState(false);
-  const [importing, setImporting] = useState<string | null>(null);
   const rack = useRack(first, { shelf, find: text, wood: species, sort });
-  const { total, want } = rack;
-  const list = useRef<HTMLTableElement>(null);
-  const virtual = useVirtualizer({
-    count: total,
-    getScrollElement: () => list.current?.closest('main') ?? null,
-    estimateSize: () => ROW,
-    overscan: BEYOND,
-    initialRect: { width: 1000, height: 700 },
-  });
-  const rows = virtual.getVirtualItems();
-  const [start, end] = [rows[0]?.index ?? 0, rows.at(-1)?.index ?? 0];
-  useEffect(() => {
-    if (total > 0) want(start, end);
-  }, [want, start, end, total]);
   const act = async (method: string, path: string) => {
     const reply = await request(method, path);
     rack.setProblems(reply.ok ? [] : reply.problems);
@@ -79,15 +63,15 @@ export function RackPage({
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="text-[19px]">{TITLES[shelf]}</h1>
         <p className="figures mr-auto text-ink-2">
-          {total} {total === 1 ? 'board' : 'boards'}, {rack.boardFeet.toFixed(1)} board feet
+          {rack.total} {rack.total === 1 ? 'board' : 'boards'}, {rack.boardFeet.toFixed(1)} board feet
         </p>
         <RackTools
           {...{ shelf, text, species, inTable, woods: rack.woods }}
           onText={setText}
           onSpecies={setSpecies}
           onTable={() => setInTable(!inTable)}
-          onImport={setImporting}
-          onAdd={() => setEditing('new')}
+          onImport={(read) => setOpen({ dialog: 'import', text: read })}
+          onAdd={() => setOpen({ dialog: 'board', board: null })}
         />
       </div>
       <ProblemList problems={rack.problems} />
@@ -96,52 +80,33 @@ export function RackPage({
           The board of that label is not on the rack: it is used up, in the bin, or of another workshop.
         </p>
       ) : null}
-      {total === 0 ? (
+      {rack.total === 0 ? (
         <p className="mt-8">
           {text || species ? 'No board is like that. Clear the search to see them all.' : EMPTY[shelf]}
         </p>
       ) : (
-        <table ref={list} className="mt-3 w-full" aria-rowcount={total + 1}>
-          <RackHead sort={sort} onSort={setSort} inTable={inTable} />
-          <tbody>
-            <Spacer height={rows[0]?.start ?? 0} />
-            {rows.map(({ index, key }) => {
-              const board = rack.at(index);
-              return board ? (
-                <tr
-                  key={board.id}
-                  ref={virtual.measureElement}
-                  data-index={index}
-                  data-tag={board.tag}
-                  aria-rowindex={index + 2}
-                  className="border-hairline border-b hover:bg-ground"
-                >
-                  {inTable ? (
-                    <EditCells board={board} onSaved={rack.replace} onProblems={rack.setProblems} />
-                  ) : (
-                    <BoardCells board={board} longest={longest} jobs={jobs} />
-                  )}
-                  <td className="whitespace-nowrap text-right">
-                    <BoardActions
-                      board={board}
-                      shelf={shelf}
-                      onAct={act}
-                      onMill={() => setMilling(board)}
-                      onEdit={() => setEditing(board)}
-                    />
-                  </td>
-                </tr>
+        <BoardTable
+          rack={rack}
+          head={<RackHead sort={sort} onSort={setSort} inTable={inTable} />}
+          row={(board) => (
+            <>
+              {inTable ? (
+                <EditCells board={board} onSaved={rack.replace} onProblems={rack.setProblems} />
               ) : (
-                <tr key={key} data-index={index} style={{ height: ROW }} className="border-hairline border-b">
-                  <td colSpan={9} className="text-ink-2">
-                    …
-                  </td>
-                </tr>
-              );
-            })}
-            <Spacer height={virtual.getTotalSize() - (rows.at(-1)?.end ?? 0)} />
-          </tbody>
-        </table>
+                <BoardCells board={board} longest={longest} jobs={jobs} />
+              )}
+              <td className="whitespace-nowrap text-right">
+                <BoardActions
+                  board={board}
+                  shelf={shelf}
+                  onAct={act}
+                  onMill={() => setOpen({ dialog: 'milling', board })}
+                  onEdit={() => setOpen({ dialog: 'board', board })}
+                />
+              </td>
+            </>
+          )}
+        />
       )}
       <p className="mt-6">
         {SHELVES.filter((other) => other !== shelf).map((other) => (
@@ -154,35 +119,99 @@ export function RackPage({
           </Link>
         ))}
       </p>
-      {editing ? (
-        <BoardDialog
-          board={editing === 'new' ? null : editing}
-          today={today}
-          jobs={jobs}
-          onClose={(saved) => {
-            setEditing(null);
-            if (saved) void rack.reload();
-          }}
-        />
-      ) : null}
-      {milling ? (
-        <MillingDialog
-          board={milling}
-          shop={shop}
-          onSaved={() => void rack.reload()}
-          onClose={() => setMilling(null)}
-        />
-      ) : null}
-      {importing !== null ? (
-        <ImportDialog
-          text={importing}
-          onClose={(added) => {
-            setImporting(null);
-            if (added) void rack.reload();
-          }}
-        />
-      ) : null}
+      <RackDialog
+        {...{ open, today, jobs, shop }}
+        onClose={(changed) => {
+          setOpen(null);
+          if (changed) void rack.reload();
+        }}
+      />
     </>
+  );
+}
+
+/** The dialog that stands over the rack, of a board that is there, or a new one. */
+type Open =
+  | { dialog: 'board'; board: RackBoard | null }
+  | { dialog: 'milling'; board: RackBoard }
+  | { dialog: 'import'; text: string }
+  | null;
+
+function RackDialog({
+  open,
+  today,
+  jobs,
+  shop,
+  onClose,
+}: {
+  open: Open;
+  today: string;
+  jobs: readonly JobName[];
+  shop: Shop;
+  onClose: (changed: boolean) => void;
+}) {
+  switch (open?.dialog) {
+    case 'board':
+      return <BoardDialog board={open.board} today={today} jobs={jobs} onClose={onClose} />;
+    case 'milling':
+      return <MillingDialog board={open.board} shop={shop} onClose={onClose} />;
+    case 'import':
+      return <ImportDialog text={open.text} onClose={onClose} />;
+    default:
+      return null;
+  }
+}
+
+/** The rows in sight, and those near them; the rest is as high as it would be. */
+function BoardTable({
+  rack: { total, want, at },
+  head,
+  row,
+}: {
+  rack: ReturnType<typeof useRack>;
+  head: ReactNode;
+  row: (board: RackBoard) => ReactNode;
+}) {
+  const list = useRef<HTMLTableElement>(null);
+  const virtual = useVirtualizer({
+    count: total,
+    getScrollElement: () => list.current?.closest('main') ?? null,
+    estimateSize: () => ROW,
+    overscan: BEYOND,
+    initialRect: { width: 1000, height: 700 },
+  });
+  const rows = virtual.getVirtualItems();
+  const [start, end] = [rows[0]?.index ?? 0, rows.at(-1)?.index ?? 0];
+  useEffect(() => want(start, end), [want, start, end]);
+  return (
+    <table ref={list} className="mt-3 w-full" aria-rowcount={total + 1}>
+      {head}
+      <tbody>
+        <Spacer height={rows[0]?.start ?? 0} />
+        {rows.map(({ index, key }) => {
+          const board = at(index);
+          return board ? (
+            <tr
+              key={board.id}
+              ref={virtual.measureElement}
+              data-index={index}
+              data-tag={board.tag}
+              aria-rowindex={index + 2}
+              className="border-hairline border-b hover:bg-ground"
+            >
+              {row(board)}
+            </tr>
+          ) : (
+            <tr key={key} data-index={index} style={{ height: ROW }} className="border-hairline border-b">
+              <td colSpan={9} className="text-ink-2">
+                …
+              </td>
+            </tr>
+          );
+        })}
+        <Spacer height={virtual.getTotalSize() - (rows.at(-1)?.end ?? 0)} />
+      </tbody>
+    </table>
   );
 }
 
