@@ -22,6 +22,7 @@ const coreOrder = [
   'joint',
   'piece',
   'document',
+  'room',
   'start',
   'season',
   'drawing',

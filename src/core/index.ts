@@ -184,6 +184,7 @@ export { FINISH_NAMES, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
 export * from './restraint/restraint';
 export * from './restraint/tie';
+export { inRoom, roomOf, type Standing } from './room/standing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
 export { type Correction, learnFrom, type MeasuredWidth } from './season/learning';
 export { moistureLine } from './season/moisture-line';
@@ -198,6 +199,7 @@ export {
 } from './season/season';
 export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
 export { acrossAt } from './solid/line-across';
+export { type Flat, gapBetween, insideBy } from './solid/outline';
 export { newJob, topForBrief } from './start/new-job';
 export { copyOfPiece, newPiece, partWoodChanges, woodChanges } from './start/pieces';
 export { startBase, startBaseChanges, startTop, startTopChanges } from './start/start-form';

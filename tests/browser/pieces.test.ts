@@ -156,6 +156,32 @@ describe('a job of several pieces', () => {
     await reads(page, '[aria-label="Pieces"]', /Stool 2/);
     await (await link(page, 'Stool')).click();
 
+    await expect.poll(() => chosen(page)).toMatch(/Stool/);
+    // In the room it is moved by the arrows and by hand, and turned; undo takes it back.
+    await goTo(page, 'brief');
+    const stool = await page.waitForSelector('[aria-label^="Stool, in the room"]');
+    const spot = async () => (await decisions(id)).pieces.find(({ name }) => name === 'Stool')!.spots[1];
+    await stool!.evaluate((e) => (e as unknown as SVGElement).focus());
+    await page.keyboard.press('ArrowDown');
+    await saved(page);
+    const first = (await spot())!;
+    const box = (await stool!.boundingBox())!;
+    await page.mouse.move(box.x + 8, box.y + 8);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 40, box.y + 68, { steps: 4 });
+    await page.mouse.up();
+    await (await button(page, 'Turn Stool by a quarter')).click();
+    await saved(page);
+    const moved = (await spot())!;
+    expect(moved.turn).toBe(90);
+    expect(moved.x).toBeGreaterThan(first.x + 100);
+    expect(moved.y).toBeLessThan(first.y - 200);
+    await reads(page, '[aria-label^="Stool, in the room"]', /\S/);
+    await (await button(page, 'Find it a place')).click();
+    await saved(page);
+    expect(await spot()).toBeUndefined();
+    await goTo(page, 'form');
+
     await (await button(page, 'Pieces …')).click();
     const row = await page.waitForSelector('::-p-xpath(//div[@role="dialog"]//li[.//input[@value="Stool"]])');
     const many = await row!.waitForSelector('::-p-aria([name="How many"][role="textbox"])');

@@ -1,6 +1,7 @@
 import type { Place } from '../climate/place';
 import type { Shop } from '../decision/shop';
 import type { Change } from '../document/job-document';
+import type { Spot } from '../document/piece-decisions';
 import type { PieceInJob } from '../document/piece-in-job';
 import type { Figure } from '../measure/figure';
 import type { Phrase, Quantity } from '../measure/quantity';
@@ -49,6 +50,8 @@ export interface CheckContext {
   restraint: PieceRestraint;
   /** Of the parts that are of no other. */
   species: Species;
+  /** Where it is judged to stand in the room. */
+  spot: Spot;
   /** All that its parts are of. */
   woods: readonly Species[];
   shop: Shop;

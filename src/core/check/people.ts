@@ -1,5 +1,4 @@
 import {
-  BEHIND_CHAIR,
   EDGE_ON_BENCH,
   EDGE_PER_CHAIR,
   EDGE_PER_CHAIR_TIGHT,
@@ -147,53 +146,6 @@ export function seatCount(context: CheckContext): Check[] {
               say: say`Make the top ${mm(longer)} long`,
               changes: [{ path: 'form.top.length', value: longer }],
             },
-          }),
-    },
-  ];
-}
-
-export function roomAround({ document, piece }: CheckContext): Check[] {
-  // Chairs are pushed back from what is sat at in company; a desk may stand at a wall.
-  if (document.use !== 'dining') return [];
-  const { room, behindChairs } = document.brief;
-  const need = BEHIND_CHAIR[behindChairs];
-  const [roomLong, roomShort] = [Math.max(room.length, room.width), Math.min(room.length, room.width)];
-  // Feet and ends that stand out beyond the top take up room too.
-  const { from, to } = piece.envelope;
-  const [long, short] = [Math.max(to[0] - from[0], to[1] - from[1]), Math.min(to[0] - from[0], to[1] - from[1])];
-  const atEnds = (roomLong - long) / 2;
-  const atSides = (roomShort - short) / 2;
-  const least = Math.min(atEnds, atSides);
-  const level = least < need - 1e-9 ? (least < 610 ? 'stop' : 'watch') : 'good';
-  const fits = {
-    length: Math.floor((roomLong - 2 * need) / 10) * 10,
-    width: Math.floor((roomShort - 2 * need) / 10) * 10,
-  };
-  const { top } = document.form;
-  const lower = { length: Math.min(top.length, fits.length), width: Math.min(top.width, fits.width) };
-  const changes = [
-    ...(lower.length < top.length ? [{ path: 'form.top.length', value: lower.length }] : []),
-    ...(lower.width < top.width ? [{ path: 'form.top.width', value: lower.width }] : []),
-  ];
-  const canFit = fits.length >= 600 && fits.width >= 500;
-  return [
-    {
-      id: 'people.room',
-      step: 'brief',
-      level,
-      sentence: say`In the middle of the room the table leaves ${mm(atSides)} at its sides and ${mm(atEnds)} at its ends; a chair wants ${mm(need)}.`,
-      value: mm(least),
-      limit: mm(need),
-      where: piece.top.parts,
-      why: 'A chair is pushed back before somebody stands up, and people pass behind.',
-      school: behindChairs === 'wall' ? '36 in behind a chair to a wall' : '44 in where people pass',
-      ...(level === 'good'
-        ? {}
-        : {
-            wayOut:
-              canFit && changes.length > 0
-                ? { say: say`Make the top ${mm(lower.length)} × ${mm(lower.width)}`, changes }
-                : { say: say`The room is too small for chairs all round: put one side to the wall`, changes: [] },
           }),
     },
   ];

@@ -89,6 +89,13 @@ export const PiecePlanSchema = v.object({
 /** Letters and digits that name a piece, a wood or an instance in its job; they last as long as it does. */
 export const id = v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,40}$/, 'small letters, digits and hyphens only'));
 
+/** Where one of them stands in the room: its middle from the room's, along the longer side and across; turned anticlockwise. */
+export const SpotSchema = v.object({ x: length(-25000, 25000), y: length(-25000, 25000), turn: amount(0, 360, '°') });
+export type Spot = v.InferOutput<typeof SpotSchema>;
+
+/** Which of those that are made alike. */
+const numberFrom1 = v.pipe(v.string(), v.regex(/^[1-9]\d?$/, 'a number from 1'));
+
 /** One thing that is built, so many times alike: everything that was decided of it. */
 export const PieceSchema = v.pipe(
   v.object({
@@ -107,7 +114,9 @@ export const PieceSchema = v.pipe(
     glueUp: GlueUpChoiceSchema,
     plan: PiecePlanSchema,
     /** What is cut and measured of each of them, by its number from 1. */
-    benches: v.record(v.pipe(v.string(), v.regex(/^[1-9]\d?$/, 'a number from 1')), BenchSchema),
+    benches: v.record(numberFrom1, BenchSchema),
+    /** Where the maker has put them in the room, by the same numbers; where it is not said, a place is found. */
+    spots: v.optional(v.record(numberFrom1, SpotSchema), {}),
   }),
   v.forward(
     v.partialCheck(

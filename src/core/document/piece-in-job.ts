@@ -1,6 +1,7 @@
 import type { Change } from '../decision/changes';
 import type { Path } from '../decision/form-field';
 import type { Bench, JobDocument, PieceDecisions } from './job-document';
+import type { Spot } from './piece-decisions';
 import { seatsAsked } from './seats-asked';
 import { OF_THE_PIECE } from './version-1';
 
@@ -19,6 +20,8 @@ export interface PieceInJob {
   /** Of the piece. */
   pieceName: string;
   use: PieceDecisions['use'];
+  /** Where the maker has put it in the room; null where a place is found for it. */
+  spot: Spot | null;
   /** How many it must seat; null where nothing is asked of it. */
   seatsAsked: number | null;
   species: string;
@@ -51,6 +54,8 @@ export type DecisionPath =
   | 'wood'
   | 'count'
   | 'woodOf'
+  | 'spots'
+  | `spots.${string}`
   | `woodOf.${string}`;
 
 const NOTHING_CUT: Bench = { cut: [], locks: {} };
@@ -66,6 +71,7 @@ export function pieceInJob(job: JobDocument, piece: PieceDecisions, instance = 1
     brief: job.brief,
     pieceName: piece.name,
     use: piece.use,
+    spot: piece.spots[instance] ?? null,
     seatsAsked: seatsAsked(job, piece),
     species: speciesOf(piece.wood),
     speciesOf: Object.fromEntries(Object.entries(piece.woodOf).map(([of, wood]) => [of, speciesOf(wood)])),
@@ -80,7 +86,7 @@ export function pieceInJob(job: JobDocument, piece: PieceDecisions, instance = 1
 }
 
 /** Groups of decisions that are the piece's alone. */
-const WHOLE_GROUPS = ['form', 'joints', 'glueUp', 'use', 'count', 'wood', 'woodOf'];
+const WHOLE_GROUPS = ['form', 'joints', 'glueUp', 'use', 'count', 'wood', 'woodOf', 'spots'];
 
 /** Where a decision about a piece stands in the job's document. Paths of the job come back as they are. */
 export function pathInJob({ pieceId, instance }: Pick<PieceInJob, 'pieceId' | 'instance'>, path: string): string {

@@ -1,5 +1,6 @@
 import type { Check, CheckContext } from '../check/check';
 import { planChecks } from '../check/plan-checks';
+import { roomChecks } from '../check/room';
 import { inOrder } from '../check/run-checks';
 import type { Place } from '../climate/place';
 import { speciesOfDemand } from '../layout/demand';
@@ -8,6 +9,7 @@ import type { Figure } from '../measure/figure';
 import type { Problem } from '../measure/problem';
 import type { Operation } from '../plan/operation';
 import { type Schedule, schedule } from '../plan/schedule';
+import { type Standing, standingInRoom } from '../room/standing';
 import type { Board } from '../stock/board';
 import { speciesIn } from '../wood/blend';
 import { batched } from './batches';
@@ -39,7 +41,9 @@ export interface DerivedJob extends Airs {
   /** All of the job's, those of alike pieces done together. */
   operations: readonly Operation[];
   schedule: Schedule;
-  /** Of the calendar. */
+  /** Where every instance of every piece stands in the room, in their order. */
+  standings: readonly Standing[];
+  /** Of the room and of the calendar. */
   checks: readonly Check[];
   figures: readonly Figure[];
 }
@@ -73,7 +77,10 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
   const operations = batched(worked);
   const dates = schedule(operations, document.plan, document.plan.startOn);
 
-  const pieces = worked.map((own) => judgePiece(own, woodsOf(own), inputs, air));
+  const standings = standingInRoom(worked, document.brief);
+  const pieces = worked.map((own, i) =>
+    judgePiece(own, woodsOf(own), inputs, { ...air, spot: (standings[i] as Standing).judged }),
+  );
   return {
     ...air,
     pieces,
@@ -85,7 +92,8 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     })),
     operations,
     schedule: dates,
-    checks: inOrder(planChecks(document, dates)),
+    standings,
+    checks: inOrder([...roomChecks(document, standings), ...planChecks(document, dates)]),
     figures: figuresOfPlan(dates, document.plan.hoursPerDay),
   };
 }
@@ -163,22 +171,22 @@ const judgePiece = (
   own: WorkedPiece,
   woods: readonly WoodOfJob[],
   { shop, boards }: JobInputs,
-  { shopAir }: Airs,
+  { shopAir, spot }: Airs & Pick<CheckContext, 'spot'>,
 ): DerivedPiece => {
   const beside = woods.flatMap((wood) => [wood.boards, wood.layoutState]);
   const { plainOptions } = woods[0] as WoodOfJob;
   return rememberedOf(
     isAlone(own),
     judgements,
-    [own, shop, shopAir, boards === null, plainOptions, ...beside, beside.length],
-    () => judged(own, woods, { shop, boards, shopAir }),
+    [own, shop, shopAir, spot.x, spot.y, spot.turn, boards === null, plainOptions, ...beside, beside.length],
+    () => judged(own, woods, { shop, boards, shopAir, spot }),
   );
 };
 
 function judged(
   own: WorkedPiece,
   woods: readonly BoardsOfPiece[],
-  { shop, boards, shopAir }: Pick<JobInputs, 'shop' | 'boards'> & Pick<Airs, 'shopAir'>,
+  { shop, boards, shopAir, spot }: Pick<JobInputs, 'shop' | 'boards'> & Pick<CheckContext, 'shopAir' | 'spot'>,
 ): DerivedPiece {
   const current = woods.every(({ layoutState }) => layoutState === 'current');
   const [only] = woods;
@@ -188,6 +196,7 @@ function judged(
     season: own.season,
     restraint: own.restraint,
     species: own.species,
+    spot,
     woods: woods.map(({ species }) => species),
     shop,
     boards: boards && (woods.length === 1 && only ? only.boards : woods.flatMap((wood) => wood.boards)),

@@ -81,7 +81,7 @@ export function newJob(given: {
 /** What every piece begins with beside its form. */
 export const FIRST_CHOICES: Pick<
   PieceDecisions,
-  'woodOf' | 'season' | 'joints' | 'layout' | 'glueUp' | 'plan' | 'benches'
+  'woodOf' | 'season' | 'joints' | 'layout' | 'glueUp' | 'plan' | 'benches' | 'spots'
 > = {
   woodOf: {},
   season: { ringAngle: 15, coated: 'both', measured: [] },
@@ -109,6 +109,7 @@ export const FIRST_CHOICES: Pick<
   glueUp: { glue: 'pva-slow', staging: 'planer-width', level: 'none' },
   plan: { finish: 'oil-wax', painted: [] },
   benches: {},
+  spots: {},
 };
 
 /** A table for all the seats of a brief, on legs and aprons. */

@@ -45,7 +45,7 @@ export function newPiece(job: JobDocument, use: Use, id: string): PieceDecisions
 /** A piece like another, with nothing of it cut or measured yet. */
 export function copyOfPiece(job: JobDocument, piece: PieceDecisions, id: string): PieceDecisions {
   const season = { ...piece.season, measured: [] };
-  return { ...piece, id, name: nameFor(job, piece.name.replace(/ \d+$/, '')), season, benches: {} };
+  return { ...piece, id, name: nameFor(job, piece.name.replace(/ \d+$/, '')), season, benches: {}, spots: {} };
 }
 
 /** A name that no piece of the job has. */

@@ -5,7 +5,7 @@ import { Button } from '@/ui/button';
 import { Choice, DayField, LengthField, NumberField, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length } from '@/ui/units';
-import { useChange, useChanges, useDecisions, useDerived } from '../job/job-context';
+import { useChange, useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { RoomDrawing } from './room-drawing';
 
@@ -18,7 +18,13 @@ export function BriefStep() {
   const top = topForBrief(brief);
   const fits = top.length === document.form.top.length && top.width === document.form.top.width;
   return (
-    <StepFrame step="brief" title="Brief" lead="Who sits there, in what room, by when." drawing={<RoomDrawing />}>
+    <StepFrame
+      step="brief"
+      title="Brief"
+      lead="Who sits there, in what room, by when."
+      tools={<SpotTools />}
+      drawing={<RoomDrawing />}
+    >
       <TextField label="Job" value={document.name} onCommit={change('name')} required />
       <TextField label="Client" value={document.client} onCommit={change('client')} />
       <NumberField label="Seats" value={brief.seats} least={1} most={40} onCommit={change('brief.seats')} />
@@ -100,5 +106,33 @@ export function BriefStep() {
         </>
       ) : null}
     </StepFrame>
+  );
+}
+
+/** Turns the piece that is looked at where it stands, or gives it back a place that is found for it. */
+function SpotTools() {
+  const { job, pieceId, instance } = useDerived();
+  const change = useChange();
+  const pieces = useJobState(({ document }) => document.pieces);
+  const standing = job.standings.find((own) => own.pieceId === pieceId && own.instance === instance);
+  if (!standing) return null;
+  const { spot, chosen, title } = standing;
+  const leave = () => {
+    const { [instance]: _, ...others } = pieces.find((own) => own.id === pieceId)?.spots ?? {};
+    change('spots')(others);
+  };
+  return (
+    <span className="flex items-center gap-2">
+      <span className="text-ink-2 max-lg:hidden">Drag it, or move it by the arrows.</span>
+      <Button
+        aria-label={`Turn ${title} by a quarter`}
+        onClick={() => change(`spots.${instance}`)({ ...spot, turn: (spot.turn + 90) % 360 })}
+      >
+        Turn
+      </Button>
+      <Button disabled={!chosen} onClick={leave}>
+        Find it a place
+      </Button>
+    </span>
   );
 }

@@ -1,160 +1,382 @@
 'use client';
 
-import { BEHIND_CHAIR, EDGE_ON_BENCH, EDGE_PER_CHAIR } from '@/core';
+import { useRouter } from 'next/navigation';
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import {
+  BEHIND_CHAIR,
+  type DerivedPiece,
+  EDGE_ON_BENCH,
+  EDGE_PER_CHAIR,
+  type Flat,
+  inRoom,
+  insideBy,
+  roomOf,
+  type Spot,
+  type Standing,
+} from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
-import { useDecisions, useDerived, useLook } from '../job/job-context';
+import { useChanges, useDecisions, useDerived, useJobState, useLook } from '../job/job-context';
 
-/** The room from above with the table in its middle, its seats, and the space a pushed-back chair wants. */
+/** A place is chosen to so many mm. */
+const STEP = 10;
+/** A chair is so wide and deep, mm. */
+const CHAIR = 430;
+/** What is drawn smaller has its name where the pointer is over it alone, px. */
+const SMALL = 26;
+/** A pointer that has come so far drags; before, it only chooses. px */
+const DRAGS = 4;
+
+/** From mm in the room, its middle the origin, to px of the drawing. */
+interface Scale {
+  px: number;
+  at: (point: Flat) => Flat;
+  mm: (dx: number, dy: number) => Flat;
+}
+
+/** The room from above with every piece where it stands, its chairs, and the space a pushed-back chair wants. */
 export function RoomDrawing() {
-  const { piece } = useDerived();
-  const document = useDecisions((own) => own);
-  const { brief } = document;
-  const lit = useLook((look) => look.lit);
+  const { job, pieceId, instance } = useDerived();
+  const brief = useDecisions((own) => own.brief);
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
-  const room = {
-    length: Math.max(brief.room.length, brief.room.width),
-    width: Math.min(brief.room.length, brief.room.width),
+  /** What is being dragged, and where it would stand. */
+  const [moving, setMoving] = useState<{ standing: Standing; spot: Spot } | null>(null);
+  const room = roomOf(brief);
+  const px = Math.max(0.001, Math.min((size.width - 120) / room.length, (size.height - 90) / room.width));
+  const scale: Scale = {
+    px,
+    at: ([x, y]) => [size.width / 2 + x * px, size.height / 2 - y * px],
+    mm: (dx, dy) => [dx / px, -dy / px],
   };
-  const scale = Math.min((size.width - 120) / room.length, (size.height - 90) / room.width);
-  const [cx, cy] = [size.width / 2, size.height / 2];
-  const box = (length: number, width: number) => ({
-    x: cx - (length * scale) / 2,
-    y: cy - (width * scale) / 2,
-    width: length * scale,
-    height: width * scale,
-  });
-  // Chairs stand round what is dined at; what is sat on, and what stands at a wall, is drawn by itself.
-  const dined = document.use === 'dining';
-  const need = dined ? BEHIND_CHAIR[brief.behindChairs] : 0;
-  const { length, width } = piece.overall;
-  const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
-  const { polygon } = piece.top;
-  const round =
-    polygon.length > 4 && document.form.top.kind === 'glued-panel' && document.form.top.outline.kind !== 'curved';
-  const seat = 430 * scale;
-  const asked = dined ? brief.seats : 0;
-  const seats = round ? seatsRound(asked, length, width) : seatsAlong(asked, length, width, each);
-  const gap = { side: (room.width - width) / 2, end: (room.length - length) / 2 };
-  const roomBox = box(room.length, room.width);
-  const table = box(length, width);
-  const door = brief.door.width * scale;
-  const measure = (x1: number, y1: number, x2: number, y2: number, mm: number, enough: boolean) => (
-    <g>
-      <line x1={x1} y1={y1} x2={x2} y2={y2} className={enough ? 'stroke-ink-2' : 'stroke-stop'} strokeWidth={1} />
-      <text
-        x={(x1 + x2) / 2 + (x1 === x2 ? 6 : 0)}
-        y={(y1 + y2) / 2 + (x1 === x2 ? 0 : -8)}
-        textAnchor={x1 === x2 ? 'start' : 'middle'}
-        dominantBaseline="central"
-        className={`figures font-semibold text-[13px] ${enough ? 'fill-ink' : 'fill-stop'}`}
-      >
-        {units.length(mm)}
-      </text>
-    </g>
-  );
+  const placed = job.standings.map((own, i) => ({
+    standing: own,
+    spot: moving && moving.standing === own ? moving.spot : own.spot,
+    own: job.pieces[i] as DerivedPiece,
+    shown: own.pieceId === pieceId && own.instance === instance,
+  }));
+  // What is lower is drawn first: a bench may stand under a table.
+  const inOrder = [...placed].sort((a, b) => a.standing.height - b.standing.height);
+  const shown = placed.find((one) => one.shown);
+  const benches = job.standings.filter(({ use }) => use === 'bench' || use === 'stool');
   return (
     <div ref={ref} className="h-full min-h-64 w-full">
+      {/* biome-ignore lint/a11y/useSemanticElements: there are no fields in a drawing */}
       <svg
         width={size.width}
         height={size.height}
-        role="img"
-        aria-label={`The room, ${units.length(room.length)} by ${units.length(room.width)}, with ${dined ? 'the table' : document.pieceName} in its middle`}
+        role="group"
+        aria-label={`The room, ${units.length(room.length)} by ${units.length(room.width)}, from above`}
+        className="touch-none select-none"
       >
-        <rect {...roomBox} className="fill-ground stroke-ink" strokeWidth={3} />
-        <line
-          x1={roomBox.x + 40}
-          x2={roomBox.x + 40 + door}
-          y1={roomBox.y + roomBox.height}
-          y2={roomBox.y + roomBox.height}
-          className="stroke-paper"
-          strokeWidth={4}
-        />
-        <path
-          d={`M${roomBox.x + 40} ${roomBox.y + roomBox.height}v${-door}a${door} ${door} 0 0 1 ${door} ${door}`}
-          className="fill-none stroke-ink-2"
-          strokeWidth={0.9}
-        />
-        {dined ? (
-          <rect
-            {...box(length + 2 * need, width + 2 * need)}
-            className="fill-none stroke-layout"
-            strokeDasharray="6 4"
-            strokeWidth={1}
-          />
+        <Walls room={room} door={brief.door.width} scale={scale} />
+        {placed
+          .filter(({ standing }) => standing.use === 'dining')
+          .map(({ standing, spot, own }) => (
+            <Chairs
+              key={`${standing.pieceId}.${standing.instance}`}
+              {...{ spot, own, scale }}
+              taken={benches.map(({ outline }) => outline)}
+            />
+          ))}
+        {job.standings.some(({ use }) => use === 'dining') ? (
+          <text
+            x={size.width / 2}
+            y={scale.at([0, -room.width / 2])[1] + 22}
+            textAnchor="middle"
+            className="fill-ink-2 text-[12px]"
+          >
+            dashed: a chair wants {units.length(BEHIND_CHAIR[brief.behindChairs])} behind it
+          </text>
         ) : null}
-        {seats.map(([x, y]) => (
-          <rect
-            key={`${x},${y}`}
-            x={cx + x * scale - seat / 2}
-            y={cy + y * scale - seat / 2}
-            width={seat}
-            height={seat}
-            rx={3}
-            className="fill-paper stroke-ink-2"
+        {shown ? <ToTheWalls spot={shown.spot} own={shown.own} room={room} scale={scale} /> : null}
+        {inOrder.map(({ standing, spot, own, shown }) => (
+          <PieceInRoom
+            key={`${standing.pieceId}.${standing.instance}`}
+            {...{ standing, spot, own, shown, scale, room }}
+            onMoving={(to) => setMoving(to && { standing, spot: to })}
           />
         ))}
-        <polygon
-          points={polygon.map(([x, y]) => `${cx + x * scale},${cy - y * scale}`).join(' ')}
-          className={`stroke-ink ${piece.top.parts.some((id) => lit.includes(id)) ? 'fill-layout-tint' : 'fill-wood'}`}
-          strokeWidth={1.5}
-        />
-        <text
-          x={cx}
-          y={cy}
-          textAnchor="middle"
-          dominantBaseline="central"
-          className="figures fill-ink font-semibold text-[14px]"
-        >
-          {units.length(length)} × {units.length(width)}
-        </text>
-        {measure(cx + table.width * 0.32, roomBox.y, cx + table.width * 0.32, table.y, gap.side, gap.side >= need)}
-        {measure(
-          table.x + table.width,
-          cy + table.height * 0.3,
-          roomBox.x + roomBox.width,
-          cy + table.height * 0.3,
-          gap.end,
-          gap.end >= need,
-        )}
-        <text x={cx} y={roomBox.y - 14} textAnchor="middle" className="figures fill-ink text-[13px]">
-          {units.length(room.length)}
-        </text>
-        <text
-          x={roomBox.x - 12}
-          y={cy}
-          textAnchor="end"
-          dominantBaseline="central"
-          className="figures fill-ink text-[13px]"
-        >
-          {units.length(room.width)}
-        </text>
-        <text x={cx} y={roomBox.y + roomBox.height + 22} textAnchor="middle" className="fill-ink-2 text-[12px]">
-          {dined ? `dashed: what a chair wants behind the table, ${units.length(need)}` : ''}
-        </text>
       </svg>
     </div>
   );
 }
 
+function Walls({ room, door, scale }: { room: { length: number; width: number }; door: number; scale: Scale }) {
+  const units = useUnits();
+  const [left, top] = scale.at([-room.length / 2, room.width / 2]);
+  const [right, bottom] = scale.at([room.length / 2, -room.width / 2]);
+  const wide = door * scale.px;
+  return (
+    <>
+      <rect
+        x={left}
+        y={top}
+        width={right - left}
+        height={bottom - top}
+        className="fill-ground stroke-ink"
+        strokeWidth={3}
+      />
+      <line x1={left + 40} x2={left + 40 + wide} y1={bottom} y2={bottom} className="stroke-paper" strokeWidth={4} />
+      <path
+        d={`M${left + 40} ${bottom}v${-wide}a${wide} ${wide} 0 0 1 ${wide} ${wide}`}
+        className="fill-none stroke-ink-2"
+        strokeWidth={0.9}
+      />
+      <text x={(left + right) / 2} y={top - 14} textAnchor="middle" className="figures fill-ink text-[13px]">
+        {units.length(room.length)}
+      </text>
+      <text
+        x={left - 12}
+        y={(top + bottom) / 2}
+        textAnchor="end"
+        dominantBaseline="central"
+        className="figures fill-ink text-[13px]"
+      >
+        {units.length(room.width)}
+      </text>
+    </>
+  );
+}
+
+/** Chairs round a table that is dined at, where no bench stands, and what they want behind them. */
+function Chairs({
+  spot,
+  own: { document, piece },
+  scale,
+  taken,
+}: {
+  spot: Spot;
+  own: DerivedPiece;
+  scale: Scale;
+  taken: readonly (readonly Flat[])[];
+}) {
+  const { brief, form } = document;
+  const { length, width } = piece.overall;
+  const need = BEHIND_CHAIR[brief.behindChairs];
+  const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
+  const round = piece.top.polygon.length > 4 && form.top.kind === 'glued-panel' && form.top.outline.kind !== 'curved';
+  const asked = document.seatsAsked ?? 0;
+  const all = round ? seatsRound(asked, length, width) : seatsAlong(asked, length, width, each);
+  const free = all.filter(([x, y]) => taken.every((outline) => insideBy(outline, inRoom(spot, [x, y])) < 0));
+  const [half, deep] = [length / 2 + need, width / 2 + need];
+  const corners: Flat[] = [
+    [-half, -deep],
+    [half, -deep],
+    [half, deep],
+    [-half, deep],
+  ];
+  const side = CHAIR * scale.px;
+  return (
+    <>
+      <polygon
+        points={corners.map((corner) => scale.at(inRoom(spot, corner)).join(',')).join(' ')}
+        className="fill-none stroke-layout"
+        strokeDasharray="6 4"
+        strokeWidth={1}
+      />
+      {free.map((seat) => {
+        const [sx, sy] = scale.at(inRoom(spot, seat));
+        return (
+          <rect
+            key={seat.join()}
+            x={sx - side / 2}
+            y={sy - side / 2}
+            width={side}
+            height={side}
+            rx={3}
+            transform={`rotate(${-spot.turn} ${sx} ${sy})`}
+            className="fill-paper stroke-ink-2"
+          />
+        );
+      })}
+    </>
+  );
+}
+
+/** One piece, moved by dragging or by the arrows; a press chooses it. */
+function PieceInRoom({
+  standing,
+  spot,
+  own,
+  shown,
+  scale,
+  room,
+  onMoving,
+}: {
+  standing: Standing;
+  spot: Spot;
+  own: DerivedPiece;
+  shown: boolean;
+  scale: Scale;
+  room: { length: number; width: number };
+  onMoving: (spot: Spot | null) => void;
+}) {
+  const router = useRouter();
+  const units = useUnits();
+  const change = useChanges();
+  const id = useJobState((state) => state.id);
+  const lit = useLook((look) => look.lit);
+  const grip = useRef<{ x: number; y: number; drags: boolean } | null>(null);
+  const { pieceId, instance, title } = standing;
+  const within = (value: number, size: number) =>
+    Math.round(Math.min(size / 2, Math.max(-size / 2, value)) / STEP) * STEP;
+  const to = (x: number, y: number): Spot => ({
+    x: within(x, room.length),
+    y: within(y, room.width),
+    turn: spot.turn,
+  });
+  const keep = (next: Spot) => change([{ path: `pieces.${pieceId}.spots.${instance}`, value: next }]);
+  const choose = () => router.push(`/jobs/${id}/brief?piece=${pieceId}&number=${instance}`);
+  const moved = (event: PointerEvent): Spot | null => {
+    const from = grip.current;
+    if (!from) return null;
+    const [dx, dy] = [event.clientX - from.x, event.clientY - from.y];
+    from.drags ||= Math.hypot(dx, dy) >= DRAGS;
+    const [mx, my] = scale.mm(dx, dy);
+    return from.drags ? to(standing.spot.x + mx, standing.spot.y + my) : null;
+  };
+  const keys = (event: KeyboardEvent) => {
+    const by = event.shiftKey ? 10 * STEP : STEP;
+    const way = ({ ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, by], ArrowDown: [0, -by] } as const)[
+      event.key as 'ArrowLeft'
+    ];
+    if (way) keep(to(spot.x + way[0], spot.y + way[1]));
+    else if (event.key === 'Enter' && !shown) choose();
+    else return;
+    event.preventDefault();
+  };
+  const [cx, cy] = scale.at([spot.x, spot.y]);
+  const { length, width } = own.piece.overall;
+  // What does not hold its words has them below it.
+  const below = length * scale.px < (shown ? 100 : 44) ? (Math.max(length, width) / 2) * scale.px + 12 : 0;
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: there is no button in a drawing
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`${title}, in the room; the arrows move it`}
+      aria-pressed={shown}
+      data-spot={`${spot.x} ${spot.y} ${spot.turn}`}
+      className="cursor-move"
+      onKeyDown={keys}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        grip.current = { x: event.clientX, y: event.clientY, drags: false };
+      }}
+      onPointerMove={(event) => {
+        const next = moved(event);
+        if (next) onMoving(next);
+      }}
+      onPointerUp={(event) => {
+        const next = moved(event);
+        grip.current = null;
+        onMoving(null);
+        if (next) keep(next);
+        else if (!shown) choose();
+      }}
+      onPointerCancel={() => {
+        grip.current = null;
+        onMoving(null);
+      }}
+    >
+      <polygon
+        points={own.piece.top.polygon.map((point) => scale.at(inRoom(spot, point)).join(',')).join(' ')}
+        className={`stroke-ink ${
+          !shown
+            ? 'fill-paper'
+            : own.piece.top.parts.some((part) => lit.includes(part))
+              ? 'fill-layout-tint'
+              : 'fill-wood'
+        }`}
+        strokeWidth={shown ? 1.5 : 1}
+      />
+      <title>{title}</title>
+      <text
+        x={cx}
+        y={cy + below}
+        textAnchor="middle"
+        dominantBaseline="central"
+        className={shown ? 'figures fill-ink font-semibold text-[14px]' : 'fill-ink text-[12px]'}
+      >
+        {shown ? `${units.length(length)} × ${units.length(width)}` : length * scale.px < SMALL ? '' : title}
+      </text>
+    </g>
+  );
+}
+
+/** What a piece leaves to the nearest wall either way. */
+function ToTheWalls({
+  spot,
+  own,
+  room,
+  scale,
+}: {
+  spot: Spot;
+  own: DerivedPiece;
+  room: { length: number; width: number };
+  scale: Scale;
+}) {
+  const units = useUnits();
+  const { document, piece } = own;
+  const need = document.use === 'dining' ? BEHIND_CHAIR[document.brief.behindChairs] : 0;
+  const all = piece.top.polygon.map((point) => inRoom(spot, point));
+  const ends = (axis: 0 | 1) => [Math.min(...all.map((p) => p[axis])), Math.max(...all.map((p) => p[axis]))] as const;
+  const [[left, right], [front, back]] = [ends(0), ends(1)];
+  const toRight = room.length / 2 - right <= left + room.length / 2;
+  const toBack = room.width / 2 - back <= front + room.width / 2;
+  const [alongAt, acrossAt] = [front + (back - front) * 0.2, left + (right - left) * 0.82];
+  const lines: { from: Flat; to: Flat; upright: boolean; mm: number }[] = [
+    {
+      from: [toRight ? right : left, alongAt],
+      to: [((toRight ? 1 : -1) * room.length) / 2, alongAt],
+      upright: false,
+      mm: toRight ? room.length / 2 - right : left + room.length / 2,
+    },
+    {
+      from: [acrossAt, toBack ? back : front],
+      to: [acrossAt, ((toBack ? 1 : -1) * room.width) / 2],
+      upright: true,
+      mm: toBack ? room.width / 2 - back : front + room.width / 2,
+    },
+  ];
+  return lines.map(({ from, to, upright, mm }) => {
+    const [[x1, y1], [x2, y2]] = [scale.at(from), scale.at(to)];
+    const enough = mm >= need - 1e-6;
+    return (
+      <g key={String(upright)} pointerEvents="none">
+        <line x1={x1} y1={y1} x2={x2} y2={y2} className={enough ? 'stroke-ink-2' : 'stroke-stop'} strokeWidth={1} />
+        <text
+          x={(x1 + x2) / 2 + (upright ? 6 : 0)}
+          y={(y1 + y2) / 2 + (upright ? 0 : -8)}
+          textAnchor={upright ? 'start' : 'middle'}
+          dominantBaseline="central"
+          className={`figures font-semibold text-[13px] ${enough ? 'fill-ink' : 'fill-stop'}`}
+        >
+          {units.length(mm)}
+        </text>
+      </g>
+    );
+  });
+}
+
 /** Middles of the chairs, from the middle of the table: along both sides, and one at each end where it is wide enough. */
-function seatsAlong(count: number, length: number, width: number, each: number) {
+function seatsAlong(count: number, length: number, width: number, each: number): Flat[] {
   const atEnds = width >= EDGE_PER_CHAIR ? 2 : 0;
   const side = Math.min(Math.floor((length + 1e-6) / each), Math.ceil(Math.max(0, count - atEnds) / 2));
   const ends = Math.min(atEnds, Math.max(0, count - 2 * side));
-  const along = (y: number) =>
-    Array.from({ length: side }, (_, i) => [(length * (i + 0.5)) / side - length / 2, y] as const);
-  return [
-    ...along(-width / 2 - 200),
-    ...along(width / 2 + 200),
-    ...[[-length / 2 - 200, 0] as const, [length / 2 + 200, 0] as const].slice(0, ends),
+  const along = (y: number): Flat[] =>
+    Array.from({ length: side }, (_, i) => [(length * (i + 0.5)) / side - length / 2, y]);
+  const endSeats: Flat[] = [
+    [-length / 2 - 200, 0],
+    [length / 2 + 200, 0],
   ];
+  return [...along(-width / 2 - 200), ...along(width / 2 + 200), ...endSeats.slice(0, ends)];
 }
 
 /** Even round an edge that has no sides. */
-const seatsRound = (count: number, length: number, width: number) =>
+const seatsRound = (count: number, length: number, width: number): Flat[] =>
   Array.from({ length: count }, (_, i) => {
     const angle = (2 * Math.PI * (i + 0.5)) / count;
-    return [(length / 2 + 200) * Math.cos(angle), (width / 2 + 200) * Math.sin(angle)] as const;
+    return [(length / 2 + 200) * Math.cos(angle), (width / 2 + 200) * Math.sin(angle)];
   });

@@ -1,0 +1,138 @@
+import { BEHIND_CHAIR } from '../decision/room-for-people';
+import { USE_OF_PIECE } from '../decision/use';
+import type { JobDocument } from '../document/job-document';
+import { mm, say } from '../measure/quantity';
+import { freeAround, roomOf, type Standing } from '../room/standing';
+import { gapBetween } from '../solid/outline';
+import type { Check, CheckContext, WayOut } from './check';
+
+/** Behind the chairs of a table that is dined at, where it stands. */
+export function roomAround(context: CheckContext): Check[] {
+  const { document, piece, spot } = context;
+  // Chairs are pushed back from what is sat at in company; a desk may stand at a wall.
+  if (document.use !== 'dining') return [];
+  const { behindChairs } = document.brief;
+  const need = BEHIND_CHAIR[behindChairs];
+  const { ends, sides } = freeAround(piece, spot, roomOf(document.brief));
+  const least = Math.min(ends, sides);
+  const level = least < need - 1e-9 ? (least < 610 ? 'stop' : 'watch') : 'good';
+  const where = spot.x === 0 && spot.y === 0 ? 'In the middle of the room' : 'Where it stands';
+  return [
+    {
+      id: 'people.room',
+      step: 'brief',
+      level,
+      sentence: say`${where} the table leaves ${mm(sides)} at its sides and ${mm(ends)} at its ends; a chair wants ${mm(need)}.`,
+      value: mm(least),
+      limit: mm(need),
+      where: piece.top.parts,
+      why: 'A chair is pushed back before somebody stands up, and people pass behind.',
+      school: behindChairs === 'wall' ? '36 in behind a chair to a wall' : '44 in where people pass',
+      ...(level === 'good' ? {} : moreRoom(context, need)),
+    },
+  ];
+}
+
+function moreRoom({ document }: CheckContext, need: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+  const room = roomOf(document.brief);
+  const fits = {
+    length: Math.floor((room.length - 2 * need) / 10) * 10,
+    width: Math.floor((room.width - 2 * need) / 10) * 10,
+  };
+  const { top } = document.form;
+  const lower = { length: Math.min(top.length, fits.length), width: Math.min(top.width, fits.width) };
+  const changes = [
+    ...(lower.length < top.length ? [{ path: 'form.top.length', value: lower.length }] : []),
+    ...(lower.width < top.width ? [{ path: 'form.top.width', value: lower.width }] : []),
+  ];
+  const smaller: WayOut =
+    fits.length >= 600 && fits.width >= 500 && changes.length > 0
+      ? { say: say`Make the top ${mm(lower.length)} × ${mm(lower.width)}`, changes }
+      : { say: say`The room is too small for chairs all round: put one side to the wall`, changes: [] };
+  return document.spot ? { wayOut: leftToTaller(['spots']), otherWaysOut: [smaller] } : { wayOut: smaller };
+}
+
+const leftToTaller = (paths: readonly string[]): WayOut => ({
+  say: say`Let a place be found for it in the room`,
+  changes: [...new Set(paths)].map((path) => ({ path, value: {} })),
+});
+
+/** Whether all pieces of a job stand within its room, and clear of each other. `where` is empty: it is of no part. */
+export function roomChecks({ brief }: Pick<JobDocument, 'brief'>, standings: readonly Standing[]): Check[] {
+  if (standings.length < 2 && !standings.some(({ chosen }) => chosen)) return [];
+  return [withinWalls(brief, standings), ...(standings.length < 2 ? [] : [clearOfEachOther(brief, standings)])];
+}
+
+const waysOutOf = (meant: readonly Standing[], advice: WayOut): Pick<Check, 'wayOut' | 'otherWaysOut'> => {
+  const chosen = meant.filter(({ chosen }) => chosen).map(({ pieceId }) => `pieces.${pieceId}.spots`);
+  return chosen.length > 0 ? { wayOut: leftToTaller(chosen), otherWaysOut: [advice] } : { wayOut: advice };
+};
+
+function withinWalls(brief: JobDocument['brief'], standings: readonly Standing[]): Check {
+  const { length, width } = roomOf(brief);
+  const out = standings.map((own) => ({
+    own,
+    by: Math.max(...own.outline.map(([x, y]) => Math.max(Math.abs(x) - length / 2, Math.abs(y) - width / 2))),
+  }));
+  const [worst] = out.sort((a, b) => b.by - a.by);
+  const by = worst?.by ?? 0;
+  const bad = by > 0.5;
+  return {
+    id: 'room.walls',
+    step: 'brief',
+    level: bad ? 'watch' : 'good',
+    sentence: bad
+      ? say`${worst?.own.title ?? ''} stands ${mm(by)} beyond the walls of the room.`
+      : say`All pieces stand within the room of ${mm(length)} × ${mm(width)}.`,
+    value: mm(Math.max(0, by)),
+    limit: mm(0),
+    where: [],
+    why: 'What does not stand in the room is seen on the day it is delivered.',
+    school: 'Room for people, common practice',
+    ...waysOutOf(worst ? [worst.own] : [], {
+      say: say`Move it in the drawing of the room, or make it smaller`,
+      changes: [],
+    }),
+  };
+}
+
+/** What is sat on is pushed under a table, or stands beside it. */
+const satOn = ({ use }: Standing) => USE_OF_PIECE[use].sitting === 'on';
+
+/** What two pieces leave between them, and what they should: nothing where one may be pushed under the other. */
+function between(brief: JobDocument['brief'], a: Standing, b: Standing): { gap: number; need: number } | null {
+  if (a.height <= b.under || b.height <= a.under) return null;
+  const dined = [a, b].some(({ use }) => use === 'dining') && !satOn(a) && !satOn(b);
+  return { gap: gapBetween(a.outline, b.outline), need: dined ? BEHIND_CHAIR[brief.behindChairs] : 0 };
+}
+
+function clearOfEachOther(brief: JobDocument['brief'], standings: readonly Standing[]): Check {
+  const pairs = standings.flatMap((a, i) =>
+    standings.slice(i + 1).flatMap((b) => {
+      const found = between(brief, a, b);
+      return found ? [{ a, b, ...found, lacks: found.need - found.gap }] : [];
+    }),
+  );
+  const [worst] = pairs.sort((p, q) => q.lacks - p.lacks);
+  const bad = worst !== undefined && worst.lacks > 0.5;
+  const { a, b, gap = 0, need = 0 } = worst ?? {};
+  return {
+    id: 'room.between',
+    step: 'brief',
+    level: bad ? 'watch' : 'good',
+    sentence: !bad
+      ? say`No piece stands in the way of another.`
+      : gap < 0
+        ? say`${a?.title ?? ''} and ${b?.title ?? ''} stand ${mm(-gap)} in one another.`
+        : say`Between ${a?.title ?? ''} and ${b?.title ?? ''} ${mm(gap)} stay; a chair wants ${mm(need)}.`,
+    value: mm(gap),
+    limit: mm(need),
+    where: [],
+    why: 'A chair is pushed back before somebody stands up; what is lower is pushed under a table, and not counted.',
+    school: 'Room for people, common practice',
+    ...waysOutOf(a && b ? [a, b] : [], {
+      say: say`Move one of them in the drawing of the room`,
+      changes: [],
+    }),
+  };
+}
