@@ -1,5 +1,5 @@
 import { writeFile } from 'node:fs/promises';
-import { type PieceInJob, planLayout } from '@/core';
+import { type PieceInJob, panelOfTop, planLayout } from '@/core';
 import { CONSTRUCTIONS, thickBoards } from '../tests/fixtures/constructions';
 import { boards, type Derived, demoJobs, derive, onlyPiece } from '../tests/fixtures/demo';
 
@@ -14,7 +14,8 @@ const rounded = (_: string, value: unknown) =>
   typeof value === 'number' && !Number.isInteger(value) ? Number(value.toPrecision(9)) : value;
 
 function dumped(job: Derived) {
-  const { piece, season, demand, checks, figures, operations, schedule, glueUps, trim, laid, layoutState } = job;
+  const { piece, season, demand, checks, figures, operations, schedule, glueUps, layoutState } = job;
+  const top = panelOfTop(job) ?? job.panels[0];
   return {
     piece,
     season: { figures: season.figures.map(({ id }) => id), moistures: season.moistures.filter((_, i) => i % 30 === 0) },
@@ -25,8 +26,8 @@ function dumped(job: Derived) {
     finishedOn: schedule.finishedOn,
     workHours: schedule.workHours,
     glueUps,
-    trim,
-    laid: laid.map(({ label, width, rings, heartUp }) => ({ label, width, rings, heartUp })),
+    trim: top?.trim ?? null,
+    laid: (top?.laid ?? []).map(({ label, width, rings, heartUp }) => ({ label, width, rings, heartUp })),
     layoutState,
   };
 }

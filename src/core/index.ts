@@ -91,9 +91,9 @@ export {
   type ShownPiece,
   shownPiece,
 } from './job/derive-job';
-export { keptOffJoints } from './job/edges';
 export type { JobInputs } from './job/inputs';
 export { layoutOfPiece, namesOfPiece, placementsOfPiece } from './job/names-in-job';
+export { keptOffJoints, outlineOfPanel, panelOfTop, type WorkedPanel } from './job/panels';
 export { proposeJob, proposePiece } from './job/propose-job';
 export { type ProvenWayOut, tryChanges, waysOut } from './job/ways-out';
 export { type WholeLayout, wholeLayout } from './job/whole-layout';

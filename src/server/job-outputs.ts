@@ -16,6 +16,7 @@ import {
   labelsBy,
   layoutKey,
   type Paper,
+  panelOfTop,
   planLayout,
   type Shop,
   writePhrase,
@@ -109,7 +110,7 @@ export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Ar
     client: document.client,
     style,
     paper,
-    pieces: derived.pieces.map(({ title, mark, species, piece, season, demand, laid, glueUps, glue, checks }, i) => {
+    pieces: derived.pieces.map(({ title, mark, species, piece, season, demand, panels, glueUps, glue, checks }, i) => {
       const stops = [...stopsOf(checks), ...(i === 0 ? stopsOf(shared) : [])];
       const size = `${say(piece.overall.length)} × ${say(piece.overall.width)} × ${say(piece.overall.height)}`;
       return {
@@ -124,7 +125,7 @@ export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Ar
         ],
         piece,
         demand,
-        strips: laid.map((strip) => strip.width),
+        strips: panelOfTop({ piece, panels })?.laid.map((strip) => strip.width) ?? [],
         glueUps,
         glueName: glue.name,
       };
@@ -158,7 +159,7 @@ export async function fullSizeOf(id: string, query: URLSearchParams) {
   const drawing = query.get('drawing');
   const pieces = piecesAsked(whole.derived, query);
   const all = pieces.flatMap((own) =>
-    fullSizeDrawings(own.piece, whole.style, own.edges).map((drawn) =>
+    fullSizeDrawings(own.piece, whole.style, own.panels).map((drawn) =>
       pieces.length === 1
         ? drawn
         : { ...drawn, id: `${own.pieceId}-${drawn.id}`, title: `${own.title}: ${drawn.title}` },

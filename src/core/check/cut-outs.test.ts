@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
 import type { CutOut } from '../document/job-document';
-import { keptOffJoints } from '../job/edges';
+import { keptOffJoints } from '../job/panels';
 import { pieceWeight } from './stability';
 
 const { document } = CONSTRUCTIONS.find((c) => c.name.includes('a square table'))!;
@@ -60,7 +60,7 @@ describe('a hole through the top', () => {
     const share = (120 * 60 * top.size.thickness * 1e-9) / top.volume;
     const topWeight = (top.volume / whole.piece.parts.reduce((sum, part) => sum + part.volume, 0)) * weight(whole);
     expect(weight(whole) - weight(cut)).toBeCloseTo(topWeight * share, 9);
-    expect(keptOffJoints(cut.piece)).toEqual(expect.arrayContaining([-30, 30]));
+    expect(keptOffJoints(cut.piece, 'top')).toEqual(expect.arrayContaining([-30, 30]));
     expect(cut.operations.map(({ id }) => id)).toContain('top-cut-outs');
   });
 });

@@ -11,10 +11,14 @@ import { type FullSizeDrawing, type FullSizeMark, line, MARGIN, plainName, text 
 import { edgeSticks, type PanelEdges, storySticks } from './story-sticks';
 
 /** Everything of a piece that is wanted at full size: a story stick a family of parts, templates, joints face on. */
-export function fullSizeDrawings(piece: Piece, style: LengthStyle, edges: PanelEdges | null = null): FullSizeDrawing[] {
+export function fullSizeDrawings(
+  piece: Piece,
+  style: LengthStyle,
+  panels: readonly PanelEdges[] = [],
+): FullSizeDrawing[] {
   return [
     ...storySticks(piece, style),
-    ...edgeSticks(piece, edges, style),
+    ...edgeSticks(piece, panels, style),
     ...templates(piece, style),
     ...jointFaces(piece, style),
   ];

@@ -18,19 +18,27 @@ import {
 
 const STICK_WIDE = 60;
 
-/** What stands in the edges of the panel's boards, as the job has it. */
+/** What stands in the edges of a panel's boards, as the job has it. */
 export interface PanelEdges {
-  joints: readonly {
-    between: readonly [string, string];
-    /** From the middle of the top, mm. */
-    places: readonly number[];
-  }[];
-  size: { along: number };
+  demand: { id: string };
+  edges: {
+    joints: readonly {
+      between: readonly [string, string];
+      /** From the middle of the panel, mm. */
+      places: readonly number[];
+    }[];
+    size: { along: number };
+  } | null;
 }
 
-/** Joints of the panel marked alike, from one stick: its middle goes on the middle of the top, both ends are trimmed later. */
-export function edgeSticks(piece: Piece, edges: PanelEdges | null, style: LengthStyle): FullSizeDrawing[] {
-  const panel = findPart(piece, piece.top.leading);
+/** Joints of each panel marked alike, from one stick: its middle goes on the middle of the panel, both ends are trimmed later. */
+export const edgeSticks = (piece: Piece, panels: readonly PanelEdges[], style: LengthStyle): FullSizeDrawing[] =>
+  panels
+    .flatMap((own) => sticksOfPanel(piece, own, style))
+    .map((drawn, i) => ({ ...drawn, id: `stick-edge-${i + 1}` }));
+
+function sticksOfPanel(piece: Piece, { demand, edges }: PanelEdges, style: LengthStyle): Omit<FullSizeDrawing, 'id'>[] {
+  const panel = findPart(piece, demand.id);
   if (!edges || !panel) return [];
   const families = new Map<string, { names: string[]; places: readonly number[] }>();
   for (const { between, places } of edges.joints) {
@@ -41,7 +49,7 @@ export function edgeSticks(piece: Piece, edges: PanelEdges | null, style: Length
     else families.set(key, { names: [between.join('–')], places });
   }
   const start = panel.size.length / 2;
-  return [...families.values()].map(({ names, places }, i) => {
+  return [...families.values()].map(({ names, places }) => {
     const marks: StickMark[] = [
       { at: start, layer: 'CENTRE', label: 'middle', lane: 'whole' },
       ...places.map(
@@ -57,7 +65,6 @@ export function edgeSticks(piece: Piece, edges: PanelEdges | null, style: Length
     const drawn = stick([panel], marks, style);
     return {
       ...drawn,
-      id: `stick-edge-${i + 1}`,
       title: `Story stick ${panel.letter}: joints ${names.join(', ')}`,
       note: 'What keeps the boards level, along their edges. Its middle goes on the middle of the boards, which are longer and trimmed later.',
     };

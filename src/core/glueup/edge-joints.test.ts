@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
+import { panelOfTop } from '../job/panels';
 import type { Aligner } from '../joint/edge-joint';
 import { alignerSize } from '../joint/edge-joint';
 import { insideBy, ovalOutline, polygonOf } from '../solid/outline';
@@ -95,9 +96,9 @@ describe('in a job', () => {
     );
 
   it('they are told with the work, and nothing is there without them', () => {
-    expect(on('round table', 'none').edges).toBeNull();
+    expect(panelOfTop(on('round table', 'none'))!.edges).toBeNull();
     const job = on('round table', 'biscuits');
-    const total = job.edges!.joints.reduce((sum, { places }) => sum + places.length, 0);
+    const total = panelOfTop(job)!.edges!.joints.reduce((sum, { places }) => sum + places.length, 0);
     expect(total).toBeGreaterThan(3);
     expect(job.figures.aligners!.quantity.amount).toBe(total);
     expect(job.operations.find(({ id }) => id === 'edge-slots')!.name).toContain(`${total} biscuits`);
@@ -113,7 +114,7 @@ describe('in a job', () => {
   it('of a breadboarded panel they end before its shoulders', () => {
     const job = on('breadboarded trestle', 'loose-tenons');
     const half = job.piece.parts.find((part) => part.id === 'top')!.shoulderLength / 2;
-    for (const { places } of job.edges!.joints) {
+    for (const { places } of panelOfTop(job)!.edges!.joints) {
       expect(Math.max(...places.map(Math.abs))).toBeLessThanOrEqual(half - 40);
     }
   });

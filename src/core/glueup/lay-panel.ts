@@ -214,7 +214,11 @@ function ringsOf({ board, placement, leaves }: Sawn): Rings {
 const meets = (d: Defect, p: Placement) =>
   d.x < p.x + p.length && p.x < d.x + d.length && d.y < p.y + p.width && p.y < d.y + d.width;
 
-/** The maker's order and turns, to be kept: every strip is spoken of, turns only where they are the maker's own. */
+/** What was chosen of some strips: of other panels, and other pieces of the job, it stays when one panel is laid anew. */
+export const choicesAmong = (strips: readonly LaidStrip[], all: readonly LaidChoice[]): LaidChoice[] =>
+  strips.flatMap(({ board, placement }) => all.find(laidAs(board, placement)) ?? []);
+
+/** The maker's order and turns of a panel, to be kept: every strip is spoken of, turns only where they are the maker's own. */
 export function choicesOf(strips: readonly LaidStrip[], before: readonly LaidChoice[]): LaidChoice[] {
   return strips.map(({ board, placement }) => {
     const own = before.find(laidAs(board, placement));

@@ -14,6 +14,8 @@ import { changesInJob } from '../document/piece-in-job';
 import { demandOfSpecies } from '../layout/demand';
 import { labelsBy } from '../layout/labels';
 import type { Layout } from '../layout/layout';
+import { findPart } from '../piece/piece';
+import { outlineOfPanel, type WorkedPanel } from './panels';
 import type { WorkedPiece } from './piece-stages';
 import type { WoodOfJob } from './wood-stage';
 
@@ -23,29 +25,44 @@ export type BoardsOfPiece = Pick<WoodOfJob, 'species' | 'boards' | 'plainOptions
 /** What is judged of one instance of a piece: form, season, joints, its share of the layout, its glue-ups. */
 export function checkPiece(own: WorkedPiece, woods: readonly BoardsOfPiece[], context: CheckContext): Check[] {
   const { shop } = context;
-  const { document, piece, demand, laid, trim, edges, strips, glueUps } = own;
-  const panel = demand.panels[0];
-  const { jointMargin } = document.layout;
+  const { document, piece, glueUps } = own;
   return [
     ...runChecks(context),
     ...impossibilities(piece.problems, document),
     ...woods.flatMap((wood, i) => checkShare(own, wood, context, i === 0 ? '' : `-${i + 1}`)),
-    ...(trim && panel ? panelChecks(panel, laid, trim, jointMargin) : []),
-    ...(panel && edges
+    ...own.panels.flatMap((panel, i) => checkPanel(own, panel, shop, i === 0 ? '' : `-${i + 1}`)),
+    ...glueUps.flatMap((glueUp, i) => glueUpChecks(glueUp, glueUp.panel, i === 0)),
+  ];
+}
+
+/** What is judged of one panel; `place` sets its checks off from those of another. */
+function checkPanel({ document, piece }: WorkedPiece, panel: WorkedPanel, shop: Shop, place: string): Check[] {
+  const { demand, laid, trim, strips, edges } = panel;
+  const part = findPart(piece, demand.id);
+  const top = demand.id === piece.top.leading;
+  const checks = [
+    ...(trim ? panelChecks(demand, laid, trim, document.layout.jointMargin) : []),
+    ...(edges && part
       ? edgeChecks({
-          panel: panel.id,
+          panel: demand.id,
           kind: document.glueUp.level,
           size: edges.size,
           tools: shop.tools,
           joints: edges.joints,
           strips,
-          thickness: panel.finished.thickness,
-          edge: 'edge' in document.form.top ? document.form.top.edge : { kind: 'square' },
-          polygon: piece.top.polygon,
+          thickness: demand.finished.thickness,
+          edge: top && 'edge' in document.form.top ? document.form.top.edge : { kind: 'square' },
+          polygon: outlineOfPanel(piece, part),
         })
       : []),
-    ...glueUps.flatMap((glueUp, i) => glueUpChecks(glueUp, glueUp.panel, i === 0)),
   ];
+  if (place === '') return checks;
+  return checks.map((check) => ({
+    ...check,
+    id: `${check.id}${place}`,
+    sentence: [`${demand.name}: `, ...check.sentence],
+    ...(check.figure ? { figure: { ...check.figure, id: `${check.figure.id}${place}` } } : {}),
+  }));
 }
 
 /** What is judged of what a piece wants of one species; `place` sets its checks off from those of another. */

@@ -207,7 +207,7 @@ function judged(
   return {
     ...own,
     checks: checks.map((check) => inJob(own, check)),
-    figures: figuresOfPiece({ context, glueUps: own.glueUps, glue: own.glue, laid: own.laid }),
+    figures: figuresOfPiece({ context, glueUps: own.glueUps, glue: own.glue, panels: own.panels }),
   };
 }
 

@@ -11,6 +11,7 @@ import { count, kilogram, minutes, mm, movement, percent, type Quantity } from '
 import { cornerFigures } from '../piece/table/bases/leg-apron/corner-figures';
 import type { Schedule } from '../plan/schedule';
 import { topForBrief } from '../start/new-job';
+import type { WorkedPanel } from './panels';
 
 type Input = Figure['inputs'][number];
 const input = (label: string, quantity: Quantity | string): Input => ({ label, quantity });
@@ -29,13 +30,12 @@ export const figuresOfPiece = (given: {
   context: CheckContext;
   glueUps: readonly GlueUp[];
   glue: Glue;
-  /** The strips of the top as they lie. */
-  laid: readonly LaidStrip[];
+  panels: readonly WorkedPanel[];
 }): Figure[] => [
   ...pieceFigures(given.context),
   ...cornerFigures(given.context.piece, given.context.document.joints),
   ...given.context.season.figures,
-  ...panelFigures(given.laid),
+  ...given.panels.flatMap(({ laid }, i) => panelFigures(laid, i === 0 ? '' : `-${i + 1}`)),
   ...glueFigures(given.glueUps, given.glue),
   ...given.glueUps.flatMap((glueUp) => glueUp.figures),
 ];
@@ -253,7 +253,7 @@ export function figuresOfLayout(layout: Layout, currency: string): Figure[] {
   ];
 }
 
-function panelFigures(laid: readonly LaidStrip[]): Figure[] {
+function panelFigures(laid: readonly LaidStrip[], place: string): Figure[] {
   if (laid.length < 2) return [];
   const { score, joints } = panelMatch(laid);
   const worst = joints.map((joint, i) => ({ joint, at: `${laid[i]?.label}–${laid[i + 1]?.label}` }));
@@ -261,7 +261,7 @@ function panelFigures(laid: readonly LaidStrip[]): Figure[] {
   const w = MATCH_WEIGHTS;
   return [
     figure(
-      'panel-match',
+      `panel-match${place}`,
       'How the strips run into one another',
       percent(score),
       `100 · (1 − mean of ${w.tone} · tone + ${w.rings} · rings + ${w.lot} · lot + ${w.planes} · planing at each joint)`,

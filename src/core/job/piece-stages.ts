@@ -3,14 +3,11 @@ import type { Shop } from '../decision/shop';
 import type { JobDocument } from '../document/job-document';
 import { type PieceInJob, partInJob, pieceInJob } from '../document/piece-in-job';
 import { seatsAsked } from '../document/seats-asked';
-import type { EdgeJoint } from '../glueup/edge-joints';
 import { GLUES, type Glue } from '../glueup/glue';
-import { type LaidStrip, layPanel } from '../glueup/lay-panel';
-import { designedStrips, stripsOf } from '../glueup/likely-strips';
-import { type GlueStrip, type GlueUp, planGlueUps } from '../glueup/plan-glue-ups';
-import { type PanelTrim, trimLaid } from '../glueup/trim-panel';
-import { type AlignerSize, alignerSize } from '../joint/edge-joint';
-import { type Demand, demandOf, type PanelDemand } from '../layout/demand';
+import type { LaidStrip } from '../glueup/lay-panel';
+import { designedStrips } from '../glueup/likely-strips';
+import { type GlueUp, planGlueUps } from '../glueup/plan-glue-ups';
+import { type Demand, demandOf } from '../layout/demand';
 import type { Layout } from '../layout/layout';
 import { resawWork } from '../layout/resaw-work';
 import { derivePiece } from '../piece/derive-piece';
@@ -20,11 +17,11 @@ import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Operation } from '../plan/operation';
 import { planOperations } from '../plan/operations';
 import { type PieceRestraint, restraintOfPiece } from '../season/restraint-of-piece';
-import { deriveSeason, type Season } from '../season/season';
+import { deriveSeason, type Season, type StripOfLayout, stripsOfPanel } from '../season/season';
 import type { Board } from '../stock/board';
 import { blend } from '../wood/blend';
 import { findSpecies, type Species } from '../wood/species';
-import { edgesOf, keptOffJoints } from './edges';
+import { panelOfTop, type WorkedPanel, workPanels } from './panels';
 import { emptyMemory, remembered, rememberedOf } from './remember';
 
 /** The air that a job goes through. */
@@ -156,16 +153,8 @@ export interface WorkedPiece extends DrawnPiece {
   restraint: PieceRestraint;
   glueUps: readonly GlueUp[];
   glue: Glue;
-  /** The strips of the top as they lie side by side; none until a layout is current. */
-  laid: readonly LaidStrip[];
-  /** How the top is taken out of its glued panel; null until a layout is current. */
-  trim: PanelTrim | null;
-  /** What stands in the edges of its boards to keep them level; null where nothing does. */
-  edges: { joints: readonly EdgeJoint[]; size: AlignerSize } | null;
-  /** The strips of the top, as laid or as they are likely to be. */
-  strips: readonly GlueStrip[];
-  /** The strips are those of the layout, not yet a guess from the strip widths. */
-  stripsFromLayout: boolean;
+  /** Those whose strips are found; that of the top first, where it has one. */
+  panels: readonly WorkedPanel[];
   /** Of this instance by itself. */
   operations: readonly Operation[];
 }
@@ -188,11 +177,11 @@ interface WorkGround extends Airs {
 }
 
 /** The glue-ups of a piece: of its panels as their strips are found, and of those whose strips are designed. */
-function glueUpsOf(drawn: DrawnPiece, shop: Shop, stripsOfPanel: readonly (readonly GlueStrip[])[]): GlueUp[] {
-  const { document, piece, demand } = drawn;
-  const found = demand.panels.map(({ id, name, rough, finished }, i) => ({
+function glueUpsOf(drawn: DrawnPiece, shop: Shop, panels: readonly WorkedPanel[]): GlueUp[] {
+  const { document, piece } = drawn;
+  const found = panels.map(({ demand: { id, name, rough, finished }, strips }) => ({
     ...{ id, name, length: rough.length, thickness: finished.thickness },
-    strips: stripsOfPanel[i] ?? [],
+    strips,
   }));
   const designed = piece.parts
     .filter((part) => part.strips)
@@ -208,57 +197,61 @@ function glueUpsOf(drawn: DrawnPiece, shop: Shop, stripsOfPanel: readonly (reado
   );
 }
 
+/** Strips of a layout as the season sees them. */
+const seasonStrips = (laid: readonly LaidStrip[]): StripOfLayout[] =>
+  laid.map(({ board, placement, width, rings, heartUp }) => ({
+    width,
+    rings,
+    heartUp,
+    bestHeartUp: placement.turned ?? false,
+    thickness: board.thickness,
+    moisture: board.moisture,
+    moistureOn: board.moistureOn,
+  }));
+
 function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
   const { document, piece, species, demand } = drawn;
   const { shop, rack, layout, layoutComplete, shopAir, homeAir } = given;
-  const panel = demand.panels[0];
-  const layOut = (own: PanelDemand): LaidStrip[] =>
-    layout && layoutComplete
-      ? layPanel({
-          panel: own,
-          layout,
-          boards: rack,
-          school: document.season.ringSchool,
-          choices: document.layout.laid,
-        })
-      : [];
-  const laid = panel ? layOut(panel) : [];
-  const trim =
-    panel && laid.length > 0 ? trimLaid(panel, laid, keptOffJoints(piece), document.layout.jointMargin) : null;
+  const found = workPanels(drawn, { layout: layoutComplete ? layout : null, boards: rack, tools: shop.tools });
   const season = deriveSeason({
     document,
     piece,
     species,
     shopAir,
     homeAir,
-    strips: laid.map(({ board, placement, width, rings, heartUp }) => ({
-      width,
-      rings,
-      heartUp,
-      bestHeartUp: placement.turned ?? false,
-      thickness: board.thickness,
-      moisture: board.moisture,
-      moistureOn: board.moistureOn,
-    })),
+    strips: seasonStrips(panelOfTop({ piece, panels: found })?.laid ?? []),
   });
+  const panels = found.map(
+    (own): WorkedPanel => ({
+      ...own,
+      inSeason:
+        own.demand.id === piece.top.leading
+          ? season.strips
+          : stripsOfPanel(
+              seasonStrips(own.laid),
+              { ...season.reference, width: own.demand.finished.width },
+              document,
+              speciesOfPart(drawn, own.demand.id),
+              shopAir,
+            ),
+    }),
+  );
   const glue = GLUES[document.glueUp.glue];
-  const strips: readonly GlueStrip[] = panel ? stripsOf(panel, laid) : [];
-  const stripsOfPanel = demand.panels.map((own, i) => (i === 0 ? strips : stripsOf(own, layOut(own))));
-  const glueUps = glueUpsOf(drawn, shop, stripsOfPanel);
-  const size = panel ? alignerSize(document.glueUp.level, panel.finished.thickness, shop.tools) : null;
-  // In a panel that is crosscut later nobody knows yet where they may stand.
-  const joints = panel && size && demand.panels.length === 1 ? edgesOf(piece, strips, trim, size) : [];
+  const glueUps = glueUpsOf(drawn, shop, panels);
   const operations = planOperations({
     document,
     piece,
     glueUps,
     glue,
-    aligners: joints.reduce((sum, { places }) => sum + places.length, 0),
-    boards: layout && layoutComplete ? layout.boards.length : Math.ceil(demand.parts.length / 3) + strips.length,
+    aligners: panels.flatMap(({ edges }) => edges?.joints ?? []).reduce((sum, { places }) => sum + places.length, 0),
+    boards:
+      layout && layoutComplete
+        ? layout.boards.length
+        : Math.ceil(demand.parts.length / 3) + (panelOfTop({ piece, panels })?.strips.length ?? 0),
     resaw: resawWork(
       demand,
       layoutComplete ? layout : null,
-      stripsOfPanel.map((own) => own.length),
+      panels.map(({ strips }) => strips.length),
       shop,
       (part) => speciesOfPart(drawn, part),
     ),
@@ -271,11 +264,7 @@ function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
     restraint: restraintOfPiece(piece, season, document.form),
     glueUps,
     glue,
-    laid,
-    trim,
-    edges: joints.length > 0 && size ? { joints, size } : null,
-    strips,
-    stripsFromLayout: laid.length > 0,
+    panels,
     operations,
   };
 }

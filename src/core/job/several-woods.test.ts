@@ -90,10 +90,10 @@ describe('a top of one wood on a base of another', () => {
     expect(own!.layoutComplete).toBe(true);
     for (const { part: id, board } of own!.layout!.placements)
       expect(rack.get(board)).toBe(id === 'top' ? 'oak-white' : 'ash-white');
-    expect(own!.laid.length).toBeGreaterThan(3);
+    expect(own!.panels[0]!.laid.length).toBeGreaterThan(3);
     const half = derive(both, { layouts: layouts.slice(0, 1) });
     expect(half.pieces[0]!.layoutComplete).toBe(false);
-    expect(half.pieces[0]!.laid).toEqual([]);
+    expect(half.pieces[0]!.panels[0]!.laid).toEqual([]);
     // Every check once, of whichever boards.
     const ids = shownPiece(laid).checks.map(({ id }) => id);
     expect(new Set(ids).size).toBe(ids.length);

@@ -21,8 +21,8 @@ describe('a layout that lacks something', () => {
     expect(layout.shortfall.length).toBeGreaterThan(0);
     expect(after.layoutState).toBe('current');
     expect(after.layoutComplete).toBe(false);
-    expect(after.laid).toEqual([]);
-    expect(after.trim).toBeNull();
+    expect(after.panels[0]!.laid).toEqual([]);
+    expect(after.panels[0]!.trim).toBeNull();
     const panel = after.demand.panels[0]!;
     const last = after.glueUps[0]!.stages.at(-1)!;
     expect(last.width).toBeCloseTo(panel.rough.width, 6);

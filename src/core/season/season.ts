@@ -103,7 +103,7 @@ export function deriveSeason(given: {
     moisture: measuredOn ? uncorrectedAt(daysBetween(start, measuredOn)) : gluedAt,
     measuredOn,
   };
-  const strips = stripsOfTop(given.strips ?? [], reference, document, species, shopAir);
+  const strips = stripsOfPanel(given.strips ?? [], reference, document, species, shopAir);
 
   const forecast = { strips, reference, school };
   const measured = document.season.measured.filter((m) => m.on >= gluedOn);
@@ -173,8 +173,8 @@ export function deriveSeason(given: {
   return { ...whole, figures: seasonFigures(whole, shopAir, homeAir) };
 }
 
-/** The top's strips in its reference state, their widths adding up to its width. */
-function stripsOfTop(
+/** The strips of the top or of another panel in its reference state, their widths adding up to its width. */
+export function stripsOfPanel(
   given: readonly StripOfLayout[],
   reference: Season['reference'],
   document: PieceInJob,

@@ -16,12 +16,12 @@ export function layStrips(count: number, school: RingSchool): boolean[] {
 }
 
 /**
- * The cross-section of the top at a moisture.
+ * The cross-section of a panel at a moisture, of the top or of another by its own strips.
  *
  * @param lay by a school of rings, or `as laid`: as the strips of the layout lie, the maker's own turns included
  */
 export function shapeOfTop(
-  season: Season,
+  season: Pick<Season, 'strips'>,
   thickness: number,
   at: { moisture: number; slope: number },
   lay: RingSchool | 'as laid',
@@ -30,7 +30,11 @@ export function shapeOfTop(
 }
 
 /** How high the top stands on its hollow side when nothing holds it, with what it comes from. */
-export function freeHeightFigure(shape: PanelShape, season: Season, at: { moisture: number; slope: number }): Figure {
+export function freeHeightFigure(
+  shape: PanelShape,
+  season: Pick<Season, 'strips' | 'glued'>,
+  at: { moisture: number; slope: number },
+): Figure {
   return {
     id: 'panel-free',
     label: 'Left free, it stands',
@@ -48,7 +52,7 @@ export function freeHeightFigure(shape: PanelShape, season: Season, at: { moistu
   };
 }
 
-function strips(season: Season, lay: RingSchool | 'as laid'): PanelStrip[] {
+function strips(season: Pick<Season, 'strips'>, lay: RingSchool | 'as laid'): PanelStrip[] {
   const [only] = season.strips;
   if (season.strips.length > 1 || !only) {
     if (lay === 'as laid') return [...season.strips];

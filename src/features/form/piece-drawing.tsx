@@ -2,7 +2,7 @@
 
 import { ToggleGroup } from 'radix-ui';
 import { useMemo, useState } from 'react';
-import { drawView, sizeAt, type ViewName } from '@/core';
+import { drawView, panelOfTop, sizeAt, type ViewName } from '@/core';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
 import { useDecisions, useDerived, useLook, useShownDay } from '../job/job-context';
 import { TakenApart } from './taken-apart';
@@ -51,7 +51,8 @@ export function PieceDrawing({ view }: { view: ViewName }) {
 }
 
 function MeasuredPiece({ view: name }: { view: ViewName }) {
-  const { piece, season, laid } = useDerived();
+  const { piece, season, panels } = useDerived();
+  const laid = panelOfTop({ piece, panels })?.laid;
   const lit = useLook((look) => look.lit);
   const light = useLook((look) => look.light);
   const exaggeration = useLook((look) => look.exaggeration);
@@ -62,7 +63,7 @@ function MeasuredPiece({ view: name }: { view: ViewName }) {
       drawView(piece, name, {
         sizeOf: (part) => sizeAt(part, season, moisture),
         exaggeration,
-        ...(laid.length > 0 ? { strips: laid.map((strip) => strip.width) } : {}),
+        ...(laid && laid.length > 0 ? { strips: laid.map((strip) => strip.width) } : {}),
       }),
     [piece, name, season, moisture, exaggeration, laid],
   );

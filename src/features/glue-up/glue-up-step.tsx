@@ -10,19 +10,13 @@ import { StepFrame } from '../job/job-desk';
 import { PanelEnd } from '../layout/panel-end';
 
 export function GlueUpStep() {
-  const { glueUps, glue, stripsFromLayout, laid, figures, demand, edges } = useDerived();
+  const { glueUps, glue, panels, figures } = useDerived();
   const choice = useDecisions((own) => own.glueUp);
   const shop = useJobState((state) => state.shop);
   const change = useChange();
   const units = useUnits();
   const stages = glueUps.flatMap((glueUp) => glueUp.stages);
-  const panel = demand.panels[0];
-  const strips =
-    laid.length > 0
-      ? laid
-      : (glueUps[0]?.stages ?? [])
-          .filter((s, _, own) => s.id !== 'panel' || own.length === 1)
-          .flatMap((s) => s.members.map((label, i) => ({ label, width: s.widths[i] ?? 0 })));
+  const edges = panels.flatMap((own) => own.edges?.joints ?? []);
   const longest = Math.max(0, ...stages.map((stage) => stage.minutes));
   return (
     <StepFrame
@@ -30,15 +24,14 @@ export function GlueUpStep() {
       title="Glue-up"
       drawing={
         <div>
-          {panel ? (
+          {panels.map(({ demand, laid, strips }) => (
             <PanelEnd
-              strips={strips}
-              thickness={panel.finished.thickness}
-              title={
-                stripsFromLayout ? 'The strips of the layout, from the end' : 'Likely strips, until a layout is found'
-              }
+              key={demand.id}
+              strips={laid.length > 0 ? laid : strips}
+              thickness={demand.finished.thickness}
+              title={`${demand.name}: ${laid.length > 0 ? 'the strips of the layout, from the end' : 'likely strips, until a layout is found'}`}
             />
-          ) : null}
+          ))}
           {stages.map((stage) => (
             <StageDrawing key={stage.id} stage={stage} />
           ))}
@@ -82,7 +75,11 @@ export function GlueUpStep() {
         wide
         hint={ALIGNERS[choice.level].reason}
       />
-      {edges ? <FigureLine label={`In ${edges.joints.length} joints`} figure={figures.aligners} /> : null}
+      {edges.length > 0 ? (
+        <FigureLine label={`In ${edges.length} joints`} figure={figures.aligners}>
+          {edges.reduce((sum, { places }) => sum + places.length, 0)}
+        </FigureLine>
+      ) : null}
       <Select
         label="Glue"
         value={choice.glue}

@@ -19,10 +19,10 @@ const STICK_SCALE = 3;
 
 /** What can be printed at full size, one of it shown. */
 export function FullSizeView() {
-  const { piece, edges, pieceId, instance } = useDerived();
+  const { piece, panels, pieceId, instance } = useDerived();
   const id = useJobState((state) => state.id);
   const { style } = useUnits();
-  const drawings = useMemo(() => fullSizeDrawings(piece, style, edges), [piece, style, edges]);
+  const drawings = useMemo(() => fullSizeDrawings(piece, style, panels), [piece, style, panels]);
   const [chosen, setChosen] = useState<string | null>(null);
   const drawing = drawings.find((own) => own.id === chosen) ?? drawings[0];
   const picture = useMemo(

@@ -36,7 +36,6 @@ const TABS = [
 const WITHOUT_PANEL = TABS.filter(({ value }) => value !== 'panel');
 
 export function LayoutStep() {
-  const { laid, demand } = useDerived();
   const { boards, layout: standing, layoutState, species, labelOf } = useWood();
   const hands = usePanel();
   const { state, start, stop } = useLayoutSearch();
@@ -45,8 +44,7 @@ export function LayoutStep() {
   const change = useChange();
   const rackKnown = useJobState((s) => s.rackKnown);
   const changeAll = useChanges();
-  const panel = demand.panels[0];
-  const tabs = useTabs(panel ? TABS : WITHOUT_PANEL, 'boards');
+  const tabs = useTabs(hands ? TABS : WITHOUT_PANEL, 'boards');
   const kept = useKeptLayouts(layoutState === 'current', tabs.value === 'compare');
   const layout = state.searching && state.progress ? state.progress.best : standing;
   const current = state.searching || layoutState === 'current';
@@ -99,7 +97,7 @@ export function LayoutStep() {
                   ])
                 }
               />
-            ) : tabs.value === 'panel' ? (
+            ) : tabs.value === 'panel' && hands ? (
               <PanelView hands={hands} zoom={zoom} />
             ) : tabs.value === 'pieces' ? (
               <PiecesTable layout={layout} />
@@ -108,16 +106,26 @@ export function LayoutStep() {
             ) : (
               <CompareView kept={kept} />
             )}
-            {laid.length > 0 && panel && tabs.value === 'boards' ? (
-              <PanelEnd strips={laid} thickness={panel.finished.thickness} title="The top, from the end" />
+            {hands && hands.panel.laid.length > 0 && tabs.value === 'boards' ? (
+              <PanelEnd
+                strips={hands.panel.laid}
+                thickness={hands.panel.demand.finished.thickness}
+                title={`${hands.panel.demand.name}, from the end`}
+              />
             ) : null}
           </div>
         )
       }
-      lead={tabs.value === 'panel' && laid.length > 1 ? <PanelLead /> : <LayoutLead layout={layout} />}
+      lead={
+        tabs.value === 'panel' && hands && hands.panel.laid.length > 1 ? (
+          <PanelLead place={hands.place} />
+        ) : (
+          <LayoutLead layout={layout} />
+        )
+      }
     >
       <WhichWood />
-      {tabs.value === 'panel' ? <PanelTools hands={hands} /> : null}
+      {tabs.value === 'panel' && hands ? <PanelTools hands={hands} /> : null}
       {tabs.value === 'compare' ? <CompareTools kept={kept} /> : null}
       <div aria-live="polite">
         {state.searching ? (
@@ -166,11 +174,11 @@ function WhichWood() {
   );
 }
 
-function PanelLead() {
+function PanelLead({ place }: { place: string }) {
   const { figures } = useDerived();
   return (
     <p>
-      <FigureButton figure={figures['panel-match']} big />{' '}
+      <FigureButton figure={figures[`panel-match${place}`]} big />{' '}
       <span className="text-ink-2">of a perfect run from strip to strip</span>
     </p>
   );

@@ -3,7 +3,6 @@
 import {
   clearanceFigure,
   freeHeightFigure,
-  leadingPart,
   moistureLine,
   partnerOf,
   plusDays,
@@ -19,24 +18,30 @@ import { Length } from '@/ui/units';
 import { Group } from '../form/group';
 import { useChange, useDecisions, useDerived, useShownDay } from '../job/job-context';
 import type { PanelHands } from './use-panel';
+import { WhichPanel } from './which-panel';
 
 /** What can be done with the strips: all at once by a school or by their match, or the one in hand. */
 export function PanelTools({ hands }: { hands: PanelHands }) {
-  const { laid, demand, figures, season, piece, trim } = useDerived();
+  const { figures, season, piece } = useDerived();
+  const { panel, panels, place, lookAt } = hands;
+  const { demand, laid, trim, inSeason } = panel;
   const { ringSchool } = useDecisions((own) => own.season);
   const { jointMargin, laid: choices } = useDecisions((own) => own.layout);
   const change = useChange();
   const { index, moisture } = useShownDay();
   const strip = laid.find((s) => s.label === hands.chosen);
   const partner = strip ? partnerOf(laid, strip) : undefined;
-  const book = demand.panels[0]?.pairs === 'book';
-  const { thickness } = leadingPart(piece).size;
+  const book = demand.pairs === 'book';
+  const { thickness } = demand.finished;
   const at = { moisture, slope: moistureLine(season.lineInput).slope[index] ?? 0 };
-  const shape = shapeOfTop(season, thickness, at, 'as laid');
+  const own = { ...season, strips: inSeason };
+  const shape = shapeOfTop(own, thickness, at, 'as laid');
   const turned = choices.some((choice) => choice.heartUp !== null);
-  if (laid.length === 0) return null;
+  const which = <WhichPanel panels={panels} panel={panel} onPanel={lookAt} />;
+  if (laid.length === 0) return which;
   return (
     <>
+      {which}
       <Group
         title={
           strip
@@ -94,14 +99,18 @@ export function PanelTools({ hands }: { hands: PanelHands }) {
       </Group>
       <FigureLine
         label="Joint nearest a fastener"
-        figure={trim ? clearanceFigure(trim, jointMargin, piece.fasteners.length) : undefined}
+        figure={
+          trim
+            ? clearanceFigure(trim, jointMargin, piece.fasteners.filter(({ holds }) => holds === demand.id).length)
+            : undefined
+        }
       >
         {trim?.clearance === null || !trim ? '–' : <Length mm={trim.clearance} fine />}
       </FigureLine>
-      <FigureLine label="Match" figure={figures['panel-match']} />
+      <FigureLine label="Match" figure={figures[`panel-match${place}`]} />
       <FigureLine
         label={`Left free, on ${sayDayShort(plusDays(season.start, index))}`}
-        figure={freeHeightFigure(shape, season, at)}
+        figure={freeHeightFigure(shape, own, at)}
       >
         <Length mm={shape.height} fine /> high
       </FigureLine>

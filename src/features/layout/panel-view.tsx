@@ -17,7 +17,19 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
-import { jointMatch, keptOffJoints, type LaidStrip, partnerOf } from '@/core';
+import {
+  type Fastener,
+  type Flat,
+  findPart,
+  jointMatch,
+  type LaidStrip,
+  outlineOfPanel,
+  type PanelTrim,
+  type Part,
+  type Piece,
+  partnerOf,
+  type WorkedPanel,
+} from '@/core';
 import { EndGrain } from '@/ui/end-grain';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
@@ -38,16 +50,18 @@ const SHADE = [0, 0.05, 0.1, 0.16, 0.23];
 
 /** The strips of the top from above, in their order: to be dragged, turned over and turned end for end. */
 export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) {
-  const { laid, demand, trim, piece } = useDerived();
+  const { piece } = useDerived();
+  const { demand: panel, laid, trim, edges } = hands.panel;
+  const part = findPart(piece, panel.id);
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const panel = demand.panels[0];
-  if (!panel || laid.length === 0 || !trim)
-    return <p className="p-6">The strips lie here as soon as a layout is found for all of the top.</p>;
+  if (laid.length === 0 || !trim || !part)
+    return <p className="p-6">The strips lie here as soon as a layout is found for all of the piece.</p>;
+  const driven = piece.fasteners.filter(({ holds }) => holds === part.id);
   const drawn = zoom * Math.max(LEAST, size.width - ENDS - JOINTS - (panel.pairs ? PAIR : 0) - 8);
   const scale = drawn / panel.rough.length;
   const height = laid.reduce((sum, strip) => sum + strip.width, 0) * scale;
@@ -59,7 +73,7 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
     <div ref={ref} className="pt-1">
       <p className="mb-2 max-w-[80ch] text-ink-2">
         Show face up, drawn {units.length(panel.rough.length)} × {units.length(height / scale)} as glued; inside it the
-        finished top, what is screwed into it, and the triangle to chalk across the strips. Drag a strip to its place,
+        finished panel, what is screwed into it, and the triangle to chalk across the strips. Drag a strip to its place,
         or press space on it and use the arrows.
         {panel.pairs
           ? ' A pair goes as one; where one of its leaves comes to the place of the other, it is joined at the other edge.'
@@ -68,7 +82,7 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
       <DndContext id="panel" sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
         <SortableContext items={laid.map((strip) => strip.label)} strategy={verticalListSortingStrategy}>
           <div className="relative" style={{ height: height + 2 }}>
-            <ul aria-label="Strips of the top" className="relative">
+            <ul aria-label={`Strips of ${panel.name.toLowerCase()}`} className="relative">
               {laid.map((strip) => (
                 <StripRow
                   key={strip.label}
@@ -81,7 +95,12 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
                 />
               ))}
             </ul>
-            <Overlay scale={scale} drawn={drawn} height={height} />
+            <Overlay
+              {...{ scale, drawn, height, trim, edges, part, driven }}
+              holes={part.id === piece.top.leading ? (piece.top.holes ?? []) : []}
+              outline={outlineOfPanel(piece, part)}
+              rough={panel.rough.length}
+            />
             <ol aria-label="How the joints match">
               {laid.slice(1).map((right, i) => {
                 const left = laid[i] as LaidStrip;
@@ -107,7 +126,7 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
       <PanelEnd
         strips={laid}
         thickness={panel.finished.thickness}
-        title={`From the near end, as laid; ${piece.fasteners.length} fasteners, ${trim.left === trim.right ? `${units.length(trim.left)} off each side` : `${units.length(trim.left)} off the left and ${units.length(trim.right)} off the right`}`}
+        title={`From the near end, as laid; ${driven.length} fasteners, ${trim.left === trim.right ? `${units.length(trim.left)} off each side` : `${units.length(trim.left)} off the left and ${units.length(trim.right)} off the right`}`}
       />
     </div>
   );
@@ -248,26 +267,33 @@ function StripRow({
   );
 }
 
-/** What is drawn over the strips: the finished top, what is driven into it, the carpenter's triangle. */
-function Overlay({ scale, drawn, height }: { scale: number; drawn: number; height: number }) {
-  const { demand, trim, piece, edges } = useDerived();
-  const panel = demand.panels[0];
-  if (!panel || !trim) return null;
-  const { length, width } = panel.finished;
-  const x0 = ((panel.rough.length - length) / 2) * scale;
+/** What is drawn over the strips: the finished panel, what is driven into it, the carpenter's triangle. */
+function Overlay({
+  scale,
+  drawn,
+  height,
+  rough,
+  part,
+  outline,
+  driven,
+  holes,
+  trim,
+  edges,
+}: {
+  scale: number;
+  drawn: number;
+  height: number;
+  /** Length of the longest strip, mm. */
+  rough: number;
+  part: Part;
+  /** From the panel's own middle, mm. */
+  outline: readonly Flat[];
+  driven: readonly Fastener[];
+  holes: NonNullable<Piece['top']['holes']>;
+} & Pick<WorkedPanel, 'edges'> & { trim: PanelTrim }) {
+  const { length, width } = { length: part.size.length, width: part.size.width };
+  const x0 = ((rough - length) / 2) * scale;
   const middle = (trim.left + width / 2) * scale;
-  const across = keptOffJoints(piece);
-  // A panel between breadboard ends is not the whole top: its own block is drawn.
-  const [h, w] = [length / 2, width / 2];
-  const outline =
-    piece.top.parts.length > 1
-      ? ([
-          [-h, -w],
-          [h, -w],
-          [h, w],
-          [-h, w],
-        ] as const)
-      : piece.top.polygon;
   const tip = drawn * 0.72;
   const half = Math.min(height * 0.55, drawn * 0.14);
   return (
@@ -283,11 +309,11 @@ function Overlay({ scale, drawn, height }: { scale: number; drawn: number; heigh
         className="fill-none stroke-ink"
         strokeWidth={1.6}
       />
-      {piece.fasteners.map((fastener, i) => (
+      {driven.map((fastener) => (
         <path
           key={fastener.id}
           d="M-4 0h8M0 -4v8"
-          transform={`translate(${x0 + (length / 2 + fastener.x) * scale} ${middle + (across[i] ?? 0) * scale})`}
+          transform={`translate(${x0 + (length / 2 + fastener.x - part.frame.at[0]) * scale} ${middle - (fastener.y - part.frame.at[1]) * scale})`}
           className="fill-none stroke-stop"
           strokeWidth={1.3}
         />
@@ -305,11 +331,11 @@ function Overlay({ scale, drawn, height }: { scale: number; drawn: number; heigh
           />
         )),
       )}
-      {piece.top.holes?.map(({ left, right, low, high }) => (
+      {holes.map(({ left, right, low, high }) => (
         <rect
           key={`${left} ${low}`}
-          x={x0 + (length / 2 + left) * scale}
-          y={middle - high * scale}
+          x={x0 + (length / 2 + left - part.frame.at[0]) * scale}
+          y={middle - (high - part.frame.at[1]) * scale}
           width={(right - left) * scale}
           height={(high - low) * scale}
           className="fill-paper stroke-ink"

@@ -1,10 +1,11 @@
 'use client';
 
 import clsx from 'clsx';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import {
   leadingPart,
   moistureLine,
+  panelOfTop,
   plusDays,
   RING_SCHOOLS,
   type RingSchool,
@@ -15,34 +16,44 @@ import {
 import { Length } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useChange, useDecisions, useDerived, useLook, useShownDay } from '../job/job-context';
+import { WhichPanel } from '../layout/which-panel';
 
 const ROW = 104;
 const MARGIN = 8;
 
-/** The top left to itself on the shown day, its strips laid in each of the three ways. */
+/** A panel left to itself on the shown day, its strips laid in each of the three ways: the top, or another of the piece. */
 export function ShapeView() {
-  const { piece, season } = useDerived();
+  const { piece, season, panels } = useDerived();
+  const [panelId, lookAt] = useState<string | null>(null);
+  const panel = panels.find(({ demand }) => demand.id === panelId) ?? panelOfTop({ piece, panels }) ?? panels[0];
   const { index, moisture } = useShownDay();
   const exaggeration = useLook((look) => look.exaggeration);
   const chosen = useDecisions((own) => own.season.ringSchool);
   const change = useChange();
   const [ref, size] = useSize<HTMLDivElement>();
-  const { thickness } = leadingPart(piece).size;
+  const { thickness } = panel?.demand.finished ?? leadingPart(piece).size;
   const slope = moistureLine(season.lineInput).slope[index] ?? 0;
   const shapes = useMemo(
     () =>
       (Object.keys(RING_SCHOOLS) as RingSchool[]).map((school) => ({
         school,
-        shape: shapeOfTop(season, thickness, { moisture, slope }, school === chosen ? 'as laid' : school),
+        shape: shapeOfTop(
+          panel ? { strips: panel.inSeason } : season,
+          thickness,
+          { moisture, slope },
+          school === chosen ? 'as laid' : school,
+        ),
       })),
-    [season, thickness, moisture, slope, chosen],
+    [season, panel, thickness, moisture, slope, chosen],
   );
   const width = Math.max(200, size.width);
   const scale = (width - 2 * MARGIN) / Math.max(1, ...shapes.map(({ shape }) => shape.width));
   return (
     <div ref={ref} className="pt-1">
+      {panel ? <WhichPanel panels={panels} panel={panel} onPanel={lookAt} /> : null}
       <p className="mb-2 max-w-[70ch]">
-        The end of the top, free of its base, on {sayDayShort(plusDays(season.start, index))} at {moisture.toFixed(1)} %
+        The end of the {panel?.demand.name.toLowerCase() ?? 'top'}, free of what holds it, on{' '}
+        {sayDayShort(plusDays(season.start, index))} at {moisture.toFixed(1)} %
         {Math.abs(slope) > 0.005 ? `, its upper face ${slope > 0 ? 'wetter' : 'drier'} than its lower` : ''}
         {exaggeration === 1 ? '' : `; heights × ${exaggeration}`}.
       </p>
