@@ -247,7 +247,7 @@ describe('at the desk', () => {
     expect(tried).toBeGreaterThan(0);
     expect(tried).toBeLessThan(1_600);
     await goTo(page, 'glue-up');
-    await reads(page, 'main', /The strips of the layout/);
+    await reads(page, 'main', /the strips of the layout/);
     expect(page.faults).toEqual([]);
   });
 

@@ -70,7 +70,7 @@ describe('from a room to a cut board', () => {
     expect((await page.$$('figure[data-board] [data-part="p1.1:top"]')).length).toBeGreaterThan(4);
 
     await goTo(page, 'glue-up');
-    await reads(page, 'main', /The strips of the layout/);
+    await reads(page, 'main', /the strips of the layout/);
     await reads(page, 'main', /Clamps of at least/);
     await goTo(page, 'plan');
     await reads(page, 'main', /Crosscut the boards/);
@@ -133,7 +133,7 @@ describe('from a room to a cut board', () => {
     await reads(page, 'main', /changes tried/);
     await reads(page, 'main', /To buy\s+nothing/);
     await step('6', 'glue-up');
-    await reads(page, 'main', /The strips of the layout/);
+    await reads(page, 'main', /the strips of the layout/);
     await step('7', 'plan');
     await step('8', 'bench');
     await tabTo(page, /A, Top, is cut/);

@@ -234,7 +234,7 @@ describe('a piece of two woods', () => {
     await reads(page, 'main', /To buy\s+nothing/);
 
     await goTo(page, 'glue-up');
-    await reads(page, 'main', /The strips of the layout/);
+    await reads(page, 'main', /the strips of the layout/);
     await goTo(page, 'bench');
     await reads(page, 'tr[data-row="leg-front-left"]', /Sugar/);
     const csv = await (await fetch(`${base}/api/jobs/${id}/files/cut-list.csv`)).text();

@@ -82,7 +82,7 @@ export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) 
       <DndContext id="panel" sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
         <SortableContext items={laid.map((strip) => strip.label)} strategy={verticalListSortingStrategy}>
           <div className="relative" style={{ height: height + 2 }}>
-            <ul aria-label={`Strips of ${panel.name.toLowerCase()}`} className="relative">
+            <ul aria-label={`Strips of ${panel.letter}, ${panel.name}`} className="relative">
               {laid.map((strip) => (
                 <StripRow
                   key={strip.label}

@@ -50,9 +50,13 @@ export function ShapeView() {
   const scale = (width - 2 * MARGIN) / Math.max(1, ...shapes.map(({ shape }) => shape.width));
   return (
     <div ref={ref} className="pt-1">
-      {panel ? <WhichPanel panels={panels} panel={panel} onPanel={lookAt} /> : null}
+      {panel ? (
+        <div className="max-w-64">
+          <WhichPanel panels={panels} panel={panel} onPanel={lookAt} />
+        </div>
+      ) : null}
       <p className="mb-2 max-w-[70ch]">
-        The end of the {panel?.demand.name.toLowerCase() ?? 'top'}, free of what holds it, on{' '}
+        The end of {panel && panels.length > 1 ? `panel ${panel.demand.letter}` : 'the top'}, free of what holds it, on{' '}
         {sayDayShort(plusDays(season.start, index))} at {moisture.toFixed(1)} %
         {Math.abs(slope) > 0.005 ? `, its upper face ${slope > 0 ? 'wetter' : 'drier'} than its lower` : ''}
         {exaggeration === 1 ? '' : `; heights × ${exaggeration}`}.
