@@ -159,7 +159,7 @@ describe('a job of several pieces', () => {
     await expect.poll(() => chosen(page)).toMatch(/Stool/);
     // In the room it is moved by the arrows and by hand, and turned; undo takes it back.
     await goTo(page, 'brief');
-    const stool = await page.waitForSelector('[aria-label^="Stool, in the room"]');
+    const stool = await page.waitForSelector('[aria-label^="Stool, "][data-spot]');
     const spot = async () => (await decisions(id)).pieces.find(({ name }) => name === 'Stool')!.spots[1];
     await stool!.evaluate((e) => (e as unknown as SVGElement).focus());
     await page.keyboard.press('ArrowDown');
@@ -176,7 +176,7 @@ describe('a job of several pieces', () => {
     expect(moved.turn).toBe(90);
     expect(moved.x).toBeGreaterThan(first.x + 100);
     expect(moved.y).toBeLessThan(first.y - 200);
-    await reads(page, '[aria-label^="Stool, in the room"]', /\S/);
+    await reads(page, '[aria-label^="Stool, "][data-spot]', /\S/);
     await (await button(page, 'Find it a place')).click();
     await saved(page);
     expect(await spot()).toBeUndefined();

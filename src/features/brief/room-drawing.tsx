@@ -248,6 +248,7 @@ function PieceInRoom({
   };
   const [cx, cy] = scale.at([spot.x, spot.y]);
   const { length, width } = own.piece.overall;
+  const words = shown ? `${units.length(length)} × ${units.length(width)}` : length * scale.px < SMALL ? '' : title;
   // What does not hold its words has them below it.
   const below = length * scale.px < (shown ? 100 : 44) ? (Math.max(length, width) / 2) * scale.px + 12 : 0;
   return (
@@ -255,7 +256,7 @@ function PieceInRoom({
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${title}, in the room; the arrows move it`}
+      aria-label={`${title}${words && shown ? `, ${words}` : ''}, in the room; the arrows move it`}
       aria-pressed={shown}
       data-spot={`${spot.x} ${spot.y} ${spot.turn}`}
       className="cursor-move"
@@ -299,7 +300,7 @@ function PieceInRoom({
         dominantBaseline="central"
         className={shown ? 'figures fill-ink font-semibold text-[14px]' : 'fill-ink text-[12px]'}
       >
-        {shown ? `${units.length(length)} × ${units.length(width)}` : length * scale.px < SMALL ? '' : title}
+        {words}
       </text>
     </g>
   );
