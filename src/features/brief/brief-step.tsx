@@ -2,9 +2,10 @@
 
 import { KNEE_HEIGHT, topForBrief } from '@/core';
 import { Button } from '@/ui/button';
-import { Choice, DayField, LengthField, NumberField, TextField } from '@/ui/fields';
+import { Choice, DayField, LengthField, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length } from '@/ui/units';
+import { DecisionFigure } from '../job/decision-figure';
 import { useChange, useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { RoomDrawing } from './room-drawing';
@@ -27,7 +28,7 @@ export function BriefStep() {
     >
       <TextField label="Job" value={document.name} onCommit={change('name')} required />
       <TextField label="Client" value={document.client} onCommit={change('client')} />
-      <NumberField label="Seats" value={brief.seats} least={1} most={40} onCommit={change('brief.seats')} />
+      <DecisionFigure at="brief.seats" label="Seats" />
       <Choice
         label="They sit on"
         value={brief.seating}
@@ -37,20 +38,8 @@ export function BriefStep() {
           { value: 'benches', label: 'Benches', reason: '18 in of edge a person.' },
         ]}
       />
-      <LengthField
-        label="Room, long"
-        mm={brief.room.length}
-        least={500}
-        most={50000}
-        onCommit={change('brief.room.length')}
-      />
-      <LengthField
-        label="Room, wide"
-        mm={brief.room.width}
-        least={500}
-        most={50000}
-        onCommit={change('brief.room.width')}
-      />
+      <DecisionFigure at="brief.room.length" label="Room, long" />
+      <DecisionFigure at="brief.room.width" label="Room, wide" />
       <Choice
         label="Behind the chairs"
         value={brief.behindChairs}
@@ -68,20 +57,8 @@ export function BriefStep() {
         most={900}
         onCommit={(mm) => change('brief.kneeRoom')(Math.abs(mm - KNEE_HEIGHT) < 0.1 ? null : mm)}
       />
-      <LengthField
-        label="Door, wide"
-        mm={brief.door.width}
-        least={300}
-        most={5000}
-        onCommit={change('brief.door.width')}
-      />
-      <LengthField
-        label="Door, high"
-        mm={brief.door.height}
-        least={500}
-        most={6000}
-        onCommit={change('brief.door.height')}
-      />
+      <DecisionFigure at="brief.door.width" label="Door, wide" />
+      <DecisionFigure at="brief.door.height" label="Door, high" />
       <DayField label="Wanted by" value={brief.dueOn} onCommit={change('brief.dueOn')} />
       <TextField label="Note" value={brief.note} long onCommit={change('brief.note')} />
       {document.use === 'dining' ? (

@@ -1,8 +1,9 @@
 'use client';
 
 import { CORNERS, type Piece } from '@/core';
-import { Choice, LengthField, Select } from '@/ui/fields';
+import { Choice, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
+import { DecisionFigure } from '../job/decision-figure';
 import { useChange, useDecisions, useDerived } from '../job/job-context';
 
 type Corner = NonNullable<Piece['corner']>;
@@ -58,11 +59,10 @@ function TenonChoices() {
           },
         ]}
       />
-      <OwnLength
+      <DecisionFigure
+        at="joints.tenonThickness"
         label="Thickness of your own"
-        path="tenonThickness"
-        least={3}
-        most={60}
+        emptyMeans="by rule"
         hint="Empty: by the school above."
       />
       <Choice
@@ -76,11 +76,10 @@ function TenonChoices() {
           { value: 'staggered', label: 'Staggered' },
         ]}
       />
-      <OwnLength
+      <DecisionFigure
+        at="joints.tenonLength"
         label="Tenon length"
-        path="tenonLength"
-        least={5}
-        most={200}
+        emptyMeans="by rule"
         hint="Empty: two thirds of the leg, less where they would meet."
       />
       {joints.corner === 'mortise-tenon' ? (
@@ -141,11 +140,10 @@ function DowelChoices() {
   const change = useChange();
   return (
     <>
-      <OwnLength
+      <DecisionFigure
+        at="joints.tenonThickness"
         label="Dowel, thick"
-        path="tenonThickness"
-        least={3}
-        most={60}
+        emptyMeans="by rule"
         hint="Empty: the one nearest to two fifths of the apron."
       />
       <Choice
@@ -158,44 +156,13 @@ function DowelChoices() {
           { value: 'staggered', label: 'Between', reason: 'Those of one apron stand between those of the other.' },
         ]}
       />
-      <OwnLength
+      <DecisionFigure
+        at="joints.tenonLength"
         label="Into the leg"
-        path="tenonLength"
-        least={5}
-        most={200}
+        emptyMeans="by rule"
         hint="Empty: three and a half times the dowel, less where they would meet."
       />
     </>
-  );
-}
-
-/** A length that the rule chooses where it is left empty. */
-function OwnLength({
-  label,
-  path,
-  least,
-  most,
-  hint,
-}: {
-  label: string;
-  path: 'tenonThickness' | 'tenonLength';
-  least: number;
-  most: number;
-  hint: string;
-}) {
-  const joints = useDecisions((own) => own.joints);
-  const change = useChange();
-  return (
-    <LengthField
-      label={label}
-      mm={joints[path]}
-      least={least}
-      most={most}
-      allowEmpty="by rule"
-      onCommit={change(`joints.${path}`)}
-      onEmpty={() => change(`joints.${path}`)(null)}
-      hint={hint}
-    />
   );
 }
 

@@ -2,10 +2,11 @@
 
 import { useMemo, useState } from 'react';
 import { drawJoint, drawView, jointFamilies, jointFigures, wordsOfJoint } from '@/core';
-import { LengthField, Select } from '@/ui/fields';
+import { Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { PhraseText } from '@/ui/units';
 import { useTabs } from '../form/piece-drawing';
+import { DecisionFigure } from '../job/decision-figure';
 import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { LitDrawing } from '../job/lit-drawing';
@@ -26,7 +27,7 @@ const TABS = [
 export function JointsStep() {
   const { piece, figures } = useDerived();
   const hold = useDecisions((own) => own.form.hold);
-  const change = useChange();
+  const _change = useChange();
   const { corner } = piece;
   const tabs = useTabs(corner ? [CORNER, ...TABS] : TABS, corner ? 'corner' : 'face');
   const shown = tabs.value === 'corner' && !corner ? 'face' : tabs.value;
@@ -102,15 +103,7 @@ export function JointsStep() {
         />
       ) : null}
       {corner ? <CornerChoices /> : null}
-      {piece.fasteners.length > 0 ? (
-        <LengthField
-          label="Screws into the top"
-          mm={hold.screwLength}
-          least={5}
-          most={200}
-          onCommit={change('form.hold.screwLength')}
-        />
-      ) : null}
+      {piece.fasteners.length > 0 ? <DecisionFigure at="form.hold.screwLength" label="Screws into the top" /> : null}
       {corner ? <CornerFigures /> : null}
       {sizes.map((figure) => (
         <FigureLine key={figure.id} label={figure.label} figure={figure} />

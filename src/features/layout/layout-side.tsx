@@ -13,11 +13,12 @@ import {
   shoppingList,
   whyToBuy,
 } from '@/core';
-import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
+import { Choice, Select, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { PhraseText, useUnits } from '@/ui/units';
 import { Group } from '../form/group';
 import { KindBoxes } from '../form/kind-boxes';
+import { DecisionFigure } from '../job/decision-figure';
 import { useChange, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { AIM_WORDS } from './aim-words';
 import { BoardTools } from './board-tools';
@@ -136,38 +137,14 @@ function StripChoices({ panel }: { panel: PanelDemand }) {
       />
       {choice.equalStrips === null ? (
         <>
-          <LengthField
-            label="Narrowest"
-            mm={choice.leastStrip}
-            least={20}
-            most={400}
-            onCommit={change('layout.leastStrip')}
-          />
-          <LengthField
-            label="Widest"
-            mm={choice.greatestStrip}
-            least={30}
-            most={800}
-            onCommit={change('layout.greatestStrip')}
-            hint="Narrower strips cup less and waste more."
-          />
-          <NumberField
-            label="At most so many"
-            value={choice.mostStrips}
-            least={1}
-            most={100}
-            allowEmpty="any"
-            onCommit={change('layout.mostStrips')}
-            onEmpty={() => void change('layout.mostStrips')(null)}
-          />
+          <DecisionFigure at="layout.leastStrip" label="Narrowest" />
+          <DecisionFigure at="layout.greatestStrip" label="Widest" hint="Narrower strips cup less and waste more." />
+          <DecisionFigure at="layout.mostStrips" label="At most so many" emptyMeans="any" />
         </>
       ) : (
-        <NumberField
+        <DecisionFigure
+          at="layout.equalStrips"
           label="So many strips"
-          value={choice.equalStrips}
-          least={2}
-          most={60}
-          onCommit={change('layout.equalStrips')}
           hint={`Each ${units.length(panel.leastStrip)} wide as glued.`}
         />
       )}
@@ -203,12 +180,12 @@ function StripChoices({ panel }: { panel: PanelDemand }) {
 }
 
 const WEIGHTS = [
-  { key: 'offcutWorth', label: 'A useful offcut keeps, %', most: 100 },
-  { key: 'board', label: 'One more board, min', most: 1000 },
-  { key: 'cut', label: 'One more cut, min', most: 1000 },
-  { key: 'joint', label: 'One more joint line, min', most: 1000 },
-  { key: 'lot', label: 'One more lot in a panel, min', most: 1000 },
-  { key: 'ring', label: 'One more kind of ring, min', most: 1000 },
+  { key: 'offcutWorth', label: 'A useful offcut keeps, %' },
+  { key: 'board', label: 'One more board, min' },
+  { key: 'cut', label: 'One more cut, min' },
+  { key: 'joint', label: 'One more joint line, min' },
+  { key: 'lot', label: 'One more lot in a panel, min' },
+  { key: 'ring', label: 'One more kind of ring, min' },
 ] as const;
 
 /** What the search is for, and what that makes everything count for. */
@@ -230,16 +207,7 @@ function Aim() {
       />
       <p className="mb-2 text-ink-2 text-[12px] leading-4">{AIM_WORDS[aim].says}</p>
       {aim === 'own' ? (
-        WEIGHTS.map(({ key, label, most }) => (
-          <NumberField
-            key={key}
-            label={label}
-            value={weights[key]}
-            least={0}
-            most={most}
-            onCommit={change(`layout.weights.${key}`)}
-          />
-        ))
+        WEIGHTS.map(({ key, label }) => <DecisionFigure key={key} at={`layout.weights.${key}`} label={label} />)
       ) : (
         <dl className="mb-2 grid grid-cols-[1fr_auto] gap-x-2">
           {WEIGHTS.map(({ key, label }) => (

@@ -12,10 +12,11 @@ import {
   shapeOfTop,
 } from '@/core';
 import { Button } from '@/ui/button';
-import { Choice, LengthField } from '@/ui/fields';
+import { Choice } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length } from '@/ui/units';
 import { Group } from '../form/group';
+import { DecisionFigure } from '../job/decision-figure';
 import { useChange, useDecisions, useDerived, useShownDay } from '../job/job-context';
 import type { PanelHands } from './use-panel';
 import { WhichPanel } from './which-panel';
@@ -27,7 +28,7 @@ export function PanelTools({ hands }: { hands: PanelHands }) {
   const { demand, laid, trim, inSeason } = panel;
   const { ringSchool } = useDecisions((own) => own.season);
   const { jointMargin, laid: choices } = useDecisions((own) => own.layout);
-  const change = useChange();
+  const _change = useChange();
   const { index, moisture } = useShownDay();
   const strip = laid.find((s) => s.label === hands.chosen);
   const partner = strip ? partnerOf(laid, strip) : undefined;
@@ -90,12 +91,7 @@ export function PanelTools({ hands }: { hands: PanelHands }) {
             As sawn
           </Button>
         </p>
-        <LengthField
-          label="Joints off fasteners by"
-          mm={jointMargin}
-          most={100}
-          onCommit={change('layout.jointMargin')}
-        />
+        <DecisionFigure at="layout.jointMargin" label="Joints off fasteners by" />
       </Group>
       <FigureLine
         label="Joint nearest a fastener"

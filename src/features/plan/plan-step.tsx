@@ -1,11 +1,12 @@
 'use client';
 
 import { daysBetween, FINISH_NAMES, KIND_PLURALS, PAINTED_KINDS, plusDays, sayDay, sayDayShort } from '@/core';
-import { DayField, NumberField, Select } from '@/ui/fields';
+import { DayField, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useSize } from '@/ui/use-size';
 import { Group } from '../form/group';
 import { KindBoxes } from '../form/kind-boxes';
+import { DecisionFigure } from '../job/decision-figure';
 import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { useLightInJob } from '../job/use-light-in-job';
@@ -28,14 +29,7 @@ export function PlanStep() {
       }
     >
       <DayField label="Start on" value={plan.startOn} onCommit={change('plan.startOn')} />
-      <NumberField
-        label="Hours a day"
-        value={plan.hoursPerDay}
-        least={0.5}
-        most={16}
-        step={0.5}
-        onCommit={change('plan.hoursPerDay')}
-      />
+      <DecisionFigure at="plan.hoursPerDay" label="Hours a day" step={0.5} />
       <Select label="Finish" value={plan.finish} onCommit={change('plan.finish')} options={FINISH_NAMES} />
       {paintable.length > 0 ? (
         <Group title="Painted in its place">
