@@ -2,6 +2,7 @@ import type { PieceInJob } from '../document/piece-in-job';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import { type Piece, topLoads } from '../piece/piece';
+import { baseKind } from '../piece/table/form';
 import { boundsOf, type Convex, shifted } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
 import { narrowest, type Passage, throughOpening } from '../solid/through-opening';
@@ -103,7 +104,7 @@ export function throughTheDoor({ document, piece }: CheckContext): Check[] {
   const outlines = outlinesOf([...tops, ...base]);
   const whole = wayOf(outlines, door);
   // Sides mitred to a top do not come off it.
-  const comesApart = piece.kind.base !== 'box';
+  const comesApart = !baseKind(piece.kind.base).foldedWithTop;
   const apart = whole || !comesApart ? null : wayApart(piece, base, door);
   const smallest = Math.min(...outlines.map(({ least }) => least.width));
   const straight = whole?.passage.kind === 'straight';

@@ -1,5 +1,6 @@
 import { count, mm, movement, say } from '../measure/quantity';
 import { findPart, type Piece } from '../piece/piece';
+import { topKind } from '../piece/table/form';
 import { HOLDS, travelOf } from '../piece/table/holds/hold';
 import { LEAST_BEHIND_SEAT, railThickness, travelInRail } from '../piece/table/holds/hold-seats';
 import { travelOfTop } from '../season/restraint-of-piece';
@@ -123,7 +124,7 @@ export function fastenersInReach(context: CheckContext): Check[] {
   const name = (id: string) => findPart(piece, id)?.name.toLowerCase() ?? id;
   const many = piece.unreached.length;
   // On runners everything is set from below; elsewhere a cleat is screwed on before the base is glued.
-  const drawn = document.form.top.kind === 'extending';
+  const drawn = topKind(document.form.top.kind).drawsOut;
   const thickness = piece.top.size.thickness;
   return [
     {

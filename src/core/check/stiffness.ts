@@ -1,5 +1,6 @@
 import { mm, movement, say } from '../measure/quantity';
 import { type BendingPart, findPart, leadingPart } from '../piece/piece';
+import { topKind } from '../piece/table/form';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { bendingStress, cantileverSag, cantileverUniformSag, uniformSag } from './beam';
 import { type Check, type CheckContext, judge, type WayOut, WORKING_STRESS_SCHOOL, weakestOf } from './check';
@@ -57,7 +58,7 @@ export function sagging(context: CheckContext): Check[] {
     ...piece.bending.flatMap((part) => bendingOf(part, context, load, made)),
     made(topBetween(context, load)),
     // A drawn-out end hangs on its slides and is reckoned with them.
-    ...(document.form.top.kind === 'extending' ? [] : [made(topBeyond(context))]),
+    ...(topKind(document.form.top.kind).drawsOut ? [] : [made(topBeyond(context))]),
   ];
 }
 

@@ -1,6 +1,7 @@
 import { DRAW_BORE, pegDiameter, slotRoom, tongueThickness } from '../joint/breadboard';
 import { mm, movement, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
+import { baseKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
 import { thicknessInside } from '../piece/table/tops/outline';
 import { travelOfTop } from '../season/restraint-of-piece';
@@ -204,7 +205,7 @@ export function baseUnderOutline({ document, piece }: CheckContext): Check[] {
   const { polygon } = piece.top;
   const { base } = document.form;
   // Sides mitred to the top end with it.
-  if (base.kind === 'box') return [];
+  if (baseKind(base.kind).foldedWithTop) return [];
   const heads = headsUnderTop(piece);
   const off = heads.map((head) => ({
     ...head,

@@ -3,6 +3,7 @@ import type { Glue } from '../glueup/glue';
 import type { JointKind } from '../joint/joint';
 import { madeParts } from '../piece/material';
 import { type Piece, partsOfKind } from '../piece/piece';
+import { baseKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
 import { makingOf } from '../piece/table/making-of';
 import type { Operation, WorkGiven } from './operation';
@@ -186,7 +187,7 @@ export function baseWork(
   rough: readonly string[],
   milled: readonly string[],
 ): { operations: Operation[]; last: string[] } {
-  if (document.form.base.kind === 'steel') return steelWork(milled);
+  if (baseKind(document.form.base.kind).boughtIn) return boughtInWork(milled);
   const words = wordsFor(document.form, piece);
   const base = madeParts(piece)
     .filter((part) => !piece.top.parts.includes(part.id) && part.kind !== 'batten' && part.kind !== 'slide')
@@ -284,7 +285,7 @@ export function baseWork(
     id: 'glue-ends',
     name: words.first.name,
     work: 0.7,
-    wait: words.first.dry ? 0 : document.form.base.kind === 'box' ? glue.levelAfter : glue.clampFor / 60,
+    wait: words.first.dry ? 0 : baseKind(document.form.base.kind).foldedWithTop ? glue.levelAfter : glue.clampFor / 60,
     after: ready,
     caution: words.first.dry ? words.first.caution : `${words.first.caution} ${glue.caution}`,
     parts: words.first.parts,
@@ -364,7 +365,7 @@ const OF_THE_TOP: readonly JointKind[] = [
 ];
 
 /** Nothing of a bought-in base is glued: it is cleaned, tried and its holes are marked through. */
-function steelWork(milled: readonly string[]): { operations: Operation[]; last: string[] } {
+function boughtInWork(milled: readonly string[]): { operations: Operation[]; last: string[] } {
   return {
     operations: [
       {

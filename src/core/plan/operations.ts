@@ -2,6 +2,7 @@ import type { PieceInJob } from '../document/piece-in-job';
 import type { ResawWork } from '../layout/resaw-work';
 import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';
+import { baseKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
 import { baseWork } from './base-work';
 import type { Operation, WorkGiven } from './operation';
@@ -117,7 +118,8 @@ function fitting({ document, piece }: WorkGiven): Omit<Operation, 'after'>[] {
       ids('leg'),
     );
   }
-  if (form.base.kind !== 'steel' && form.base.kind !== 'box') {
+  const { boughtIn, foldedWithTop } = baseKind(form.base.kind);
+  if (!boughtIn && !foldedWithTop) {
     add(
       'level-feet',
       'Stand the base on a flat surface, level its feet and break their edges',
@@ -241,7 +243,7 @@ export function planOperations(
 
   const { operations: ofTop, last: topDone } = topWork(given, ['final-mill']);
   // What is folded out of one panel is cut when that panel is level.
-  const folded = document.form.base.kind === 'box';
+  const folded = baseKind(document.form.base.kind).foldedWithTop;
   const { operations: ofBase, last: baseDone } = baseWork(given, ['rough-mill'], folded ? topDone : ['final-mill']);
   operations.push(...ofTop, ...ofBase);
   let fitted = [...topDone, ...baseDone];

@@ -1,7 +1,6 @@
 import * as v from 'valibot';
 import type { Change } from '../decision/changes';
 import type { AnyTop } from '../decision/top-shapes';
-import { THROUGH_STEEL } from '../piece/table/bases/frames/steel';
 import {
   type Base,
   type BaseKindName,
@@ -100,18 +99,20 @@ export function startBaseChanges(kind: BaseKindName, form: Form): Change[] {
   ];
 }
 
-/** Steel is bolted on; a rail of wood takes what held the top before, or buttons. */
-function holdChanges(kind: BaseKindName, { hold, top, aside }: Form): Change[] {
-  if (kind === 'steel' && !THROUGH_STEEL.includes(hold.kind)) {
+/** What the new base is held by; a rail of wood takes what held the top before, or buttons, where the old base had a hold of its own. */
+function holdChanges(kind: BaseKindName, { base, hold, top, aside }: Form): Change[] {
+  const [next, was] = [baseKind(kind), baseKind(base.kind)];
+  if (next.heldBy && !next.heldBy.includes(hold.kind)) {
     const insert = within(Math.floor((top.thickness - 8) / 5) * 5, 5, 30);
+    const [first = hold.kind] = next.heldBy;
     return [
       {
         path: 'form.hold',
-        value: { kind: 'inserts', travel: Math.max(8, hold.travel), inward: null, screwLength: insert },
+        value: { kind: first, travel: Math.max(8, hold.travel), inward: null, screwLength: insert },
       },
       { path: 'form.aside.hold', value: hold },
     ];
   }
-  if (kind === 'steel' || hold.kind !== 'inserts') return [];
+  if (next.heldBy || !was.heldBy || hold.kind !== was.heldBy[0]) return [];
   return [{ path: 'form.hold', value: aside.hold ?? { ...hold, kind: 'buttons' } }];
 }

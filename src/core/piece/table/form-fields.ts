@@ -66,7 +66,9 @@ export const FLAT_FIELDS: readonly FormField<Form>[] = [
 ];
 
 const mayBeJoined = ({ top, base }: Form) =>
-  top.kind !== 'extending' && base.kind !== 'box' && !('outline' in top && top.outline.kind !== 'rectangle');
+  !topKind(top.kind).drawsOut &&
+  !baseKind(base.kind).foldedWithTop &&
+  !('outline' in top && top.outline.kind !== 'rectangle');
 
 /** Another table like it at the right end, and what holds the two together. */
 export const JOINED_FIELDS: readonly FormField<Form>[] = [

@@ -1,6 +1,7 @@
 import type * as v from 'valibot';
 import type { Bench } from '../../decision/bench';
 import type { FormField } from '../../decision/form-field';
+import type { HoldKind } from '../../decision/hold';
 import type { AnyTop, SizeOfTop } from '../../decision/top-shapes';
 import type { PartKind } from '../part';
 import type { BasePlan, BuildDecisions, TopPlan, TopSize } from '../plans';
@@ -32,6 +33,8 @@ export interface TopKind<S extends KindSchema> extends Kind<S> {
   shape?: readonly FormField<Own<S>>[];
   /** What its length is called where that is not simply its length. */
   lengthIs?: string;
+  /** Its halves are drawn apart while the base stays where it stands. */
+  drawsOut?: true;
   /** Sound first decisions beside its sizes, for a top that is now as `from` (common practice). */
   start(from: AnyTop): Omit<Own<S>, 'kind' | SizeOfTop>;
   /** The sizes that everything under it follows: as decided, or as it was cut. mm */
@@ -48,6 +51,12 @@ export interface BaseKind<S extends KindSchema> extends Kind<S> {
   onlyUnder?: string;
   /** It stands where its own sizes put it, whatever the top overhangs. */
   standsByItself?: true;
+  /** It is mitred to the top: cut and glued with it, it does not come off. */
+  foldedWithTop?: true;
+  /** It comes ready made. */
+  boughtIn?: true;
+  /** All that holds a top on it; whatever there is, where it is not said. */
+  heldBy?: readonly HoldKind[];
   /** How the blanks of its parts come about, where they are not each of one board. */
   making?(form: Own<S>, kind: PartKind): Making | undefined;
   /** Sound first decisions under a top, at a height in mm (common practice). */

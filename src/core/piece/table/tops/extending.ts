@@ -126,6 +126,7 @@ export const extending: TopKind<typeof schema> = {
   reason: 'Drawn apart on slides under the top, leaves laid between; the base stays where it stands.',
   schema,
   lengthIs: 'Length, closed',
+  drawsOut: true,
   fields: [
     { ask: 'figure', at: 'leaves', label: 'Leaves' },
     { ask: 'figure', at: 'leaf', label: 'Each leaf, along the table' },

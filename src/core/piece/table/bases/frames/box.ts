@@ -203,6 +203,7 @@ export const box: BaseKind<typeof schema> = {
   schema,
   onlyUnder: 'glued-panel',
   standsByItself: true,
+  foldedWithTop: true,
   fields: [
     { ask: 'choice', at: 'key', label: 'Mitres kept by', options: optionsOf(MITRE_KEYS) },
     {

@@ -230,6 +230,8 @@ export const steel: BaseKind<typeof schema> = {
   reason: 'Legs or frames of steel tube, bolted under the top through slots.',
   schema,
   onFrames: true,
+  boughtIn: true,
+  heldBy: THROUGH_STEEL,
   fields: [
     {
       ask: 'choice',
