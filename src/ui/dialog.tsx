@@ -1,52 +1,7 @@
 'use client';
 
-import { Dialog as Radix } from 'radix-ui';
-import { type ReactNode, useRef } from 'react';
+import type { DialogProps } from './dialog-frame';
+import { later } from './later';
 
-export function Dialog({
-  title,
-  open,
-  onClose,
-  children,
-  wide,
-}: {
-  title: string;
-  open: boolean;
-  onClose: () => void;
-  children: ReactNode;
-  wide?: boolean;
-}) {
-  const opener = useRef<Element | null>(null);
-  return (
-    <Radix.Root
-      open={open}
-      onOpenChange={(next) => {
-        if (!next) onClose();
-      }}
-    >
-      <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Radix.Content
-          aria-describedby={undefined}
-          // Whatever opened it has the focus again when it closes.
-          onOpenAutoFocus={() => {
-            opener.current = document.activeElement;
-          }}
-          onCloseAutoFocus={(event) => {
-            event.preventDefault();
-            if (opener.current instanceof HTMLElement) opener.current.focus();
-          }}
-          // Escape in a field that is being written in takes that back, and only then closes.
-          onEscapeKeyDown={(event) => {
-            if (event.target instanceof HTMLElement && event.target.dataset.typing !== undefined)
-              event.preventDefault();
-          }}
-          className={`fixed top-1/2 left-1/2 z-50 max-h-[90vh] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-sm border border-ink bg-paper p-5 ${wide ? 'w-[820px]' : 'w-[460px]'}`}
-        >
-          <Radix.Title className="wide mb-3 font-semibold text-[17px]">{title}</Radix.Title>
-          {children}
-        </Radix.Content>
-      </Radix.Portal>
-    </Radix.Root>
-  );
-}
+/** A dialog over the page; whatever opened it has the focus again when it closes. */
+export const Dialog = later<DialogProps>(() => import('./dialog-frame'));

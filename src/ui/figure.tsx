@@ -1,9 +1,19 @@
 'use client';
 
-import { Popover } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { type Figure, writeQuantity } from '@/core';
-import { QuantityText, useUnits } from './units';
+import type { ExplainedProps } from './explained-figure';
+import { later } from './later';
+import { useUnits } from './units';
+
+const Explained = later<ExplainedProps>(
+  () => import('./explained-figure'),
+  ({ className, children }) => (
+    <button type="button" className={className}>
+      {children}
+    </button>
+  ),
+);
 
 /** A figure that opens to its formula, its inputs and its source. */
 export function FigureButton({
@@ -16,43 +26,27 @@ export function FigureButton({
   big?: boolean;
 }) {
   const units = useUnits();
+  const [opened, setOpened] = useState(false);
   if (!figure) return <>{children}</>;
+  const shown = children ?? writeQuantity(figure.quantity, units.style);
+  const className = `explains figures font-semibold hover:text-layout ${big ? 'text-[34px] leading-10 no-underline decoration-1' : ''}`;
+  if (opened)
+    return (
+      <Explained figure={figure} className={className}>
+        {shown}
+      </Explained>
+    );
   return (
-    <Popover.Root>
-      <Popover.Trigger
-        className={`explains figures font-semibold hover:text-layout ${big ? 'text-[34px] leading-10 no-underline decoration-1' : ''}`}
-        title="How this was reckoned"
-      >
-        {children ?? writeQuantity(figure.quantity, units.style)}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={6}
-          collisionPadding={12}
-          aria-label={figure.label}
-          className="z-50 w-80 rounded-sm border border-ink bg-paper p-3 text-ink shadow-[0_2px_12px_rgb(0_0_0/0.18)]"
-        >
-          <p className="font-semibold">
-            {figure.label}: <QuantityText of={figure.quantity} />
-          </p>
-          <p className="figures mt-1 [overflow-wrap:anywhere]">= {figure.formula}</p>
-          <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-3 border-hairline border-t pt-2">
-            {figure.inputs.map((input) => (
-              <div key={input.label} className="contents">
-                <dt className="text-ink-2">{input.label}</dt>
-                <dd className="text-right">
-                  {typeof input.quantity === 'string' ? input.quantity : <QuantityText of={input.quantity} />}
-                </dd>
-              </div>
-            ))}
-          </dl>
-          {figure.limits ? <p className="mt-2 text-[12px] leading-4">{figure.limits}</p> : null}
-          <p className="mt-2 text-[12px] text-ink-2 leading-4">Source: {figure.source}</p>
-          <Popover.Close className="mt-2 text-layout underline">Close</Popover.Close>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <button
+      type="button"
+      aria-haspopup="dialog"
+      aria-expanded={false}
+      className={className}
+      title="How this was reckoned"
+      onClick={() => setOpened(true)}
+    >
+      {shown}
+    </button>
   );
 }
 

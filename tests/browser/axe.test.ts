@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import type axe from 'axe-core';
 import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { again, button, laidOut, newJob, openPage, visit, withBrowser } from './desk';
+import { again, button, laidOut, newJob, openPage, radio, reads, saved, visit, withBrowser } from './desk';
 
 withBrowser();
 const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -77,6 +77,11 @@ describe('axe-core finds no serious or critical violation, and every screen fits
     await (await button(rack, 'Add a board')).click();
     await rack.waitForSelector('[role="dialog"]');
     expect(await violations(rack)).toEqual([]);
+    // A sheet is described by other fields.
+    const wood = await rack.waitForSelector('[role="dialog"] select:has(option[value="plywood-birch"])');
+    await wood!.select('plywood-birch');
+    await reads(rack, '[role="dialog"]', /along the face grain/);
+    expect(await violations(rack)).toEqual([]);
     const bench = await openPage(`/jobs/${id}/bench`);
     await (await button(bench, 'Real size of A, Top')).click();
     await bench.waitForSelector('[role="dialog"]');
@@ -84,6 +89,13 @@ describe('axe-core finds no serious or critical violation, and every screen fits
     const form = await openPage(`/jobs/${id}/form`);
     await (await button(form, 'Pieces …')).click();
     await form.waitForSelector('[role="dialog"]');
+    expect(await violations(form)).toEqual([]);
+    await form.keyboard.press('Escape');
+    await form.waitForSelector('[role="dialog"]', { hidden: true });
+    // Designed strips, and woods by parts.
+    await (await radio(form, 'Designed')).click();
+    await saved(form);
+    await form.click('main summary');
     expect(await violations(form)).toEqual([]);
     const season = await openPage(`/jobs/${id}/season`);
     await (await season.$$('button[title="How this was reckoned"]'))[0]!.click();

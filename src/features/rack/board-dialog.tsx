@@ -41,7 +41,7 @@ const blank = (today: string): BoardInput => ({
   defects: [],
 });
 
-export function BoardDialog({
+export default function BoardDialog({
   board,
   today,
   jobs,

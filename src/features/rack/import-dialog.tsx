@@ -21,7 +21,7 @@ const wordOf = (field: string) => WORDS[field] ?? field.replaceAll('_', ' ');
  * Looks at a rack file first: what each column is taken for, which lines read and which do not. Nothing is added until
  * the maker has seen it.
  */
-export function ImportDialog({ text, onClose }: { text: string; onClose: (added: boolean) => void }) {
+export default function ImportDialog({ text, onClose }: { text: string; onClose: (added: boolean) => void }) {
   const columns = useMemo(() => rackColumns(text), [text]);
   const [fields, setFields] = useState<readonly (string | null)[]>(() => columns.map((column) => column.field));
   const [looked, setLooked] = useState<Looked | null>(null);

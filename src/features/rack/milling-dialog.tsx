@@ -34,7 +34,7 @@ const ACROSS = ['near edge', 'middle', 'far edge'] as const;
  * What a crooked board comes down to: heights in, thickness, passes, shims and the better first cut out. What was measured
  * is kept with the board, and counts in every layout.
  */
-export function MillingDialog({
+export default function MillingDialog({
   board,
   shop,
   onClose,

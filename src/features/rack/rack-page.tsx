@@ -7,17 +7,19 @@ import type { RackPart } from '@/contract/replies';
 import type { Board, Shop } from '@/core';
 import { BoardEnd } from '@/ui/board-end';
 import { Button, buttonLook } from '@/ui/button';
+import { later } from '@/ui/later';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
 import { Length, useUnits } from '@/ui/units';
-import { BoardDialog } from './board-dialog';
 import { EditCells } from './edit-cells';
-import { ImportDialog } from './import-dialog';
 import { KeptFor } from './kept-for';
-import { MillingDialog } from './milling-dialog';
 import type { JobName, RackBoard, Shelf } from './rack-board';
 import { type SortKey, useRack } from './use-rack';
+
+const BoardDialog = later(() => import('./board-dialog'));
+const MillingDialog = later(() => import('./milling-dialog'));
+const ImportDialog = later(() => import('./import-dialog'));
 
 /** Height of a row, px; a taller one is measured when it is drawn. */
 const ROW = 34;
