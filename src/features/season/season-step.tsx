@@ -22,12 +22,36 @@ const TABS = [
 ] as const;
 
 export function SeasonStep() {
-  const { season, figures, checks, species, piece } = useDerived();
-  const document = useDecisions((own) => own);
-  const places = useJobState((state) => state.places);
-  const change = useChange();
-  const units = useUnits();
+  const { season, piece } = useDerived();
   const tabs = useTabs(TABS, 'plan');
+  return (
+    <StepFrame
+      step="season"
+      title="Season"
+      views={tabs.bar}
+      tools={tabs.value === 'year' || tabs.value === 'ties' ? null : <Exaggeration />}
+      drawing={<SeasonDrawing view={tabs.value} />}
+      lead={<WidthOnDay />}
+    >
+      <Airs />
+      <Reckoning />
+      {piece.fasteners.length > 0 ? <HeldBy /> : null}
+      <SeasonFigures />
+      <MeasuredWidths />
+      {season.reference.measuredOn ? (
+        <p className="mt-2 text-ink-2">
+          The top was measured at <QuantityText of={{ amount: season.reference.width, unit: 'mm-movement' }} /> on{' '}
+          {season.reference.measuredOn}; the widths start from there.
+        </p>
+      ) : null}
+    </StepFrame>
+  );
+}
+
+/** How wide the top is on the day that is shown; it alone is drawn anew while the day is dragged. */
+function WidthOnDay() {
+  const { season, figures, piece } = useDerived();
+  const units = useUnits();
   const { index, moisture } = useShownDay();
   const width = topWidthAt(season, moisture);
   const shown = figures['top-width-wettest'];
@@ -45,44 +69,46 @@ export function SeasonStep() {
         : input,
     ),
   };
+  return (
+    <>
+      <p>
+        <FigureButton figure={onDay} big>
+          {units.length(width, true)}
+        </FigureButton>{' '}
+        <span className="text-ink-2">
+          {units.system === 'metric' ? 'mm ' : ''}
+          {piece.top.leads ?? 'wide'} on {sayDayShort(plusDays(season.start, index))}
+        </span>
+      </p>
+      {piece.top.gap === undefined ? null : (
+        <p>
+          leaving gaps of{' '}
+          <b className="figures font-semibold">
+            {units.length(piece.top.gap - (width - topWidthAt(season, season.glued.moisture)), true)}
+          </b>{' '}
+          between slats
+        </p>
+      )}
+      <p>
+        between <b className="figures font-semibold">{units.length(season.topWidth.driest, true)}</b> on{' '}
+        {sayDayShort(season.driest.day)} and{' '}
+        <b className="figures font-semibold">{units.length(season.topWidth.wettest, true)}</b> on{' '}
+        {sayDayShort(season.wettest.day)},{' '}
+        {season.reckoning === 'simulated' ? 'as moisture gets in and out' : 'if the wood followed the air at once'}
+      </p>
+    </>
+  );
+}
+
+/** Where the job is made and where it goes, and when. */
+function Airs() {
+  const { season } = useDerived();
+  const document = useDecisions((own) => own);
+  const places = useJobState((state) => state.places);
+  const change = useChange();
   const homes = places.map((place) => ({ value: place.id, label: place.name }));
   return (
-    <StepFrame
-      step="season"
-      title="Season"
-      views={tabs.bar}
-      tools={tabs.value === 'year' || tabs.value === 'ties' ? null : <Exaggeration />}
-      drawing={<SeasonDrawing view={tabs.value} />}
-      lead={
-        <>
-          <p>
-            <FigureButton figure={onDay} big>
-              {units.length(width, true)}
-            </FigureButton>{' '}
-            <span className="text-ink-2">
-              {units.system === 'metric' ? 'mm ' : ''}
-              {piece.top.leads ?? 'wide'} on {sayDayShort(plusDays(season.start, index))}
-            </span>
-          </p>
-          {piece.top.gap === undefined ? null : (
-            <p>
-              leaving gaps of{' '}
-              <b className="figures font-semibold">
-                {units.length(piece.top.gap - (width - topWidthAt(season, season.glued.moisture)), true)}
-              </b>{' '}
-              between slats
-            </p>
-          )}
-          <p>
-            between <b className="figures font-semibold">{units.length(season.topWidth.driest, true)}</b> on{' '}
-            {sayDayShort(season.driest.day)} and{' '}
-            <b className="figures font-semibold">{units.length(season.topWidth.wettest, true)}</b> on{' '}
-            {sayDayShort(season.wettest.day)},{' '}
-            {season.reckoning === 'simulated' ? 'as moisture gets in and out' : 'if the wood followed the air at once'}
-          </p>
-        </>
-      }
-    >
+    <>
       <Select
         label="Home air"
         value={document.season.homePlaceId}
@@ -111,6 +137,17 @@ export function SeasonStep() {
         onEmpty={() => change('season.moistureAtGluing')(null)}
         hint="Empty: the shop’s air on the day."
       />
+    </>
+  );
+}
+
+/** How the boards are sawn and finished, and how movement is reckoned. */
+function Reckoning() {
+  const { figures, species } = useDerived();
+  const document = useDecisions((own) => own);
+  const change = useChange();
+  return (
+    <>
       <Choice
         label="The boards are sawn"
         value={String(nearestSawing(document.season.ringAngle))}
@@ -177,39 +214,52 @@ export function SeasonStep() {
           { value: 'neither', label: 'Neither', reason: 'Bare wood follows the air fastest.' },
         ]}
       />
-      {piece.fasteners.length > 0 ? (
-        <Group title="How the top is held">
-          <Select
-            label="Fasteners"
-            value={document.form.hold.kind}
-            onCommit={change('form.hold.kind')}
-            options={Object.entries(HOLDS).map(([value, hold]) => ({
-              value: value as keyof typeof HOLDS,
-              label: hold.name,
-            }))}
-            hint={HOLDS[document.form.hold.kind].reason}
-            wide
-          />
-          <LengthField
-            label={HOLDS[document.form.hold.kind].slots ? 'Travel outward' : 'Travel, each way'}
-            mm={document.form.hold.travel}
-            least={0}
-            most={40}
-            onCommit={change('form.hold.travel')}
-            hint={HOLDS[document.form.hold.kind].how}
-          />
-          {HOLDS[document.form.hold.kind].slots ? (
-            <LengthField
-              label="Travel inward"
-              mm={document.form.hold.inward ?? document.form.hold.travel}
-              least={0}
-              most={40}
-              onCommit={change('form.hold.inward')}
-              hint="What is made in the dry season goes outward only; set it so, and the slot need not be twice as long."
-            />
-          ) : null}
-        </Group>
+    </>
+  );
+}
+
+function HeldBy() {
+  const { hold } = useDecisions((own) => own.form);
+  const change = useChange();
+  return (
+    <Group title="How the top is held">
+      <Select
+        label="Fasteners"
+        value={hold.kind}
+        onCommit={change('form.hold.kind')}
+        options={Object.entries(HOLDS).map(([value, hold]) => ({
+          value: value as keyof typeof HOLDS,
+          label: hold.name,
+        }))}
+        hint={HOLDS[hold.kind].reason}
+        wide
+      />
+      <LengthField
+        label={HOLDS[hold.kind].slots ? 'Travel outward' : 'Travel, each way'}
+        mm={hold.travel}
+        least={0}
+        most={40}
+        onCommit={change('form.hold.travel')}
+        hint={HOLDS[hold.kind].how}
+      />
+      {HOLDS[hold.kind].slots ? (
+        <LengthField
+          label="Travel inward"
+          mm={hold.inward ?? hold.travel}
+          least={0}
+          most={40}
+          onCommit={change('form.hold.inward')}
+          hint="What is made in the dry season goes outward only; set it so, and the slot need not be twice as long."
+        />
       ) : null}
+    </Group>
+  );
+}
+
+function SeasonFigures() {
+  const { season, figures, checks, piece } = useDerived();
+  return (
+    <>
       {figures['gap-wettest'] ? (
         <FigureLine label="Gap between slats, wettest" figure={figures['gap-wettest']} />
       ) : null}
@@ -226,14 +276,7 @@ export function SeasonStep() {
       ) : null}
       <FigureLine label={`Driest, ${sayDayShort(season.driest.day)}`} figure={figures['moisture-driest']} />
       <FigureLine label={`Wettest, ${sayDayShort(season.wettest.day)}`} figure={figures['moisture-wettest']} />
-      <MeasuredWidths />
-      {season.reference.measuredOn ? (
-        <p className="mt-2 text-ink-2">
-          The top was measured at <QuantityText of={{ amount: season.reference.width, unit: 'mm-movement' }} /> on{' '}
-          {season.reference.measuredOn}; the widths start from there.
-        </p>
-      ) : null}
-    </StepFrame>
+    </>
   );
 }
 

@@ -2,7 +2,7 @@
 
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import { dayOfYear, moistureLine, plusDays, sayDay, sayDayShort, topWidthAt } from '@/core';
+import { dayOfYear, moistureLine, plusDays, type Season, sayDay, sayDayShort, topWidthAt } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useDerived, useLook, useShownDay } from '../job/job-context';
@@ -11,6 +11,32 @@ const HEIGHT = 150;
 const PLOT = { left: 4, right: 34, top: 34, bottom: 24 };
 const INITIALS = 'JFMAMJJASOND';
 
+/** Places of days and moistures in the band, px. */
+interface Plot {
+  width: number;
+  days: number;
+  low: number;
+  high: number;
+  x: (day: number) => number;
+  y: (moisture: number) => number;
+}
+
+function plotOf({ air, moistures }: Pick<Season, 'air' | 'moistures'>, wide: number): Plot {
+  const all = [...air, ...moistures];
+  const low = Math.floor(Math.min(...all) - 0.8);
+  const high = Math.ceil(Math.max(...all) + 0.8);
+  const width = Math.max(200, wide);
+  const days = moistures.length;
+  return {
+    width,
+    days,
+    low,
+    high,
+    x: (d) => PLOT.left + (d / (days - 1)) * (width - PLOT.left - PLOT.right),
+    y: (m) => HEIGHT - PLOT.bottom - ((m - low) / (high - low)) * (HEIGHT - PLOT.top - PLOT.bottom),
+  };
+}
+
 /**
  * Two years of moisture, dry to wet: the broad band is that of the air, the line that of the wood. The day that every
  * drawing shows is dragged, or moved by the arrows.
@@ -18,69 +44,16 @@ const INITIALS = 'JFMAMJJASOND';
 export function YearBand() {
   const { season } = useDerived();
   const setDay = useLook((look) => look.setDay);
-  const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
   const svg = useRef<SVGSVGElement>(null);
-  const days = season.moistures.length;
-  const { index: day, moisture } = useShownDay();
-
-  const all = [...season.air, ...season.moistures];
-  const low = Math.floor(Math.min(...all) - 0.8);
-  const high = Math.ceil(Math.max(...all) + 0.8);
-  const width = Math.max(200, size.width);
-  const x = (d: number) => PLOT.left + (d / (days - 1)) * (width - PLOT.left - PLOT.right);
-  const y = (m: number) => HEIGHT - PLOT.bottom - ((m - low) / (high - low)) * (HEIGHT - PLOT.top - PLOT.bottom);
-  const sampled = Array.from({ length: Math.ceil(days / 5) }, (_, i) => Math.min(days - 1, i * 5));
-  const { mean: simulated } = moistureLine(season.lineInput);
-  const at = (d: number) => season.air[d] ?? 0;
-  const wood = (d: number) => simulated[d] ?? 0;
-  const band =
-    area<number>()
-      .x(x)
-      .y0((d) => y(at(d)) + 7)
-      .y1((d) => y(at(d)) - 7)
-      .curve(curveMonotoneX)(sampled) ?? '';
-  const path =
-    line<number>()
-      .x(x)
-      .y((d) => y(wood(d)))
-      .curve(curveMonotoneX)(sampled.filter((d) => d >= season.milled.index)) ?? '';
-  const gridLines = Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((m) => m % 2 === 0);
-  const months = Array.from({ length: 25 }, (_, i) => Math.round((i * 365) / 12));
-  const marks = [
-    { at: season.glued.index, text: 'glued' },
-    { at: season.delivered.index, text: 'delivered' },
-    { at: season.driest.index, text: `dry ${units.length(season.topWidth.driest, true)}` },
-    { at: season.wettest.index, text: `wet ${units.length(season.topWidth.wettest, true)}` },
-  ].filter((mark) => mark.at >= 0 && mark.at < days);
-
-  const measured = season.learned?.points.filter((point) => point.index >= 0 && point.index < days) ?? [];
-
+  const plot = plotOf(season, size.width);
+  const { width, days } = plot;
   const drag = (event: PointerEvent) => {
     const box = svg.current?.getBoundingClientRect();
     if (!box || (event.type === 'pointermove' && event.buttons === 0)) return;
     const share = (event.clientX - box.left - PLOT.left) / (width - PLOT.left - PLOT.right);
     setDay(Math.round(Math.min(1, Math.max(0, share)) * (days - 1)));
   };
-  const keys = (event: KeyboardEvent) => {
-    const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 30, PageDown: -30 }[event.key];
-    const to =
-      event.key === 'Home'
-        ? 0
-        : event.key === 'End'
-          ? days - 1
-          : by === undefined
-            ? undefined
-            : day + by * (event.altKey ? 10 : 1);
-    if (to === undefined) return;
-    event.preventDefault();
-    setDay(Math.min(days - 1, Math.max(0, to)));
-  };
-  const iso = plusDays(season.start, day);
-  const label = `${sayDayShort(iso)} · ${moisture.toFixed(1)} %`;
-  const flagLeft = x(day) > width - 150;
-  const taken: number[] = [];
-
   return (
     <div ref={ref} className="w-full select-none pb-1">
       <svg
@@ -105,83 +78,152 @@ export function YearBand() {
             <stop offset="1" stopColor="var(--color-wet)" />
           </linearGradient>
         </defs>
-        {gridLines.map((m) => (
-          <g key={m}>
-            <line x1={PLOT.left} x2={width - PLOT.right} y1={y(m)} y2={y(m)} className="stroke-hairline" />
-            <text
-              x={width - 2}
-              y={y(m)}
-              textAnchor="end"
-              dominantBaseline="central"
-              className="figures fill-ink-2 text-[11px]"
-            >
-              {m} %
-            </text>
-          </g>
-        ))}
-        <path d={band} fill="url(#dry-to-wet)" opacity={0.6} />
-        <path d={path} className="fill-none stroke-ink" strokeWidth={1.6} />
-        {measured.map((point) => (
-          <path
-            key={`${point.on}${point.width}`}
-            d={`M${x(point.index)} ${HEIGHT - PLOT.bottom}l-4 -7h8z`}
-            className="fill-layout"
-          >
-            <title>
-              {point.on}: measured {units.length(point.width, true)}
-            </title>
-          </path>
-        ))}
-        {months.map((d, i) => (
-          <g key={d}>
-            <line
-              x1={x(d)}
-              x2={x(d)}
-              y1={HEIGHT - PLOT.bottom + 2}
-              y2={HEIGHT - PLOT.bottom + 7}
-              className="stroke-line"
-            />
-            {i < 24 ? (
-              <text
-                x={x(d + 15)}
-                y={HEIGHT - 8}
-                textAnchor="middle"
-                className={`figures text-[11px] ${i % 12 === 0 ? 'fill-ink font-bold' : 'fill-ink-2'}`}
-              >
-                {INITIALS[(i + Math.round(dayOfYear(season.start) / 30)) % 12]}
-              </text>
-            ) : null}
-          </g>
-        ))}
-        {marks
-          .sort((a, b) => a.at - b.at)
-          .map((mark) => {
-            // Words that would run into the one before stand a line lower.
-            const near = taken.filter((t) => Math.abs(t - x(mark.at)) < 74).length;
-            taken.push(x(mark.at));
-            const end = x(mark.at) > width - 110;
-            return (
-              <g key={mark.text}>
-                <line
-                  x1={x(mark.at)}
-                  x2={x(mark.at)}
-                  y1={10 + near * 11}
-                  y2={HEIGHT - PLOT.bottom}
-                  className="stroke-ink-2"
-                  strokeDasharray="2 3"
-                  strokeWidth={0.9}
-                />
-                <text
-                  x={x(mark.at) + (end ? -4 : 4)}
-                  y={14 + near * 11}
-                  textAnchor={end ? 'end' : 'start'}
-                  className="figures fill-ink text-[11.5px]"
-                >
-                  {mark.text}
-                </text>
-              </g>
-            );
-          })}
+        <Moistures plot={plot} />
+        <AirAndWood season={season} plot={plot} />
+        <Measured season={season} plot={plot} />
+        <Months start={season.start} plot={plot} />
+        <Marks season={season} plot={plot} />
+        <DayShown season={season} plot={plot} onDay={setDay} />
+      </svg>
+    </div>
+  );
+}
+
+function Moistures({ plot: { width, low, high, y } }: { plot: Plot }) {
+  const lines = Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((m) => m % 2 === 0);
+  return lines.map((m) => (
+    <g key={m}>
+      <line x1={PLOT.left} x2={width - PLOT.right} y1={y(m)} y2={y(m)} className="stroke-hairline" />
+      <text
+        x={width - 2}
+        y={y(m)}
+        textAnchor="end"
+        dominantBaseline="central"
+        className="figures fill-ink-2 text-[11px]"
+      >
+        {m} %
+      </text>
+    </g>
+  ));
+}
+
+function AirAndWood({ season, plot: { days, x, y } }: { season: Season; plot: Plot }) {
+  const sampled = Array.from({ length: Math.ceil(days / 5) }, (_, i) => Math.min(days - 1, i * 5));
+  const { mean: simulated } = moistureLine(season.lineInput);
+  const at = (d: number) => season.air[d] ?? 0;
+  const band =
+    area<number>()
+      .x(x)
+      .y0((d) => y(at(d)) + 7)
+      .y1((d) => y(at(d)) - 7)
+      .curve(curveMonotoneX)(sampled) ?? '';
+  const path =
+    line<number>()
+      .x(x)
+      .y((d) => y(simulated[d] ?? 0))
+      .curve(curveMonotoneX)(sampled.filter((d) => d >= season.milled.index)) ?? '';
+  return (
+    <>
+      <path d={band} fill="url(#dry-to-wet)" opacity={0.6} />
+      <path d={path} className="fill-none stroke-ink" strokeWidth={1.6} />
+    </>
+  );
+}
+
+function Measured({ season, plot: { days, x } }: { season: Season; plot: Plot }) {
+  const units = useUnits();
+  const measured = season.learned?.points.filter((point) => point.index >= 0 && point.index < days) ?? [];
+  return measured.map((point) => (
+    <path
+      key={`${point.on}${point.width}`}
+      d={`M${x(point.index)} ${HEIGHT - PLOT.bottom}l-4 -7h8z`}
+      className="fill-layout"
+    >
+      <title>
+        {point.on}: measured {units.length(point.width, true)}
+      </title>
+    </path>
+  ));
+}
+
+function Months({ start, plot: { x } }: { start: Season['start']; plot: Plot }) {
+  const months = Array.from({ length: 25 }, (_, i) => Math.round((i * 365) / 12));
+  return months.map((d, i) => (
+    <g key={d}>
+      <line x1={x(d)} x2={x(d)} y1={HEIGHT - PLOT.bottom + 2} y2={HEIGHT - PLOT.bottom + 7} className="stroke-line" />
+      {i < 24 ? (
+        <text
+          x={x(d + 15)}
+          y={HEIGHT - 8}
+          textAnchor="middle"
+          className={`figures text-[11px] ${i % 12 === 0 ? 'fill-ink font-bold' : 'fill-ink-2'}`}
+        >
+          {INITIALS[(i + Math.round(dayOfYear(start) / 30)) % 12]}
+        </text>
+      ) : null}
+    </g>
+  ));
+}
+
+function Marks({ season, plot: { width, days, x } }: { season: Season; plot: Plot }) {
+  const units = useUnits();
+  const marks = [
+    { at: season.glued.index, text: 'glued' },
+    { at: season.delivered.index, text: 'delivered' },
+    { at: season.driest.index, text: `dry ${units.length(season.topWidth.driest, true)}` },
+    { at: season.wettest.index, text: `wet ${units.length(season.topWidth.wettest, true)}` },
+  ]
+    .filter((mark) => mark.at >= 0 && mark.at < days)
+    .sort((a, b) => a.at - b.at);
+  return marks.map((mark, i) => {
+    // Words that would run into the one before stand a line lower.
+    const near = marks.slice(0, i).filter((before) => Math.abs(x(before.at) - x(mark.at)) < 74).length;
+    const end = x(mark.at) > width - 110;
+    return (
+      <g key={mark.text}>
+        <line
+          x1={x(mark.at)}
+          x2={x(mark.at)}
+          y1={10 + near * 11}
+          y2={HEIGHT - PLOT.bottom}
+          className="stroke-ink-2"
+          strokeDasharray="2 3"
+          strokeWidth={0.9}
+        />
+        <text
+          x={x(mark.at) + (end ? -4 : 4)}
+          y={14 + near * 11}
+          textAnchor={end ? 'end' : 'start'}
+          className="figures fill-ink text-[11.5px]"
+        >
+          {mark.text}
+        </text>
+      </g>
+    );
+  });
+}
+
+/** How far the keys move the day. */
+const BY = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 30, PageDown: -30 } as const;
+
+function DayShown({ season, plot, onDay }: { season: Season; plot: Plot; onDay: (day: number) => void }) {
+  const units = useUnits();
+  const { index: day, moisture } = useShownDay();
+  const { width, days, x, y } = plot;
+  const keys = (event: KeyboardEvent) => {
+    const by = BY[event.key as keyof typeof BY];
+    const moved = by === undefined ? undefined : day + by * (event.altKey ? 10 : 1);
+    const to = event.key === 'Home' ? 0 : event.key === 'End' ? days - 1 : moved;
+    if (to === undefined) return;
+    event.preventDefault();
+    onDay(Math.min(days - 1, Math.max(0, to)));
+  };
+  const iso = plusDays(season.start, day);
+  const flagLeft = x(day) > width - 150;
+  const flag = { x: flagLeft ? x(day) - 118 : x(day) + 8, y: y(moisture) > 70 ? y(moisture) - 30 : y(moisture) + 10 };
+  return (
+    <>
+      <g pointerEvents="none">
         <line
           x1={x(day)}
           x2={x(day)}
@@ -189,47 +231,27 @@ export function YearBand() {
           y2={HEIGHT - PLOT.bottom + 4}
           className="stroke-layout"
           strokeWidth={2}
-          pointerEvents="none"
         />
-        <circle
-          cx={x(day)}
-          cy={y(moisture)}
-          r={4.5}
-          className="fill-paper stroke-layout"
-          strokeWidth={2}
-          pointerEvents="none"
-        />
-        <rect
-          x={flagLeft ? x(day) - 118 : x(day) + 8}
-          y={y(moisture) > 70 ? y(moisture) - 30 : y(moisture) + 10}
-          width={110}
-          height={19}
-          className="fill-layout"
-          pointerEvents="none"
-        />
-        <text
-          x={flagLeft ? x(day) - 112 : x(day) + 14}
-          y={(y(moisture) > 70 ? y(moisture) - 30 : y(moisture) + 10) + 13.5}
-          className="figures fill-paper font-semibold text-[13px]"
-          pointerEvents="none"
-        >
-          {label}
+        <circle cx={x(day)} cy={y(moisture)} r={4.5} className="fill-paper stroke-layout" strokeWidth={2} />
+        <rect x={flag.x} y={flag.y} width={110} height={19} className="fill-layout" />
+        <text x={flag.x + 6} y={flag.y + 13.5} className="figures fill-paper font-semibold text-[13px]">
+          {`${sayDayShort(iso)} · ${moisture.toFixed(1)} %`}
         </text>
-        <g
-          role="slider"
-          tabIndex={0}
-          aria-label="Day shown"
-          aria-valuemin={0}
-          aria-valuemax={days - 1}
-          aria-valuenow={day}
-          data-day={iso}
-          aria-valuetext={`${sayDay(iso)}, ${moisture.toFixed(1)} percent, top ${units.length(topWidthAt(season, moisture), true)} wide`}
-          onKeyDown={keys}
-          className="cursor-ew-resize"
-        >
-          <path d={`M${x(day) - 8} ${HEIGHT - PLOT.bottom}h16v11l-8 7l-8-7z`} className="fill-layout" />
-        </g>
-      </svg>
-    </div>
+      </g>
+      <g
+        role="slider"
+        tabIndex={0}
+        aria-label="Day shown"
+        aria-valuemin={0}
+        aria-valuemax={days - 1}
+        aria-valuenow={day}
+        data-day={iso}
+        aria-valuetext={`${sayDay(iso)}, ${moisture.toFixed(1)} percent, top ${units.length(topWidthAt(season, moisture), true)} wide`}
+        onKeyDown={keys}
+        className="cursor-ew-resize"
+      >
+        <path d={`M${x(day) - 8} ${HEIGHT - PLOT.bottom}h16v11l-8 7l-8-7z`} className="fill-layout" />
+      </g>
+    </>
   );
 }
