@@ -95,7 +95,8 @@ function edgesOf(
   size: AlignerSize,
 ): EdgeJoint[] {
   const part = findPart(piece, panel.id);
-  if (!part) return [];
+  // What is cut into a panel that stands is not known in its own plane.
+  if (!part || Math.abs(part.frame.width[1]) < 0.99) return [];
   const widths = strips.map(({ width }) => width);
   // Looked along from its near end, the panel's right is the front of the piece.
   const lines = (trim ?? trimPanel(widths, part.size.width, [], 0)).joints.map((line) => -line);
