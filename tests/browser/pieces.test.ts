@@ -50,6 +50,7 @@ const chosen = (page: Page) => page.$eval('[aria-label="Pieces"] [aria-current="
 
 /** Adds a piece in the dialog of the pieces, which stays open. */
 async function add(page: Page, use: string) {
+  await page.waitForSelector('[role="dialog"] li');
   const before = (await page.$$('[role="dialog"] li')).length;
   await choose(page, 'Another piece', use);
   await (await button(page, 'Add it')).click();

@@ -208,6 +208,7 @@ describe('woods of the workshop’s own', () => {
     const before = await swing(quick);
     const page = await openPage('/shop');
     await (await button(page, 'Add a wood')).click();
+    await page.waitForSelector('[role="dialog"] select');
     const from = await page.$$eval('[role="dialog"] select', (all) => all[0]!.id);
     await page.select(`[id="${from}"]`, 'oak-white');
     expect(await (await field(page, 'Wood')).evaluate((e) => e.value)).toBe('White oak');
