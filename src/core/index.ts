@@ -184,7 +184,7 @@ export { FINISH_NAMES, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
 export * from './restraint/restraint';
 export * from './restraint/tie';
-export { inRoom, roomOf, type Standing } from './room/standing';
+export { inRoom, outlineInRoom, roomOf, type Standing } from './room/standing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
 export { type Correction, learnFrom, type MeasuredWidth } from './season/learning';
 export { moistureLine } from './season/moisture-line';

@@ -9,7 +9,7 @@ export interface RoomSize {
   width: number;
 }
 
-/** A piece as far as it matters where it spots. */
+/** A piece as far as it matters where it stands. */
 export interface InRoom {
   pieceId: string;
   instance: number;
@@ -82,13 +82,13 @@ function standingOf({ pieceId, instance, title, document, piece }: InRoom, spot:
     spot,
     chosen: document.spot !== null,
     judged: document.spot ?? (document.use === 'dining' ? { ...spot, x: 0, y: 0 } : spot),
-    outline: outlineOf(piece).map((point) => inRoom(spot, point)),
+    outline: outlineInRoom(piece, spot),
     height: piece.overall.height,
     under: piece.knees.height,
   };
 }
 
-/** A point of a piece where it spots. */
+/** A point of a piece where it stands. */
 export function inRoom({ x, y, turn }: Spot, [px, py]: Flat): Flat {
   const angle = (turn * Math.PI) / 180;
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
@@ -109,10 +109,16 @@ export function freeAround(piece: Piece, spot: Spot, room: RoomSize): { ends: nu
   return lengthways ? { ends: along, sides: across } : { ends: across, sides: along };
 }
 
-/** What a piece covers of the floor: its top, and what stands out beyond that. */
-function outlineOf({ top, feet, envelope: { from, to } }: Piece): Flat[] {
+/** What a piece covers of the floor at a spot: its top, and its feet and ends where they project beyond it. mm */
+export function outlineInRoom({ top, feet, envelope: { from, to } }: Piece, spot: Spot): Flat[] {
   const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
-  return hullOf([...top.polygon, ...feet, [from[0], y], [to[0], y], [x, from[1]], [x, to[1]]]);
+  const projecting: Flat[] = [
+    [from[0], y],
+    [to[0], y],
+    [x, from[1]],
+    [x, to[1]],
+  ];
+  return hullOf([...top.polygon, ...feet, ...projecting]).map((point) => inRoom(spot, point));
 }
 
 /** So many places in rows and columns, each the middle of its share of the room. */

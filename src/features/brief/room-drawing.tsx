@@ -10,6 +10,7 @@ import {
   type Flat,
   inRoom,
   insideBy,
+  outlineInRoom,
   roomOf,
   type Spot,
   type Standing,
@@ -321,7 +322,7 @@ function ToTheWalls({
   const units = useUnits();
   const { document, piece } = own;
   const need = document.use === 'dining' ? BEHIND_CHAIR[document.brief.behindChairs] : 0;
-  const all = piece.top.polygon.map((point) => inRoom(spot, point));
+  const all = outlineInRoom(piece, spot);
   const ends = (axis: 0 | 1) => [Math.min(...all.map((p) => p[axis])), Math.max(...all.map((p) => p[axis]))] as const;
   const [[left, right], [front, back]] = [ends(0), ends(1)];
   const toRight = room.length / 2 - right <= left + room.length / 2;
