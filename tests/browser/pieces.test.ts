@@ -180,7 +180,7 @@ describe('a job of several pieces', () => {
     await reads(page, '[aria-label^="Stool, "][data-spot]', /\S/);
     await (await button(page, 'Find it a place')).click();
     await saved(page);
-    expect(await spot()).toBeUndefined();
+    expect(await spot()).toBeNull();
     await goTo(page, 'form');
 
     await (await button(page, 'Pieces …')).click();

@@ -49,12 +49,15 @@ function moreRoom({ document }: CheckContext, need: number): Pick<Check, 'wayOut
     fits.length >= 600 && fits.width >= 500 && changes.length > 0
       ? { say: say`Make the top ${mm(lower.length)} × ${mm(lower.width)}`, changes }
       : { say: say`The room is too small for chairs all round: put one side to the wall`, changes: [] };
-  return document.spot ? { wayOut: leftToTaller(['spots']), otherWaysOut: [smaller] } : { wayOut: smaller };
+  return document.spot
+    ? { wayOut: foundAgain([`spots.${document.instance}`]), otherWaysOut: [smaller] }
+    : { wayOut: smaller };
 }
 
-const leftToTaller = (paths: readonly string[]): WayOut => ({
-  say: say`Let a place be found for it in the room`,
-  changes: [...new Set(paths)].map((path) => ({ path, value: {} })),
+/** @param paths of spots that the maker has chosen */
+const foundAgain = (paths: readonly string[]): WayOut => ({
+  say: say`Let a place be found for ${paths.length > 1 ? 'them' : 'it'} in the room`,
+  changes: paths.map((path) => ({ path, value: null })),
 });
 
 /** Whether all pieces of a job stand within its room, and clear of each other. `where` is empty: it is of no part. */
@@ -64,8 +67,10 @@ export function roomChecks({ brief }: Pick<JobDocument, 'brief'>, standings: rea
 }
 
 const waysOutOf = (meant: readonly Standing[], advice: WayOut): Pick<Check, 'wayOut' | 'otherWaysOut'> => {
-  const chosen = meant.filter(({ chosen }) => chosen).map(({ pieceId }) => `pieces.${pieceId}.spots`);
-  return chosen.length > 0 ? { wayOut: leftToTaller(chosen), otherWaysOut: [advice] } : { wayOut: advice };
+  const chosen = meant
+    .filter(({ chosen }) => chosen)
+    .map(({ pieceId, instance }) => `pieces.${pieceId}.spots.${instance}`);
+  return chosen.length > 0 ? { wayOut: foundAgain(chosen), otherWaysOut: [advice] } : { wayOut: advice };
 };
 
 function withinWalls(brief: JobDocument['brief'], standings: readonly Standing[]): Check {

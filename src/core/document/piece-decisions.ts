@@ -115,8 +115,8 @@ export const PieceSchema = v.pipe(
     plan: PiecePlanSchema,
     /** What is cut and measured of each of them, by its number from 1. */
     benches: v.record(numberFrom1, BenchSchema),
-    /** Where the maker has put them in the room, by the same numbers; where it is not said, a place is found. */
-    spots: v.optional(v.record(numberFrom1, SpotSchema), {}),
+    /** Where the maker has put them in the room, by the same numbers; null or nothing where a place is found. */
+    spots: v.optional(v.record(numberFrom1, v.nullable(SpotSchema)), {}),
   }),
   v.forward(
     v.partialCheck(

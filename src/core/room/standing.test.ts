@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { derive, inputs, jobInputs, jobOf, sixSeats } from '../../../tests/fixtures/demo';
-import type { JobDocument } from '../document/job-document';
+import { type JobDocument, withChanges } from '../document/job-document';
 import { deriveJob } from '../job/derive-job';
 import { gapBetween } from '../solid/outline';
 import { newPiece } from '../start/pieces';
@@ -91,7 +91,18 @@ describe('where pieces stand', () => {
     const least = Math.min(length / 2 - 400 - overall.length / 2, width / 2 - 300 - overall.width / 2);
     expect(check.value.amount).toBeCloseTo(least, 6);
     expect(check.value.amount).toBeLessThan(middle.value.amount);
-    expect(check.wayOut).toMatchObject({ changes: [{ path: `pieces.${table.id}.spots`, value: {} }] });
+    expect(check.wayOut).toMatchObject({ changes: [{ path: `pieces.${table.id}.spots.1`, value: null }] });
+  });
+
+  it('a way out finds a place for the one that is meant, and leaves what is decided of those made alike', () => {
+    const table = one.pieces[0]!;
+    const spots = { 1: { x: -900, y: 0, turn: 90 }, 2: { x: 1800, y: 0, turn: 0 } };
+    const job = stood({ ...one, pieces: [{ ...table, count: 2, spots }] });
+    const check = job.pieces[1]!.checks.find(({ id }) => id === 'people.room')!;
+    expect(check.level).not.toBe('good');
+    const after = withChanges({ ...one, pieces: [{ ...table, count: 2, spots }] }, check.wayOut!.changes);
+    expect(after.pieces[0]!.spots).toEqual({ ...spots, 2: null });
+    expect(stood(after).standings[0]).toMatchObject({ spot: spots[1], chosen: true });
   });
 
   it('a turned table gives its ends to the other walls', () => {
@@ -119,7 +130,7 @@ describe('where pieces stand', () => {
     const between = told(near, 'room.between');
     expect(between).toMatchObject({ level: 'watch', limit: { amount: 914.4 } });
     expect(between.value.amount).toBeCloseTo(500, 6);
-    expect(between.wayOut?.changes).toEqual([{ path: 'pieces.o0.spots', value: {} }]);
+    expect(between.wayOut?.changes).toEqual([{ path: 'pieces.o0.spots.1', value: null }]);
     // A stool is pushed under.
     expect(told(put('o1', 0, 0), 'room.between').value.amount).not.toBeLessThan(0);
   });

@@ -6,7 +6,7 @@ import { Choice, DayField, LengthField, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length } from '@/ui/units';
 import { DecisionFigure } from '../job/decision-figure';
-import { useChange, useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
+import { useChange, useChanges, useDecisions, useDerived } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { RoomDrawing } from './room-drawing';
 
@@ -90,14 +90,9 @@ export function BriefStep() {
 function SpotTools() {
   const { job, pieceId, instance } = useDerived();
   const change = useChange();
-  const pieces = useJobState(({ document }) => document.pieces);
   const standing = job.standings.find((own) => own.pieceId === pieceId && own.instance === instance);
   if (!standing) return null;
   const { spot, chosen, title } = standing;
-  const leave = () => {
-    const { [instance]: _, ...others } = pieces.find((own) => own.id === pieceId)?.spots ?? {};
-    change('spots')(others);
-  };
   return (
     <span className="flex items-center gap-2">
       <span className="text-ink-2 max-lg:hidden">Drag it, or move it by the arrows.</span>
@@ -107,7 +102,7 @@ function SpotTools() {
       >
         Turn
       </Button>
-      <Button disabled={!chosen} onClick={leave}>
+      <Button disabled={!chosen} onClick={() => change(`spots.${instance}`)(null)}>
         Find it a place
       </Button>
     </span>
