@@ -184,6 +184,7 @@ export { FINISH_NAMES, planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
 export * from './restraint/restraint';
 export * from './restraint/tie';
+export { CHAIR, chairsOf } from './room/chairs';
 export { inRoom, outlineInRoom, roomOf, type Standing } from './room/standing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
 export { type Correction, learnFrom, type MeasuredWidth } from './season/learning';

@@ -4,9 +4,9 @@ import { useRouter } from 'next/navigation';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import {
   BEHIND_CHAIR,
+  CHAIR,
+  chairsOf,
   type DerivedPiece,
-  EDGE_ON_BENCH,
-  EDGE_PER_CHAIR,
   type Flat,
   inRoom,
   insideBy,
@@ -21,8 +21,6 @@ import { useChanges, useDecisions, useDerived, useJobState, useLook } from '../j
 
 /** A place is chosen to so many mm. */
 const STEP = 10;
-/** A chair is so wide and deep, mm. */
-const CHAIR = 430;
 /** What is drawn smaller has its name where the pointer is over it alone, px. */
 const SMALL = 26;
 /** A pointer that has come so far drags; before, it only chooses. px */
@@ -152,14 +150,11 @@ function Chairs({
   scale: Scale;
   taken: readonly (readonly Flat[])[];
 }) {
-  const { brief, form } = document;
   const { length, width } = piece.overall;
-  const need = BEHIND_CHAIR[brief.behindChairs];
-  const each = brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR;
-  const round = piece.top.polygon.length > 4 && form.top.kind === 'glued-panel' && form.top.outline.kind !== 'curved';
-  const asked = document.seatsAsked ?? 0;
-  const all = round ? seatsRound(asked, length, width) : seatsAlong(asked, length, width, each);
-  const free = all.filter(([x, y]) => taken.every((outline) => insideBy(outline, inRoom(spot, [x, y])) < 0));
+  const need = BEHIND_CHAIR[document.brief.behindChairs];
+  const free = chairsOf(piece, document).filter((chair) =>
+    taken.every((outline) => insideBy(outline, inRoom(spot, chair)) < 0),
+  );
   const [half, deep] = [length / 2 + need, width / 2 + need];
   const corners: Flat[] = [
     [-half, -deep],
@@ -361,24 +356,3 @@ function ToTheWalls({
     );
   });
 }
-
-/** Middles of the chairs, from the middle of the table: along both sides, and one at each end where it is wide enough. */
-function seatsAlong(count: number, length: number, width: number, each: number): Flat[] {
-  const atEnds = width >= EDGE_PER_CHAIR ? 2 : 0;
-  const side = Math.min(Math.floor((length + 1e-6) / each), Math.ceil(Math.max(0, count - atEnds) / 2));
-  const ends = Math.min(atEnds, Math.max(0, count - 2 * side));
-  const along = (y: number): Flat[] =>
-    Array.from({ length: side }, (_, i) => [(length * (i + 0.5)) / side - length / 2, y]);
-  const endSeats: Flat[] = [
-    [-length / 2 - 200, 0],
-    [length / 2 + 200, 0],
-  ];
-  return [...along(-width / 2 - 200), ...along(width / 2 + 200), ...endSeats.slice(0, ends)];
-}
-
-/** Even round an edge that has no sides. */
-const seatsRound = (count: number, length: number, width: number): Flat[] =>
-  Array.from({ length: count }, (_, i) => {
-    const angle = (2 * Math.PI * (i + 0.5)) / count;
-    return [(length / 2 + 200) * Math.cos(angle), (width / 2 + 200) * Math.sin(angle)];
-  });
