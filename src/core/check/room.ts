@@ -1,7 +1,7 @@
 import { BEHIND_CHAIR } from '../decision/room-for-people';
 import { USE_OF_PIECE } from '../decision/use';
 import type { JobDocument } from '../document/job-document';
-import { mm, say } from '../measure/quantity';
+import { count, mm, say } from '../measure/quantity';
 import { freeAround, roomOf, type Standing } from '../room/standing';
 import { gapBetween } from '../solid/outline';
 import type { Check, CheckContext, WayOut } from './check';
@@ -28,6 +28,20 @@ export function roomAround(context: CheckContext): Check[] {
       where: piece.top.parts,
       why: 'A chair is pushed back before somebody stands up, and people pass behind.',
       school: behindChairs === 'wall' ? '36 in behind a chair to a wall' : '44 in where people pass',
+      figure: {
+        id: 'room-around',
+        label: 'Least to a wall, where the table stands',
+        quantity: mm(least),
+        formula: 'half the room − the farthest corner of all its parts from the room’s middle, either way',
+        inputs: [
+          { label: 'Room, long', quantity: mm(room.length) },
+          { label: 'Room, wide', quantity: mm(room.width) },
+          { label: 'To the walls at its ends', quantity: mm(ends) },
+          { label: 'To the walls at its sides', quantity: mm(sides) },
+          { label: 'A chair wants', quantity: mm(need) },
+        ],
+        source: 'geometry; what a chair wants, common practice',
+      },
       ...(level === 'good' ? {} : moreRoom(context, need)),
     },
   ];
@@ -94,6 +108,18 @@ function withinWalls(brief: JobDocument['brief'], standings: readonly Standing[]
     where: [],
     why: 'What does not stand in the room is seen on the day it is delivered.',
     school: 'Room for people, common practice',
+    figure: {
+      id: 'room-walls',
+      label: 'Farthest beyond a wall',
+      quantity: mm(Math.max(0, by)),
+      formula: 'the farthest point of an outline from the room’s middle − half the room, either way',
+      inputs: [
+        { label: 'Room, long', quantity: mm(length) },
+        { label: 'Room, wide', quantity: mm(width) },
+        { label: 'Pieces', quantity: count(standings.length) },
+      ],
+      source: 'geometry of the outlines seen from above, feet with them',
+    },
     ...waysOutOf(worst ? [worst.own] : [], {
       say: say`Move it in the drawing of the room, or make it smaller`,
       changes: [],
@@ -135,6 +161,18 @@ function clearOfEachOther(brief: JobDocument['brief'], standings: readonly Stand
     where: [],
     why: 'A chair is pushed back before somebody stands up; what is lower is pushed under a table, and not counted.',
     school: 'Room for people, common practice',
+    figure: {
+      id: 'room-between',
+      label: 'Between two pieces, where it matters most',
+      quantity: mm(gap),
+      formula: 'least distance between their outlines seen from above; below 0 how deep they are in one another',
+      inputs: [
+        ...(a && b ? [{ label: 'The two', quantity: `${a.title}, ${b.title}` }] : []),
+        { label: 'Wanted between them', quantity: mm(need) },
+        { label: 'Pairs looked at', quantity: count(pairs.length) },
+      ],
+      source: 'geometry of the outlines; what a chair wants, common practice',
+    },
     ...waysOutOf(a && b ? [a, b] : [], {
       say: say`Move one of them in the drawing of the room`,
       changes: [],
