@@ -13,7 +13,8 @@ export function roomAround(context: CheckContext): Check[] {
   if (document.use !== 'dining') return [];
   const { behindChairs } = document.brief;
   const need = BEHIND_CHAIR[behindChairs];
-  const { ends, sides } = freeAround(piece, spot, roomOf(document.brief));
+  const room = roomOf(document.brief);
+  const { ends, sides } = freeAround(piece, spot, room);
   const least = Math.min(ends, sides);
   const level = least < need - 1e-9 ? (least < 610 ? 'stop' : 'watch') : 'good';
   const where = spot.x === 0 && spot.y === 0 ? 'In the middle of the room' : 'Where it stands';
