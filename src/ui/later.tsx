@@ -2,11 +2,11 @@
 
 import { type ComponentType, type ReactNode, useEffect, useState } from 'react';
 
-/** So long after the page stands what it may need later is fetched too, ms: it is there when the network is not. */
+/** So long after the page has loaded what it may need later is fetched too, ms: it is there when the network is not. */
 const AFTER = 10_000;
 
 /**
- * A component whose code is fetched when it is first shown, or some seconds after the page stands.
+ * A component whose code is fetched when it is first shown, or some seconds after the page has loaded.
  *
  * @param load its address is written where it is called, so that the bundler finds it
  * @param meanwhile what is shown until it is there

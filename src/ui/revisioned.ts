@@ -24,8 +24,8 @@ export interface Revisioned<T, R> {
  * Keeps what is written with a revision, one write after the other: pages write more quickly than the server answers.
  *
  * @param stored as the server handed it out; null for what is added
- * @param send writes a value on top of what stands
- * @param onTop whether a value can be written over what stands by now all the same; where it cannot, somebody has to choose
+ * @param send writes a value over the revision known last
+ * @param onTop whether a value can be written over a newer revision all the same; where it cannot, somebody has to choose
  */
 export function useRevisioned<T, R extends { revision: number }>(
   stored: R | null,

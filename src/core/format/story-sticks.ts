@@ -18,7 +18,7 @@ import {
 
 const STICK_WIDE = 60;
 
-/** What stands in the edges of a panel's boards, as the job has it. */
+/** What is let into the edges of a panel's boards, as the job has it. */
 export interface PanelEdges {
   demand: { id: string };
   edges: {

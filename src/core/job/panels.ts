@@ -22,7 +22,7 @@ export interface WorkedPanel {
   trim: PanelTrim | null;
   /** Its strips, as laid or as they are likely to be. */
   strips: readonly GlueStrip[];
-  /** What stands in the edges of its boards to keep them level; null where nothing does. */
+  /** What is let into the edges of its boards to keep them level; null where nothing does. */
   edges: { joints: readonly EdgeJoint[]; size: AlignerSize } | null;
   /** Its strips as they move through the season. */
   inSeason: Season['strips'];
@@ -95,7 +95,7 @@ function edgesOf(
   size: AlignerSize,
 ): EdgeJoint[] {
   const part = findPart(piece, panel.id);
-  // What is cut into a panel that stands is not known in its own plane.
+  // What is cut into an upright panel is not known in its own plane.
   if (!part || Math.abs(part.frame.width[1]) < 0.99) return [];
   const widths = strips.map(({ width }) => width);
   // Looked along from its near end, the panel's right is the front of the piece.

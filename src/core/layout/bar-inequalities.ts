@@ -60,7 +60,7 @@ export function barInequalities(programme: Programme): BarInequalities {
   };
 }
 
-/** How much of each item's bars a column stands for: the left side of an inequality at given prices. */
+/** How much of each item's bars a column is worth: the left side of an inequality at given prices. */
 function entriesAt(
   { kinds, boards, options: { kerf }, at }: Programme,
   b: number,

@@ -98,7 +98,7 @@ export function inRoom({ x, y, turn }: Spot, [px, py]: Flat): Flat {
 /** Its longer side along that of the room. */
 const turnAlong = ({ overall }: Piece): number => (overall.width > overall.length ? 90 : 0);
 
-/** What stays free to the nearest wall at the ends of a piece and at its sides, feet and all that stands out counted. mm */
+/** What stays free to the nearest wall at the ends of a piece and at its sides, feet and all that projects counted. mm */
 export function freeAround(piece: Piece, spot: Spot, room: RoomSize): { ends: number; sides: number } {
   const { from, to } = piece.envelope;
   const corners = [from[0], to[0]].flatMap((x) => [from[1], to[1]].map((y) => inRoom(spot, [x, y])));

@@ -16,7 +16,7 @@ export function DecisionFigure({
   label: string;
   hint?: string;
   step?: number;
-  /** What stands there where nothing is decided; only where the schema lets it be left open. */
+  /** What is shown while nothing is decided; only where the schema lets it be left open. */
   emptyMeans?: string;
 }) {
   const { pieceId, instance } = useDerived();

@@ -8,7 +8,7 @@ const BoardDialog = later(() => import('./board-dialog'));
 const MillingDialog = later(() => import('./milling-dialog'));
 const ImportDialog = later(() => import('./import-dialog'));
 
-/** The dialog that stands over the rack, of a board that is there, or a new one. */
+/** The dialog open over the rack, of a board that is there, or a new one. */
 export type Open =
   | { dialog: 'board'; board: RackBoard | null }
   | { dialog: 'milling'; board: RackBoard }

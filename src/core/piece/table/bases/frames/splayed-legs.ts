@@ -98,7 +98,7 @@ function standingAt({ form, lean, underside, low, outer, inner, mitred }: Splaye
   };
 }
 
-/** The arm ends on the leg's inner face, which leans; its tongue goes on to the outer one, as a mitred arm does. mm */
+/** The arm ends on the leg's inner face, which leans; its tongue projects to the outer one, as a mitred arm does. mm */
 const armLong = ({
   mitred,
   outer,

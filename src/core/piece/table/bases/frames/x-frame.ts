@@ -20,7 +20,7 @@ interface Sizes extends ReturnType<typeof crossing> {
   /** Floor to the bearers, and to the top. */
   head: number;
   underside: number;
-  /** How far the stretcher goes into the crossings, and its tenon. */
+  /** How far the stretcher is let into the crossings, and its tenon. */
   into: number;
   rail: ReturnType<typeof stretcherTenon>;
   /** From the middle of the table to that of a frame. */
@@ -151,7 +151,7 @@ function throughCrossing({ form, x, rail, into }: Sizes, { side, word, at, legs 
     size: { ...rail, length: into },
     ties: [fixed({ id, name, a: a.id, b: bar.id, at: { x: at, y: 0, z: x.crossing } })],
   });
-  // Leg a keeps its half toward the stretcher, leg b the other: the mortise goes through both.
+  // Leg a keeps its half toward the stretcher, leg b the other: the mortise runs through both.
   const [mortise] = through.removed;
   const half = (toward: number, ...open: Vec[]) => ({
     ...mortise,

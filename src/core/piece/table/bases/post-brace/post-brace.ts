@@ -37,7 +37,7 @@ interface Sizes {
   /** Of the posts, in foot and bearer; of the stringer in the posts. */
   tenon: { foot: PostTenons; bearer: PostTenons };
   beamTenon: ReturnType<typeof stringerTenon>;
-  /** How far the stringer goes beyond its shoulders, and the top rails' dovetails. */
+  /** How far the stringer projects beyond its shoulders, and the top rails' dovetails. */
   deep: number;
   dovetail: number;
   underside: number;

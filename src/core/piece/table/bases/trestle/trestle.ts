@@ -238,7 +238,7 @@ function stretcherJoint(sizes: Sizes, { side, x, post: upright }: OneTrestle, ra
   return {
     ...joint,
     removed: [
-      // What stands beyond the post takes nothing from it.
+      // What projects beyond the post takes nothing from it.
       ...joint.removed.map((cut) => ({ ...cut, solid: mortiseOnly(cut.solid, x, post.thickness) })),
       ...cutsForHold(endOf(sizes, side, upright.id), form, out),
     ],
