@@ -10,13 +10,14 @@ import {
 } from '../decision/room-for-people';
 import { USE_OF_PIECE } from '../decision/use';
 import { count, mm, say } from '../measure/quantity';
+import { isSatAllRound } from '../piece/table/form';
 import { roundOf } from '../solid/outline';
 import { type Check, type CheckContext, judge, type WayOut } from './check';
 
 /** How many sit at a piece: along the edge of a round top, else along its sides and at its ends. */
 export function seatsOf({ document, piece }: Pick<CheckContext, 'document' | 'piece'>, edge?: number): number {
   const { top, joined } = document.form;
-  if (top.kind !== 'glued-panel' || !['round', 'oval', 'polygon'].includes(top.outline.kind)) {
+  if (!isSatAllRound(top)) {
     // Where another table stands at its end nobody sits.
     const all = seatsAt(piece.overall, document.brief.seating, edge);
     return joined && piece.overall.width >= (edge ?? EDGE_PER_CHAIR) - 1e-9 ? all - 1 : all;

@@ -138,14 +138,36 @@ function between(brief: JobDocument['brief'], a: Standing, b: Standing): { gap: 
   return { gap: gapBetween(a.outline, b.outline), need: dined ? BEHIND_CHAIR[brief.behindChairs] : 0 };
 }
 
-function clearOfEachOther(brief: JobDocument['brief'], standings: readonly Standing[]): Check {
-  const pairs = standings.flatMap((a, i) =>
-    standings.slice(i + 1).flatMap((b) => {
+/** The rectangle round an outline, along the room. mm */
+const boxOf = ({ outline }: Standing) => {
+  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
+  return { left: Math.min(...xs), right: Math.max(...xs), low: Math.min(...ys), high: Math.max(...ys) };
+};
+
+/** Those two that lack most of what should be between them; only of those whose rectangles are so near is the distance computed. */
+function nearestPair(brief: JobDocument['brief'], standings: readonly Standing[]) {
+  const boxes = standings.map(boxOf);
+  let worst: { a: Standing; b: Standing; gap: number; need: number; lacks: number } | undefined;
+  let pairs = 0;
+  standings.forEach((a, i) => {
+    standings.slice(i + 1).forEach((b, k) => {
+      const [p, q] = [boxes[i], boxes[i + 1 + k]] as [ReturnType<typeof boxOf>, ReturnType<typeof boxOf>];
+      pairs += 1;
+      const [dx, dy] = [Math.max(p.left - q.right, q.left - p.right), Math.max(p.low - q.high, q.low - p.high)];
+      // So far apart at the least, where their rectangles do not meet.
+      const least = Math.hypot(Math.max(0, dx), Math.max(0, dy));
+      if (worst && least > 0 && BEHIND_CHAIR[brief.behindChairs] - least <= worst.lacks) return;
       const found = between(brief, a, b);
-      return found ? [{ a, b, ...found, lacks: found.need - found.gap }] : [];
-    }),
-  );
-  const [worst] = pairs.sort((p, q) => q.lacks - p.lacks);
+      if (!found) return;
+      const lacks = found.need - found.gap;
+      if (!worst || lacks > worst.lacks) worst = { a, b, ...found, lacks };
+    });
+  });
+  return { worst, pairs };
+}
+
+function clearOfEachOther(brief: JobDocument['brief'], standings: readonly Standing[]): Check {
+  const { worst, pairs } = nearestPair(brief, standings);
   const bad = worst !== undefined && worst.lacks > 0.5;
   const { a, b, gap = 0, need = 0 } = worst ?? {};
   return {
@@ -170,7 +192,7 @@ function clearOfEachOther(brief: JobDocument['brief'], standings: readonly Stand
       inputs: [
         ...(a && b ? [{ label: 'The two', quantity: `${a.title}, ${b.title}` }] : []),
         { label: 'Wanted between them', quantity: mm(need) },
-        { label: 'Pairs looked at', quantity: count(pairs.length) },
+        { label: 'Pairs looked at', quantity: count(pairs) },
       ],
       source: 'geometry of the outlines; what a chair wants, common practice',
     },

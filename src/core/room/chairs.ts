@@ -1,6 +1,7 @@
 import { EDGE_ON_BENCH, EDGE_PER_CHAIR } from '../decision/room-for-people';
 import type { PieceInJob } from '../document/piece-in-job';
 import type { Piece } from '../piece/piece';
+import { isSatAllRound } from '../piece/table/form';
 import type { Flat } from '../solid/outline';
 
 /** Of a chair that is drawn up, wide and deep, mm; common practice. */
@@ -11,10 +12,8 @@ const DRAWN_UP = 200;
 /** Middles of the chairs that a piece is asked to seat, from the middle of its top, mm: no more than its edge has places for. */
 export function chairsOf(piece: Piece, { brief, form, seatsAsked }: PieceInJob): Flat[] {
   const { length, width } = piece.overall;
-  const { top } = form;
-  const round = piece.top.polygon.length > 4 && top.kind === 'glued-panel' && top.outline.kind !== 'curved';
   const count = seatsAsked ?? 0;
-  if (round) return chairsRound(count, length, width);
+  if (isSatAllRound(form.top)) return chairsRound(count, length, width);
   return chairsAlong(count, length, width, brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR);
 }
 

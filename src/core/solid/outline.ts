@@ -130,31 +130,31 @@ export function insideBy(points: readonly Flat[], [x, y]: Flat): number {
   return inside ? Math.sqrt(nearest) : -Math.sqrt(nearest);
 }
 
-/** From a point to a straight line between two others, mm. */
-function toSide([x, y]: Flat, [ax, ay]: Flat, [bx, by]: Flat): number {
-  const [dx, dy] = [bx - ax, by - ay];
-  const square = dx * dx + dy * dy;
-  const share = square === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / square));
-  return Math.hypot(x - ax - share * dx, y - ay - share * dy);
+/** How far a loop lies outside of that side of another which it is farthest outside of, both convex and anticlockwise; mm */
+function outsideOf(loop: readonly Flat[], other: readonly Flat[]): number {
+  let most = Number.NEGATIVE_INFINITY;
+  let a = loop.at(-1) as Flat;
+  for (const b of loop) {
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+    const long = Math.hypot(dx, dy);
+    if (long > 1e-9) {
+      let least = Number.POSITIVE_INFINITY;
+      for (const p of other) least = Math.min(least, (dy * (p[0] - a[0]) - dx * (p[1] - a[1])) / long);
+      most = Math.max(most, least);
+    }
+    a = b;
+  }
+  return most;
 }
 
 /** The least distance between two convex loops, both anticlockwise; below 0 how deep they are in one another. mm */
 export function gapBetween(a: readonly Flat[], b: readonly Flat[]): number {
-  const sidesOf = (loop: readonly Flat[]) => loop.map((p, i) => [p, loop[(i + 1) % loop.length] ?? p] as const);
-  /** How far the other is outside of the side that it is farthest outside of. */
-  const outside = (loop: readonly Flat[], other: readonly Flat[]) =>
-    Math.max(
-      ...sidesOf(loop).map(([[ax, ay], [bx, by]]) => {
-        const long = Math.hypot(bx - ax, by - ay);
-        if (long < 1e-9) return Number.NEGATIVE_INFINITY;
-        return Math.min(...other.map(([x, y]) => ((by - ay) * (x - ax) - (bx - ax) * (y - ay)) / long));
-      }),
-    );
-  const apart = Math.max(outside(a, b), outside(b, a));
+  const apart = Math.max(outsideOf(a, b), outsideOf(b, a));
   if (apart <= 0) return apart;
-  const nearest = (loop: readonly Flat[], other: readonly Flat[]) =>
-    Math.min(...sidesOf(loop).flatMap(([from, to]) => other.map((point) => toSide(point, from, to))));
-  return Math.min(nearest(a, b), nearest(b, a));
+  let least = Number.POSITIVE_INFINITY;
+  for (const p of b) least = Math.min(least, -insideBy(a, p));
+  for (const p of a) least = Math.min(least, -insideBy(b, p));
+  return least;
 }
 
 /** The smallest loop without hollows round some points, anticlockwise (A. Andrew's monotone chain, 1979). */

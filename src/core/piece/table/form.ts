@@ -57,6 +57,10 @@ export type BaseKindName = Base['kind'];
 export type BaseOf<Kind extends BaseKindName> = Extract<Base, { kind: Kind }>;
 export type TopOf<Kind extends TopKindName> = Extract<Top, { kind: Kind }>;
 
+/** Whether people sit all round a top, whose edge has no sides: round, oval or of many sides. */
+export const isSatAllRound = (top: Top): boolean =>
+  top.kind === 'glued-panel' && ['round', 'oval', 'polygon'].includes(top.outline.kind);
+
 const byName = <K extends SaysItsKind>(kinds: readonly K[]) => new Map(kinds.map((kind) => [kindOf(kind), kind]));
 
 const TOP_OF = byName(TOPS);
