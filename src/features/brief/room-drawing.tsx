@@ -21,8 +21,10 @@ import { useChanges, useDecisions, useDerived, useJobState, useLook } from '../j
 
 /** A place is chosen to so many mm. */
 const STEP = 10;
-/** What is drawn smaller has its name where the pointer is over it alone, px. */
+/** What is drawn smaller has its name, or its figure, nowhere but under the pointer, px. */
 const SMALL = 26;
+/** Half of what is written below a piece is so wide at the most, px: it keeps within the room. */
+const WORDS = 64;
 /** A pointer that has come so far drags; before, it only chooses. px */
 const DRAGS = 4;
 
@@ -42,7 +44,11 @@ export function RoomDrawing() {
   /** What is being dragged, and where it would stand. */
   const [moving, setMoving] = useState<{ standing: Standing; spot: Spot } | null>(null);
   const room = roomOf(brief);
-  const px = Math.max(0.001, Math.min((size.width - 120) / room.length, (size.height - 90) / room.width));
+  // What stands beyond the walls is drawn all the same.
+  const reach = (axis: 0 | 1, least: number) =>
+    Math.max(least, ...job.standings.flatMap(({ outline }) => outline.map((point) => 2 * Math.abs(point[axis]))));
+  const [across, down] = [(size.width - 64) / reach(0, room.length), (size.height - 90) / reach(1, room.width)];
+  const px = Math.max(0.001, Math.min(across, down));
   const scale: Scale = {
     px,
     at: ([x, y]) => [size.width / 2 + x * px, size.height / 2 - y * px],
@@ -126,10 +132,8 @@ function Walls({ room, door, scale }: { room: { length: number; width: number };
         {units.length(room.length)}
       </text>
       <text
-        x={left - 12}
-        y={(top + bottom) / 2}
-        textAnchor="end"
-        dominantBaseline="central"
+        transform={`translate(${left - 14} ${(top + bottom) / 2}) rotate(-90)`}
+        textAnchor="middle"
         className="figures fill-ink text-[13px]"
       >
         {units.length(room.width)}
@@ -243,6 +247,7 @@ function PieceInRoom({
     event.preventDefault();
   };
   const [cx, cy] = scale.at([spot.x, spot.y]);
+  const [[first], [last]] = [scale.at([-room.length / 2, 0]), scale.at([room.length / 2, 0])];
   const { length, width } = own.piece.overall;
   const words = shown ? `${units.length(length)} × ${units.length(width)}` : length * scale.px < SMALL ? '' : title;
   // What does not hold its words has them below it.
@@ -290,7 +295,7 @@ function PieceInRoom({
       />
       <title>{title}</title>
       <text
-        x={cx}
+        x={below > 0 ? Math.min(last - WORDS, Math.max(first + WORDS, cx)) : cx}
         y={cy + below}
         textAnchor="middle"
         dominantBaseline="central"
@@ -337,7 +342,9 @@ function ToTheWalls({
       mm: toBack ? room.width / 2 - back : front + room.width / 2,
     },
   ];
-  return lines.map(({ from, to, upright, mm }) => {
+  // What stands at a wall needs no figure there.
+  const long = lines.filter(({ mm }) => mm * scale.px >= SMALL);
+  return long.map(({ from, to, upright, mm }) => {
     const [[x1, y1], [x2, y2]] = [scale.at(from), scale.at(to)];
     const enough = mm >= need - 1e-6;
     return (
