@@ -51,8 +51,9 @@ export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint 
 export { type PartMesh, partMeshes } from './drawing/part-meshes';
 export { composeBoardSheets } from './format/board-sheets';
 export { curveTables } from './format/curve-tables';
-export { type CutListRow, cutList, sayEnds, writeCutListCsv } from './format/cut-list-csv';
-export { sayCut, sayFreed, writeCutsCsv } from './format/cuts-csv';
+export { type CutListRow, cutList, sayEnds } from './format/cut-list';
+export { writeCutListCsv } from './format/cut-list-csv';
+export { writeCutsCsv } from './format/cuts-csv';
 export { fileName } from './format/file-name';
 export { fullSizeDrawings } from './format/full-size';
 export { FULL_SIZE_LAYERS, type FullSizeDrawing } from './format/full-size-drawing';
@@ -73,6 +74,7 @@ export {
   readRackCsv,
   writeRackCsv,
 } from './format/rack-csv';
+export { sayCut, sayFreed } from './format/say-cuts';
 export { composeSheet, type SheetInput } from './format/sheet';
 export { bestOrder } from './glueup/best-order';
 export type { EdgeJoint } from './glueup/edge-joints';
@@ -80,21 +82,13 @@ export { GLUES, type Glue } from './glueup/glue';
 export * from './glueup/lay-panel';
 export { clampsThatReach, type GlueStage, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 export * from './glueup/trim-panel';
-export {
-  type DerivedJob,
-  type DerivedPiece,
-  type DerivedWood,
-  deriveJob,
-  type OwnedCheck,
-  ownedChecks,
-  ownerOfPiece,
-  type ShownPiece,
-  shownPiece,
-} from './job/derive-job';
+export { type DerivedJob, type DerivedPiece, type DerivedWood, deriveJob } from './job/derive-job';
 export type { JobInputs } from './job/inputs';
 export { layoutOfPiece, namesOfPiece, placementsOfPiece } from './job/names-in-job';
 export { keptOffJoints, outlineOfPanel, panelOfTop, type WorkedPanel } from './job/panels';
+export { type Parcel, packed, unpacked } from './job/parcel';
 export { proposeJob, proposePiece } from './job/propose-job';
+export { type OwnedCheck, ownedChecks, ownerOfPiece, type ShownPiece, shownPiece } from './job/shown-piece';
 export { type ProvenWayOut, tryChanges, waysOut } from './job/ways-out';
 export { type WholeLayout, wholeLayout } from './job/whole-layout';
 export { LAYOUT_EFFORT } from './job/wood-stage';
@@ -188,17 +182,11 @@ export { CHAIR, chairsOf } from './room/chairs';
 export { inRoom, outlineInRoom, roomOf, type Standing } from './room/standing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
 export { type Correction, learnFrom, type MeasuredWidth } from './season/learning';
-export { moistureLine } from './season/moisture-line';
 export { type PieceRestraint, restraintOfPiece, travelOfTop } from './season/restraint-of-piece';
-export {
-  deriveSeason,
-  FINISH_OF_PLAN,
-  SEASON_DAYS,
-  type Season,
-  sizeAt,
-  topWidthAt,
-} from './season/season';
+export { deriveSeason, SEASON_DAYS } from './season/season';
+export { FINISH_OF_PLAN, type Season } from './season/season-state';
 export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
+export { sizeAt, topWidthAt } from './season/size-at';
 export { acrossAt } from './solid/line-across';
 export { type Flat, gapBetween, insideBy } from './solid/outline';
 export { newJob, topForBrief } from './start/new-job';

@@ -3,6 +3,7 @@
 import { ToggleGroup } from 'radix-ui';
 import { type KeyboardEvent, type ReactNode, useEffect, useId, useState } from 'react';
 import { MM_PER_INCH, type Problem, parseLength } from '@/core';
+import { useHeld } from './settling';
 import { useUnits } from './units';
 import { type Commit, type Reading, useTyped } from './use-typed';
 
@@ -104,7 +105,7 @@ export function LengthField({
     event.preventDefault();
     const fine = units.system === 'metric' ? 1 : MM_PER_INCH / units.fraction;
     const steps = event.altKey ? 10 : 1;
-    const now = (mm ?? least) / fine;
+    const now = (typed.value ?? least) / fine;
     const next = event.key === 'ArrowUp' ? Math.floor(now + 1e-6) + steps : Math.ceil(now - 1e-6) - steps;
     typed.step(Math.min(most, Math.max(least, next * fine)));
   };
@@ -117,7 +118,7 @@ export function LengthField({
           autoComplete="off"
           spellCheck={false}
           data-typing={typed.text === null ? undefined : ''}
-          value={typed.text ?? (mm === null ? '' : units.length(mm, true))}
+          value={typed.text ?? (typed.value === null ? '' : units.length(typed.value, true))}
           placeholder={allowEmpty}
           aria-invalid={typed.problem ? true : undefined}
           aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
@@ -183,7 +184,7 @@ export function NumberField({
         autoComplete="off"
         placeholder={allowEmpty}
         data-typing={typed.text === null ? undefined : ''}
-        value={typed.text ?? (value === null ? '' : String(value))}
+        value={typed.text ?? (typed.value === null ? '' : String(typed.value))}
         aria-invalid={typed.problem ? true : undefined}
         aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
         onFocus={(event) => event.target.select()}
@@ -193,7 +194,7 @@ export function NumberField({
           if (event.key === 'Enter' && !typed.problem) event.currentTarget.blur();
           if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
           event.preventDefault();
-          const next = (value ?? least) + (event.key === 'ArrowUp' ? 1 : -1) * step * (event.altKey ? 10 : 1);
+          const next = (typed.value ?? least) + (event.key === 'ArrowUp' ? 1 : -1) * step * (event.altKey ? 10 : 1);
           typed.step(Math.min(most, Math.max(least, Number(next.toFixed(6)))));
         }}
         onBlur={typed.leave}
@@ -221,7 +222,7 @@ export function TextField({
   const typed = useTyped<string>({ read: (text) => ({ value: text }), onCommit, value });
   const shared = {
     id,
-    value: typed.text ?? value,
+    value: typed.text ?? typed.value,
     'data-typing': typed.text === null ? undefined : '',
     required,
     'aria-invalid': typed.problem ? (true as const) : undefined,
@@ -309,13 +310,17 @@ export function Select<T extends string>({
   wide?: boolean;
 }) {
   const id = useId();
+  const [chosen, hold] = useHeld(value);
   return (
     <Row id={id} label={label} hint={hint} {...(wide ? { wide } : {})}>
       <select
         id={id}
         className={`${INPUT} [font-stretch:92%] ${wide ? 'mt-1' : ''}`}
-        value={value}
-        onChange={(event) => onCommit(event.target.value as T)}
+        value={chosen}
+        onChange={(event) => {
+          onCommit(event.target.value as T);
+          hold(event.target.value as T);
+        }}
       >
         {options.map((option) => (
           <option key={option.value} value={option.value}>
@@ -342,7 +347,8 @@ export function Choice<T extends string>({
   disabled?: boolean;
 }) {
   const id = useId();
-  const reason = options.find((option) => option.value === value)?.reason;
+  const [chosen, hold] = useHeld(value);
+  const reason = options.find((option) => option.value === chosen)?.reason;
   return (
     <div className="mb-3">
       <p id={id} className="mb-1">
@@ -350,12 +356,14 @@ export function Choice<T extends string>({
       </p>
       <ToggleGroup.Root
         type="single"
-        value={value}
+        value={chosen}
         aria-labelledby={id}
         disabled={disabled ?? false}
         className="flex flex-wrap gap-y-1"
         onValueChange={(next) => {
-          if (next) onCommit(next as T);
+          if (!next) return;
+          onCommit(next as T);
+          hold(next as T);
         }}
       >
         {options.map((option) => (

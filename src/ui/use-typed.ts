@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Problem } from '@/core';
 import { afterPress } from './after-press';
+import { useHeld } from './settling';
 
 /** Tries a new value; what is wrong with it comes back and stands under the field. */
 export type Commit<T> = (value: T) => readonly Problem[] | undefined;
@@ -62,9 +63,12 @@ export function useTyped<T>(given: {
     [],
   );
 
-  const take = (value: T) => {
+  const [value, hold] = useHeld(given.value);
+  const take = (next: T) => {
     forget();
-    say(latest.current.onCommit(value)?.[0]?.problem);
+    const problem = latest.current.onCommit(next)?.[0]?.problem;
+    say(problem);
+    if (problem === undefined) hold(next);
   };
   const later = (run: () => void, pause: number | null) => {
     forget();
@@ -104,9 +108,9 @@ export function useTyped<T>(given: {
   useEffect(() => {
     if (away.current && wrong.current) takeBack();
   }, [given.value]);
-  const step = (value: T) => {
+  const step = (next: T) => {
     setText(null);
-    take(value);
+    take(next);
   };
-  return { text, problem, type, leave, step, takeBack };
+  return { text, value, problem, type, leave, step, takeBack };
 }

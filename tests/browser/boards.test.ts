@@ -122,6 +122,7 @@ describe('boards and strips by hand', () => {
     await reads(page, 'main', /Searching/);
     await reads(page, 'main', /changes tried/);
     await (await radio(page, 'Compare')).click();
+    await page.waitForSelector('[data-merit="counts"]');
     const counts = await page.$$eval('[data-merit="counts"] td', (all) => all.map((e) => parseFloat(e.textContent!)));
     expect(counts[0]).toBeLessThanOrEqual(counts[1]! + 0.01);
     await (await button(page, 'Take this one')).click();
@@ -131,6 +132,7 @@ describe('boards and strips by hand', () => {
 
     // The strips of the top: dragged to another place, and on from there by the keyboard.
     await (await radio(page, 'Panel')).click();
+    await page.waitForSelector('[data-strip]');
     const strips = () => page.$$eval('[data-strip]', (all) => all.map((e) => (e as HTMLElement).dataset.strip!));
     const [first = '', second = '', third = ''] = await strips();
     await dragStrip(page, first, third);
@@ -213,6 +215,7 @@ describe('boards and strips by hand', () => {
     expect((await decisions(id)).pairs).toBe('book');
 
     await (await radio(page, 'Panel')).click();
+    await page.waitForSelector('[data-strip]');
     const strips = () => page.$$eval('[data-strip]', (all) => all.map((e) => (e as HTMLElement).dataset.strip!));
     await expect.poll(strips).toEqual(['A1', 'A2', 'A3', 'A4']);
     await page.waitForSelector('[aria-label^="A1 to A2: a pair"]');

@@ -12,6 +12,7 @@ import {
   radio,
   reads,
   saved,
+  visit,
   widthShown,
   withBrowser,
 } from './desk';
@@ -265,6 +266,18 @@ describe('at the desk', () => {
     await saved(page);
     await reads(page, '[data-level="stop"]', /\(not tried on this job\)/);
     expect(await page.$$('button[data-way-out]')).toHaveLength(0);
+  });
+
+  it('where no worker starts, the page derives the job itself', async () => {
+    const { id } = await newJob('No worker at all for a test');
+    const page = await openPage('/methods');
+    await page.setRequestInterception(true);
+    page.on('request', (request) => (/worker/.test(request.url()) ? void request.abort() : void request.continue()));
+    await visit(page, `/jobs/${id}/form`);
+    await fill(page, 'Thickness', '12');
+    await saved(page);
+    await reads(page, '[data-level="stop"]', /\(not tried on this job\)/);
+    expect(page.faults).toEqual([]);
   });
 
   it('at the bench: a top that came out 9 mm narrow is locked, and overhang, fasteners and season follow', async () => {

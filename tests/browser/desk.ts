@@ -10,6 +10,9 @@ export { base, call, newJob } from '../http/api';
 /** How long anything on a page may take to come, ms. */
 const PATIENCE = 90_000;
 
+/** The page answers, and what was decided shows. */
+const AWAKE = 'html[data-awake]:not([data-settling])';
+
 let browser: Browser;
 const contexts: BrowserContext[] = [];
 
@@ -58,13 +61,13 @@ function lookByTheClock(page: Page) {
 /** Goes to a page of Taller, and waits until it answers. */
 export async function visit(page: Page, path: string) {
   await page.goto(base + path, { waitUntil: 'load' });
-  await page.waitForSelector('html[data-awake]');
+  await page.waitForSelector(AWAKE);
 }
 
 /** Loads the page anew. */
 export async function again(page: Page) {
   await page.reload({ waitUntil: 'load' });
-  await page.waitForSelector('html[data-awake]');
+  await page.waitForSelector(AWAKE);
 }
 
 /** A field by its label; a unit at its end stands behind a space that does not break. */
@@ -121,7 +124,7 @@ export async function saved(page: Page) {
     // What is typed is taken over when the browser comes round to it.
     return new Promise((taken) => setTimeout(taken, 40));
   });
-  await page.waitForSelector('[data-saving="saved"]');
+  await page.waitForSelector('html:not([data-settling]) [data-saving="saved"]');
 }
 
 /** A step of the job by its name in the spine. */

@@ -48,7 +48,7 @@ describe('two tabs at two servers of one workshop, on and off the network', () =
     const { id } = await newJob('Two tabs, two servers');
     const pages = [await openPage(`/jobs/${id}/form`), await openPage('/jobs')];
     await pages[1]!.goto(`${second}/jobs/${id}/form`, { waitUntil: 'load' });
-    await pages[1]!.waitForSelector('html[data-awake]');
+    await pages[1]!.waitForSelector('html[data-awake]:not([data-settling])');
     let asked = 0;
     for (let round = 0; round < ROUNDS; round += 1) {
       const typed: { label: string; value: number; tab: number }[] = [];

@@ -2,7 +2,7 @@ import { mm, movement, say } from '../measure/quantity';
 import { MATERIALS } from '../piece/material';
 import { findPart } from '../piece/piece';
 import { channelLines, resinFor, slabHeldAt } from '../piece/table/tops/channel';
-import { sizeAt } from '../season/season';
+import { sizeAt } from '../season/size-at';
 import { acrossAt, betweenLines } from '../solid/line-across';
 import { type Check, type CheckContext, judge } from './check';
 

@@ -9,7 +9,7 @@ import { isMade } from '../piece/material';
 import { woodOf } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import type { PieceRestraint } from '../season/restraint-of-piece';
-import type { Season } from '../season/season';
+import type { Season } from '../season/season-state';
 import type { Board } from '../stock/board';
 import type { Species } from '../wood/species';
 

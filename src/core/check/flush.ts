@@ -1,6 +1,6 @@
 import { movement, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
-import { sizeAt } from '../season/season';
+import { sizeAt } from '../season/size-at';
 import { type Check, type CheckContext, judge } from './check';
 
 /**

@@ -1,7 +1,7 @@
 import { mm, movement, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
 import { STAYS_IN } from '../piece/table/tops/framed';
-import { sizeAt } from '../season/season';
+import { sizeAt } from '../season/size-at';
 import { type Check, type CheckContext, judge } from './check';
 
 /** A mitre that has opened by more is seen and felt, mm; common practice. */

@@ -1,7 +1,7 @@
 import { mm, movement, percent, say } from '../measure/quantity';
 import { leadingPart, partsOfKind } from '../piece/piece';
 import { CONNECTOR, connectorPlaces } from '../piece/table/tops/joined-end';
-import { sizeAt } from '../season/season';
+import { sizeAt } from '../season/size-at';
 import { boundsOf, box } from '../solid/convex';
 import { overlap } from '../solid/distance';
 import { type Check, type CheckContext, judge } from './check';

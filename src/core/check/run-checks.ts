@@ -1,7 +1,7 @@
 import { apronsPushedAside } from './apron-bow';
 import { boardsAsDryAsTheAir } from './boards-and-air';
 import { glassInChannel, resinInChannel } from './channel';
-import type { Check, CheckContext, Level } from './check';
+import type { Check, CheckContext } from './check';
 import { cutsInParts, partsInParts } from './collisions';
 import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
 import { cutOuts } from './cut-outs';
@@ -12,6 +12,7 @@ import { stepAtTheLegs } from './flush';
 import { framedPanel } from './framed';
 import { boltedHalves } from './halves';
 import { fastenersInReach, seatsInRails } from './hold-seats';
+import { inOrder } from './in-order';
 import { joinedEnd } from './joined-end';
 import { cornerTenons, cutAlike } from './joints';
 import { leanedOn } from './leaning';
@@ -102,17 +103,6 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   curvedParts,
   cutsBesideHollows,
 ];
-
-const RANK: Record<Level, number> = { stop: 0, watch: 1, good: 2 };
-
-/** What stops the work first; a way out only where something is to be done. */
-export function inOrder(checks: readonly Check[]): Check[] {
-  return checks
-    .map(({ wayOut, otherWaysOut, ...check }) =>
-      check.level === 'good' || !wayOut ? check : { ...check, wayOut, ...(otherWaysOut ? { otherWaysOut } : {}) },
-    )
-    .sort((a, b) => RANK[a.level] - RANK[b.level]);
-}
 
 export function runChecks(context: CheckContext): Check[] {
   return inOrder(FAMILIES.flatMap((family) => family(context)));

@@ -2,7 +2,7 @@ import { mm, movement, say } from '../measure/quantity';
 import { woodOf } from '../piece/part';
 import { partsOfKind } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
-import { sizeAt } from '../season/season';
+import { sizeAt } from '../season/size-at';
 import { bendingStress, uniformSag } from './beam';
 import { type Check, type CheckContext, judge, WORKING_STRESS_SCHOOL } from './check';
 import { CREEP, SAG_PER_SPAN, STRESS_FACTOR, WATCHED } from './stiffness';

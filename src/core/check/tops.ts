@@ -5,7 +5,7 @@ import { baseKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
 import { thicknessInside } from '../piece/table/tops/outline';
 import { travelOfTop } from '../season/restraint-of-piece';
-import { sizeAt } from '../season/season';
+import { sizeAt } from '../season/size-at';
 import type { Convex } from '../solid/convex';
 import { type Flat, hullOf, insideBy } from '../solid/outline';
 import { type Check, type CheckContext, judge } from './check';

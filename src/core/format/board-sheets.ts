@@ -6,8 +6,8 @@ import { boardsUsed, type Layout, type LayoutOptions } from '../layout/layout';
 import { PROPOSAL } from '../layout/shopping-list';
 import { formatLength, type LengthStyle, sawStep } from '../measure/length';
 import type { Board } from '../stock/board';
-import { sayCut, sayFreed } from './cuts-csv';
 import { PAPERS, type Page, PageWriter, type Paper } from './page';
+import { sayCut, sayFreed } from './say-cuts';
 
 export interface BoardSheetInput {
   name: string;

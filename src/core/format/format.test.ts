@@ -5,7 +5,8 @@ import { boards, change, demoJob, derive, jobOf, places } from '../../../tests/f
 import { blanksOf } from '../layout/blanks';
 import { labelsOfPiece } from '../layout/labels';
 import { planLayout } from '../layout/plan-layout';
-import { cutList, writeCutListCsv } from './cut-list-csv';
+import { cutList } from './cut-list';
+import { writeCutListCsv } from './cut-list-csv';
 import { fileName } from './file-name';
 import { readJobFile, writeJobFile } from './job-file';
 import { writeLayoutSvg } from './layout-svg';

@@ -11,8 +11,9 @@ import { cutSteps } from '../layout/cut-steps';
 import { labelsOfPiece } from '../layout/labels';
 import { placeOn } from '../layout/move-piece';
 import { planLayout } from '../layout/plan-layout';
-import { sayCut, sayFreed, writeCutsCsv } from './cuts-csv';
+import { writeCutsCsv } from './cuts-csv';
 import { DXF_LAYERS, writeLayoutDxf } from './layout-dxf';
+import { sayCut, sayFreed } from './say-cuts';
 
 const job = derive(demoJob('1-square-table'));
 const labelOf = labelsOfPiece(job.piece);

@@ -10,7 +10,7 @@ import { writePhrase } from '../measure/write-quantity';
 import type { Piece } from '../piece/piece';
 import type { DatedOperation } from '../plan/schedule';
 import type { Board } from '../stock/board';
-import { cutList, sayEnds } from './cut-list-csv';
+import { cutList, sayEnds } from './cut-list';
 import { PAPERS, type Page, PageWriter, type Paper } from './page';
 
 /** One piece, or several that are alike in everything. */

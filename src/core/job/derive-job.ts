@@ -1,7 +1,7 @@
 import type { Check, CheckContext } from '../check/check';
+import { inOrder } from '../check/in-order';
 import { planChecks } from '../check/plan-checks';
 import { roomChecks } from '../check/room';
-import { inOrder } from '../check/run-checks';
 import type { Place } from '../climate/place';
 import { speciesOfDemand } from '../layout/demand';
 import type { Layout } from '../layout/layout';
@@ -14,9 +14,9 @@ import type { Board } from '../stock/board';
 import { speciesIn } from '../wood/blend';
 import { batched } from './batches';
 import { type BoardsOfPiece, checkPiece, checkWood, inJob } from './checks';
-import { byId, figuresOfLayout, figuresOfPiece, figuresOfPlan } from './figures';
+import { figuresOfLayout, figuresOfPiece, figuresOfPlan } from './figures';
 import type { JobInputs } from './inputs';
-import { layoutOfPiece, namesOfPiece } from './names-in-job';
+import { layoutOfPiece } from './names-in-job';
 import { type Airs, type DrawnPiece, drawPieces, isAlone, type WorkedPiece, workPiece } from './piece-stages';
 import { emptyMemory, rememberedOf } from './remember';
 import { layOutWood, type WoodOfJob } from './wood-stage';
@@ -208,65 +208,5 @@ function judged(
     ...own,
     checks: checks.map((check) => inJob(own, check)),
     figures: figuresOfPiece({ context, glueUps: own.glueUps, glue: own.glue, panels: own.panels }),
-  };
-}
-
-/** A check with what it is about: an instance of a piece, the boards of a species, or the job. */
-export interface OwnedCheck {
-  owner: string;
-  check: Check;
-}
-
-/** All that is judged of a job: of its pieces, its boards and its calendar. */
-export const ownedChecks = (job: DerivedJob): readonly OwnedCheck[] => [
-  ...job.pieces.flatMap((own) => own.checks.map((check) => ({ owner: ownerOfPiece(own), check }))),
-  ...job.woods.flatMap((own) => own.checks.map((check) => ({ owner: own.species.id, check }))),
-  ...job.checks.map((check) => ({ owner: 'job', check })),
-];
-
-export const ownerOfPiece = ({ pieceId, instance }: Pick<DerivedPiece, 'pieceId' | 'instance'>): string =>
-  `${pieceId}.${instance}`;
-
-/** One instance of a piece as it is looked at, with what it shares with the others of its job. */
-export interface ShownPiece extends Omit<DerivedPiece, 'figures'>, Airs {
-  job: DerivedJob;
-  wood: DerivedWood;
-  /** Boards of its species, those left out taken away. */
-  boards: DerivedWood['boards'];
-  layoutState: DerivedWood['layoutState'];
-  schedule: Schedule;
-  /** Of the piece, of the boards it comes from and of the calendar; what stops the work first. */
-  checks: readonly Check[];
-  /** The same, by their ids. */
-  figures: Readonly<Record<string, Figure>>;
-  problems: DerivedPiece['piece']['problems'];
-}
-
-/** A piece of a job as it is looked at, beside the boards of one of its species; the first one where there is none of that name. */
-export function shownPiece(job: DerivedJob, pieceId?: string, instance = 1, species?: string): ShownPiece {
-  const own =
-    job.pieces.find((piece) => piece.pieceId === pieceId && piece.instance === instance) ??
-    job.pieces.find((piece) => piece.pieceId === pieceId) ??
-    (job.pieces[0] as DerivedPiece);
-  const here = speciesOfDemand(own.demand);
-  const chosen = species !== undefined && here.includes(species) ? species : here[0];
-  const wood = (job.woods.find((one) => one.species.id === chosen) ?? job.woods[0]) as DerivedWood;
-  const ofBoards = job.woods
-    .filter((one) => here.includes(one.species.id))
-    .flatMap((one) => one.checks)
-    .map((check) => ({ ...check, where: namesOfPiece(own, check.where) }));
-  const checks = inOrder([...own.checks, ...ofBoards, ...job.checks]);
-  return {
-    ...own,
-    job,
-    wood,
-    shopAir: job.shopAir,
-    homeAir: job.homeAir,
-    boards: wood.boards,
-    layoutState: wood.layoutState,
-    schedule: job.schedule,
-    checks,
-    figures: byId([...own.figures, ...wood.figures, ...job.figures, ...checks.flatMap(({ figure }) => figure ?? [])]),
-    problems: own.piece.problems,
   };
 }

@@ -3,7 +3,7 @@ import { thickBoards } from '../../../tests/fixtures/constructions';
 import { boards, jobOf, places, shop, sixSeats } from '../../../tests/fixtures/demo';
 import { type JobDocument, withChanges } from '../document/job-document';
 import { drawView } from '../drawing/drawing';
-import { cutList } from '../format/cut-list-csv';
+import { cutList } from '../format/cut-list';
 import { checkLayout } from '../layout/check-layout';
 import { planLayout } from '../layout/plan-layout';
 import { partWeight } from '../piece/weight';

@@ -40,9 +40,6 @@ export const figuresOfPiece = (given: {
   ...given.glueUps.flatMap((glueUp) => glueUp.figures),
 ];
 
-export const byId = (figures: readonly Figure[]): Record<string, Figure> =>
-  Object.fromEntries(figures.map((own) => [own.id, own]));
-
 /** How wide the strips of a panel are whose strips are decided. */
 const stripFigures = ({ piece, document }: CheckContext): Figure[] =>
   piece.parts.flatMap((part) => {

@@ -9,7 +9,7 @@ import type { Demand, PanelDemand } from '../layout/demand';
 import type { Layout } from '../layout/layout';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import type { Season } from '../season/season';
+import type { Season } from '../season/season-state';
 import type { Flat } from '../solid/outline';
 import type { Board } from '../stock/board';
 

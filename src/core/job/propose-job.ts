@@ -2,8 +2,9 @@ import type { Use } from '../decision/use';
 import { type JobDocument, type PieceDecisions, sharing, withChanges } from '../document/job-document';
 import { newJob } from '../start/new-job';
 import { newPiece } from '../start/pieces';
-import { deriveJob, type OwnedCheck, ownedChecks, ownerOfPiece } from './derive-job';
+import { deriveJob } from './derive-job';
 import type { JobInputs } from './inputs';
+import { type OwnedCheck, ownedChecks, ownerOfPiece } from './shown-piece';
 import { searchWayOut } from './ways-out';
 
 /** What is mended of a first proposal before anybody sees it: all that stops, and where it would not please. */

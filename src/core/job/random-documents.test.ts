@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { derived } from '../../../tests/fixtures/constructions';
 import { allChoices, choicesOf, randomDocuments } from '../../../tests/fixtures/random-documents';
-import { moistureLine } from '../season/moisture-line';
 
 /** How many a run can afford; `npm run documents:random` takes twenty thousand. */
 const COUNT = Number(process.env.RANDOM_DOCUMENTS ?? 2_000);
@@ -37,9 +36,7 @@ describe(`${COUNT} random valid documents`, () => {
         for (const { id, where } of checks)
           for (const place of where) if (!known.has(place)) faults.places.push(`document ${at}: ${id} at ${place}`);
       }
-      // The simulated line is only made where it is looked at; here in some of them.
-      const line = at % 10 === 0 ? moistureLine(season.lineInput) : null;
-      const told = Object.entries({ piece, season, line, restraint, checks, figures, schedule, glueUps });
+      const told = Object.entries({ piece, season, restraint, checks, figures, schedule, glueUps });
       for (const [name, part] of told)
         for (const path of notFinite(part)) faults.numbers.push(`document ${at}: ${name}${path}`);
       const ids = checks.map(({ id }) => id);

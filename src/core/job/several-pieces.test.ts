@@ -6,9 +6,10 @@ import { partInJob, partOfPiece, pathInJob, pieceInJob } from '../document/piece
 import { checkLayout } from '../layout/check-layout';
 import { planLayout } from '../layout/plan-layout';
 import { copyOfPiece, newPiece, woodChanges } from '../start/pieces';
-import { type DerivedJob, deriveJob, ownedChecks, shownPiece } from './derive-job';
+import { type DerivedJob, deriveJob } from './derive-job';
 import type { JobInputs } from './inputs';
 import { proposePiece } from './propose-job';
+import { ownedChecks, shownPiece } from './shown-piece';
 import { wholeLayout } from './whole-layout';
 
 const workshop = { shop, places, boards };

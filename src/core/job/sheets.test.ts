@@ -4,7 +4,7 @@ import { boards, jobOf, places, shop, sixSeats } from '../../../tests/fixtures/d
 import { type JobDocument, withChanges } from '../document/job-document';
 import { checkLayout } from '../layout/check-layout';
 import { planLayout } from '../layout/plan-layout';
-import { sizeAt } from '../season/season';
+import { sizeAt } from '../season/size-at';
 import { partWoodChanges } from '../start/pieces';
 import { startTop } from '../start/start-form';
 import type { Board } from '../stock/board';

@@ -4,8 +4,9 @@ import { changedJob } from '../document/change-job';
 import { type Change, type JobDocument, valueAt, withChanges } from '../document/job-document';
 import { MM_PER_INCH } from '../measure/length';
 import { type Phrase, type Quantity, say } from '../measure/quantity';
-import { type DerivedJob, deriveJob, type OwnedCheck, ownedChecks } from './derive-job';
+import { type DerivedJob, deriveJob } from './derive-job';
 import type { JobInputs } from './inputs';
+import { type OwnedCheck, ownedChecks } from './shown-piece';
 
 /** The way out of one check, tried: with changes it is a button that cures, without them it is advice in words. */
 export interface ProvenWayOut {

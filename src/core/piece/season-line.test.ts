@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { boards, change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { planLayout } from '../layout/plan-layout';
-import { moistureLine } from '../season/moisture-line';
-import { type Season, topWidthAt } from '../season/season';
+import type { Season } from '../season/season-state';
+import { topWidthAt } from '../season/size-at';
 
 const job = (edit: Parameters<typeof change>[1] = () => {}) => derive(change(demoJob('2-long-table'), edit));
-const simulated = (season: Season) => moistureLine(season.lineInput).mean;
+const simulated = (season: Season) => season.line.mean;
 const swing = (line: readonly number[], from: number) => Math.max(...line.slice(from)) - Math.min(...line.slice(from));
 
 describe('the simulated line of a piece', () => {
@@ -46,7 +46,7 @@ describe('the simulated line of a piece', () => {
         d.plan.finish = 'film';
         d.season.coated = coated;
       });
-      return Math.max(...moistureLine(season.lineInput).slope.map(Math.abs));
+      return Math.max(...season.line.slope.map(Math.abs));
     };
     expect(steepest('both')).toBeLessThan(1e-9);
     expect(steepest('show')).toBeGreaterThan(0.02);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { type Band, bandInputOf, drawBand } from './forecast-band';
 import { moistureLine } from './moisture-line';
-import { topWidthAt } from './season';
+import { topWidthAt } from './size-at';
 
 const finish = (input: ReturnType<typeof bandInputOf>, draws: number, seed = 1): Band => {
   const steps = drawBand(input, draws, seed);

@@ -1,7 +1,8 @@
 import { seededRandom } from '../measure/random';
 import { simulateMoisture } from '../wood/simulate-moisture';
 import type { LineInput } from './moisture-line';
-import { type Season, widthOfStrips } from './season';
+import type { Season } from './season-state';
+import { widthOfStrips } from './size-at';
 
 /** What a band is drawn from; plain data, so that it goes into a worker and keys a cache. */
 export interface BandInput {

@@ -4,7 +4,8 @@ import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { type DayOfStrain, judgeRestraint, type LedgerLine, type Verdict } from '../restraint/restraint';
 import type { Axis, Tie } from '../restraint/tie';
-import { type Season, sizeAt } from './season';
+import type { Season } from './season-state';
+import { sizeAt } from './size-at';
 import { tiesOf } from './ties';
 
 export interface PieceRestraint extends Verdict {

@@ -1,10 +1,11 @@
 import type { PieceInJob } from '../document/piece-in-job';
 import type { Day } from '../measure/calendar';
 import type { Figure } from '../measure/figure';
+import type { FinishKind } from '../wood/finish';
 import type { PanelStrip } from '../wood/panel-shape';
 import type { Species } from '../wood/species';
 import type { Correction } from './learning';
-import type { LineInput } from './moisture-line';
+import type { LineInput, MoistureLine } from './moisture-line';
 
 export interface SeasonDay {
   /** Days after `start`. */
@@ -42,7 +43,8 @@ export interface Season {
   /** What the widths measured since have taught; null while nothing was measured. */
   learned: Learned | null;
   correction: Correction;
-  /** What the simulated line is made from: once, with `moistureLine`, or many times with other luck. */
+  /** The simulated line, whatever is reckoned with, and what it is made from: again with other luck for the band. */
+  line: MoistureLine;
   lineInput: LineInput;
   figures: readonly Figure[];
 }
@@ -53,3 +55,14 @@ export interface Learned extends Correction {
   /** Between driest and wettest, mm. */
   swing: { before: number; after: number };
 }
+
+/** The finish of the plan, as the wood feels it. */
+export const FINISH_OF_PLAN: Record<PieceInJob['plan']['finish'], FinishKind> = {
+  'oil-wax': 'oil',
+  film: 'varnish',
+  shellac: 'shellac',
+  lacquer: 'lacquer',
+  epoxy: 'epoxy',
+  wax: 'wax',
+  none: 'none',
+};

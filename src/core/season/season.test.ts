@@ -3,7 +3,7 @@ import { change, demoJob, derive, places } from '../../../tests/fixtures/demo';
 import { airOnDay } from '../climate/place';
 import { dayOfYear } from '../measure/calendar';
 import { travelOfTop } from './restraint-of-piece';
-import { sizeAt, topWidthAt } from './season';
+import { sizeAt, topWidthAt } from './size-at';
 
 const season = (edit: Parameters<typeof change>[1] = () => {}) =>
   derive(change(demoJob('1-square-table'), edit)).season;

@@ -1,19 +1,16 @@
 import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
 import type { PieceInJob } from '../document/piece-in-job';
 import { type Day, daysBetween, firstOfYear, plusDays } from '../measure/calendar';
-import { isMade } from '../piece/material';
-import { type Part, type Size, woodOf } from '../piece/part';
+import { woodOf } from '../piece/part';
 import { leadingPart, type Piece } from '../piece/piece';
 import { stillOff } from '../stock/board-moisture';
-import type { FinishKind } from '../wood/finish';
-import { LENGTHWISE_COEFFICIENT } from '../wood/movement';
-import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
 import type { Rings } from '../wood/rings';
 import type { Species } from '../wood/species';
 import { learnFrom, NO_CORRECTION } from './learning';
 import { airOfPiece, homeResponse, type LineInput, moistureLine } from './moisture-line';
 import { seasonFigures } from './season-figures';
-import type { Learned, Season, SeasonDay } from './season-state';
+import { FINISH_OF_PLAN, type Learned, type Season, type SeasonDay } from './season-state';
+import { topWidthAt, widthOfStrips } from './size-at';
 
 export type { Learned, Season, SeasonDay };
 
@@ -21,17 +18,6 @@ export type { Learned, Season, SeasonDay };
 export const SEASON_DAYS = 2 * DAYS_IN_YEAR;
 
 const MOST_DAYS = 5 * DAYS_IN_YEAR;
-
-/** The finish of the plan, as the wood feels it. */
-export const FINISH_OF_PLAN: Record<PieceInJob['plan']['finish'], FinishKind> = {
-  'oil-wax': 'oil',
-  film: 'varnish',
-  shellac: 'shellac',
-  lacquer: 'lacquer',
-  epoxy: 'epoxy',
-  wax: 'wax',
-  none: 'none',
-};
 
 /** A strip of the top as the layout knows it. */
 export interface StripOfLayout {
@@ -85,7 +71,8 @@ export function deriveSeason(given: {
     deliveredIndex,
     start: moistureAtGluing ?? airAt(from),
   };
-  const inForce = reckoning === 'simulated' ? moistureLine(lineInput).mean : air.moisture;
+  const line = moistureLine(lineInput);
+  const inForce = reckoning === 'simulated' ? line.mean : air.moisture;
   const response = (index: number) =>
     reckoning === 'simulated' ? (homeResponse(lineInput)[index] ?? 0) : index >= deliveredIndex ? 1 : 0;
   const onDay = (index: number, percent: number): SeasonDay => ({
@@ -142,6 +129,7 @@ export function deriveSeason(given: {
     topWidth: { driest: 0, wettest: 0 },
     learned: null,
     correction,
+    line,
     lineInput,
     figures: [],
   };
@@ -211,41 +199,4 @@ export function stripsOfPanel(
       bestHeartUp: strip.bestHeartUp,
     };
   });
-}
-
-export function widthOfStrips(given: Pick<Season, 'strips' | 'school' | 'correction'>, toMoisture: number): number {
-  const { change } = MOVEMENT_SCHOOLS[given.school];
-  return given.strips.reduce(
-    (sum, { width, species, rings, moisture: fromMoisture }) =>
-      sum +
-      width +
-      given.correction.factor * change({ dimension: width, species, ringAngle: rings, fromMoisture, toMoisture }),
-    0,
-  );
-}
-
-/** Width of the top when it has come to a moisture, mm. */
-export function topWidthAt(season: Season, atMoisture: number): number {
-  return widthOfStrips(season, atMoisture);
-}
-
-/** Size of a part when it has come to a moisture, its entered or designed size being that of the reference state. */
-export function sizeAt(part: Part, season: Season, atMoisture: number): Size {
-  if (!isMade(part)) return part.size;
-  const { change: byMoisture } = MOVEMENT_SCHOOLS[season.school];
-  const change = (dimension: number, ringAngle: number) =>
-    dimension +
-    season.correction.factor *
-      byMoisture({
-        dimension,
-        species: woodOf(part, season.ofPiece),
-        ringAngle,
-        fromMoisture: season.reference.moisture,
-        toMoisture: atMoisture,
-      });
-  return {
-    length: part.size.length * (1 + LENGTHWISE_COEFFICIENT * (atMoisture - season.reference.moisture)),
-    width: part.kind === 'top' ? topWidthAt(season, atMoisture) : change(part.size.width, season.ringAngle),
-    thickness: change(part.size.thickness, 90 - season.ringAngle),
-  };
 }

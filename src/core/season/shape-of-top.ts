@@ -1,7 +1,7 @@
 import type { Figure } from '../measure/figure';
 import { seededRandom } from '../measure/random';
 import { heartSides, type PanelShape, type PanelStrip, panelShape, type RingSchool } from '../wood/panel-shape';
-import type { Season } from './season';
+import type { Season } from './season-state';
 
 /** Before a layout is there the top is thought of in strips of about this width, mm. */
 const THOUGHT_STRIP = 130;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive, level, shop } from '../../../tests/fixtures/demo';
 import { read } from '../decision/issues';
-import { topWidthAt } from '../season/season';
+import { topWidthAt } from '../season/size-at';
 import { ALL_SPECIES, findSpecies, type OwnSpecies, OwnSpeciesSchema, speciesSource, speciesWith } from './species';
 
 const own: OwnSpecies = {

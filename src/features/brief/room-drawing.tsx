@@ -15,6 +15,7 @@ import {
   type Spot,
   type Standing,
 } from '@/core';
+import { useHeld } from '@/ui/settling';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useChanges, useDecisions, useDerived, useJobState, useLook } from '../job/job-context';
@@ -197,7 +198,7 @@ function Chairs({
 /** One piece, moved by dragging or by the arrows; a press chooses it. */
 function PieceInRoom({
   standing,
-  spot,
+  spot: stood,
   own,
   shown,
   scale,
@@ -217,7 +218,8 @@ function PieceInRoom({
   const change = useChanges();
   const id = useJobState((state) => state.id);
   const lit = useLook((look) => look.lit);
-  const grip = useRef<{ x: number; y: number; drags: boolean } | null>(null);
+  const [spot, hold] = useHeld(stood);
+  const grip = useRef<{ x: number; y: number; from: Spot; drags: boolean } | null>(null);
   const { pieceId, instance, title } = standing;
   const within = (value: number, size: number) =>
     Math.round(Math.min(size / 2, Math.max(-size / 2, value)) / STEP) * STEP;
@@ -226,15 +228,18 @@ function PieceInRoom({
     y: within(y, room.width),
     turn: spot.turn,
   });
-  const keep = (next: Spot) => change([{ path: `pieces.${pieceId}.spots.${instance}`, value: next }]);
+  const keep = (next: Spot) => {
+    change([{ path: `pieces.${pieceId}.spots.${instance}`, value: next }]);
+    hold(next);
+  };
   const choose = () => router.push(`/jobs/${id}/brief?piece=${pieceId}&number=${instance}`);
   const moved = (event: PointerEvent): Spot | null => {
-    const from = grip.current;
-    if (!from) return null;
-    const [dx, dy] = [event.clientX - from.x, event.clientY - from.y];
-    from.drags ||= Math.hypot(dx, dy) >= DRAGS;
+    const held = grip.current;
+    if (!held) return null;
+    const [dx, dy] = [event.clientX - held.x, event.clientY - held.y];
+    held.drags ||= Math.hypot(dx, dy) >= DRAGS;
     const [mx, my] = scale.mm(dx, dy);
-    return from.drags ? to(standing.spot.x + mx, standing.spot.y + my) : null;
+    return held.drags ? to(held.from.x + mx, held.from.y + my) : null;
   };
   const keys = (event: KeyboardEvent) => {
     const by = event.shiftKey ? 10 * STEP : STEP;
@@ -264,7 +269,7 @@ function PieceInRoom({
       onKeyDown={keys}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        grip.current = { x: event.clientX, y: event.clientY, drags: false };
+        grip.current = { x: event.clientX, y: event.clientY, from: spot, drags: false };
       }}
       onPointerMove={(event) => {
         const next = moved(event);

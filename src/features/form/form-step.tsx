@@ -5,7 +5,7 @@ import { Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { useSpecies } from '@/ui/species';
 import { Length } from '@/ui/units';
-import { useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
+import { useChanges, useDecisions, useDerived, useJobInputs, useJobState } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { BaseFields } from './base-fields';
 import { DecisionFields } from './decision-fields';
@@ -18,7 +18,7 @@ export function FormStep() {
   const { piece, figures, species } = useDerived();
   const { solid } = useSpecies();
   const own = useDecisions((decided) => decided);
-  const job = useJobState((state) => state.document);
+  const { document: job } = useJobInputs();
   const changeAll = useChanges();
   const rack = useJobState((state) => state.boards);
   const views = useViewTabs('front');

@@ -3,13 +3,13 @@
 import { isMade, KIND_PLURALS, type PartKind, partWoodChanges, sheetWoods } from '@/core';
 import { Select } from '@/ui/fields';
 import { useSpecies } from '@/ui/species';
-import { useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
+import { useChanges, useDecisions, useDerived, useJobInputs } from '../job/job-context';
 
 /** Kinds of parts that are of another wood than the piece, each with a choice of its own. */
 export function OtherWoods({ woods }: { woods: readonly { value: string; label: string }[] }) {
   const { piece, species } = useDerived();
   const { pieceId, speciesOf } = useDecisions((own) => own);
-  const job = useJobState((state) => state.document);
+  const { document: job } = useJobInputs();
   const change = useChanges();
   const { all } = useSpecies();
   const own = piece.parts.filter((part) => isMade(part) || part.material === 'sheet');

@@ -2,7 +2,7 @@
 
 import { boundsOf, type DecisionPath, pathInJob, valueAt, WrittenJobSchema } from '@/core';
 import { AskedFigure } from '@/ui/asked-figure';
-import { useChange, useDerived, useJobState } from './job-context';
+import { useChange, useDerived, useJobInputs } from './job-context';
 
 /** A figure of the job or of the piece that is looked at, asked within the bounds and in the unit of the job's schema. */
 export function DecisionFigure({
@@ -20,7 +20,7 @@ export function DecisionFigure({
   emptyMeans?: string;
 }) {
   const { pieceId, instance } = useDerived();
-  const document = useJobState((state) => state.document);
+  const { document } = useJobInputs();
   const change = useChange();
   const path = pathInJob({ pieceId, instance }, at);
   const field = {

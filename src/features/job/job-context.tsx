@@ -1,32 +1,45 @@
 'use client';
 
 import { usePathname, useSearchParams } from 'next/navigation';
-import { type Context, createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
+import {
+  type Context,
+  createContext,
+  type ReactNode,
+  Suspense,
+  use,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+} from 'react';
 import { useStore } from 'zustand';
+import { derivedAtOnce } from '#derive-at-once';
 import {
   type Change,
   changesInJob,
   type DecisionPath,
+  type JobInputs,
   type PieceInJob,
   type Problem,
   type ShownPiece,
   shownPiece,
 } from '@/core';
-import { deriveOnce } from './derive-once';
+import { SettlingProvider } from '@/ui/settling';
+import { createDerivedStore, type Derived, type Settled } from './derived-store';
+import { derive } from './deriver';
 import { createJobStore, type JobSeed, type JobState } from './job-store';
 import { createLookStore, type Look } from './look-store';
 
-type Store = ReturnType<typeof createJobStore>;
-
-/** What is stored and what is looked at: neither changes while the job is open, who reads of them is told by them. */
+/** What is stored, what follows from it and what is looked at: none is replaced while the job is open, who reads of them is told by them. */
 interface Stores {
-  store: Store;
+  store: ReturnType<typeof createJobStore>;
+  derived: ReturnType<typeof createDerivedStore>;
   look: ReturnType<typeof createLookStore>;
 }
 
 /** What follows from the decisions, whenever they change. */
-interface Shown {
-  derived: ReturnType<typeof deriveOnce>;
+interface Shown extends Settled {
   /** The piece that is looked at; null where nothing can be derived. */
   shown: ShownPiece | null;
 }
@@ -34,14 +47,49 @@ interface Shown {
 const StoresContext = createContext<Stores | null>(null);
 const ShownContext = createContext<Shown | null>(null);
 
+const inputsOf = ({ document, shop, places, boards, rackKnown, layouts }: JobState): JobInputs => ({
+  document,
+  shop,
+  places,
+  boards: rackKnown ? boards : null,
+  layouts,
+});
+const DERIVED_FROM = ['document', 'shop', 'places', 'boards', 'rackKnown', 'layouts'] as const;
+
+function createStores(seed: JobSeed): Stores {
+  const store = createJobStore(seed);
+  const derived = createDerivedStore(inputsOf(store.getState()), derive, derivedAtOnce);
+  store.subscribe((now, before) => {
+    if (DERIVED_FROM.some((name) => now[name] !== before[name])) derived.want(inputsOf(now));
+  });
+  return { store, derived, look: createLookStore() };
+}
+
+/** Says on the page whether what is decided shows already, for who drives it. */
+const sayWhether = (settling: boolean) => document.documentElement.toggleAttribute('data-settling', settling);
+
 export function JobProvider({ seed, children }: { seed: JobSeed; children: ReactNode }) {
-  const [stores] = useState(() => ({ store: createJobStore(seed), look: createLookStore() }));
-  const { store } = stores;
-  const { document, shop, places, boards, rackKnown, layouts } = useStore(store);
-  const derived = useMemo(
-    () => deriveOnce({ document, shop, places, boards: rackKnown ? boards : null, layouts }),
-    [document, shop, places, boards, rackKnown, layouts],
+  const [stores] = useState(() => createStores(seed));
+  useEffect(() => {
+    sayWhether(stores.derived.getState().settling);
+    return () => void sayWhether(false);
+  }, [stores]);
+  return (
+    <StoresContext value={stores}>
+      {/* What the server has rendered stands until the worker has derived the same. */}
+      <Suspense fallback={null}>
+        <ShownProvider>{children}</ShownProvider>
+      </Suspense>
+    </StoresContext>
   );
+}
+
+function ShownProvider({ children }: { children: ReactNode }) {
+  const { store, derived: all } = useInJob(StoresContext);
+  const { settled, settling, failure } = useSyncExternalStore(all.subscribe, all.getState, all.getState);
+  if (!settled && !failure) use(all.firstShown());
+  if (failure) throw failure.error;
+  const { inputs, derived } = settled as Settled;
   const query = useSearchParams();
   const [pieceId, instance] = [query.get('piece') ?? undefined, Number(query.get('number') ?? 1)];
   const species = query.get('wood') ?? undefined;
@@ -57,11 +105,14 @@ export function JobProvider({ seed, children }: { seed: JobSeed; children: React
     return () => window.removeEventListener('online', wake);
   }, [store]);
 
-  const value = useMemo(() => ({ derived, shown }), [derived, shown]);
+  useEffect(() => void sayWhether(settling), [settling]);
+
+  const value = useMemo(() => ({ inputs, derived, shown }), [inputs, derived, shown]);
+  const settlement = useMemo(() => ({ settling, settlesNow: () => all.getState().settling }), [settling, all]);
   return (
-    <StoresContext value={stores}>
-      <ShownContext value={value}>{children}</ShownContext>
-    </StoresContext>
+    <ShownContext value={value}>
+      <SettlingProvider value={settlement}>{children}</SettlingProvider>
+    </ShownContext>
   );
 }
 
@@ -104,8 +155,13 @@ export function useDerived(): ShownPiece {
 }
 
 /** Everything computed for the job, or why nothing is. */
-export function useDerivedJob(): ReturnType<typeof deriveOnce> {
+export function useDerivedJob(): Derived {
   return useInJob(ShownContext).derived;
+}
+
+/** What was decided in the job, and all else that what is shown follows from. */
+export function useJobInputs(): JobInputs {
+  return useInJob(ShownContext).inputs;
 }
 
 /** The piece that is looked at, where there is one. */

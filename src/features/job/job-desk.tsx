@@ -19,6 +19,7 @@ import {
   useDecisions,
   useDerived,
   useDerivedJob,
+  useJobInputs,
   useJobState,
   useLook,
   useShownDay,
@@ -37,8 +38,7 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
   const shown = useShownPiece();
   const hrefOf = useStepHref();
   const _id = useJobState((state) => state.id);
-  const name = useJobState((state) => state.document.name);
-  const client = useJobState((state) => state.document.client);
+  const { name, client } = useJobInputs().document;
   const [sheets, setSheets] = useState(false);
   const also = STEPS.map((row) => ({ label: row.title, detail: 'step of this job', href: hrefOf(row.step) }));
   return (

@@ -16,7 +16,7 @@ import {
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NumberField, Select, TextField } from '@/ui/fields';
-import { useChange, useJobState } from './job-context';
+import { useChange, useJobInputs, useJobState } from './job-context';
 import { proposedPiece } from './propose-piece';
 
 /** An id that no piece of any tab has. */
@@ -25,7 +25,7 @@ const freshId = () => `p${Date.now().toString(36)}${Math.floor(Math.random() * 1
 /** The pieces of the job above the steps: which one the steps are about, and how each stands. */
 export function PieceChooser({ own }: { own: ShownPiece }) {
   const path = usePathname();
-  const pieces = useJobState((state) => state.document.pieces);
+  const { pieces } = useJobInputs().document;
   const [open, setOpen] = useState(false);
   return (
     <section

@@ -2,10 +2,10 @@
 
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { Check, JobInputs, WayOut } from '@/core';
+import type { Check, WayOut } from '@/core';
 import { useWorker } from '@/ui/use-worker';
 import type { WaysOutSearch } from '@/workers/ways-out.worker';
-import { useDerived, useJobState } from './job-context';
+import { useDerived, useJobInputs } from './job-context';
 
 /** The ways out found for one state of the job, by the check they are for; those still sought are not in it. */
 export type WaysOut = ReadonlyMap<string, WayOut>;
@@ -24,12 +24,7 @@ const untried = ({ say }: WayOut): WayOut => ({ say: [...say, ' (not tried on th
 /** What has been tried and cures, for every check of the job; found in a worker whenever the job has changed. */
 export function useWaysOut(): WaysOut {
   const { checks, pieceId, instance } = useDerived();
-  const document = useJobState((state) => state.document);
-  const shop = useJobState((state) => state.shop);
-  const places = useJobState((state) => state.places);
-  const boards = useJobState((state) => state.boards);
-  const rackKnown = useJobState((state) => state.rackKnown);
-  const layouts = useJobState((state) => state.layouts);
+  const inputs = useJobInputs();
   const [, show] = useState<WaysOut>(NONE);
   const [failures, setFailures] = useState(0);
   const { open, end, opened } = useWorker<WaysOutSearch>(
@@ -39,9 +34,8 @@ export function useWaysOut(): WaysOut {
 
   useEffect(() => {
     const sought = checks.filter(({ level, wayOut }) => level !== 'good' && wayOut);
-    if (!rackKnown || (known.get(checks)?.size ?? 0) >= sought.length) return;
+    if (inputs.boards === null || (known.get(checks)?.size ?? 0) >= sought.length) return;
     let current = true;
-    const inputs: JobInputs = { document, shop, places, boards, layouts };
     const take = (list: readonly { check: string; wayOut: WayOut }[]) => {
       // What is told on the way can arrive after the end: it comes through a port of its own.
       if (!current || list.length < (known.get(checks)?.size ?? 0)) return;
@@ -68,7 +62,7 @@ export function useWaysOut(): WaysOut {
       clearTimeout(timer);
       void opened()?.remote.stop();
     };
-  }, [checks, document, shop, places, boards, rackKnown, layouts, pieceId, instance, failures, open, end, opened]);
+  }, [checks, inputs, pieceId, instance, failures, open, end, opened]);
 
   return known.get(checks) ?? NONE;
 }

@@ -32,7 +32,9 @@ export function CompareView({ kept }: { kept: KeptLayouts }) {
         </>
       ) : (
         <p className="max-w-[70ch] p-6">
-          Put the layout aside, change the aim or move something, and the two stand here side by side.
+          {kept.others
+            ? 'Put the layout aside, change the aim or move something, and the two stand here side by side.'
+            : 'The layouts are compared …'}
         </p>
       )}
     </div>
@@ -122,7 +124,7 @@ function Merit({ text, figure, better }: { text: string; figure: Figure; better:
 
 /** Putting layouts aside, and taking one of them. */
 export function CompareTools({ kept }: { kept: KeptLayouts }) {
-  const { now, others, beside } = kept;
+  const { now, beside } = kept;
   const taken = beside?.id;
   return (
     <>
@@ -137,7 +139,7 @@ export function CompareTools({ kept }: { kept: KeptLayouts }) {
           <Select
             label="Beside it"
             value={taken}
-            options={others.map((one) => ({ value: one.id ?? '', label: one.name }))}
+            options={(kept.others ?? []).map((one) => ({ value: one.id ?? '', label: one.name }))}
             onCommit={kept.look}
           />
           {beside.fits ? null : (

@@ -5,6 +5,7 @@ import { type Layout, speciesOfDemand } from '@/core';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
+import { later } from '@/ui/later';
 import { ProgressBar } from '@/ui/progress-bar';
 import { usePanZoom } from '@/ui/use-pan-zoom';
 import { useTabs } from '../form/piece-drawing';
@@ -19,7 +20,6 @@ import { buy, LayoutSide } from './layout-side';
 import { MoveTools } from './move-tools';
 import { PanelEnd } from './panel-end';
 import { PanelTools } from './panel-tools';
-import { PanelView } from './panel-view';
 import { PiecesTable } from './pieces-table';
 import { useKeptLayouts } from './use-kept-layouts';
 import { useMoves } from './use-moves';
@@ -34,6 +34,8 @@ const TABS = [
   { value: 'compare', label: 'Compare' },
 ] as const;
 const WITHOUT_PANEL = TABS.filter(({ value }) => value !== 'panel');
+
+const PanelView = later(() => import('./panel-view'));
 
 export function LayoutStep() {
   const { boards, layout: standing, layoutState, species, labelOf } = useWood();

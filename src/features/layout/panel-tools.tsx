@@ -3,7 +3,6 @@
 import {
   clearanceFigure,
   freeHeightFigure,
-  moistureLine,
   partnerOf,
   plusDays,
   RING_SCHOOLS,
@@ -34,7 +33,7 @@ export function PanelTools({ hands }: { hands: PanelHands }) {
   const partner = strip ? partnerOf(laid, strip) : undefined;
   const book = demand.pairs === 'book';
   const { thickness } = demand.finished;
-  const at = { moisture, slope: moistureLine(season.lineInput).slope[index] ?? 0 };
+  const at = { moisture, slope: season.line.slope[index] ?? 0 };
   const own = { ...season, strips: inSeason };
   const shape = shapeOfTop(own, thickness, at, 'as laid');
   const turned = choices.some((choice) => choice.heartUp !== null);

@@ -49,7 +49,7 @@ const WORDY = 260;
 const SHADE = [0, 0.05, 0.1, 0.16, 0.23];
 
 /** The strips of the top from above, in their order: to be dragged, turned over and turned end for end. */
-export function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) {
+export default function PanelView({ hands, zoom }: { hands: PanelHands; zoom: number }) {
   const { piece } = useDerived();
   const { demand: panel, laid, trim, edges } = hands.panel;
   const part = findPart(piece, panel.id);

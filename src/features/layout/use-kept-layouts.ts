@@ -1,10 +1,9 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import {
   type Change,
   type DerivedWood,
-  deriveJob,
   type JobDocument,
   type KeptLayout,
   type LayoutMerits,
@@ -14,7 +13,8 @@ import {
   withChanges,
 } from '@/core';
 import { request } from '@/ui/request';
-import { useChanges, useDerived, useJobState } from '../job/job-context';
+import { deriveInstead } from '../job/deriver';
+import { useChanges, useDerived, useJobInputs, useJobState } from '../job/job-context';
 import { AIM_WORDS } from './aim-words';
 
 type Stored = KeptLayout & { id: string };
@@ -32,7 +32,8 @@ export interface Compared {
 
 export interface KeptLayouts {
   now: Compared | null;
-  others: readonly Compared[];
+  /** Null while they are derived. */
+  others: readonly Compared[] | null;
   /** The one looked at beside the one that stands. */
   beside: Compared | null;
   look: (id: string) => void;
@@ -49,12 +50,8 @@ export interface KeptLayouts {
  */
 export function useKeptLayouts(current: boolean, shown: boolean): KeptLayouts {
   const { wood, pieceId } = useDerived();
-  const layouts = useJobState((state) => state.layouts);
+  const { document, layouts } = useJobInputs();
   const id = useJobState((state) => state.id);
-  const document = useJobState((state) => state.document);
-  const shop = useJobState((state) => state.shop);
-  const places = useJobState((state) => state.places);
-  const boards = useJobState((state) => state.boards);
   const change = useChanges();
   const setLayout = useJobState((state) => state.setLayout);
   const [stored, setStored] = useState<readonly Stored[]>([]);
@@ -69,26 +66,33 @@ export function useKeptLayouts(current: boolean, shown: boolean): KeptLayouts {
     });
   }, [path]);
 
-  const others = useMemo(
-    () =>
-      (shown ? stored : []).flatMap(({ id, name, choice, layout }): Compared[] => {
-        if (layout.species !== '' && layout.species !== wood.species.id) return [];
-        const others = layouts.filter(({ species }) => species !== wood.species.id);
-        const next = withChanges(document, changesOf(choice, document));
-        const own = deriveJob({ document: next, shop, places, boards, layouts: [layout, ...others] });
-        if (!('pieces' in own)) return [];
-        const theirs = shownPiece(own, pieceId).wood;
-        return compared(id, name, theirs, theirs.layoutState === 'current', wood);
-      }),
-    [shown, stored, document, shop, places, boards, layouts, wood, pieceId],
-  );
+  const [others, setOthers] = useState<readonly Compared[] | null>(null);
+  useEffect(() => {
+    let current = true;
+    setOthers((before) => (before?.length ? before : null));
+    const derived = (shown ? stored : []).map(async ({ id, name, choice, layout }): Promise<Compared[]> => {
+      if (layout.species !== '' && layout.species !== wood.species.id) return [];
+      const others = layouts.filter(({ species }) => species !== wood.species.id);
+      const next = withChanges(document, changesOf(choice, document));
+      const own = await deriveInstead({ document: next, layouts: [layout, ...others] });
+      if (!('pieces' in own)) return [];
+      const theirs = shownPiece(own, pieceId).wood;
+      return compared(id, name, theirs, theirs.layoutState === 'current', wood);
+    });
+    void Promise.all(derived).then((all) => {
+      if (current) setOthers(all.flat());
+    });
+    return () => {
+      current = false;
+    };
+  }, [shown, stored, document, layouts, wood, pieceId]);
   const [now = null] = current && shown ? compared(null, 'Now', wood, true, wood) : [];
   const find = (wanted: string | null) => stored.find((one) => one.id === wanted);
 
   return {
     now,
     others,
-    beside: others.find((one) => one.id === looked) ?? others.at(-1) ?? null,
+    beside: others?.find((one) => one.id === looked) ?? others?.at(-1) ?? null,
     look,
     putAside: () => {
       const { layout } = wood;

@@ -3,6 +3,7 @@
 import { FINISH_OF_PLAN, FINISHES, HOLDS, MOVEMENT_SCHOOLS, plusDays, sayDayShort, topWidthAt } from '@/core';
 import { Choice, DayField, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
+import { later } from '@/ui/later';
 import { QuantityText, useUnits } from '@/ui/units';
 import { Group } from '../form/group';
 import { Exaggeration, PieceDrawing, useTabs } from '../form/piece-drawing';
@@ -11,7 +12,6 @@ import { StepFrame } from '../job/job-desk';
 import { MeasuredWidths } from './measured-widths';
 import { ShapeView } from './shape-view';
 import { TiesView } from './ties-view';
-import { YearChart } from './year-chart';
 
 const TABS = [
   { value: 'plan', label: 'Plan' },
@@ -20,6 +20,8 @@ const TABS = [
   { value: 'ties', label: 'Ties' },
   { value: 'shape', label: 'Shape' },
 ] as const;
+
+const YearChart = later(() => import('./year-chart'));
 
 export function SeasonStep() {
   const { season, piece } = useDerived();

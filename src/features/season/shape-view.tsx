@@ -4,7 +4,6 @@ import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import {
   leadingPart,
-  moistureLine,
   panelOfTop,
   plusDays,
   RING_SCHOOLS,
@@ -32,7 +31,7 @@ export function ShapeView() {
   const change = useChange();
   const [ref, size] = useSize<HTMLDivElement>();
   const { thickness } = panel?.demand.finished ?? leadingPart(piece).size;
-  const slope = moistureLine(season.lineInput).slope[index] ?? 0;
+  const slope = season.line.slope[index] ?? 0;
   const shapes = useMemo(
     () =>
       (Object.keys(RING_SCHOOLS) as RingSchool[]).map((school) => ({

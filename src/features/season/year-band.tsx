@@ -2,7 +2,7 @@
 
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import { dayOfYear, moistureLine, plusDays, type Season, sayDay, sayDayShort, topWidthAt } from '@/core';
+import { dayOfYear, plusDays, type Season, sayDay, sayDayShort, topWidthAt } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useDerived, useLook, useShownDay } from '../job/job-context';
@@ -109,7 +109,7 @@ function Moistures({ plot: { width, low, high, y } }: { plot: Plot }) {
 
 function AirAndWood({ season, plot: { days, x, y } }: { season: Season; plot: Plot }) {
   const sampled = Array.from({ length: Math.ceil(days / 5) }, (_, i) => Math.min(days - 1, i * 5));
-  const { mean: simulated } = moistureLine(season.lineInput);
+  const { mean: simulated } = season.line;
   const at = (d: number) => season.air[d] ?? 0;
   const band =
     area<number>()

@@ -13,7 +13,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { moistureLine, plusDays, sayDayShort, topWidthAt } from '@/core';
+import { plusDays, sayDayShort, topWidthAt } from '@/core';
 import { LineKey } from '@/ui/line-key';
 import { ProgressBar } from '@/ui/progress-bar';
 import { useUnits } from '@/ui/units';
@@ -23,13 +23,13 @@ import { DRAWS, useForecastBand } from './use-forecast-band';
 const EVERY = 4;
 
 /** Width of the top from milling on: as the air would have it at once, as it was simulated, in 500 draws, and as measured. */
-export function YearChart() {
+export default function YearChart() {
   const { season } = useDerived();
   const { index: day } = useShownDay();
   const { band, state, stop, again } = useForecastBand();
   const units = useUnits();
   const first = Math.min(season.milled.index, season.glued.index);
-  const { mean: simulated } = moistureLine(season.lineInput);
+  const { mean: simulated } = season.line;
   const rows = season.moistures.flatMap((_, index) => {
     if (index < first || (index - first) % EVERY !== 0) return [];
     const at = band ? index - band.from : -1;

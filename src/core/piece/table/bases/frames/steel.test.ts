@@ -3,7 +3,7 @@ import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures
 import { change, level } from '../../../../../../tests/fixtures/demo';
 import { withChanges } from '../../../../document/job-document';
 import type { PieceInJob } from '../../../../document/piece-in-job';
-import { cutList } from '../../../../format/cut-list-csv';
+import { cutList } from '../../../../format/cut-list';
 import { startBaseChanges } from '../../../../start/start-form';
 import { partWeight } from '../../../weight';
 

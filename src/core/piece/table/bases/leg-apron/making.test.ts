@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, thickBoards } from '../../../../../../tests/fixtures/constructions';
 import { change, demoJob, derive, type JobOn, level, shop } from '../../../../../../tests/fixtures/demo';
 import { withChanges } from '../../../../document/job-document';
-import { cutList } from '../../../../format/cut-list-csv';
+import { cutList } from '../../../../format/cut-list';
 import { checkLayout } from '../../../../layout/check-layout';
 import { labelsOfPiece } from '../../../../layout/labels';
 import { planLayout } from '../../../../layout/plan-layout';
