@@ -30,7 +30,7 @@ export function apronLadder(given: {
   const ties = [...given.ties].sort((a, b) => a.at - b.at);
   const stands = [0, ...ties.filter(({ kind }) => kind === 'leg').map(({ at }) => at), length];
   // Pushed where the way to the next leg on both sides is the longest.
-  const fields = stands.slice(1).map((to, i) => ({ from: stands[i] as number, to }));
+  const fields = stands.slice(1).map((to, i) => ({ from: stands[i]!, to }));
   const widest = fields.reduce((a, b) => (b.to - b.from > a.to - a.from + 1e-9 ? b : a));
   const middle = (widest.from + widest.to) / 2;
   const nodes: [number, number][] = [];
@@ -44,7 +44,7 @@ export function apronLadder(given: {
       (a, b) => a - b,
     );
     places.slice(1).forEach((x, i) => {
-      const [from, to] = [node(places[i] as number, y), node(x, y)];
+      const [from, to] = [node(places[i]!, y), node(x, y)];
       if (from !== to) members.push({ from, to, ...section(apron) });
     });
   }

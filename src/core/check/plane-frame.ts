@@ -52,9 +52,9 @@ export function solveFrame({ nodes, members, held, loads }: PlaneFrame): [number
     const place = [3 * from, 3 * from + 1, 3 * from + 2, 3 * to, 3 * to + 1, 3 * to + 2];
     const whole = product(product(transposed(turn), own), turn);
     whole.forEach((row, i) => {
-      const into = k[place[i] as number] as Float64Array;
+      const into = k[place[i]!] as Float64Array;
       row.forEach((value, j) => {
-        add(into, place[j] as number, value);
+        add(into, place[j]!, value);
       });
     });
   }
@@ -64,18 +64,18 @@ export function solveFrame({ nodes, members, held, loads }: PlaneFrame): [number
   }
   const fixed = new Set(held.flatMap((node) => [3 * node, 3 * node + 1]));
   const moved = eliminate(k, load, fixed);
-  return moved && nodes.map((_, i) => [moved[3 * i] as number, moved[3 * i + 1] as number, moved[3 * i + 2] as number]);
+  return moved && nodes.map((_, i) => [moved[3 * i]!, moved[3 * i + 1]!, moved[3 * i + 2]!]);
 }
 
 const add = (row: Float64Array, i: number, value: number) => {
-  row[i] = (row[i] as number) + value;
+  row[i] = row[i]! + value;
 };
 
 type Matrix = readonly (readonly number[])[];
-const transposed = (m: Matrix): Matrix => (m[0] ?? []).map((_, j) => m.map((row) => row[j] as number));
+const transposed = (m: Matrix): Matrix => (m[0] ?? []).map((_, j) => m.map((row) => row[j]!));
 const product = (a: Matrix, b: Matrix): Matrix => {
   const columns = transposed(b);
-  return a.map((row) => columns.map((column) => row.reduce((sum, v, i) => sum + v * (column[i] as number), 0)));
+  return a.map((row) => columns.map((column) => row.reduce((sum, v, i) => sum + v * column[i]!, 0)));
 };
 
 /** Gaussian elimination with pivots; rows that are fixed come to nought. */
@@ -83,34 +83,34 @@ function eliminate(k: Float64Array[], load: Float64Array, fixed: ReadonlySet<num
   const n = load.length;
   for (const i of fixed) {
     for (let j = 0; j < n; j += 1) {
-      (k[i] as Float64Array)[j] = 0;
-      (k[j] as Float64Array)[i] = 0;
+      k[i]![j] = 0;
+      k[j]![i] = 0;
     }
-    (k[i] as Float64Array)[i] = 1;
+    k[i]![i] = 1;
     load[i] = 0;
   }
   for (let i = 0; i < n; i += 1) {
     let best = i;
     for (let r = i + 1; r < n; r += 1) {
-      if (Math.abs((k[r] as Float64Array)[i] as number) > Math.abs((k[best] as Float64Array)[i] as number)) best = r;
+      if (Math.abs(k[r]![i]!) > Math.abs(k[best]![i]!)) best = r;
     }
-    if (Math.abs((k[best] as Float64Array)[i] as number) < 1e-9) return null;
-    [k[i], k[best]] = [k[best] as Float64Array, k[i] as Float64Array];
-    [load[i], load[best]] = [load[best] as number, load[i] as number];
-    const row = k[i] as Float64Array;
+    if (Math.abs(k[best]![i]!) < 1e-9) return null;
+    [k[i], k[best]] = [k[best]!, k[i]!];
+    [load[i], load[best]] = [load[best]!, load[i]!];
+    const row = k[i]!;
     for (let r = i + 1; r < n; r += 1) {
-      const other = k[r] as Float64Array;
-      const share = (other[i] as number) / (row[i] as number);
+      const other = k[r]!;
+      const share = other[i]! / row[i]!;
       if (share === 0) continue;
-      for (let j = i; j < n; j += 1) add(other, j, -share * (row[j] as number));
-      add(load, r, -share * (load[i] as number));
+      for (let j = i; j < n; j += 1) add(other, j, -share * row[j]!);
+      add(load, r, -share * load[i]!);
     }
   }
   for (let i = n - 1; i >= 0; i -= 1) {
-    const row = k[i] as Float64Array;
-    let sum = load[i] as number;
-    for (let j = i + 1; j < n; j += 1) sum -= (row[j] as number) * (load[j] as number);
-    load[i] = sum / (row[i] as number);
+    const row = k[i]!;
+    let sum = load[i]!;
+    for (let j = i + 1; j < n; j += 1) sum -= row[j]! * load[j]!;
+    load[i] = sum / row[i]!;
   }
   return load;
 }

@@ -51,7 +51,7 @@ export function barInequalities(programme: Programme): BarInequalities {
       }),
     broken: (values, left) =>
       lanes.flatMap(({ b, lanes: one }) => {
-        const used = values[at.used(b)] as number;
+        const used = values[at.used(b)]!;
         if (used < 1e-6 || left(b)) return [];
         const asked = amountsOf(programme, b, one.direction, values);
         const found = brokenBars(one, asked, used, naturalPrices(one.direction));
@@ -74,20 +74,20 @@ function entriesAt(
   kinds.parts.forEach((kind, i) => {
     const layers = ready?.layers[i] ?? 0;
     const beside = (along ? (ready?.widths[i] ?? kind.width) : kind.length) + kerf;
-    if (layers > 0) entries.push([at.part(b, i), (prices[i] as number) * beside]);
+    if (layers > 0) entries.push([at.part(b, i), prices[i]! * beside]);
   });
   kinds.bands.forEach((band, k) => {
-    const price = prices[P + k] as number;
+    const price = prices[P + k]!;
     if (along) entries.push([at.width(b, k), price * WIDE], [at.count(b, k), price * (band.jointing + kerf)]);
     else {
-      const each = prices[P + B + 1 + P + k] as number;
+      const each = prices[P + B + 1 + P + k]!;
       entries.push(
         [at.width(b, k), price * WIDE * (band.length + kerf)],
         [at.count(b, k), each * (band.length + kerf)],
       );
     }
   });
-  entries.push([at.offcut(b), LARGE * (prices[P + B] as number)]);
+  entries.push([at.offcut(b), LARGE * prices[P + B]!]);
   return entries;
 }
 
@@ -99,7 +99,7 @@ function amountsOf(programme: Programme, b: number, direction: Lanes['direction'
   for (let i = 0; i < count; i += 1) {
     prices[i] = 1;
     for (const [column, factor] of entriesAt(programme, b, direction, prices)) {
-      amounts[i] = (amounts[i] as number) + factor * (values[column] as number);
+      amounts[i] = amounts[i]! + factor * values[column]!;
     }
     prices[i] = 0;
   }

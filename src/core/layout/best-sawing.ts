@@ -133,10 +133,10 @@ function asIfClear(sawing: Sawing, ready: ReadyBoard): { worth: number; gives: G
     }
     if (item === OFFCUT) gives.offcut += ((l + along.slack) * STEP - kerf) * ((w + across.slack) * STEP - kerf);
     else if (item >= P) {
-      const band = gives.bands[item - P] as Gives['bands'][number];
+      const band = gives.bands[item - P]!;
       band.mm += widthOf(sawing, ready, item - P, across, w);
       band.each += 1;
-    } else if (item >= 0) gives.parts[item] = (gives.parts[item] as number) + 1;
+    } else if (item >= 0) gives.parts[item] = gives.parts[item]! + 1;
   });
   return { worth, gives };
 }
@@ -152,12 +152,12 @@ function itemOf(
   const P = kinds.parts.length;
   const kind = kinds.parts[i];
   if (kind) {
-    const width = across.piece((ready.widths[i] as number) + kerf);
-    const worth = (prices.parts[i] as number) * (ready.layers[i] as number);
+    const width = across.piece(ready.widths[i]! + kerf);
+    const worth = prices.parts[i]! * ready.layers[i]!;
     return { length: along.piece(kind.length + kerf), least: width, greatest: width, worth: () => worth };
   }
-  const band = kinds.bands[i - P] as Kinds['bands'][number];
-  const { mm, each } = prices.bands[i - P] as Prices['bands'][number];
+  const band = kinds.bands[i - P]!;
+  const { mm, each } = prices.bands[i - P]!;
   const beside = band.jointing + kerf;
   const blanks = stripsFrom(ready, band);
   const greatest = across.slack > 0 ? blanks.greatest : widest(band, blanks);
@@ -196,7 +196,7 @@ function clearFor(
   const [longest, broadest] = [Math.ceil(field.length / 5000) * 5000, Math.ceil(field.width / 1000) * 1000];
   const copies = allowed.map((i) => {
     if (i < P) return `${ready.layers[i]} ${ready.widths[i]}`;
-    const { copies, greatest } = stripsFrom(ready, kinds.bands[i - P] as Kinds['bands'][number]);
+    const { copies, greatest } = stripsFrom(ready, kinds.bands[i - P]!);
     return `${copies} ${greatest}`;
   });
   const key = `${allowed.join()} ${copies.join()} ${price} ${along.slack} ${across.slack} ${longest} ${broadest}`;
@@ -275,7 +275,7 @@ function widthOf(
   across: Rounding,
   w: number,
 ): number {
-  const band = kinds.bands[k] as Kinds['bands'][number];
+  const band = kinds.bands[k]!;
   if ((prices.bands[k]?.mm ?? 0) < 0) return band.least;
   const blanks = stripsFrom(ready, band);
   const greatest = across.slack > 0 ? blanks.greatest : widest(band, blanks);
@@ -306,10 +306,10 @@ function sawnAs(sawing: Sawing, root: Cell, ready: ReadyBoard, field: SawingFiel
     const at = { x: field.x + x * STEP, y: field.y + y * STEP, lie };
     const kind = kinds.parts[i];
     if (kind) {
-      const width = ready.widths[i] as number;
-      pieces.push({ ...at, length: kind.length, width, part: i, copies: ready.layers[i] as number });
+      const width = ready.widths[i]!;
+      pieces.push({ ...at, length: kind.length, width, part: i, copies: ready.layers[i]! });
     } else {
-      const band = kinds.bands[i - P] as Kinds['bands'][number];
+      const band = kinds.bands[i - P]!;
       const finished = widthOf(sawing, ready, i - P, TIGHT, wide);
       const { copies } = stripsFrom(ready, band);
       pieces.push({ ...at, length: band.length, width: finished + band.jointing, band: i - P, finished, copies });
@@ -364,7 +364,7 @@ function eachPiece(
 function ofUse(ready: ReadyBoard, kinds: Kinds, i: number): number {
   const part = kinds.parts[i];
   if (part) return part.use;
-  const band = kinds.bands[i - kinds.parts.length] as Kinds['bands'][number];
+  const band = kinds.bands[i - kinds.parts.length]!;
   return stripsFrom(ready, band).copies > 1 ? band.resawnUse : band.use;
 }
 

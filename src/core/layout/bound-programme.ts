@@ -109,7 +109,7 @@ function boardColumns({ kinds, options, copies }: Making, ready: ReadyBoard, b: 
   return [
     { cost: ready.price + weights.board, lower: ready.begun ? 1 : 0, upper: 1, whole: true },
     ...kinds.parts.map((kind, i) => {
-      const layers = ready.layers[i] as number;
+      const layers = ready.layers[i]!;
       return { cost: 0, lower: 0, upper: layers > 0 ? Math.ceil(kind.ids.length / layers) : 0, whole: true };
     }),
     ...kinds.bands.map((band, k) => ({
@@ -183,12 +183,12 @@ const partRows = ({ kinds, boards, at }: Making): LinearRow[] =>
   kinds.parts.map((kind, i) => ({
     lower: kind.ids.length,
     upper: INFINITE,
-    entries: boards.map((ready, b) => [at.part(b, i), ready.layers[i] as number] as const),
+    entries: boards.map((ready, b) => [at.part(b, i), ready.layers[i]!] as const),
   }));
 
 /** A band is filled, by no fewer strips than it must have, none of them too wide or too narrow. */
 function bandRows({ kinds, boards, at, copies, greatest }: Making, k: number): LinearRow[] {
-  const band = kinds.bands[k] as BoundKinds['bands'][number];
+  const band = kinds.bands[k]!;
   return [
     {
       lower: band.width / WIDE,

@@ -11,7 +11,6 @@ import {
   patternOf,
   rowsOf,
 } from './patterns';
-import type { BandKind } from './ready-boards';
 import { keepingPieces } from './sawn-board';
 
 /** Patterns the last choice is made among. */
@@ -39,7 +38,7 @@ export function choosePatterns(
   const prices = relaxed.prices;
   const reduced = all.map((pattern, i) => {
     let cost = costOf(problem, pattern);
-    for (const [row, factor] of entriesOf(problem, pattern, rows)) cost -= (prices[row] as number) * factor;
+    for (const [row, factor] of entriesOf(problem, pattern, rows)) cost -= prices[row]! * factor;
     return { i, cost };
   });
   const own = new Set(
@@ -50,14 +49,14 @@ export function choosePatterns(
   const inBest = (pattern: Pattern) => own.has(keyOf(pattern));
   const few = reduced
     .sort((a, b) => a.cost - b.cost || a.i - b.i)
-    .map(({ i }) => all[i] as Pattern)
+    .map(({ i }) => all[i]!)
     .filter((pattern, place) => place < CHOSEN_AMONG || inBest(pattern));
   const start = Float64Array.from(few, (pattern) => (inBest(pattern) ? 1 : 0));
   const chosen = solver(masterOf(problem, few, rows, true), (model) => model.solve({ nodes, gap: 1e-3, start }));
   if (chosen.values.length === 0) return null;
   return planOf(
     problem,
-    few.filter((_, i) => (chosen.values[i] as number) > 0.5),
+    few.filter((_, i) => chosen.values[i]! > 0.5),
   );
 }
 
@@ -68,17 +67,17 @@ function planOf(problem: Problem, patterns: readonly Pattern[]): CutPlan {
   for (const { board, state } of patterns) {
     const sawn = keepingPieces(state, (piece) => {
       const [left, i] = 'part' in piece ? [plan.parts, piece.part] : [plan.bands, piece.band];
-      const before = left[i] as number;
+      const before = left[i]!;
       if (before <= 1e-6) return null;
       if ('part' in piece) {
         const copies = Math.min(before, piece.copies);
         left[i] = before - copies;
         return { ...piece, copies };
       }
-      const { panel, pairs } = kinds.bands[i] as BandKind;
+      const { panel, pairs } = kinds.bands[i]!;
       const copies = pairs ? piece.copies : Math.min(piece.copies, Math.ceil(before / piece.finished - 1e-9));
       left[i] = before - piece.finished * copies;
-      plan.strips[panel] = (plan.strips[panel] as number) + copies;
+      plan.strips[panel] = plan.strips[panel]! + copies;
       return { ...piece, copies };
     });
     plan.boards[board] = sawn.pieces.length > 0 || state.ready.begun ? sawn : undefined;

@@ -95,25 +95,25 @@ export function clearCutting(
   };
   /** What the best cut is worth, or leaving it whole; `told` gets every cut that is better than those before it. */
   const bestOf = (l: number, w: number, told?: (cut: 'across' | 'along', at: number) => void): number => {
-    let worth = leaf(along.sizes[l] as number, across.sizes[w] as number).worth;
+    let worth = leaf(along.sizes[l]!, across.sizes[w]!).worth;
     const lengths = along.parted(l);
     for (let i = 0; i < lengths.length; i += 2) {
-      const first = worthAt(lengths[i] as number, w);
+      const first = worthAt(lengths[i]!, w);
       if (first === 0 && cutPrice === 0) continue;
-      const both = first + worthAt(lengths[i + 1] as number, w) - cutPrice;
+      const both = first + worthAt(lengths[i + 1]!, w) - cutPrice;
       if (both > worth + 1e-9) {
         worth = both;
-        told?.('across', along.sizes[lengths[i] as number] as number);
+        told?.('across', along.sizes[lengths[i]!]!);
       }
     }
     const widths = across.parted(w);
     for (let i = 0; i < widths.length; i += 2) {
-      const first = worthAt(l, widths[i] as number);
+      const first = worthAt(l, widths[i]!);
       if (first === 0 && cutPrice === 0) continue;
-      const both = first + worthAt(l, widths[i + 1] as number) - cutPrice;
+      const both = first + worthAt(l, widths[i + 1]!) - cutPrice;
       if (both > worth + 1e-9) {
         worth = both;
-        told?.('along', across.sizes[widths[i] as number] as number);
+        told?.('along', across.sizes[widths[i]!]!);
       }
     }
     return worth;
@@ -123,7 +123,7 @@ export function clearCutting(
     const before = rows[l]?.[w];
     if (before !== undefined && before >= 0) return before;
     met += 1;
-    const worth = met > MOST_MET ? leaf(along.sizes[l] as number, across.sizes[w] as number).worth : bestOf(l, w);
+    const worth = met > MOST_MET ? leaf(along.sizes[l]!, across.sizes[w]!).worth : bestOf(l, w);
     let row = rows[l];
     if (!row || row.length <= w) {
       const longer = new Float64Array(Math.max(64, 2 * w)).fill(-1);
@@ -178,7 +178,7 @@ function sideOf(steps: readonly number[], greatest: number, most: number, trimmi
   const parted = (n: number): Int32Array => {
     const known = partings[n];
     if (known) return known;
-    const size = sizes[n] as number;
+    const size = sizes[n]!;
     const pairs: number[] = [];
     for (const at of sums) {
       const rest = size - at;

@@ -68,7 +68,7 @@ function boundRounds(programme: Programme, solver: LinearSolver, nodes: number):
   const isClear = boards.map(
     ({ board, shape, begun }) => board.defects.length === 0 && shape.far.tagged === shape.far.other && !begun,
   );
-  const clear = (b: number) => isClear[b] as boolean;
+  const clear = (b: number) => isClear[b]!;
   let bound = Number.NEGATIVE_INFINITY;
   return {
     bound: () => bound,

@@ -1,5 +1,5 @@
 import { clearOf, type LayoutOptions } from './layout';
-import type { BandKind, Kinds, PartKind, ReadyBoard } from './ready-boards';
+import type { Kinds, PartKind, ReadyBoard } from './ready-boards';
 import { type Sawn, type SawnBoard, uncut, usefulOffcuts } from './sawn-board';
 
 /** What stays the same through a search. */
@@ -78,10 +78,10 @@ export function planCost({ kinds, options, missingPrice }: Problem, plan: CutPla
   let cost = 0;
   for (const one of plan.costs) cost += one;
   kinds.parts.forEach((kind, i) => {
-    cost += (plan.parts[i] as number) * kind.length * kind.width * missingPrice;
+    cost += plan.parts[i]! * kind.length * kind.width * missingPrice;
   });
   kinds.bands.forEach((band, i) => {
-    cost += Math.max(0, plan.bands[i] as number) * band.length * missingPrice;
+    cost += Math.max(0, plan.bands[i]!) * band.length * missingPrice;
   });
   for (const strips of plan.strips) cost += weights.joint * Math.max(0, strips - 1);
   if (weights.lot > 0 || weights.ring > 0) cost += matchCost(kinds, plan, weights);
@@ -124,18 +124,18 @@ export function clearBoard(problem: Problem, plan: CutPlan, index: number): void
   const state = plan.boards[index];
   if (!state) return;
   for (const piece of state.pieces) giveBack(problem.kinds, plan, piece);
-  const whole = problem.whole[index] as SawnBoard;
+  const whole = problem.whole[index]!;
   plan.boards[index] = state.ready.begun ? whole : undefined;
   plan.costs[index] = state.ready.begun ? boardCost(whole, problem.options) : 0;
 }
 
 function giveBack(kinds: Kinds, plan: CutPlan, piece: Sawn): void {
   if ('part' in piece) {
-    plan.parts[piece.part] = (plan.parts[piece.part] as number) + piece.copies;
+    plan.parts[piece.part] = plan.parts[piece.part]! + piece.copies;
   } else {
-    const band = kinds.bands[piece.band] as BandKind;
-    plan.bands[piece.band] = (plan.bands[piece.band] as number) + piece.finished * piece.copies;
-    plan.strips[band.panel] = (plan.strips[band.panel] as number) - piece.copies;
+    const band = kinds.bands[piece.band]!;
+    plan.bands[piece.band] = plan.bands[piece.band]! + piece.finished * piece.copies;
+    plan.strips[band.panel] = plan.strips[band.panel]! - piece.copies;
   }
 }
 

@@ -249,7 +249,7 @@ function atOneSetting(cuts: readonly SawCut[]): SawCut[] {
       ) ??
       alike((cut, { kind, set }) => cut.kind === kind && near(cut.set, set)) ??
       alike((cut, { kind }) => cut.kind === kind) ??
-      (ready[0] as (typeof ready)[number]);
+      ready[0]!;
     ordered.push(next.cut);
     done.add(next.cut);
     left.splice(left.indexOf(next), 1);

@@ -56,7 +56,7 @@ export function describeLayout(
         if (!kind || !panel) continue;
         // A whole strip too many stays in its blank; what else a panel has too much of comes off strips that can spare it.
         let { copies } = piece;
-        let over = excess[piece.band] as number;
+        let over = excess[piece.band]!;
         while (!kind.pairs && copies > 1 && over >= piece.finished - 1e-9)
           [copies, over] = [copies - 1, over - piece.finished];
         const spare = Math.max(0, Math.min(over / copies, piece.finished - kind.least));
@@ -95,13 +95,13 @@ export function describeLayout(
   ];
   const shortfall = [
     ...kinds.parts.flatMap((kind, i) =>
-      (ids[i] as string[]).map((id) => {
+      ids[i]!.map((id) => {
         const name = demand.parts.find((part) => part.id === id)?.name ?? id;
         return toBuy(id, name, kind, 1, !anyBoardGives(problem, i), kind);
       }),
     ),
     ...kinds.bands.flatMap((kind, i) => {
-      const width = plan.bands[i] as number;
+      const width = plan.bands[i]!;
       const panel = demand.panels[kind.panel];
       if (width <= 1e-6 || !panel) return [];
       // Blanks that the panel takes, no wider than they may be: strips, or what pairs are resawn from.
@@ -265,7 +265,7 @@ const anyBoardGives = ({ whole, boards, kinds }: Problem, part: number): boolean
   return boards.some(({ layers, widths }, i) => {
     const state = whole[i];
     if (!kind || !state || (layers[part] ?? 0) === 0) return false;
-    return anyCorner((corner) => spotFor(state, part, { ...kind, width: widths[part] as number }, corner));
+    return anyCorner((corner) => spotFor(state, part, { ...kind, width: widths[part]! }, corner));
   });
 };
 

@@ -1,6 +1,5 @@
 import { boardCost, type CutPlan, lotOf, type Problem, planCost, ringCost } from './cut-plan';
-import type { Rectangle } from './layout';
-import { type BandKind, blanksFor, type PartKind, type PartSet, type ReadyBoard, stripsFrom } from './ready-boards';
+import { type BandKind, blanksFor, type PartSet, stripsFrom } from './ready-boards';
 import { cutOut, type Sawn, type SawnBoard, type Spot, spotFor, stripSpotFor } from './sawn-board';
 
 /** How a plan is filled: what the dice decided for this go. */
@@ -31,18 +30,17 @@ export function fill(problem: Problem, plan: CutPlan, manner: Manner): void {
   kinds.sets.forEach((set, i) => {
     let size = 0;
     for (const part of set.kinds) {
-      const kind = kinds.parts[part] as PartKind;
-      size += (plan.parts[part] as number) * kind.length * kind.width;
+      const kind = kinds.parts[part]!;
+      size += plan.parts[part]! * kind.length * kind.width;
     }
     // A set wants a board with room for all of it: before others take that.
     if (size > 0) order.push({ size: 1.2 * size * stray(), set: i });
   });
   kinds.parts.forEach((kind, part) => {
-    if (kind.set === null && (plan.parts[part] as number) > 0)
-      order.push({ size: kind.length * kind.width * stray(), part });
+    if (kind.set === null && plan.parts[part]! > 0) order.push({ size: kind.length * kind.width * stray(), part });
   });
   kinds.bands.forEach((band, i) => {
-    if ((plan.bands[i] as number) > 1e-6) order.push({ size: 1.6 * band.length * band.greatest * stray(), band: i });
+    if (plan.bands[i]! > 1e-6) order.push({ size: 1.6 * band.length * band.greatest * stray(), band: i });
   });
   order.sort((a, b) => b.size - a.size);
   const candidates = manner.open.filter((i) => plan.boards[i] === undefined);
@@ -61,12 +59,11 @@ export function fill(problem: Problem, plan: CutPlan, manner: Manner): void {
   plan.cost = planCost(problem, plan);
 }
 
-const stateOf = (problem: Problem, plan: CutPlan, i: number): SawnBoard =>
-  plan.boards[i] ?? (problem.whole[i] as SawnBoard);
+const stateOf = (problem: Problem, plan: CutPlan, i: number): SawnBoard => plan.boards[i] ?? problem.whole[i]!;
 
 function opening(problem: Problem, plan: CutPlan, i: number, manner: Manner): number {
   if (plan.boards[i]) return 0;
-  return (problem.boards[i] as ReadyBoard).price * manner.reluctance + problem.options.weights.board;
+  return problem.boards[i]!.price * manner.reluctance + problem.options.weights.board;
 }
 
 function cutPart(
@@ -77,15 +74,15 @@ function cutPart(
   manner: Manner,
   touched: Set<number>,
 ): boolean {
-  const left = plan.parts[part] as number;
+  const left = plan.parts[part]!;
   const kind = problem.kinds.parts[part];
   if (left <= 0 || !kind) return false;
   let best: { i: number; spot: NonNullable<ReturnType<typeof spotFor>>; copies: number; score: number } | undefined;
   for (const i of candidates) {
-    const ready = problem.boards[i] as ReadyBoard;
-    const layers = ready.layers[part] as number;
+    const ready = problem.boards[i]!;
+    const layers = ready.layers[part]!;
     if (layers === 0 || (best && manner.random() < manner.blink)) continue;
-    const width = ready.widths[part] as number;
+    const width = ready.widths[part]!;
     const spot = spotFor(stateOf(problem, plan, i), part, { ...kind, width }, manner.corner);
     if (!spot) continue;
     const copies = Math.min(layers, left);
@@ -98,7 +95,7 @@ function cutPart(
   }
   if (!best) return false;
   const { spot, i, copies } = best;
-  const block = { length: kind.length, width: (problem.boards[i] as ReadyBoard).widths[part] as number };
+  const block = { length: kind.length, width: problem.boards[i]!.widths[part]! };
   const piece: Sawn = { x: spot.x, y: spot.y, ...block, lie: spot.lie, part, copies };
   cut(problem, plan, i, spot, block, [piece], manner);
   plan.parts[part] = left - copies;
@@ -119,7 +116,7 @@ function cutSet(
   if (!set) return;
   let best: { i: number; state: SawnBoard; score: number } | undefined;
   for (const i of candidates) {
-    const ready = problem.boards[i] as ReadyBoard;
+    const ready = problem.boards[i]!;
     if (set.board !== null && ready.board.id !== set.board) continue;
     if (best && manner.random() < manner.blink) continue;
     const found = setInto(problem, plan, set, stateOf(problem, plan, i), manner);
@@ -144,10 +141,10 @@ function setInto(
   let state = board;
   let waste = 0;
   for (const part of set.kinds) {
-    const kind = problem.kinds.parts[part] as PartKind;
-    const layers = state.ready.layers[part] as number;
-    let left = plan.parts[part] as number;
-    const block = { length: kind.length, width: state.ready.widths[part] as number };
+    const kind = problem.kinds.parts[part]!;
+    const layers = state.ready.layers[part]!;
+    let left = plan.parts[part]!;
+    const block = { length: kind.length, width: state.ready.widths[part]! };
     while (left > 0) {
       const spot = layers > 0 ? spotFor(state, part, { ...kind, ...block }, manner.corner) : null;
       if (!spot) return null;
@@ -170,18 +167,18 @@ function cutStrips(
   touched: Set<number>,
 ): boolean {
   const { kinds, options } = problem;
-  const need = plan.bands[index] as number;
+  const need = plan.bands[index]!;
   const band = kinds.bands[index];
   const panel = band && kinds.panels[band.panel];
   if (need <= 1e-6 || !band || !panel) return false;
-  const more = panel.mostStrips + panel.fixedStrips - (plan.strips[band.panel] as number);
+  const more = panel.mostStrips + panel.fixedStrips - plan.strips[band.panel]!;
   if (more < (band.pairs ? 2 : 1)) return false;
   const lot = panel.oneLot ? lotOf(problem, plan, band.panel) : null;
   let best:
     | { i: number; spot: NonNullable<ReturnType<typeof stripSpotFor>>; copies: number; score: number }
     | undefined;
   for (const i of candidates) {
-    const ready = problem.boards[i] as ReadyBoard;
+    const ready = problem.boards[i]!;
     const blanks = stripsFrom(ready, band);
     if (blanks.copies === 0 || (best && manner.random() < manner.blink)) continue;
     if (lot !== null && ready.board.lot !== lot) continue;
@@ -232,7 +229,7 @@ function cutStrips(
     manner,
   );
   plan.bands[index] = need - count * spot.width * copies;
-  plan.strips[band.panel] = (plan.strips[band.panel] as number) + count * copies;
+  plan.strips[band.panel] = plan.strips[band.panel]! + count * copies;
   touched.add(i);
   return true;
 }
@@ -262,7 +259,7 @@ function sawn(
   pieces: readonly Sawn[],
   manner: Manner,
 ): SawnBoard {
-  const free = state.free[spot.rect] as Rectangle;
+  const free = state.free[spot.rect]!;
   // The cut that leaves the larger rest whole comes first.
   const endArea = (free.length - block.length) * free.width;
   const sideArea = (free.width - block.width) * free.length;

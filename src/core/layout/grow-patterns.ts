@@ -2,7 +2,7 @@ import type { LinearSolver } from '../linear/linear-problem';
 import { sawyer } from './best-sawing';
 import { boardCost, type CutPlan, type Problem } from './cut-plan';
 import { costOf, entriesOf, keep, masterOf, ofOneLot, type Patterns, patternOf, rowsOf } from './patterns';
-import { type BandKind, stripKey } from './ready-boards';
+import { stripKey } from './ready-boards';
 import { keepingPieces, type SawnBoard } from './sawn-board';
 
 const BOARDS_IN_A_SLICE = 6;
@@ -30,10 +30,10 @@ export function* growPatterns(
     const { weights } = options;
     const { saw } = sawyer(kinds, options, {
       // A set comes from one board or not at all: a price for each piece would take it apart.
-      parts: kinds.parts.map((kind, i) => (kind.set === null ? (prices[rows.part(i)] as number) : 0)),
+      parts: kinds.parts.map((kind, i) => (kind.set === null ? prices[rows.part(i)]! : 0)),
       bands: kinds.bands.map((band, k) => ({
-        mm: (prices[rows.band(k)] as number) / band.width,
-        each: (prices[rows.panel(band.panel)] as number) - weights.joint,
+        mm: prices[rows.band(k)]! / band.width,
+        each: prices[rows.panel(band.panel)]! - weights.joint,
       })),
       offcut: null,
       cut: weights.cut,
@@ -42,12 +42,12 @@ export function* growPatterns(
     for (const ready of boards) {
       if (ready.index % BOARDS_IN_A_SLICE === 0) yield;
       if (ready.begun) continue;
-      const state = saw(ready, ready.price + weights.board - (prices[rows.board(ready.index)] as number));
+      const state = saw(ready, ready.price + weights.board - prices[rows.board(ready.index)]!);
       if (!state || state.pieces.length === 0) continue;
       const asked = withoutSurplus(problem, state);
       const pattern = patternOf(problem, ready.index, asked, boardCost(asked, options));
       let cost = costOf(problem, pattern);
-      for (const [row, factor] of entriesOf(problem, pattern, rows)) cost -= (prices[row] as number) * factor;
+      for (const [row, factor] of entriesOf(problem, pattern, rows)) cost -= prices[row]! * factor;
       if (cost < -1e-6 && keep(patterns, pattern)) found += 1;
     }
     if (found === 0) break;
@@ -63,17 +63,15 @@ function withoutSurplus({ kinds }: Problem, state: SawnBoard): SawnBoard {
   const widths = kinds.bands.map((band) => band.width);
   return keepingPieces(state, (piece) => {
     if ('part' in piece) {
-      const left = parts[piece.part] as number;
+      const left = parts[piece.part]!;
       parts[piece.part] = left - piece.copies;
       return left > 0 ? piece : null;
     }
-    const key = stripKey(kinds.bands[piece.band] as BandKind);
-    const needy = kinds.bands.flatMap((band, k) => ((widths[k] as number) > 1e-6 && stripKey(band) === key ? [k] : []));
-    const band = needy.includes(piece.band)
-      ? piece.band
-      : needy.sort((a, b) => (widths[b] as number) - (widths[a] as number))[0];
+    const key = stripKey(kinds.bands[piece.band]!);
+    const needy = kinds.bands.flatMap((band, k) => (widths[k]! > 1e-6 && stripKey(band) === key ? [k] : []));
+    const band = needy.includes(piece.band) ? piece.band : needy.sort((a, b) => widths[b]! - widths[a]!)[0];
     if (band === undefined) return null;
-    widths[band] = (widths[band] as number) - piece.finished * piece.copies;
+    widths[band] = widths[band]! - piece.finished * piece.copies;
     return { ...piece, band };
   });
 }

@@ -68,8 +68,8 @@ function draw(from: readonly number[], count: number, random: () => number): num
   const drawn: number[] = [];
   while (drawn.length < count && pool.length > 0) {
     const at = Math.floor(random() * pool.length);
-    drawn.push(pool[at] as number);
-    pool[at] = pool[pool.length - 1] as number;
+    drawn.push(pool[at]!);
+    pool[at] = pool[pool.length - 1]!;
     pool.pop();
   }
   return drawn;

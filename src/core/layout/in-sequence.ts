@@ -112,12 +112,12 @@ function laidOut(
     const sizes = (list: readonly Follower[]) => list.map(kindOf).sort().join('|');
     if (sizes(own) !== sizes(before)) return null;
     // Sheets of one blank stay where they are; only which is which may change.
-    if (row.some((p) => p.layer !== undefined) && own.some((part, i) => kindOf(part) !== kindOf(before[i] as Follower)))
+    if (row.some((p) => p.layer !== undefined) && own.some((part, i) => kindOf(part) !== kindOf(before[i]!)))
       return null;
     let x = row[0]?.x ?? 0;
     laid.push(
       row.map((piece, i): Placement => {
-        const part = own[i] as Follower;
+        const part = own[i]!;
         if (piece.layer !== undefined) return { ...piece, part: part.id };
         const at = x;
         x += part.rough.length + kerf;

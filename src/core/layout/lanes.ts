@@ -56,8 +56,8 @@ export function lanesOf(
   const size = (r: { length: number; width: number }) => (along ? r.length : r.width);
   const items: LaneItem[] = [
     ...kinds.parts.map((kind, i) => {
-      const full = (along ? kind.length : (ready.widths[i] as number)) + kerf;
-      return { possible: (ready.layers[i] as number) > 0, least: full, greatest: full, beside: 0, free: false };
+      const full = (along ? kind.length : ready.widths[i]!) + kerf;
+      return { possible: ready.layers[i]! > 0, least: full, greatest: full, beside: 0, free: false };
     }),
     ...kinds.bands.map((band) => {
       const { copies, greatest } = stripsFrom(ready, band);
@@ -108,7 +108,7 @@ export function lanesOf(
 
   const runs = new Map<string, Run & { fits: boolean[] }>();
   for (let e = 0; e + 1 < sorted.length; e += 1) {
-    const [from, to] = [sorted[e] as number, sorted[e + 1] as number];
+    const [from, to] = [sorted[e]!, sorted[e + 1]!];
     if (to - from < 1e-9) continue;
     const middle = (from + to) / 2;
     const whole = along ? lengthAt(ready, box, kerf, from) : widthAt(ready, kerf, from, to);
@@ -120,16 +120,11 @@ export function lanesOf(
     );
     // Runs clear for at least one item: the board less what is in the way of them all.
     const possible = items.flatMap((item, i) => (item.possible ? [i] : []));
-    const common = possible
-      .map((i) => inWay[i] as [number, number][])
-      .reduce((a, b) => intersect(a, b), (inWay[possible[0] ?? 0] as [number, number][]) ?? []);
+    const common = possible.map((i) => inWay[i]!).reduce((a, b) => intersect(a, b), inWay[possible[0] ?? 0]! ?? []);
     for (const [start, end] of gaps(whole, common)) {
       const fits = items.map((item, i) => {
         if (!item.possible) return false;
-        const longest = Math.max(
-          0,
-          ...gaps({ from: start, to: end }, inWay[i] as [number, number][]).map(([a, b]) => b - a),
-        );
+        const longest = Math.max(0, ...gaps({ from: start, to: end }, inWay[i]!).map(([a, b]) => b - a));
         return longest >= item.least + item.beside - 1e-6;
       });
       if (!fits.includes(true)) continue;
@@ -237,24 +232,24 @@ function tableOf(
   const choices: number[] = [];
   const worths = new Float64Array(2 * items.length);
   items.forEach((item, i) => {
-    const price = prices[i] as number;
+    const price = prices[i]!;
     if (!fits[i]) return;
     for (const end of [0, 1]) {
       const size = end === 0 ? item.least : item.greatest;
       if (!Number.isFinite(size) || (end === 1 && item.greatest === item.least)) continue;
       const choice = 2 * i + end;
       sizes[choice] = Math.floor((size + item.beside) / step + 1e-9);
-      worths[choice] = item.free ? price * size + (prices[items.length + i] as number) : price;
+      worths[choice] = item.free ? price * size + prices[items.length + i]! : price;
       if ((worths[choice] as number) > 0 && (sizes[choice] as number) <= steps) choices.push(choice);
     }
   });
   for (let c = 1; c <= steps; c += 1) {
-    let most = best[c - 1] as number;
+    let most = best[c - 1]!;
     let what = -1;
     for (const choice of choices) {
-      const rest = c - Math.max(1, sizes[choice] as number);
+      const rest = c - Math.max(1, sizes[choice]!);
       if (rest < 0) continue;
-      const worth = (best[rest] as number) + (worths[choice] as number);
+      const worth = best[rest]! + worths[choice]!;
       if (worth > most) {
         most = worth;
         what = choice;
@@ -270,17 +265,17 @@ function bestOf(table: Table, lanes: Lanes, run: Run, prices: Float64Array, held
   const { items, step, steps } = lanes;
   const { best } = table;
   const most = Math.min(steps, Math.floor(run.length / step + 1e-9));
-  let worth = best[most] as number;
+  let worth = best[most]!;
   let [at, filler, fillerSize] = [most, -1, 0];
   // One thing at the most has a size between its least and its greatest: it fills what the others leave.
   items.forEach((item, i) => {
-    const price = prices[i] as number;
+    const price = prices[i]!;
     if (!item.free || !run.fits[i] || price <= 0) return;
-    const each = prices[items.length + i] as number;
+    const each = prices[items.length + i]!;
     for (let c = 0; c <= most; c += 1) {
       const size = Math.min(item.greatest, run.length - c * step - item.beside);
       if (size < item.least - 1e-9) break;
-      const all = (best[c] as number) + price * size + each;
+      const all = best[c]! + price * size + each;
       if (all > worth) {
         worth = all;
         at = c;
@@ -290,21 +285,21 @@ function bestOf(table: Table, lanes: Lanes, run: Run, prices: Float64Array, held
     }
   });
   if (filler >= 0) {
-    held[filler] = (held[filler] as number) + run.extent * fillerSize;
-    held[items.length + filler] = (held[items.length + filler] as number) + run.extent;
+    held[filler] = held[filler]! + run.extent * fillerSize;
+    held[items.length + filler] = held[items.length + filler]! + run.extent;
   }
   for (let c = at; c > 0; ) {
-    const choice = table.last[c] as number;
+    const choice = table.last[c]!;
     if (choice < 0) {
       c -= 1;
       continue;
     }
     const i = choice >> 1;
-    const item = items[i] as LaneItem;
+    const item = items[i]!;
     const size = choice & 1 ? item.greatest : item.least;
-    held[i] = (held[i] as number) + run.extent * (item.free ? size : 1);
-    if (item.free) held[items.length + i] = (held[items.length + i] as number) + run.extent;
-    c -= Math.max(1, table.sizes[choice] as number);
+    held[i] = held[i]! + run.extent * (item.free ? size : 1);
+    if (item.free) held[items.length + i] = held[items.length + i]! + run.extent;
+    c -= Math.max(1, table.sizes[choice]!);
   }
   return worth;
 }
@@ -324,23 +319,23 @@ export function brokenBars(
     const { worth, held } = bestBars(lanes, prices);
     if (worth <= 1e-9) return undefined;
     let asked = 0;
-    for (let k = 0; k < prices.length; k += 1) asked += (prices[k] as number) * (amounts[k] as number);
+    for (let k = 0; k < prices.length; k += 1) asked += prices[k]! * amounts[k]!;
     const ratio = asked / (worth * used);
     if (!best || ratio > best.ratio) best = { prices, worth, ratio };
     const step = 0.6 / (1 + i * 0.25);
     const items = prices.length / 2;
     const next = prices.slice();
     for (let k = 0; k < items; k += 1) {
-      const [want, have] = [amounts[k] as number, (held[k] as number) * used];
+      const [want, have] = [amounts[k]!, held[k]! * used];
       const scale = Math.max(want, have);
-      const price = prices[k] as number;
+      const price = prices[k]!;
       next[k] = scale > 0 ? Math.max(price, 1e-9) * Math.exp((step * (want - have)) / scale) : price * 0.7;
       // What each of a free size counts for goes up and down by the price of a middling one.
-      const [pieces, got] = [amounts[items + k] as number, (held[items + k] as number) * used];
+      const [pieces, got] = [amounts[items + k]!, held[items + k]! * used];
       const most = Math.max(pieces, got);
       if (most > 0 && pieces > 0) {
         const middling = (want / pieces) * price;
-        next[items + k] = (prices[items + k] as number) + (0.5 * step * middling * (pieces - got)) / most;
+        next[items + k] = prices[items + k]! + (0.5 * step * middling * (pieces - got)) / most;
       }
     }
     prices = next;

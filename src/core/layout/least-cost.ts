@@ -20,8 +20,8 @@ export function leastCost(demand: Demand, boards: readonly Board[], options: Lay
   const most = (of: (board: ReadyBoard) => number) => Math.max(1, ...ready.map(of));
   const needs = [
     ...kinds.parts.map((kind, i) => {
-      const width = Math.min(kind.width, ...ready.map(({ widths }) => widths[i] as number));
-      const area = (kind.ids.length * kind.length * width) / most(({ layers }) => layers[i] as number);
+      const width = Math.min(kind.width, ...ready.map(({ widths }) => widths[i]!));
+      const area = (kind.ids.length * kind.length * width) / most(({ layers }) => layers[i]!);
       // Dressed stock may be as much thinner as it is measured.
       return { thickness: kind.asDressed || kind.sheet ? 0 : kind.thickness, area };
     }),

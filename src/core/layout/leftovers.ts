@@ -18,7 +18,7 @@ export function leftovers<O extends Offcut>(
   const groups = leftTogether(whole, [...rectanglesOf(placements), ...left], { kerf, step: 0 });
   if (!groups) return [...offcuts];
   return groups.flatMap((group) => {
-    const own = offcuts.filter((_, i) => group.includes(left[i] as (typeof left)[number]));
+    const own = offcuts.filter((_, i) => group.includes(left[i]!));
     return own.length > 1 ? [asOne(board, own)] : own;
   });
 }

@@ -26,7 +26,7 @@ export const noPatterns = (): Patterns => ({ byWhat: new Map() });
 
 export function collect(patterns: Patterns, problem: Problem, plan: CutPlan): void {
   plan.boards.forEach((state, board) => {
-    if (state && state.pieces.length > 0) keep(patterns, patternOf(problem, board, state, plan.costs[board] as number));
+    if (state && state.pieces.length > 0) keep(patterns, patternOf(problem, board, state, plan.costs[board]!));
   });
 }
 
@@ -46,10 +46,10 @@ export function patternOf({ kinds }: Problem, board: number, state: SawnBoard, c
   for (const piece of state.pieces) {
     if ('part' in piece) {
       const asked = kinds.parts[piece.part]?.ids.length ?? 0;
-      parts[piece.part] = Math.min(asked, (parts[piece.part] as number) + piece.copies);
+      parts[piece.part] = Math.min(asked, parts[piece.part]! + piece.copies);
     } else {
-      bands[piece.band] = (bands[piece.band] as number) + piece.finished * piece.copies;
-      strips[piece.band] = (strips[piece.band] as number) + piece.copies;
+      bands[piece.band] = bands[piece.band]! + piece.finished * piece.copies;
+      strips[piece.band] = strips[piece.band]! + piece.copies;
     }
   }
   return { board, state, cost, parts, bands, strips };

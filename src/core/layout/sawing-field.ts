@@ -91,7 +91,7 @@ export function lieIn(inWay: readonly Obstacle[], use: number): Lie | null {
 /** Kinds of which the board can give something, those of bands numbered after those of parts. */
 export function possibleOn(ready: ReadyBoard, kinds: Kinds): number[] {
   return [
-    ...kinds.parts.flatMap((_, i) => ((ready.layers[i] as number) > 0 ? [i] : [])),
+    ...kinds.parts.flatMap((_, i) => (ready.layers[i]! > 0 ? [i] : [])),
     ...kinds.bands.flatMap((band, k) => (stripsFrom(ready, band).copies > 0 ? [kinds.parts.length + k] : [])),
   ];
 }

@@ -1,7 +1,6 @@
 import type { LinearRow, LinearSolver } from '../linear/linear-problem';
 import { sawyer } from './best-sawing';
 import { LARGE, type Programme, WIDE } from './bound-programme';
-import type { ReadyBoard } from './ready-boards';
 import { blankPrices, eachOf, type Sawings, type SawnLimit, sawnLimit } from './sawn-bound';
 
 /** Boards of one round whose prices are tried on all others: those that broke by most. */
@@ -18,7 +17,7 @@ export function sawingInequalities(programme: Programme, solver: LinearSolver): 
   const met: Sawings[] = boards.map(() => []);
   /** What the prices that broke on one board say of all the others, so that none takes its place unlimited. */
   const forOthers = (b: number, { prices }: SawnLimit): LinearRow[] => {
-    const perPiece = eachOf(boards[b] as ReadyBoard, kinds, prices);
+    const perPiece = eachOf(boards[b]!, kinds, prices);
     const { clear } = sawyer(kinds, options, { ...prices, ...perPiece, cut: prices.cuts });
     return boards.flatMap((ready, other) => {
       if (other === b || ready.board.takenFor) return [];
@@ -30,9 +29,9 @@ export function sawingInequalities(programme: Programme, solver: LinearSolver): 
   return {
     broken: (values, cutsToo) => {
       const limits = boards.flatMap((ready, b) => {
-        const used = values[at.used(b)] as number;
+        const used = values[at.used(b)]!;
         if (used < 1e-6 || ready.board.takenFor) return [];
-        const share = (column: number) => (values[column] as number) / used;
+        const share = (column: number) => values[column]! / used;
         const asked = {
           parts: kinds.parts.map((_, i) => share(at.part(b, i))),
           bands: kinds.bands.map((_, k) => ({ mm: WIDE * share(at.width(b, k)), each: share(at.count(b, k)) })),
@@ -40,7 +39,7 @@ export function sawingInequalities(programme: Programme, solver: LinearSolver): 
           // That which trims the near end is not in the field.
           cuts: share(at.cuts(b)) - trimmed(ready),
         };
-        const limit = sawnLimit(ready, kinds, options, asked, met[b] as Sawings, solver, cutsToo);
+        const limit = sawnLimit(ready, kinds, options, asked, met[b]!, solver, cutsToo);
         return limit ? [{ b, limit, by: used * (limit.ratio - 1) }] : [];
       });
       limits.sort((p, q) => q.by - p.by);
@@ -66,7 +65,7 @@ function sawnRow(
     [at.offcut(b), (LARGE * prices.offcut) / worth],
     [at.cuts(b), -prices.cuts / worth],
     // A hair more, for rounding.
-    [at.used(b), -1 - 1e-7 + (prices.cuts * trimmed(boards[b] as ReadyBoard)) / worth],
+    [at.used(b), -1 - 1e-7 + (prices.cuts * trimmed(boards[b]!)) / worth],
   ];
   return { lower: Number.NEGATIVE_INFINITY, upper: 0, entries: entries.filter(([, factor]) => factor !== 0) };
 }

@@ -90,7 +90,7 @@ export function spotFor(
   let best: Spot | null = null;
   if (spoiled) {
     for (let rect = 0; rect < state.free.length; rect += 1) {
-      const free = state.free[rect] as Rectangle;
+      const free = state.free[rect]!;
       if (free.length < kind.length - NEAR || free.width < kind.width - NEAR) continue;
       for (const lie of liesOf(spoiled)) {
         best = spotIn(ready, free, rect, kind, spoiled[lie], lie, corner, best);
@@ -195,7 +195,7 @@ export function stripSpotFor(
   let best: StripSpot | null = null;
   if (spoiled) {
     for (let rect = 0; rect < state.free.length; rect += 1) {
-      const free = state.free[rect] as Rectangle;
+      const free = state.free[rect]!;
       if (free.length < band.length - NEAR || free.width < band.least + band.jointing - NEAR) continue;
       for (const lie of liesOf(spoiled))
         best = stripsInRect(ready, free, rect, band, need, sawing, spoiled[lie], lie, corner, best);
@@ -287,7 +287,7 @@ export function cutOut(
   crosscutFirst: boolean,
   kerf: number,
 ): SawnBoard {
-  const free = state.free[spot.rect] as Rectangle;
+  const free = state.free[spot.rect]!;
   const next = state.free.filter((_, i) => i !== spot.rect);
   const { x, y } = spot;
   const { length, width } = block;

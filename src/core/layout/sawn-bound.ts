@@ -71,7 +71,7 @@ export function sawnLimit(
   const last = scales.length - 1;
   const columns = flat(asked).map(
     (amount, i): LinearColumn => ({
-      cost: -amount * (scales[i] as number),
+      cost: -amount * scales[i]!,
       lower: isEach[i] ? -DEAREST : 0,
       upper: i < last ? DEAREST : cutsToo ? CUTS_DEAREST : 0,
     }),
@@ -79,7 +79,7 @@ export function sawnLimit(
   const rowOf = (gives: Gives): LinearRow => ({
     lower: Number.NEGATIVE_INFINITY,
     upper: 1,
-    entries: flat(gives).flatMap((amount, i) => (amount === 0 ? [] : [[i, amount * (scales[i] as number)] as const])),
+    entries: flat(gives).flatMap((amount, i) => (amount === 0 ? [] : [[i, amount * scales[i]!] as const])),
   });
   return solver({ columns, rows: met.map(rowOf) }, (model) => {
     let best: SawnLimit | undefined;
@@ -88,7 +88,7 @@ export function sawnLimit(
       // Even at the best of prices the sawings met give all that is asked.
       if (solved !== 'best' || -objective <= 1 + BROKEN) return undefined;
       const prices = unflat(
-        Array.from(values, (value, k) => value * (scales[k] as number)),
+        Array.from(values, (value, k) => value * scales[k]!),
         kinds,
       );
       const found = sawyer(kinds, options, {
@@ -110,7 +110,7 @@ export function sawnLimit(
 
 /** Prices of blanks as prices of the pieces that a board's blanks give. */
 export const eachOf = (ready: ReadyBoard, kinds: Kinds, { parts, bands }: Gives): Pick<Gives, 'parts' | 'bands'> => ({
-  parts: parts.map((price, i) => price / Math.max(1, ready.layers[i] as number)),
+  parts: parts.map((price, i) => price / Math.max(1, ready.layers[i]!)),
   bands: bands.map(({ mm, each }, k) => {
     const copies = Math.max(1, copiesOf(ready, kinds, k));
     return { mm: mm / copies, each: each / copies };
@@ -123,15 +123,14 @@ export const blankPrices = (
   kinds: Kinds,
   { parts, bands }: Pick<Gives, 'parts' | 'bands'>,
 ): Pick<Gives, 'parts' | 'bands'> => ({
-  parts: parts.map((price, i) => price * (ready.layers[i] as number)),
+  parts: parts.map((price, i) => price * ready.layers[i]!),
   bands: bands.map(({ mm, each }, k) => {
     const copies = copiesOf(ready, kinds, k);
     return { mm: mm * copies, each: each * copies };
   }),
 });
 
-const copiesOf = (ready: ReadyBoard, kinds: Kinds, k: number): number =>
-  stripsFrom(ready, kinds.bands[k] as Kinds['bands'][number]).copies;
+const copiesOf = (ready: ReadyBoard, kinds: Kinds, k: number): number => stripsFrom(ready, kinds.bands[k]!).copies;
 
 /** Cuts count against the others. */
 const flat = ({ parts, bands, offcut, cuts }: Gives): number[] => [
@@ -146,8 +145,8 @@ function unflat(values: readonly number[], kinds: Kinds): Gives {
   const [P, B] = [kinds.parts.length, kinds.bands.length];
   return {
     parts: values.slice(0, P),
-    bands: kinds.bands.map((_, k) => ({ mm: values[P + k] as number, each: values[P + B + 1 + k] as number })),
-    offcut: values[P + B] as number,
-    cuts: values[P + 2 * B + 1] as number,
+    bands: kinds.bands.map((_, k) => ({ mm: values[P + k]!, each: values[P + B + 1 + k]! })),
+    offcut: values[P + B]!,
+    cuts: values[P + 2 * B + 1]!,
   };
 }

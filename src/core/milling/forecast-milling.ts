@@ -195,8 +195,8 @@ function bestTilt(points: readonly Point[], { length, width }: MeasuredBoard): {
         for (let d = c + 1; d < 2 * n; d += 1) {
           // Both levels must be touched.
           if (a >= n || d < n) continue;
-          const solved = solve([a, b, c, d].map((i) => touches[i] as (typeof touches)[number]));
-          if (solved) consider(solved[0] as number, solved[1] as number);
+          const solved = solve([a, b, c, d].map((i) => touches[i]!));
+          if (solved) consider(solved[0]!, solved[1]!);
         }
   return { along: best.along / length, across: best.across / width };
 }
@@ -209,18 +209,18 @@ function solve(equations: readonly { row: readonly number[]; value: number }[]):
     for (let r = i + 1; r < 4; r += 1) {
       if (Math.abs(m[r]?.[i] ?? 0) > Math.abs(m[pivot]?.[i] ?? 0)) pivot = r;
     }
-    const row = m[pivot] as number[];
-    if (Math.abs(row[i] as number) < 1e-12) return undefined;
-    m[pivot] = m[i] as number[];
+    const row = m[pivot]!;
+    if (Math.abs(row[i]!) < 1e-12) return undefined;
+    m[pivot] = m[i]!;
     m[i] = row;
     for (let r = 0; r < 4; r += 1) {
       if (r === i) continue;
-      const other = m[r] as number[];
-      const factor = (other[i] as number) / (row[i] as number);
-      for (let k = i; k < 5; k += 1) other[k] = (other[k] as number) - factor * (row[k] as number);
+      const other = m[r]!;
+      const factor = other[i]! / row[i]!;
+      for (let k = i; k < 5; k += 1) other[k] = other[k]! - factor * row[k]!;
     }
   }
-  return m.map((row, i) => (row[4] as number) / (row[i] as number));
+  return m.map((row, i) => row[4]! / row[i]!);
 }
 
 /** Height of the face between the measured points: a curve of the second degree through three, along and across. */

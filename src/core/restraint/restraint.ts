@@ -90,12 +90,12 @@ export function judgeRestraint(bodies: readonly Body[], ties: readonly Tie[], da
         skew ? skew(id, axis, third) : 0,
       ]);
       const grown = (body: number, c: Point) => {
-        const { at } = bodies[body] as Body;
+        const { at } = bodies[body]!;
         const [own, across, over] = strains[body] as [number, number, number];
         return own * (c[axis] - at[axis]) + across * (c[second] - at[second]) + over * (c[third] - at[third]);
       };
       for (let k = 0; k < along.length; k += 1) {
-        const { tie, a, b, room } = along[k] as Along;
+        const { tie, a, b, room } = along[k]!;
         const apart = grown(b, tie.at) - grown(a, tie.at);
         offset[k] = apart;
         bounds.weight[2 * k] = room.plus - apart;
@@ -106,7 +106,7 @@ export function judgeRestraint(bodies: readonly Body[], ties: readonly Tie[], da
         const key = `${axis}|${names.join('|')}`;
         const known = worst.get(key);
         if (known && known.missing >= cycle.missing) continue;
-        const met = cycle.bounds.flatMap((e) => [bounds.from[e] as number, bounds.to[e] as number]);
+        const met = cycle.bounds.flatMap((e) => [bounds.from[e]!, bounds.to[e]!]);
         worst.set(key, {
           axis,
           day,
@@ -169,26 +169,26 @@ function enterDay(
   const [tightFrom, allFrom] = [told(sliding), told(none)];
   /** The shortest way past a tie: over all, where its own bound is not the shortest anyway. */
   const past = (from: number, to: number, k: number, own: number) => {
-    const far = allFrom(from)[to] as number;
+    const far = allFrom(from)[to]!;
     if (far < own - SLACK) return far;
     none[k] = 1;
-    const past = shortestFrom(from, count, bounds, none)[to] as number;
+    const past = shortestFrom(from, count, bounds, none)[to]!;
     none[k] = 0;
     return past;
   };
   along.forEach(({ tie, a, b, room }, k) => {
     if (!tie.slides) return;
-    let [high, low] = [tightFrom(a)[b] as number, -(tightFrom(b)[a] as number)];
+    let [high, low] = [tightFrom(a)[b]!, -tightFrom(b)[a]!];
     if (Number.isFinite(high) && Number.isFinite(low)) {
       // Held by tight joints: where they would have it, give aside.
       const middle = (high + low) / 2;
       [high, low] = [middle, middle];
     } else {
       // Held only by other ties that slide: as far as they leave it no choice.
-      high = past(a, b, k, bounds.weight[2 * k] as number);
-      low = -past(b, a, k, bounds.weight[2 * k + 1] as number);
+      high = past(a, b, k, bounds.weight[2 * k]!);
+      low = -past(b, a, k, bounds.weight[2 * k + 1]!);
     }
-    const shift = offset[k] as number;
+    const shift = offset[k]!;
     const need = { plus: Math.max(0, low + shift), minus: Math.max(0, -(high + shift)) };
     const key = `${tie.id}|${axis}`;
     let line = ledger.get(key);
@@ -226,11 +226,11 @@ function shortestFrom(
   for (let round = 0; round < count && nearer.length > 0; round += 1) {
     const next: number[] = [];
     for (const body of nearer) {
-      for (const e of at[body] as readonly number[]) {
+      for (const e of at[body]!) {
         if (without[e >> 1]) continue;
-        const end = to[e] as number;
-        const sum = (far[body] as number) + (weight[e] as number);
-        if (sum >= (far[end] as number) - SLACK) continue;
+        const end = to[e]!;
+        const sum = far[body]! + weight[e]!;
+        if (sum >= far[end]! - SLACK) continue;
         far[end] = sum;
         if (!next.includes(end)) next.push(end);
       }
@@ -247,7 +247,7 @@ function negativeCycles(count: number, given: Bounds): { bounds: number[]; missi
   const found: { bounds: number[]; missing: number }[] = [];
   if (!negativeCycle(count, given)) return found;
   const eased = { ...given, weight: given.weight.slice() };
-  const weightOf = (e: number) => eased.weight[e] as number;
+  const weightOf = (e: number) => eased.weight[e]!;
   while (found.length < MOST_TRAPS) {
     const cycle = negativeCycle(count, eased);
     if (!cycle) break;
@@ -266,9 +266,9 @@ function negativeCycle(count: number, { from, to, weight }: Bounds): number[] | 
   for (let round = 0; round <= count; round += 1) {
     last = -1;
     for (let e = 0; e < from.length; e += 1) {
-      const through = (distance[from[e] as number] as number) + (weight[e] as number);
-      const end = to[e] as number;
-      if (through < (distance[end] as number) - SLACK) {
+      const through = distance[from[e]!]! + weight[e]!;
+      const end = to[e]!;
+      if (through < distance[end]! - SLACK) {
         distance[end] = through;
         parent[end] = e;
         last = end;
@@ -278,18 +278,18 @@ function negativeCycle(count: number, { from, to, weight }: Bounds): number[] | 
   }
   // Far enough back along the parents lies the cycle itself.
   const before = (node: number) => {
-    const e = parent[node] as number;
-    return e < 0 ? node : (from[e] as number);
+    const e = parent[node]!;
+    return e < 0 ? node : from[e]!;
   };
   let node = last;
   for (let i = 0; i < count; i += 1) node = before(node);
   const cycle: number[] = [];
   let at = node;
   do {
-    const e = parent[at] as number;
+    const e = parent[at]!;
     if (e < 0) return undefined;
     cycle.push(e);
-    at = from[e] as number;
+    at = from[e]!;
   } while (at !== node);
   return cycle.reverse();
 }

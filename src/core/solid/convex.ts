@@ -28,7 +28,7 @@ function boundsOfPoints(points: readonly Vec[]): Bounds {
   let y1 = x1;
   let z1 = x1;
   for (let i = 0; i < points.length; i += 1) {
-    const p = points[i] as Vec;
+    const p = points[i]!;
     const x = p[0];
     const y = p[1];
     const z = p[2];
@@ -162,7 +162,7 @@ function turnedLoops(loops: readonly Loop[]): readonly Loop[] {
 export const shifted = (solid: Convex, by: Vec): Convex => mapped(solid, (p) => plus(p, by));
 
 /** Corners of each face, anticlockwise seen from outside. */
-export const facesOf = ({ corners, loops }: Convex): Vec[][] => loops.map((loop) => loop.map((i) => corners[i] as Vec));
+export const facesOf = ({ corners, loops }: Convex): Vec[][] => loops.map((loop) => loop.map((i) => corners[i]!));
 
 export const isEmpty = (solid: Convex): boolean => solid.loops.length < 4;
 
@@ -175,13 +175,13 @@ export function clip(solid: Convex, plane: Plane): Convex {
   const rim: number[] = [];
   /** The place of a corner in the plane among the new ones. */
   const onRim = (p: Vec) => {
-    for (const i of rim) if (same(corners[i] as Vec, p)) return i;
+    for (const i of rim) if (same(corners[i]!, p)) return i;
     rim.push(corners.length);
     return corners.push(p) - 1;
   };
   // Where corners that stay stand among the new ones, and those in which edges cross the plane.
   const place = solid.corners.map((p, i) => {
-    const d = far[i] as number;
+    const d = far[i]!;
     return Math.abs(d) <= SAME ? onRim(p) : d < 0 ? corners.push(p) - 1 : -1;
   });
   const crossed = new Map<number, number>();
@@ -189,7 +189,7 @@ export function clip(solid: Convex, plane: Plane): Convex {
     const key = i < j ? i * n + j : j * n + i;
     const before = crossed.get(key);
     if (before !== undefined) return before;
-    const [p, q, dp, dq] = [solid.corners[i] as Vec, solid.corners[j] as Vec, far[i] as number, far[j] as number];
+    const [p, q, dp, dq] = [solid.corners[i]!, solid.corners[j]!, far[i]!, far[j]!];
     const at = onRim(plus(p, times(minus(q, p), dp / (dp - dq))));
     crossed.set(key, at);
     return at;
@@ -201,9 +201,9 @@ export function clip(solid: Convex, plane: Plane): Convex {
       if (i !== kept.at(-1) && i !== kept[0]) kept.push(i);
     };
     loop.forEach((i, k) => {
-      const j = loop[(k + 1) % loop.length] as number;
-      const [di, dj] = [far[i] as number, far[j] as number];
-      if (di <= SAME) put(place[i] as number);
+      const j = loop[(k + 1) % loop.length]!;
+      const [di, dj] = [far[i]!, far[j]!];
+      if (di <= SAME) put(place[i]!);
       if ((di > SAME && dj < -SAME) || (di < -SAME && dj > SAME)) put(crossing(i, j));
     });
     if (kept.length >= 3) loops.push(kept);
@@ -220,14 +220,14 @@ function withoutIdle(corners: readonly Vec[], loops: readonly Loop[]): Convex {
   const at: number[] = corners.map(() => -1);
   for (const loop of loops) for (const i of loop) at[i] = i;
   if (at.every((i) => i >= 0)) return solidOf(corners, loops);
-  const kept = corners.filter((_, i) => (at[i] as number) >= 0);
+  const kept = corners.filter((_, i) => at[i]! >= 0);
   let next = 0;
   at.forEach((i, k) => {
     if (i >= 0) at[k] = next++;
   });
   return solidOf(
     kept,
-    loops.map((loop) => loop.map((i) => at[i] as number)),
+    loops.map((loop) => loop.map((i) => at[i]!)),
   );
 }
 
@@ -235,20 +235,20 @@ export const clipAll = (solid: Convex, planes: readonly Plane[]): Convex => plan
 
 /** Corners of one plane in a ring about their middle, anticlockwise seen against the normal. */
 function ring(places: readonly number[], corners: readonly Vec[], normal: Vec): number[] {
-  const points = places.map((i) => corners[i] as Vec);
+  const points = places.map((i) => corners[i]!);
   const middle = times(points.reduce(plus), 1 / points.length);
-  const u = unit(minus(points[0] as Vec, middle));
+  const u = unit(minus(points[0]!, middle));
   const v = cross(normal, u);
   const angles = points.map((p) => Math.atan2(dot(minus(p, middle), v), dot(minus(p, middle), u)));
   return points
     .map((_, k) => k)
-    .sort((a, b) => (angles[a] as number) - (angles[b] as number))
-    .map((k) => places[k] as number);
+    .sort((a, b) => angles[a]! - angles[b]!)
+    .map((k) => places[k]!);
 }
 
 /** Twice the area of a face as a vector along its outward normal. */
 function faceVector(corners: readonly Vec[], loop: Loop): Vec {
-  const o = corners[loop[0] as number] as Vec;
+  const o = corners[loop[0]!]!;
   let x = 0;
   let y = 0;
   let z = 0;
@@ -256,7 +256,7 @@ function faceVector(corners: readonly Vec[], loop: Loop): Vec {
   let ay = 0;
   let az = 0;
   for (let i = 1; i < loop.length; i += 1) {
-    const p = corners[loop[i] as number] as Vec;
+    const p = corners[loop[i]!]!;
     const bx = p[0] - o[0];
     const by = p[1] - o[1];
     const bz = p[2] - o[2];
@@ -278,13 +278,13 @@ export const areaVectors = ({ corners, loops }: Convex): Vec[] => loops.map((loo
 
 /** Planes that bound a solid, one a face, normals outward. */
 export const planesOf = ({ corners, loops }: Convex): Plane[] =>
-  loops.map((loop) => planeThrough(corners[loop[0] as number] as Vec, faceVector(corners, loop)));
+  loops.map((loop) => planeThrough(corners[loop[0]!]!, faceVector(corners, loop)));
 
 /** mm³, by the divergence theorem. */
 export function volume(solid: Convex): number {
   let sum = 0;
   const { corners, loops } = solid;
-  for (const loop of loops) sum += dot(corners[loop[0] as number] as Vec, faceVector(corners, loop));
+  for (const loop of loops) sum += dot(corners[loop[0]!]!, faceVector(corners, loop));
   return sum / 6;
 }
 
@@ -298,10 +298,10 @@ export function middleOf(solids: readonly Convex[]): Vec {
   let z = 0;
   for (const { corners, loops } of solids) {
     for (const loop of loops) {
-      const first = corners[loop[0] as number] as Vec;
+      const first = corners[loop[0]!]!;
       for (let i = 1; i + 1 < loop.length; i += 1) {
-        const b = corners[loop[i] as number] as Vec;
-        const c = corners[loop[i + 1] as number] as Vec;
+        const b = corners[loop[i]!]!;
+        const c = corners[loop[i + 1]!]!;
         // A tetrahedron from the origin; signs take away what lies outside.
         const v = dot(first, cross(b, c)) / 6;
         total += v;
@@ -346,7 +346,7 @@ export function reach({ corners }: Convex, direction: Vec): { from: number; to: 
   let from = Number.POSITIVE_INFINITY;
   let to = Number.NEGATIVE_INFINITY;
   for (let i = 0; i < corners.length; i += 1) {
-    const d = dot(direction, corners[i] as Vec);
+    const d = dot(direction, corners[i]!);
     if (d < from) from = d;
     if (d > to) to = d;
   }

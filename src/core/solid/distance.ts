@@ -45,8 +45,8 @@ function directions(solid: Convex): Vec[] {
   const { corners, loops } = solid;
   for (const loop of loops) {
     loop.forEach((from, k) => {
-      const to = loop[(k + 1) % loop.length] as number;
-      const edge = minus(corners[to] as Vec, corners[from] as Vec);
+      const to = loop[(k + 1) % loop.length]!;
+      const edge = minus(corners[to]!, corners[from]!);
       if (norm(edge) < TOUCH) return;
       const along = unit(edge);
       if (!own.some((d) => Math.abs(dot(d, along)) > 1 - 1e-9)) own.push(along);
@@ -56,8 +56,8 @@ function directions(solid: Convex): Vec[] {
 }
 
 function nearest(a: Convex, b: Convex): number {
-  let simplex: readonly Vec[] = [minus(a.corners[0] as Vec, b.corners[0] as Vec)];
-  let point = simplex[0] as Vec;
+  let simplex: readonly Vec[] = [minus(a.corners[0]!, b.corners[0]!)];
+  let point = simplex[0]!;
   for (let round = 0; round < 64; round += 1) {
     const from = norm(point);
     if (from < TOUCH) return 0;
@@ -73,7 +73,7 @@ function nearest(a: Convex, b: Convex): number {
 
 /** The corner that lies farthest along a direction, or against it. */
 function farthest(corners: readonly Vec[], along: Vec, sign: 1 | -1): Vec {
-  let [best, most] = [corners[0] as Vec, Number.NEGATIVE_INFINITY];
+  let [best, most] = [corners[0]!, Number.NEGATIVE_INFINITY];
   for (const p of corners) {
     const d = sign * dot(p, along);
     if (d > most) [best, most] = [p, d];

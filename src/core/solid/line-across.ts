@@ -5,7 +5,7 @@ import type { Flat } from './outline';
 export type LineAcross = readonly Flat[];
 
 export function acrossAt(line: LineAcross, x: number): number {
-  const [first, last] = [line[0] as Flat, line.at(-1) as Flat];
+  const [first, last] = [line[0]!, line.at(-1) as Flat];
   if (x <= first[0]) return first[1];
   for (const [i, to] of line.entries()) {
     const from = line[i - 1];
@@ -20,9 +20,9 @@ export function acrossAt(line: LineAcross, x: number): number {
  * its ends at the same places along as before. mm
  */
 export function offsetLine(line: LineAcross, by: number): LineAcross {
-  const [first, last] = [(line[0] as Flat)[0], (line.at(-1) as Flat)[0]];
+  const [first, last] = [line[0]![0], (line.at(-1) as Flat)[0]];
   const sides = line.slice(1).map((to, i) => {
-    const from = line[i] as Flat;
+    const from = line[i]!;
     const slope = (to[1] - from[1]) / (to[0] - from[0]);
     // Square to itself a side moves up by so much more than it moves square.
     return { at: from, slope, rise: by * Math.hypot(1, slope) };
@@ -30,13 +30,13 @@ export function offsetLine(line: LineAcross, by: number): LineAcross {
   type Side = (typeof sides)[number];
   const on = ({ at, slope, rise }: Side, x: number) => at[1] + slope * (x - at[0]) + rise;
   const corners = sides.slice(1).flatMap((side, i): Flat[] => {
-    const before = sides[i] as Side;
+    const before = sides[i]!;
     const turn = side.slope - before.slope;
     if (Math.abs(turn) < 1e-9) return [];
     const x = (on(before, 0) - on(side, 0)) / turn;
     return x > first && x < last ? [[x, on(side, x)]] : [];
   });
-  return [[first, on(sides[0] as Side, first)], ...corners, [last, on(sides.at(-1) as Side, last)]];
+  return [[first, on(sides[0]!, first)], ...corners, [last, on(sides.at(-1) as Side, last)]];
 }
 
 /** The greatest and the least of one line above another, mm. */
@@ -47,14 +47,14 @@ export function betweenLines(low: LineAcross, high: LineAcross): { least: number
 
 const placesOf = (a: LineAcross, b: LineAcross): number[] => {
   const all = [...a, ...b].map(([x]) => x).sort((p, q) => p - q);
-  return all.filter((x, i) => i === 0 || x - (all[i - 1] as number) > 1e-6);
+  return all.filter((x, i) => i === 0 || x - all[i - 1]! > 1e-6);
 };
 
 /** What lies between two lines, from one height upright to another, cut square across wherever one of them turns. */
 export function solidsBetween(low: LineAcross, high: LineAcross, from: number, to: number): Convex[] {
   const places = placesOf(low, high);
   return places.slice(1).map((x1, i) => {
-    const x0 = places[i] as number;
+    const x0 = places[i]!;
     return prism(
       [
         [x0, acrossAt(low, x0)],

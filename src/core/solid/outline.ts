@@ -91,7 +91,7 @@ export function boundsOfFlat(points: readonly Flat[]): { left: number; right: nu
 /** All the way round, mm. */
 export function roundOf(points: readonly Flat[]): number {
   return points.reduce((sum, [x, y], i) => {
-    const [nx, ny] = points[(i + 1) % points.length] as Flat;
+    const [nx, ny] = points[(i + 1) % points.length]!;
     return sum + Math.hypot(nx - x, ny - y);
   }, 0);
 }
@@ -100,7 +100,7 @@ export function roundOf(points: readonly Flat[]): number {
 export function chordAt(points: readonly Flat[], y: number): { from: number; to: number } | null {
   const xs: number[] = [];
   points.forEach(([x, py], i) => {
-    const [nx, ny] = points[(i + 1) % points.length] as Flat;
+    const [nx, ny] = points[(i + 1) % points.length]!;
     if ((py <= y && ny >= y) || (py >= y && ny <= y)) {
       if (Math.abs(ny - py) < 1e-12) xs.push(x, nx);
       else xs.push(x + ((nx - x) * (y - py)) / (ny - py));

@@ -95,23 +95,23 @@ export function fibresThrough(outline: Outline): { narrowest: number; band: numb
   const from = places.map(() => Number.POSITIVE_INFINITY);
   const to = places.map(() => Number.NEGATIVE_INFINITY);
   const meet = (i: number, w: number) => {
-    from[i] = Math.min(from[i] as number, w);
-    to[i] = Math.max(to[i] as number, w);
+    from[i] = Math.min(from[i]!, w);
+    to[i] = Math.max(to[i]!, w);
   };
   points.forEach((a, k) => {
-    const b = points[(k + 1) % points.length] as Flat;
+    const b = points[(k + 1) % points.length]!;
     const [left, right] = a[0] <= b[0] ? [a, b] : [b, a];
-    for (let i = firstFrom(places, left[0]); i <= last && (places[i] as number) <= right[0]; i += 1) {
+    for (let i = firstFrom(places, left[0]); i <= last && places[i]! <= right[0]; i += 1) {
       const long = right[0] - left[0];
-      if (long > 1e-12) meet(i, left[1] + ((right[1] - left[1]) * ((places[i] as number) - left[0])) / long);
+      if (long > 1e-12) meet(i, left[1] + ((right[1] - left[1]) * (places[i]! - left[0])) / long);
       else for (const p of [left, right]) meet(i, p[1]);
     }
   });
   let [low, high, narrowest] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY];
   for (let i = 0; i <= last; i += 1) {
-    low = Math.max(low, from[i] as number);
-    high = Math.min(high, to[i] as number);
-    narrowest = Math.min(narrowest, (to[i] as number) - (from[i] as number));
+    low = Math.max(low, from[i]!);
+    high = Math.min(high, to[i]!);
+    narrowest = Math.min(narrowest, to[i]! - from[i]!);
   }
   return { narrowest, band: Math.max(0, high - low) };
 }
@@ -121,7 +121,7 @@ function firstFrom(rising: readonly number[], least: number): number {
   let [low, high] = [0, rising.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if ((rising[middle] as number) < least) low = middle + 1;
+    if (rising[middle]! < least) low = middle + 1;
     else high = middle;
   }
   return low;

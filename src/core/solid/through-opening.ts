@@ -91,7 +91,7 @@ function wayThrough(shape: readonly (readonly Flat[])[], { width, thickness }: O
     from.fill(Number.POSITIVE_INFINITY);
     to.fill(Number.NEGATIVE_INFINITY);
     for (const polygon of shape) {
-      let [px, py] = turned(polygon[polygon.length - 1] as Flat, cx, cy, cos, sin);
+      let [px, py] = turned(polygon[polygon.length - 1]!, cx, cy, cos, sin);
       for (const point of polygon) {
         const [qx, qy] = turned(point, cx, cy, cos, sin);
         markEdge(px, py, qx, qy, half, from, to);
@@ -102,8 +102,8 @@ function wayThrough(shape: readonly (readonly Flat[])[], { width, thickness }: O
     for (let place = 0; place < places; place += 1) {
       let [lo, hi] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
       for (let s = Math.max(0, place - inWall); s < Math.min(strips, place); s += 1) {
-        if ((from[s] as number) < lo) lo = from[s] as number;
-        if ((to[s] as number) > hi) hi = to[s] as number;
+        if (from[s]! < lo) lo = from[s]!;
+        if (to[s]! > hi) hi = to[s]!;
       }
       low[turn * places + place] = lo;
       high[turn * places + place] = hi;
@@ -115,7 +115,7 @@ function wayThrough(shape: readonly (readonly Flat[])[], { width, thickness }: O
   }
   // From here on: how far aside the shape must stand at a turn and a place, from one bound to the other.
   for (let cell = 0; cell < low.length; cell += 1) {
-    const [least, most] = [-width / 2 - (low[cell] as number), width / 2 - (high[cell] as number)];
+    const [least, most] = [-width / 2 - low[cell]!, width / 2 - high[cell]!];
     low[cell] = least;
     high[cell] = most;
   }
@@ -131,20 +131,20 @@ function wayThrough(shape: readonly (readonly Flat[])[], { width, thickness }: O
   // A turn moves what is in the wall aside with the shape's middle.
   const aside = radius * ((2 * Math.PI) / TURNS);
   for (let i = 0; i < waiting; i += 1) {
-    const cell = queue[i] as number;
+    const cell = queue[i]!;
     const turn = Math.floor(cell / places);
     const place = cell - turn * places;
     if (place === 0) return posesOf(cell, before, places, half, low, high);
-    const least = low[cell] as number;
-    const most = high[cell] as number;
+    const least = low[cell]!;
+    const most = high[cell]!;
     for (let k = 0; k < MOVES.length; k += 1) {
-      const [dt, dp] = MOVES[k] as (typeof MOVES)[number];
+      const [dt, dp] = MOVES[k]!;
       const p = place + dp;
       if (p < 0 || p >= places) continue;
       const next = ((turn + dt + TURNS) % TURNS) * places + p;
       if (before[next] !== -2) continue;
-      const l = low[next] as number;
-      const m = high[next] as number;
+      const l = low[next]!;
+      const m = high[next]!;
       const room = dt === 0 ? 0 : aside;
       if (l > m || least > m + room || l > most + room) continue;
       before[next] = cell;
@@ -188,8 +188,8 @@ function markEdge(px: number, py: number, qx: number, qy: number, half: number, 
     const x1 = Math.min(bx, (s + 1 - half) * STRIP);
     const [y0, y1] = bx > ax ? [ay + slope * (x0 - ax), ay + slope * (x1 - ax)] : [ay, by];
     const [lo, hi] = y0 < y1 ? [y0, y1] : [y1, y0];
-    if (lo < (from[s] as number)) from[s] = lo;
-    if (hi > (to[s] as number)) to[s] = hi;
+    if (lo < from[s]!) from[s] = lo;
+    if (hi > to[s]!) to[s] = hi;
   }
 }
 
@@ -205,9 +205,9 @@ function posesOf(
   const poses: Pose[] = [];
   const inWall = places - 2 * half - 1;
   let y = 0;
-  for (let cell = end; cell >= 0; cell = before[cell] as number) {
+  for (let cell = end; cell >= 0; cell = before[cell]!) {
     const [turn, place] = [Math.floor(cell / places), cell % places];
-    const [least, most] = [low[cell] as number, high[cell] as number];
+    const [least, most] = [low[cell]!, high[cell]!];
     // As little aside as there is need for, from pose to pose.
     y = Math.min(most, Math.max(least, y));
     poses.push({ x: (inWall / 2 - place + half) * STRIP, y, turn: (360 * turn) / TURNS });

@@ -189,15 +189,15 @@ function conduct(slab: Slab, warmth: number, sLower: number, sUpper: number): vo
   const { m, width, table, d, flow } = slab;
   const n = m.length;
   for (let i = 0; i < n; i += 1) {
-    const place = Math.min(Math.max((m[i] as number) / TABLE_STEP, 0), TABLE_SIZE - 1);
+    const place = Math.min(Math.max(m[i]! / TABLE_STEP, 0), TABLE_SIZE - 1);
     const low = place | 0;
-    d[i] = ((table[low] as number) + ((table[low + 1] as number) - (table[low] as number)) * (place - low)) * warmth;
+    d[i] = (table[low]! + (table[low + 1]! - table[low]!) * (place - low)) * warmth;
   }
-  flow[0] = sLower > 0 ? 1 / (1 / sLower + (width[0] as number) / (2 * (d[0] as number))) : 0;
-  flow[n] = sUpper > 0 ? 1 / (1 / sUpper + (width[n - 1] as number) / (2 * (d[n - 1] as number))) : 0;
+  flow[0] = sLower > 0 ? 1 / (1 / sLower + width[0]! / (2 * d[0]!)) : 0;
+  flow[n] = sUpper > 0 ? 1 / (1 / sUpper + width[n - 1]! / (2 * d[n - 1]!)) : 0;
   for (let i = 0; i < n - 1; i += 1) {
-    const [here, next] = [d[i] as number, d[i + 1] as number];
-    flow[i + 1] = (2 * here * next) / ((width[i] as number) * next + (width[i + 1] as number) * here);
+    const [here, next] = [d[i]!, d[i + 1]!];
+    flow[i + 1] = (2 * here * next) / (width[i]! * next + width[i + 1]! * here);
   }
   slab.days = 0;
 }
@@ -209,9 +209,9 @@ function eliminate(slab: Slab, days: number): void {
   const share = (GAMMA / 2) * days;
   for (let i = 0; i < n; i += 1) {
     // The air is one more neighbour at either end: it is coupled like a cell, and its moisture is given.
-    const [down, up] = [flow[i] as number, flow[i + 1] as number];
-    const held = (width[i] as number) / share;
-    const pivot = 1 / (held + up + down - (i > 0 ? down * (ratio[i - 1] as number) : 0));
+    const [down, up] = [flow[i]!, flow[i + 1]!];
+    const held = width[i]! / share;
+    const pivot = 1 / (held + up + down - (i > 0 ? down * ratio[i - 1]! : 0));
     kept[i] = held * pivot;
     passed[i] = down * pivot;
     ratio[i] = up * pivot;
@@ -224,14 +224,14 @@ function eliminate(slab: Slab, days: number): void {
 /** What flows in from the air, mm·% a day. */
 function inflow({ m, flow }: Slab, emc: number): number {
   const n = m.length;
-  return (flow[0] as number) * (emc - (m[0] as number)) + (flow[n] as number) * (emc - (m[n - 1] as number));
+  return flow[0]! * (emc - m[0]!) + flow[n]! * (emc - m[n - 1]!);
 }
 
 /** Puts back what a step that was too long has changed. */
 function undo({ m, before, sums }: Slab): void {
   m.set(before);
-  sums[0] = sums[2] as number;
-  sums[1] = sums[3] as number;
+  sums[0] = sums[2]!;
+  sums[1] = sums[3]!;
 }
 
 /** One step of so many days: how far its mean may be off, %, and what came in, mm·%. */
@@ -240,47 +240,45 @@ function advance(slab: Slab, emc: number, days: number): Slab['outcome'] {
   if (slab.days !== days) eliminate(slab, days);
   const n = m.length;
   const share = (GAMMA / 2) * days;
-  sums[2] = sums[0] as number;
-  sums[3] = sums[1] as number;
+  sums[2] = sums[0]!;
+  sums[3] = sums[1]!;
   const atStart = inflow(slab, emc);
   let carry = emc;
   let below = emc;
   for (let i = 0; i < n; i += 1) {
-    const here = m[i] as number;
-    const above = i < n - 1 ? (m[i + 1] as number) : emc;
-    const change = (flow[i] as number) * (below - here) + (flow[i + 1] as number) * (above - here);
-    carry = (kept[i] as number) * (here + (share * change) / (width[i] as number)) + (passed[i] as number) * carry;
+    const here = m[i]!;
+    const above = i < n - 1 ? m[i + 1]! : emc;
+    const change = flow[i]! * (below - here) + flow[i + 1]! * (above - here);
+    carry = kept[i]! * (here + (share * change) / width[i]!) + passed[i]! * carry;
     carried[i] = carry;
     before[i] = here;
     below = here;
   }
   let next = emc;
   for (let i = n - 1; i >= 0; i -= 1) {
-    next = (carried[i] as number) + (ratio[i] as number) * next;
+    next = carried[i]! + ratio[i]! * next;
     m[i] = next;
   }
   const atMiddle = inflow(slab, emc);
   carry = emc;
   for (let i = 0; i < n; i += 1) {
-    carry =
-      (kept[i] as number) * (OF_MIDDLE * (m[i] as number) - OF_START * (before[i] as number)) +
-      (passed[i] as number) * carry;
+    carry = kept[i]! * (OF_MIDDLE * m[i]! - OF_START * before[i]!) + passed[i]! * carry;
     carried[i] = carry;
   }
   next = emc;
   let sum = 0;
   let first = 0;
   for (let i = n - 1; i >= 0; i -= 1) {
-    next = (carried[i] as number) + (ratio[i] as number) * next;
+    next = carried[i]! + ratio[i]! * next;
     m[i] = next;
-    sum += (weight[i] as number) * next;
-    first += (moment[i] as number) * next;
+    sum += weight[i]! * next;
+    first += moment[i]! * next;
   }
   sums[0] = sum;
   sums[1] = first;
   const atEnd = inflow(slab, emc);
   outcome.gained = days * (OF_STAGE * (atStart + atMiddle) + (GAMMA / 2) * atEnd);
-  const thickness = (width[0] as number) / (weight[0] as number);
+  const thickness = width[0]! / weight[0]!;
   outcome.error = Math.abs(
     ((2 * ERROR * days) / thickness) * (atStart / GAMMA - atMiddle / (GAMMA * (1 - GAMMA)) + atEnd / (1 - GAMMA)),
   );
@@ -288,7 +286,7 @@ function advance(slab: Slab, emc: number, days: number): Slab['outcome'] {
 }
 
 /** A cell that is known to be there. */
-const at = (cells: Float64Array, i: number): number => cells[i] as number;
+const at = (cells: Float64Array, i: number): number => cells[i]!;
 
 /** Widths of the cells, mm: half even, half cosine-spaced, so that the faces are finely divided. */
 function cellWidths(n: number, thickness: number): Float64Array {
