@@ -25,7 +25,7 @@ export const JobReplySchema = v.object({
 });
 export type JobReply = v.InferOutput<typeof JobReplySchema>;
 
-/** What the list says of a job; `pieces` counts those that are alike one by one, sizes are of the first. */
+/** What the list says of a job; `pieces` counts those that are alike one by one, sizes are of the first, `next` is what is to be done. */
 export const JobSummarySchema = v.object({
   species: v.string(),
   pieces: v.number(),
@@ -34,6 +34,8 @@ export const JobSummarySchema = v.object({
   cut: v.number(),
   parts: v.number(),
   stops: v.number(),
+  next: v.nullable(v.string()),
+  finishedOn: v.nullable(day),
 });
 export type JobSummary = v.InferOutput<typeof JobSummarySchema>;
 /** A job in the list; its summary is null while it is being computed. */

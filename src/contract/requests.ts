@@ -30,6 +30,7 @@ export const NewJobRequest = v.object({
   startOn: day,
 });
 
+export const ExampleRequest = v.object({ example: line(200) });
 export const SaveJobRequest = v.object({ revision, document: JobDocumentSchema });
 export const StepJobRequest = v.object({ revision });
 export const KeepLayoutRequest = LayoutSchema;

@@ -51,7 +51,8 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
     summary: 'The list of jobs, a page of it.',
     query: {
       find: 'Letters that the name or the client has.',
-      after: 'Where the page before ended.',
+      order: 'changed (last first), due or name.',
+      after: 'Where the page before ended, in the same order.',
       count: 'At most so many.',
       bin: 'Those in the bin.',
     },
@@ -70,6 +71,12 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
     status: 201,
     answers: reply.JobReplySchema,
   },
+  'POST /api/jobs/example': {
+    summary: 'A job like one that ships with Taller, by its name.',
+    body: request.ExampleRequest,
+    status: 201,
+    answers: reply.JobReplySchema,
+  },
   'GET /api/jobs/[id]': { summary: 'A job as it stands.', status: 200, answers: reply.JobReplySchema },
   'PUT /api/jobs/[id]': {
     summary: 'Decisions made from a revision; refused with 409 and what is there now where another was in between.',
@@ -78,6 +85,11 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
     answers: reply.JobReplySchema,
   },
   'DELETE /api/jobs/[id]': { summary: 'To the bin.', status: 200, answers: done('binned') },
+  'POST /api/jobs/[id]/copy': {
+    summary: 'A new job with the same decisions, nothing of it cut or measured yet.',
+    status: 201,
+    answers: reply.JobReplySchema,
+  },
   'POST /api/jobs/[id]/restore': { summary: 'Out of the bin.', status: 200, answers: done('restored') },
   'POST /api/jobs/[id]/undo': {
     summary: 'The decisions before the last change, as a new revision.',

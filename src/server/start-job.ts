@@ -1,9 +1,9 @@
 import type { InferOutput } from 'valibot';
 import type { JobReply } from '@/contract/replies';
 import type { NewJobRequest } from '@/contract/requests';
-import { findSpecies, type JobDocument, proposeJob, readJobFile } from '@/core';
+import { copyOfJob, findSpecies, type JobDocument, proposeJob, readJobFile } from '@/core';
 import { boardsOfJobs, usableFor } from './board-store';
-import { addJob } from './job-store';
+import { addJob, findJob, jobNames } from './job-store';
 import { inTransaction } from './pool';
 import { Refusal } from './refusal';
 import { addPlace, addWoods, placesOf, type Workshop } from './workshop-store';
@@ -35,6 +35,13 @@ export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJ
     { ...wish, shopPlaceId: shopPlace.id },
     { shop: workshop.settings, places, boards: usableFor(await boardsOfJobs(workshop.id), '') },
   );
+}
+
+/** A job like another, under a name that no other has here. */
+export async function copyJob(workshop: Workshop, id: string): Promise<JobReply> {
+  const { document } = await findJob(workshop.id, id);
+  const taken = new Set((await jobNames(workshop.id)).map(({ name }) => name));
+  return addJob(workshop.id, copyOfJob(document, taken));
 }
 
 /** A job file brought in: its places are found by name here, or added. */

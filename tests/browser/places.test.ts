@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import { base, button, call, field, fill, newJob, openPage, reads, visit, withBrowser } from './desk';
+import { base, button, call, field, fill, link, newJob, openPage, reads, visit, withBrowser } from './desk';
 
 withBrowser();
 const folder = mkdtempSync(join(tmpdir(), 'taller-files-'));
@@ -263,13 +263,44 @@ describe('jobs', () => {
     const name = `Binned ${Date.now()}`;
     await newJob(name);
     const page = await openPage('/jobs');
-    await (await button(page, `Move ${name} to the bin`)).click();
-    await page.waitForFunction((n: string) => !document.body.innerText.includes(n), {}, name);
+    const bin = async () => {
+      await (await button(page, `Move ${name} to the bin`)).click();
+      await page.waitForFunction(
+        (n: string) => ![...document.querySelectorAll('main h2')].some((e) => e.textContent === n),
+        {},
+        name,
+      );
+    };
+    await bin();
+    await reads(page, '[role="status"]', new RegExp(`“${name}” is in the bin`));
+    await (await button(page, 'Undo')).click();
+    await bin();
     await visit(page, `/jobs?bin`);
     await (await button(page, `Restore ${name}`)).click();
     await page.waitForFunction((n: string) => !document.body.innerText.includes(n), {}, name);
     await visit(page, `/jobs`);
-    await reads(page, 'table', new RegExp(name));
+    await reads(page, 'main h2', new RegExp(name));
+  });
+
+  it('are drawn, ordered, copied, and an empty workshop offers an example', async () => {
+    const name = `Drawn ${Date.now()}`;
+    const { id } = await newJob(name);
+    const page = await openPage('/jobs');
+    await page.waitForSelector(`[data-job="${id}"] svg path`);
+    await (await link(page, 'By name')).click();
+    await page.waitForFunction(() => location.search.includes('order=name'));
+    await page.waitForSelector('a[aria-current="true"]');
+    const names = await page.$$eval('main h2', (all) => all.map((e) => e.textContent!.toLowerCase()));
+    expect(names).toEqual([...names].sort());
+    await visit(page, `/jobs?find=${encodeURIComponent(name)}`);
+    await (await button(page, `Copy ${name}`)).click();
+    await page.waitForFunction(
+      (own: string) => /jobs\/.*\/brief/.test(location.pathname) && !location.pathname.includes(own),
+      {},
+      id,
+    );
+    await reads(page, 'header', new RegExp(`${name} 2`));
+    expect(page.faults).toEqual([]);
   });
 
   it('find leads to a board, a job or a page by a few letters', async () => {
@@ -302,6 +333,7 @@ describe('the shop', () => {
   it('takes a place in, with the moisture wood comes to in each month', async () => {
     const page = await openPage('/shop');
     await (await button(page, 'Add a place')).click();
+    await page.waitForSelector('[role="dialog"]');
     await fill(page, 'Name', 'A barn');
     await fill(page, 'Jan, humidity %', '80');
     await reads(page, '[role="dialog"]', /wood comes to 1[56]\.\d %/);

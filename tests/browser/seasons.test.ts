@@ -164,6 +164,7 @@ describe('places', () => {
   it('a room takes the air outdoors in, by a kind of climate, and a logger’s file stands before its months', async () => {
     const page = await openPage('/shop');
     await (await button(page, 'Add a place')).click();
+    await page.waitForSelector('[role="dialog"]');
     await fill(page, 'Name', 'Cottage, tested');
     await (await radio(page, 'The air outdoors')).click();
     const climate = await page.$$eval('[role="dialog"] select', (all) => all[0]!.id);

@@ -123,6 +123,9 @@ describe('a running server answers as the contract says', () => {
     const saved = await ask<JobReply>('PUT /api/jobs/[id]', { ids: [id], body: renamed });
     const undone = await ask<JobReply>('POST /api/jobs/[id]/undo', { ids: [id], body: { revision: saved.revision } });
     await ask('POST /api/jobs/[id]/redo', { ids: [id], body: { revision: undone.revision } });
+    const copy = await ask<JobReply>('POST /api/jobs/[id]/copy', { ids: [id] });
+    const example = await ask<JobReply>('POST /api/jobs/example', { body: { example: 'Window bench' } });
+    for (const own of [copy, example]) await ask('DELETE /api/jobs/[id]', { ids: [own.id] });
     await ask('POST /api/jobs/import', { body: writeJobFile(job.document, shop.places) });
     const boards = await ask<Board[]>('GET /api/jobs/[id]/boards', { ids: [id] });
     const derived = deriveJob({ document: job.document, shop: shop.shop, places: shop.places, boards, layouts: [] });

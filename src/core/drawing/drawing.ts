@@ -7,7 +7,7 @@ import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector'
 import { type Tone, tonesOf } from '../wood/heartwood';
 import { silhouette } from './silhouette';
 
-export type ViewName = 'plan' | 'front' | 'end' | 'apart';
+export type ViewName = 'plan' | 'front' | 'end' | 'apart' | 'above';
 export type Point = Flat;
 
 export interface Shape {
@@ -68,6 +68,7 @@ const LOOKS: Record<ViewName, { u: Vec; v: Vec; toward: Vec }> = {
   front: { u: [1, 0, 0], v: [0, 0, -1], toward: [0, -1, 0] },
   end: { u: [0, 1, 0], v: [0, 0, -1], toward: [-1, 0, 0] },
   apart: { u: RIGHT, v: times(cross(FROM_ABOVE, RIGHT), -1), toward: FROM_ABOVE },
+  above: { u: RIGHT, v: times(cross(FROM_ABOVE, RIGHT), -1), toward: FROM_ABOVE },
 };
 type Look = (typeof LOOKS)[ViewName];
 
@@ -96,7 +97,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
     const set = (list: readonly Convex[]) => (away ? list.map((solid) => shifted(solid, away)) : list);
     const [solids, tenons, real] = [set(drawnAs.solids), set(drawnAs.tenons), drawnAs.real];
     // What is let into its own part too is seen only when the piece is taken apart.
-    const shown = tenons.filter((_, i) => name === 'apart' || !part.added[i]?.inside);
+    const shown = name === 'above' ? [] : tenons.filter((_, i) => name === 'apart' || !part.added[i]?.inside);
     const painted = [...solids, ...shown];
     const points = painted.map((solid) => solid.corners);
     return {
@@ -110,18 +111,21 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
           ? [silhouette(solids, part.frame, paper), ...shown.map((solid) => hullOf(solid.corners.map(paper)))]
           : points.map((list) => hullOf(list.map(paper))),
       near:
-        name === 'apart'
+        name === 'apart' || name === 'above'
           ? dot(look.toward, middleOf(solids))
           : Math.max(...solids.flatMap((solid) => solid.corners).map((p) => dot(look.toward, p))),
     };
   });
-  const ordered = [...drawn].sort((a, b) => a.near - b.near);
   const isTop = (d: DrawnPart) => piece.top.parts.includes(d.part.id);
+  // Put together, the top hides whatever lies under it.
+  const ordered = [...drawn].sort((a, b) =>
+    name === 'above' && isTop(a) !== isTop(b) ? (isTop(a) ? 1 : -1) : a.near - b.near,
+  );
   // From above the top hides all else, which is drawn dashed; from the sides what stands behind is left away.
   const seen =
     name === 'plan'
       ? ordered.filter(isTop)
-      : name === 'apart'
+      : name === 'apart' || name === 'above'
         ? ordered
         : ordered.filter((d, i) => !concealed(d, ordered.slice(i + 1)));
   const dashed = name === 'plan' ? ordered.filter((d) => !isTop(d)) : [];
@@ -139,7 +143,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
       ),
     ]),
     ...outlines(dashed, 'hidden'),
-    ...(name === 'apart' ? [] : [...seen, ...dashed]).flatMap((d) =>
+    ...(name === 'apart' || name === 'above' ? [] : [...seen, ...dashed]).flatMap((d) =>
       d.tenons
         .filter((solid) => areaOnPaper(solid, look))
         .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(solid.corners.map(paper)) })),
@@ -156,7 +160,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
     name,
     bounds: { left, top: upper, width: Math.max(...us) - left, height: Math.max(...vs) - upper },
     shapes,
-    dimensions: name === 'apart' ? [] : dimensionsOf(piece, name, drawn),
+    dimensions: name === 'apart' || name === 'above' ? [] : dimensionsOf(piece, name, drawn),
     fasteners:
       name === 'plan'
         ? piece.fasteners.map((f) => ({ id: f.id, at: [f.x, -f.y] as Point, holdsMiddle: f.holdsMiddle }))

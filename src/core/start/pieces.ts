@@ -45,12 +45,35 @@ export function newPiece(job: JobDocument, use: Use, id: string): PieceDecisions
 /** A piece like another, with nothing of it cut or measured yet. */
 export function copyOfPiece(job: JobDocument, piece: PieceDecisions, id: string): PieceDecisions {
   const season = { ...piece.season, measured: [] };
-  return { ...piece, id, name: nameFor(job, piece.name.replace(/ \d+$/, '')), season, benches: {}, spots: {} };
+  return { ...piece, id, name: nameFor(job, withoutNumber(piece.name)), season, benches: {}, spots: {} };
+}
+
+/**
+ * A job like another, with nothing of it cut or measured yet and no board chosen for it by hand.
+ *
+ * @param taken names that it does not get
+ */
+export function copyOfJob(job: JobDocument, taken: ReadonlySet<string>): JobDocument {
+  return {
+    ...job,
+    name: freeName(withoutNumber(job.name), taken),
+    pieces: job.pieces.map((piece) => ({
+      ...piece,
+      season: { ...piece.season, measured: [] },
+      benches: {},
+    })),
+    layout: { ...job.layout, pinned: [], moved: [], laid: [], leaveOut: [] },
+  };
 }
 
 /** A name that no piece of the job has. */
-function nameFor(job: JobDocument, name: string): string {
-  const taken = new Set(job.pieces.map((piece) => piece.name));
+const nameFor = (job: JobDocument, name: string): string =>
+  freeName(name, new Set(job.pieces.map((piece) => piece.name)));
+
+/** A copy of a copy counts on; what is longer is not a number of copies. */
+const withoutNumber = (name: string) => name.replace(/ \d{1,2}$/, '');
+
+function freeName(name: string, taken: ReadonlySet<string>): string {
   for (let i = 1; ; i += 1) {
     const own = i === 1 ? name : `${name} ${i}`;
     if (!taken.has(own)) return own;

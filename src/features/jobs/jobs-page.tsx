@@ -3,224 +3,186 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { type Problem, sayDay } from '@/core';
+import type { Problem } from '@/core';
 import { Button, buttonLook } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
-import { Length } from '@/ui/units';
-
-interface Line {
-  id: string;
-  name: string;
-  client: string;
-  dueOn: string;
-  /** Null while it is being computed. */
-  summary: {
-    species: string;
-    pieces: number;
-    length: number;
-    width: number;
-    cut: number;
-    parts: number;
-    stops: number;
-  } | null;
-}
+import { JobCard, type ListedJob, scaleOf } from './job-card';
+import { NoJobs } from './no-jobs';
 
 /** What is being computed is looked for again after so long, ms, and so many times. */
 const [AGAIN, TIMES] = [800, 15];
 
-/** One page of the jobs, those changed last first, or of those that a few letters find. */
-export function JobsPage({
-  page: { jobs, more },
-  bin,
-  find,
-  paged,
-}: {
-  page: { jobs: readonly Line[]; more: string | null };
+const ORDERS = [
+  { order: 'changed', label: 'Changed last' },
+  { order: 'due', label: 'Due first' },
+  { order: 'name', label: 'By name' },
+] as const;
+
+/** Where in the list one is. */
+export interface PlaceInList {
   bin: boolean;
   find: string;
+  order: (typeof ORDERS)[number]['order'];
   /** Not the first page. */
   paged: boolean;
+}
+
+/** One page of the jobs, or of those that a few letters find. */
+export function JobsPage({
+  page: { jobs, more },
+  place: { bin, find, order, paged },
+  examples,
+}: {
+  page: { jobs: readonly ListedJob[]; more: string | null };
+  place: PlaceInList;
+  /** Names of jobs to begin with; only where there is none yet. */
+  examples: readonly string[];
 }) {
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const waiting = jobs.some(({ summary }) => summary === null);
-  const looked = useRef(0);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: every page that comes may still wait
-  useEffect(() => {
-    if (!waiting || looked.current >= TIMES) return;
-    const timer = setTimeout(() => {
-      looked.current += 1;
-      router.refresh();
-    }, AGAIN);
-    return () => clearTimeout(timer);
-  }, [waiting, jobs, router]);
-  const address = (place: Record<string, string>) =>
-    `/jobs?${new URLSearchParams({ ...(bin ? { bin: '' } : {}), ...(find ? { find } : {}), ...place })}`;
-  const act = async (method: string, path: string, body?: string) => {
+  const [binned, setBinned] = useState<ListedJob | null>(null);
+  useAgain(jobs.some(({ summary }) => summary === null));
+  const address = (place: Record<string, string>) => {
+    const query = new URLSearchParams({
+      ...(bin ? { bin: '' } : {}),
+      ...(find ? { find } : {}),
+      ...(order === 'changed' ? {} : { order }),
+      ...place,
+    });
+    return `/jobs?${query}`;
+  };
+  const act = async (method: string, path: string, body?: unknown) => {
     const reply = await request<{ id?: string }>(method, path, body);
     setProblems(reply.ok ? [] : reply.problems);
     if (reply.ok) router.refresh();
     return reply;
   };
-  const open = async (file: File | undefined) => {
-    if (!file) return;
-    const reply = await act('POST', '/api/jobs/import', await file.text());
+  const toNew = async (method: string, path: string, body?: unknown) => {
+    const reply = await act(method, path, body);
     if (reply.ok && reply.value.id) router.push(`/jobs/${reply.value.id}/brief`);
   };
+  const toBin = async (job: ListedJob) => {
+    if ((await act('DELETE', `/api/jobs/${job.id}`)).ok) setBinned(job);
+  };
+  const undo = async (job: ListedJob) => {
+    if ((await act('POST', `/api/jobs/${job.id}/restore`)).ok) setBinned(null);
+  };
+  const px = scaleOf(jobs);
   return (
     <>
-      <div className="flex items-center gap-3">
-        <h1 className="mr-auto text-[19px]">{bin ? 'Jobs in the bin' : 'Jobs'}</h1>
-        <label className={`${buttonLook()} cursor-pointer focus-within:outline-2 focus-within:outline-layout`}>
-          Open a job file
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <h1 className="text-[19px]">{bin ? 'Jobs in the bin' : 'Jobs'}</h1>
+        <form action="/jobs">
+          {bin ? <input type="hidden" name="bin" value="" /> : null}
+          {order === 'changed' ? null : <input type="hidden" name="order" value={order} />}
           <input
-            type="file"
-            accept=".json"
-            className="sr-only"
-            onChange={(event) => {
-              void open(event.target.files?.[0]);
-              event.target.value = '';
-            }}
+            type="search"
+            name="find"
+            key={find}
+            defaultValue={find}
+            aria-label="Search the jobs by name or client"
+            placeholder="Name or client"
+            maxLength={200}
+            className="target w-52 border-ink-2 border-b bg-transparent py-0.5 placeholder:text-ink-2"
           />
-        </label>
+        </form>
+        <nav aria-label="Order of the jobs" className="mr-auto flex gap-3.5">
+          {ORDERS.map((own) => (
+            <Link
+              key={own.order}
+              href={address({ order: own.order })}
+              aria-current={own.order === order ? 'true' : undefined}
+              className="target wide border-transparent border-b-2 py-1 text-ink-2 hover:text-ink aria-[current]:border-layout aria-[current]:font-semibold aria-[current]:text-ink"
+            >
+              {own.label}
+            </Link>
+          ))}
+        </nav>
+        <OpenJobFile onText={(text) => void toNew('POST', '/api/jobs/import', text)} />
         <Link className={buttonLook('chief')} href="/jobs/new">
           New job
         </Link>
       </div>
       <ProblemList problems={problems} />
-      <form action="/jobs" className="mt-3">
-        {bin ? <input type="hidden" name="bin" value="" /> : null}
-        <input
-          type="search"
-          name="find"
-          key={find}
-          defaultValue={find}
-          aria-label="Search the jobs by name or client"
-          placeholder="Name or client"
-          maxLength={200}
-          className="w-64 border-ink-2 border-b bg-transparent py-0.5 placeholder:text-ink-2"
-        />
-      </form>
+      <p role="status" className={binned ? 'mt-3 flex gap-3 bg-ground px-3 py-1.5' : 'sr-only'}>
+        {binned ? (
+          <>
+            “{binned.name}” is in the bin.
+            <Button look="quiet" onClick={() => void undo(binned)}>
+              Undo
+            </Button>
+          </>
+        ) : null}
+      </p>
       {jobs.length === 0 ? (
-        <p className="mt-8">
-          {find ? (
-            <>
-              No job has “{find}” in its name or its client.{' '}
-              <Link className="text-layout underline" href={bin ? '/jobs?bin' : '/jobs'}>
-                Show all
-              </Link>
-            </>
-          ) : bin ? (
-            'The bin is empty.'
-          ) : (
-            <>
-              No job yet.{' '}
-              <Link className="text-layout underline" href="/jobs/new">
-                Start one
-              </Link>{' '}
-              with who sits there and how large the room is.
-            </>
-          )}
-        </p>
+        <NoJobs
+          bin={bin}
+          find={find}
+          examples={examples}
+          onExample={(example) => void toNew('POST', '/api/jobs/example', { example })}
+        />
       ) : (
-        <table className="mt-4 w-full max-w-5xl">
-          <thead>
-            <tr className="border-ink border-b text-left">
-              <th className="py-1.5">Job</th>
-              <th>Client</th>
-              <th>Wood</th>
-              <th className="text-right">Top</th>
-              <th className="text-right">Cut</th>
-              <th className="text-right">Wanted by</th>
-              <th className="pl-6">Checks</th>
-              <th>
-                <span className="sr-only">Bin</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {jobs.map((job) => (
-              <tr key={job.id} className="border-hairline border-b hover:bg-ground">
-                <td className="py-2">
-                  {bin ? (
-                    job.name
-                  ) : (
-                    <Link className="font-semibold text-layout hover:underline" href={`/jobs/${job.id}/brief`}>
-                      {job.name}
-                    </Link>
-                  )}
-                </td>
-                <td>{job.client}</td>
-                <td>{job.summary?.species ?? '…'}</td>
-                <td className="whitespace-nowrap pl-3 text-right">
-                  {job.summary ? (
-                    <>
-                      <Length mm={job.summary.length} /> × <Length mm={job.summary.width} />
-                      {job.summary.pieces > 1 ? (
-                        <span className="text-ink-2"> and {job.summary.pieces - 1} more</span>
-                      ) : null}
-                    </>
-                  ) : (
-                    '…'
-                  )}
-                </td>
-                <td className="figures whitespace-nowrap pl-3 text-right">
-                  {job.summary ? `${job.summary.cut} of ${job.summary.parts}` : '…'}
-                </td>
-                <td className="figures whitespace-nowrap pl-3 text-right">{job.dueOn ? sayDay(job.dueOn) : ''}</td>
-                <td className="whitespace-nowrap pl-6">
-                  {job.summary === null ? (
-                    <span className="text-ink-2">…</span>
-                  ) : job.summary.stops > 0 ? (
-                    <span className="font-semibold text-stop">{job.summary.stops} stop</span>
-                  ) : (
-                    <span className="text-ink-2">no stop</span>
-                  )}
-                </td>
-                <td className="whitespace-nowrap pl-3 text-right">
-                  {bin ? (
-                    <Button
-                      look="quiet"
-                      aria-label={`Restore ${job.name}`}
-                      onClick={() => void act('POST', `/api/jobs/${job.id}/restore`)}
-                    >
-                      Restore
-                    </Button>
-                  ) : (
-                    <Button
-                      look="quiet"
-                      aria-label={`Move ${job.name} to the bin`}
-                      onClick={() => void act('DELETE', `/api/jobs/${job.id}`)}
-                    >
-                      To the bin
-                    </Button>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <ul className="mt-4 grid grid-cols-[repeat(auto-fill,minmax(252px,1fr))] gap-x-8 gap-y-7">
+          {jobs.map((job) => (
+            <JobCard
+              key={job.id}
+              {...{ job, px, bin }}
+              onCopy={() => void toNew('POST', `/api/jobs/${job.id}/copy`)}
+              onBin={() => void toBin(job)}
+              onRestore={() => void act('POST', `/api/jobs/${job.id}/restore`)}
+            />
+          ))}
+        </ul>
       )}
-      {paged || more ? (
-        <p className="mt-4 flex gap-4">
-          {paged ? (
-            <Link className="text-layout hover:underline" href={address({})}>
-              From the beginning
-            </Link>
-          ) : null}
-          {more ? (
-            <Link className="text-layout hover:underline" href={address({ after: more })}>
-              More jobs
-            </Link>
-          ) : null}
-        </p>
-      ) : null}
-      <p className="mt-6">
-        <Link className="text-layout hover:underline" href={bin ? '/jobs' : '/jobs?bin'}>
+      <p className="mt-7 flex gap-4">
+        {paged ? (
+          <Link className="text-layout hover:underline" href={address({})}>
+            From the beginning
+          </Link>
+        ) : null}
+        {more ? (
+          <Link className="text-layout hover:underline" href={address({ after: more })}>
+            More jobs
+          </Link>
+        ) : null}
+        <Link className="ml-auto text-layout hover:underline" href={bin ? '/jobs' : '/jobs?bin'}>
           {bin ? 'Back to the jobs' : 'The bin'}
         </Link>
       </p>
     </>
+  );
+}
+
+/** Looks again for what is still being computed, a while. */
+function useAgain(waiting: boolean) {
+  const router = useRouter();
+  const looked = useRef(0);
+  useEffect(() => {
+    if (!waiting) return;
+    const timer = setInterval(() => {
+      if (looked.current >= TIMES) return clearInterval(timer);
+      looked.current += 1;
+      router.refresh();
+    }, AGAIN);
+    return () => clearInterval(timer);
+  }, [waiting, router]);
+}
+
+function OpenJobFile({ onText }: { onText: (text: string) => void }) {
+  return (
+    <label className={`${buttonLook()} cursor-pointer focus-within:outline-2 focus-within:outline-layout`}>
+      Open a job file
+      <input
+        type="file"
+        accept=".json"
+        className="sr-only"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) void file.text().then(onText);
+        }}
+      />
+    </label>
   );
 }
