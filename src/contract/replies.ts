@@ -51,6 +51,23 @@ export type JobLine = v.InferOutput<typeof JobLineSchema>;
 export const JobPageSchema = v.object({ jobs: v.array(JobLineSchema), more: v.nullable(v.string()) });
 export type JobPage = v.InferOutput<typeof JobPageSchema>;
 
+/** A drawing of pieces beside each other, of paths in the order they are painted. */
+export const SmallDrawingSchema = v.object({
+  width: v.number(),
+  height: v.number(),
+  shapes: v.array(v.object({ path: v.string(), top: v.boolean() })),
+});
+const PhraseSchema = v.array(v.union([v.string(), v.object({ amount: v.number(), unit: v.string() })]));
+/** What a job would begin with: its piece drawn, its size in mm, and what would stop it. */
+export const ProposalSchema = v.object({
+  drawing: SmallDrawingSchema,
+  length: v.number(),
+  width: v.number(),
+  height: v.number(),
+  stops: v.array(PhraseSchema),
+});
+export type Proposal = v.InferOutput<typeof ProposalSchema>;
+
 export const BoardReplySchema = v.object({
   ...BoardSchema.entries,
   id,

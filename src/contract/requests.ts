@@ -9,8 +9,9 @@ import {
   PlaceSchema,
   RACK_FIELDS,
   ShopSchema,
+  START_NAMES,
 } from '@/core';
-import { day, line, name } from '@/core/decision/fields';
+import { day, length, line, name } from '@/core/decision/fields';
 
 /** Bodies that the browser sends, each with the revision it was made from. */
 const revision = v.pipe(
@@ -28,6 +29,16 @@ export const NewJobRequest = v.object({
   species: v.pipe(line(80), v.nonEmpty('a species is needed')),
   homePlaceId: uuid,
   startOn: day,
+  start: v.optional(v.picklist(START_NAMES), 'dining'),
+  /** How many alike. */
+  count: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(60)), 1),
+  /** In round figures of these. */
+  units: v.optional(v.picklist(['metric', 'inch']), 'metric'),
+  /** Of what has a size of its own, mm; null: the usual one. */
+  size: v.optional(
+    v.nullable(v.object({ length: length(150, 6000), width: length(150, 3000), height: length(150, 1500) })),
+    null,
+  ),
 });
 
 export const ExampleRequest = v.object({ example: line(200) });

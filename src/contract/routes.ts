@@ -65,6 +65,12 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
     status: 201,
     answers: reply.JobReplySchema,
   },
+  'POST /api/jobs/proposal': {
+    summary: 'What a new job would begin with; nothing is kept of it.',
+    body: request.NewJobRequest,
+    status: 200,
+    answers: reply.ProposalSchema,
+  },
   'POST /api/jobs/import': {
     summary: 'A job from a job file, of version 1 or 2.',
     body: 'application/json',

@@ -26,6 +26,7 @@ export {
   doubtOf,
   ReadingsSchema,
 } from './climate/readings';
+export { HEATED_ROOM, UNHEATED_ROOM } from './climate/usual-rooms';
 export type { FigureField, FormField, WholeForm } from './decision/form-field';
 export { problemsOf, read } from './decision/issues';
 export { plainText } from './decision/plain-text';
@@ -84,6 +85,7 @@ export * from './glueup/lay-panel';
 export { clampsThatReach, type GlueStage, type GlueUp, planGlueUps } from './glueup/plan-glue-ups';
 export * from './glueup/trim-panel';
 export { type DerivedJob, type DerivedPiece, type DerivedWood, deriveJob } from './job/derive-job';
+export { type DrawnStart, drawnStarts } from './job/drawn-starts';
 export type { JobInputs } from './job/inputs';
 export { layoutOfPiece, namesOfPiece, placementsOfPiece } from './job/names-in-job';
 export { nextOperation } from './job/next-operation';
@@ -145,7 +147,7 @@ export * from './measure/length';
 export type { Problem } from './measure/problem';
 export { type Phrase, type Quantity, say, type Unit } from './measure/quantity';
 export { seededRandom } from './measure/random';
-export { writeLength, writePhrase, writeQuantity } from './measure/write-quantity';
+export { writeLength, writePhrase, writeQuantity, writtenParts } from './measure/write-quantity';
 export {
   cleanedShare,
   crookOfHeights,
@@ -191,9 +193,11 @@ export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
 export { sizeAt, topWidthAt } from './season/size-at';
 export { acrossAt } from './solid/line-across';
 export { type Flat, gapBetween, insideBy } from './solid/outline';
-export { newJob, topForBrief } from './start/new-job';
+export { newJob } from './start/new-job';
 export { copyOfJob, copyOfPiece, newPiece, partWoodChanges, woodChanges } from './start/pieces';
 export { startBase, startBaseChanges, startTop, startTopChanges } from './start/start-form';
+export { isForSeats, isSatOn, START_NAMES, STARTS, type Start, type StartSize, usualSize } from './start/starts';
+export { topForBrief } from './start/table-for-brief';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { boardShape, reachAcross } from './stock/board-shape';

@@ -12,7 +12,7 @@ const WAITING = 32;
 
 type Kind = 'long' | 'quick';
 /** Those that never take long do not wait behind a file that is being made. */
-const QUICK: ReadonlySet<TaskName> = new Set(['summaries', 'newJob']);
+const QUICK: ReadonlySet<TaskName> = new Set(['summaries', 'newJob', 'proposal']);
 
 const kept = globalThis as { tallerThreads?: Partial<Record<Kind, Piscina>> };
 

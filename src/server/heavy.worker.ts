@@ -5,7 +5,7 @@ import { jobFileOut } from './job-files';
 import { makeSummaries } from './job-list';
 import { labelsOf } from './labels';
 import { Refusal } from './refusal';
-import { startJob } from './start-job';
+import { proposalFor, startJob } from './start-job';
 import { currentWorkshop } from './workshop-store';
 
 type RackFile = Omit<InferOutput<typeof ImportRackRequest>, 'fields'> & Partial<InferOutput<typeof ImportRackRequest>>;
@@ -18,6 +18,7 @@ export const TASKS = {
   rackImport: async ({ text, tryOnly, fields }: RackFile & { tryOnly: boolean }) =>
     importRack(await currentWorkshop(), text, tryOnly, fields),
   summaries: (_: undefined) => makeSummaries(),
+  proposal: async (wish: InferOutput<typeof NewJobRequest>) => proposalFor(await currentWorkshop(), wish),
   newJob: async (wish: InferOutput<typeof NewJobRequest>) => startJob(await currentWorkshop(), wish),
 } as const;
 

@@ -1,7 +1,16 @@
 import type { InferOutput } from 'valibot';
-import type { JobReply } from '@/contract/replies';
+import type { JobReply, Proposal } from '@/contract/replies';
 import type { NewJobRequest } from '@/contract/requests';
-import { copyOfJob, findSpecies, type JobDocument, proposeJob, readJobFile } from '@/core';
+import {
+  copyOfJob,
+  deriveJob,
+  findSpecies,
+  type JobDocument,
+  ownedChecks,
+  proposeJob,
+  readJobFile,
+  smallDrawing,
+} from '@/core';
 import { boardsOfJobs, usableFor } from './board-store';
 import { addJob, findJob, jobNames } from './job-store';
 import { inTransaction } from './pool';
@@ -35,6 +44,23 @@ export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJ
     { ...wish, shopPlaceId: shopPlace.id },
     { shop: workshop.settings, places, boards: usableFor(await boardsOfJobs(workshop.id), '') },
   );
+}
+
+/** What a job would begin with, drawn; nothing is kept of it. */
+export async function proposalFor(workshop: Workshop, wish: InferOutput<typeof NewJobRequest>): Promise<Proposal> {
+  const document = await startJob(workshop, wish);
+  const boards = usableFor(await boardsOfJobs(workshop.id), '');
+  const places = await placesOf(workshop.id);
+  const job = deriveJob({ document, shop: workshop.settings, places, boards, layouts: [] });
+  if (!('pieces' in job)) throw new Refusal(422, job.problems);
+  const pieces = job.pieces.map(({ piece }) => piece);
+  const { length = 0, width = 0, height = 0 } = pieces[0]?.overall ?? {};
+  const drawing = smallDrawing(pieces);
+  return {
+    drawing: { ...drawing, shapes: [...drawing.shapes] },
+    ...{ length, width, height },
+    stops: ownedChecks(job).flatMap(({ check }) => (check.level === 'stop' ? [[...check.sentence]] : [])),
+  };
 }
 
 /** A job like another, under a name that no other has here. */

@@ -9,6 +9,7 @@ import {
   type UnitSystem,
   writeLength,
   writeQuantity,
+  writtenParts,
 } from '@/core';
 import { UNITS_COOKIE } from './units-cookie';
 
@@ -64,15 +65,20 @@ export function useUnits(): Units {
   return units;
 }
 
+const FIGURE = 'figures font-semibold whitespace-nowrap';
+
 export function QuantityText({ of }: { of: Quantity }) {
-  return <span className="figures font-semibold whitespace-nowrap">{writeQuantity(of, useUnits().style)}</span>;
+  return <span className={FIGURE}>{writeQuantity(of, useUnits().style)}</span>;
 }
 
 export function PhraseText({ of }: { of: Phrase }) {
-  return of.map((part, i) =>
+  const written = writtenParts(of, useUnits().style);
+  return of.map((part, i) => (
     // biome-ignore lint/suspicious/noArrayIndexKey: a phrase is never reordered
-    typeof part === 'string' ? <span key={i}>{part}</span> : <QuantityText key={i} of={part} />,
-  );
+    <span key={i} className={typeof part === 'string' ? undefined : FIGURE}>
+      {written[i]}
+    </span>
+  ));
 }
 
 export function Length({ mm, fine }: { mm: number; fine?: boolean }) {

@@ -44,7 +44,7 @@ describe('from a room to a cut board', () => {
     const page = await openPage('/jobs');
     await (await link(page, 'New job')).click();
     await page.waitForSelector('form');
-    await fill(page, 'Job', 'Mouse table');
+    await fill(page, 'Name of the job', 'Mouse table');
     await fill(page, 'Seats', '6');
     await fill(page, 'Room, long', '4.2 m');
     await fill(page, 'Room, wide', '340 cm');
@@ -90,7 +90,7 @@ describe('from a room to a cut board', () => {
     await tabTo(page, 'New job');
     await press(page, 'Enter');
     await page.waitForSelector('form');
-    await tabTo(page, 'Job');
+    await tabTo(page, 'Name of the job');
     await page.keyboard.down('Control');
     await press(page, 'a');
     await page.keyboard.up('Control');
@@ -153,18 +153,18 @@ describe('from a room to a cut board', () => {
 
   it('the keys are listed by ?, u changes the units everywhere, and none of them acts while one types', async () => {
     const page = await openPage('/jobs/new');
-    await (await field(page, 'Job')).click({ count: 3 });
+    await (await field(page, 'Name of the job')).click({ count: 3 });
     await page.keyboard.type('u?g');
-    expect(await (await field(page, 'Job')).evaluate((e) => (e as HTMLInputElement).value)).toBe('u?g');
+    expect(await (await field(page, 'Name of the job')).evaluate((e) => (e as HTMLInputElement).value)).toBe('u?g');
     expect(await page.$('[role="dialog"]')).toBeNull();
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     await press(page, '?');
     await reads(page, '[role="dialog"]', /Millimetres or inches/);
     await press(page, 'Escape');
-    expect(await (await field(page, 'Room, long')).evaluate((e) => (e as HTMLInputElement).value)).toBe('4\u202f200');
+    expect(await (await field(page, 'Room, long')).evaluate((e) => (e as HTMLInputElement).value)).toBe('4\u202f500');
     await press(page, 'u');
     expect(await (await field(page, 'Room, long')).evaluate((e) => (e as HTMLInputElement).value)).toMatch(
-      /^165 11\/32"/,
+      /^177 5\/32"/,
     );
     await (await radio(page, 'Benches')).click();
   });

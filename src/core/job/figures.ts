@@ -10,7 +10,7 @@ import type { Figure } from '../measure/figure';
 import { count, kilogram, minutes, mm, movement, percent, type Quantity } from '../measure/quantity';
 import { cornerFigures } from '../piece/table/bases/leg-apron/corner-figures';
 import type { Schedule } from '../plan/schedule';
-import { topForBrief } from '../start/new-job';
+import { topForBrief } from '../start/table-for-brief';
 import type { WorkedPanel } from './panels';
 
 type Input = Figure['inputs'][number];

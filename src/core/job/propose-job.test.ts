@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { thickBoards } from '../../../tests/fixtures/constructions';
 import { derive, onlyPiece, places, shop } from '../../../tests/fixtures/demo';
 import { BEHIND_CHAIR } from '../decision/room-for-people';
-import { topForBrief } from '../start/new-job';
+import { topForBrief } from '../start/table-for-brief';
 import { proposeJob } from './propose-job';
 
 const workshop = { shop, places, boards: thickBoards };

@@ -1,7 +1,9 @@
 import type { Use } from '../decision/use';
 import { type JobDocument, type PieceDecisions, sharing, withChanges } from '../document/job-document';
+import type { UnitSystem } from '../measure/length';
 import { newJob } from '../start/new-job';
 import { newPiece } from '../start/pieces';
+import { inRoundInches, roundChoices } from '../start/round-inches';
 import { deriveJob } from './derive-job';
 import type { JobInputs } from './inputs';
 import { type OwnedCheck, ownedChecks, ownerOfPiece } from './shown-piece';
@@ -17,10 +19,35 @@ type Workshop = Omit<JobInputs, 'document' | 'layouts'>;
 
 /**
  * The first document of a job, made to pass its own checks: a sound beginning for the brief, and then one way out after the
- * other, each tried on the whole job. What cannot be mended, such as a room too small for its seats, stays and is told.
+ * other, each tried on the whole job. In inches its sizes are round ones of those. What cannot be mended, such as a room too small for its seats, stays and is told.
  */
-export const proposeJob = (wish: Parameters<typeof newJob>[0], workshop: Workshop): JobDocument =>
-  mended(newJob(wish), workshop, () => true);
+export function proposeJob(
+  { units = 'metric', ...wish }: Parameters<typeof newJob>[0] & { units?: UnitSystem },
+  workshop: Workshop,
+): JobDocument {
+  const plain = newJob(wish);
+  if (units === 'metric') return mended(plain, workshop, () => true);
+  const sound = mended(inRoundInches(plain), workshop, () => true);
+  // What was mended may not be round any more: each is rounded up or down where that costs nothing.
+  let round = sound;
+  for (const choices of roundChoices(sound)) {
+    const better = choices.map((changes) => withChanges(round, changes)).find((own) => asGood(own, round, workshop));
+    round = better ?? round;
+  }
+  return round;
+}
+
+/** Whether a document has no more that stops or is to be watched than another. */
+function asGood(document: JobDocument, other: JobDocument, workshop: Workshop): boolean {
+  const [own, before] = [document, other].map((given) => {
+    const job = deriveJob({ ...workshop, document: given, layouts: [] });
+    const checks = 'pieces' in job ? ownedChecks(job) : [];
+    const built = 'pieces' in job && job.pieces.every(({ piece }) => piece.problems.length === 0);
+    const at = (level: string) => checks.filter(({ check }) => check.level === level).length;
+    return built ? [at('stop'), at('watch')] : [Number.POSITIVE_INFINITY, 0];
+  }) as [number[], number[]];
+  return (own[0] ?? 0) <= (before[0] ?? 0) && (own[1] ?? 0) <= (before[1] ?? 0);
+}
 
 /** One more piece for a job, made to pass its own checks in the same way; the others stay as they are. */
 export function proposePiece(job: JobDocument, use: Use, id: string, workshop: Workshop): PieceDecisions {

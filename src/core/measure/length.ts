@@ -173,8 +173,7 @@ function settleMarks(input: string): { text: string } | { problem: string } {
 }
 
 /**
- * Writes a length. Metric is millimetres with thin-space thousands; inches go to the nearest `fraction`, with a
- * trailing + when the true length is a little more and − when a little less (by over a tenth of the fraction).
+ * Writes a length. Metric is millimetres with thin-space thousands; inches go to the nearest `fraction`.
  */
 export function formatLength(mm: number, style: LengthStyle): string {
   if (!Number.isFinite(mm)) return '–';
@@ -192,11 +191,8 @@ function formatMillimetres(mm: number, decimals: number): string {
 
 function formatInches(mm: number, style: { fraction?: InchFraction; feet?: boolean; mark?: boolean }): string {
   const denominator = style.fraction ?? 16;
-  const exact = (Math.abs(mm) / MM_PER_INCH) * denominator;
-  const parts = Math.round(exact);
-  const off = exact - parts;
-  const remainder = Math.abs(off) < 0.1 ? '' : off > 0 ? ' +' : ' −';
-  const sign = mm < 0 && (parts > 0 || remainder) ? '−' : '';
+  const parts = Math.round((Math.abs(mm) / MM_PER_INCH) * denominator);
+  const sign = mm < 0 && parts > 0 ? '−' : '';
   const mark = style.mark === false ? '' : '"';
 
   const feet = style.feet ? Math.floor(parts / (12 * denominator)) : 0;
@@ -206,7 +202,7 @@ function formatInches(mm: number, style: { fraction?: InchFraction; feet?: boole
   const divisor = greatestCommonDivisor(over, denominator);
   const fraction = over > 0 ? `${over / divisor}/${denominator / divisor}` : '';
   const inchText = [inches > 0 || !fraction ? String(inches) : '', fraction].filter(Boolean).join(' ');
-  return `${sign}${feet > 0 ? `${feet}' ` : ''}${inchText}${mark}${remainder}`;
+  return `${sign}${feet > 0 ? `${feet}' ` : ''}${inchText}${mark}`;
 }
 
 function greatestCommonDivisor(a: number, b: number): number {

@@ -27,6 +27,18 @@ describe('a quantity is written with no more digits than can be measured', () =>
     expect(writeLength(27.78, inch, true)).toBe('1 3/32"');
   });
 
+  it('two figures that differ are never written alike in one sentence', () => {
+    const lengths = say`The gap is ${{ amount: 1.2, unit: 'mm' }}, the least is ${{ amount: 1.3, unit: 'mm' }}.`;
+    expect(writePhrase(lengths, inch)).toBe('The gap is 0.047", the least is 0.051".');
+    expect(writePhrase(lengths, metric)).toBe('The gap is 1 mm, the least is 1.5 mm.');
+    const near = say`${{ amount: 745.1, unit: 'mm' }} of ${{ amount: 745.2, unit: 'mm' }}`;
+    expect(writePhrase(near, metric)).toBe('745.10 mm of 745.20 mm');
+    const moist = say`${{ amount: 8.04, unit: 'percent' }} of ${{ amount: 8.02, unit: 'percent' }}`;
+    expect(writePhrase(moist, metric)).toBe('8.04 % of 8.02 %');
+    const same = say`${{ amount: 12, unit: 'mm' }} of ${{ amount: 12, unit: 'mm' }}`;
+    expect(writePhrase(same, metric)).toBe('12 mm of 12 mm');
+  });
+
   it('a phrase follows the units', () => {
     const phrase = say`The top is ${{ amount: 25.4, unit: 'mm' }} thick.`;
     expect(writePhrase(phrase, metric)).toBe('The top is 25.5 mm thick.');

@@ -1,4 +1,4 @@
-import { formatLength, type InchFraction, type LengthStyle } from './length';
+import { formatLength, type InchFraction, type LengthStyle, MM_PER_INCH } from './length';
 import type { Phrase, Quantity } from './quantity';
 
 /** A length as the shop reads it: half millimetres or its fraction; `fine` where a tenth of a millimetre matters. */
@@ -54,6 +54,31 @@ export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle): s
   }
 }
 
+/** Of a phrase, each part as it is written; two figures that differ are never written alike beside each other. */
+export function writtenParts(phrase: Phrase, style: LengthStyle): string[] {
+  const written = phrase.map((part) => (typeof part === 'string' ? part : writeQuantity(part, style)));
+  const alike = (i: number) =>
+    phrase.some((other, j) => {
+      const own = phrase[i];
+      if (typeof other === 'string' || own === undefined || typeof own === 'string') return false;
+      const apart = other.unit === own.unit && Math.abs(other.amount - own.amount) > 1e-6;
+      return j !== i && apart && written[i] === written[j];
+    });
+  return written.map((text, i) => {
+    const own = phrase[i];
+    return own !== undefined && typeof own !== 'string' && alike(i) ? writeFinely(own, style, text) : text;
+  });
+}
+
+/** With more digits than are read off a rule. */
+function writeFinely({ amount, unit }: Quantity, style: LengthStyle, plain: string): string {
+  const minus = (text: string) => text.replace('-', '−');
+  if (unit === 'mm' || unit === 'mm-movement')
+    return minus(style.system === 'metric' ? `${amount.toFixed(2)} mm` : `${(amount / MM_PER_INCH).toFixed(3)}"`);
+  const [, figure = ''] = /^−?([\d.]+)/.exec(plain) ?? [];
+  const digits = (figure.split('.')[1] ?? '').length;
+  return figure ? plain.replace(/^−?[\d.]+/, minus(amount.toFixed(digits + 1))) : plain;
+}
+
 /** A phrase as plain text. */
-export const writePhrase = (phrase: Phrase, style: LengthStyle): string =>
-  phrase.map((part) => (typeof part === 'string' ? part : writeQuantity(part, style))).join('');
+export const writePhrase = (phrase: Phrase, style: LengthStyle): string => writtenParts(phrase, style).join('');

@@ -1,40 +1,15 @@
-import { BEHIND_CHAIR, EDGE_PER_CHAIR, edgePerPerson } from '../decision/room-for-people';
-import { USE_OF_PIECE } from '../decision/use';
-import type { Brief, JobDocument, PieceDecisions } from '../document/job-document';
+import { seatsOnBench } from '../decision/room-for-people';
+import type { Brief, JobDocument } from '../document/job-document';
 import { type Day, plusDays } from '../measure/calendar';
-
-const up = (value: number) => Math.ceil((value - 1e-6) / 10) * 10;
-const down = (value: number) => Math.floor((value + 1e-6) / 10) * 10;
-
-/** Up to so many sit at a square, mm by mm; common practice. */
-const SQUARE = { seats: 4, forTwo: 700, forFour: 850 };
-/** A long table: as wide as two places face each other, as narrow as a chair has room at its end, mm; common practice. */
-const WIDE = { most: 900, least: up(EDGE_PER_CHAIR) };
-/** At a long table whoever sits at an end takes some of the sides' edge, mm; common practice. */
-const FOR_THE_ENDS = 380;
-
-/** A table top for a brief: long enough for the seats, no larger than the room lets people round it where both can be had. mm. */
-export function topForBrief(brief: Brief): { length: number; width: number } {
-  const clear = 2 * BEHIND_CHAIR[brief.behindChairs];
-  const [long, short] = [Math.max(brief.room.length, brief.room.width), Math.min(brief.room.length, brief.room.width)];
-  if (brief.seats <= SQUARE.seats && brief.seating === 'chairs') {
-    const own = brief.seats <= 2 ? SQUARE.forTwo : SQUARE.forFour;
-    const side = Math.max(up(EDGE_PER_CHAIR), Math.min(own, down(short - clear)));
-    return { length: side, width: side };
-  }
-  const width = Math.max(WIDE.least, Math.min(WIDE.most, down(short - clear)));
-  // With one at each end the others sit along the two sides.
-  const sides = up(Math.ceil(Math.max(0, brief.seats - 2) / 2) * edgePerPerson(brief.seating));
-  const wanted = sides + (brief.seating === 'chairs' ? FOR_THE_ENDS : 0);
-  return { length: Math.max(sides, Math.min(wanted, down(long - clear)), SQUARE.forTwo), width };
-}
+import { FIRST_CHOICES } from './first-choices';
+import { formForStart, isSatOn, STARTS, type Start, type StartSize } from './starts';
 
 /** The wood that a job begins with. */
 const FIRST_WOOD = 'w1';
 /** The piece that a job begins with. */
 const FIRST_PIECE = 'p1';
 
-/** The first decisions of a job: a sound leg-and-apron table for the brief, every one open to change. */
+/** The first decisions of a job: a sound piece for the brief, every one open to change. */
 export function newJob(given: {
   name: string;
   client: string;
@@ -43,8 +18,18 @@ export function newJob(given: {
   shopPlaceId: string;
   homePlaceId: string;
   startOn: Day;
+  /** A dining table, where nothing is said. */
+  start?: Start;
+  /** Of what has a size of its own, mm. */
+  size?: StartSize | null;
+  /** How many alike. */
+  count?: number;
 }): JobDocument {
-  const { brief, startOn } = given;
+  const { startOn, start = 'dining', size = null, count = 1 } = given;
+  const piece = { ...formForStart(start, given.brief, size), count };
+  // Who sits on what is built are those that it has room for.
+  const seats = isSatOn(start) ? Math.min(40, count * seatsOnBench(piece.form.top.length)) : given.brief.seats;
+  const brief = { ...given.brief, seats };
   return {
     format: 'taller.job',
     version: 2,
@@ -53,7 +38,13 @@ export function newJob(given: {
     brief,
     woods: [{ id: FIRST_WOOD, name: 'Show wood', species: given.species }],
     pieces: [
-      { ...tableForBrief(brief), ...FIRST_CHOICES, id: FIRST_PIECE, name: USE_OF_PIECE.dining.name, wood: FIRST_WOOD },
+      {
+        ...piece,
+        ...FIRST_CHOICES,
+        id: FIRST_PIECE,
+        name: STARTS[start].name,
+        wood: FIRST_WOOD,
+      },
     ],
     season: {
       shopPlaceId: given.shopPlaceId,
@@ -75,92 +66,5 @@ export function newJob(given: {
       laid: [],
     },
     plan: { startOn, hoursPerDay: 6 },
-  };
-}
-
-/** What every piece begins with beside its form. */
-export const FIRST_CHOICES: Pick<
-  PieceDecisions,
-  'woodOf' | 'season' | 'joints' | 'layout' | 'glueUp' | 'plan' | 'benches' | 'spots'
-> = {
-  woodOf: {},
-  season: { ringAngle: 15, coated: 'both', measured: [] },
-  joints: {
-    corner: 'mortise-tenon',
-    tenonSchool: 'third',
-    meeting: 'auto',
-    tenonLength: null,
-    tenonThickness: null,
-    haunch: 'square',
-    angled: 'in-line',
-    pegs: 'none',
-  },
-  layout: {
-    leastStrip: 60,
-    greatestStrip: 160,
-    mostStrips: null,
-    oneLot: false,
-    equalStrips: null,
-    pairs: 'none',
-    oneBoard: [],
-    asDressed: [],
-    jointMargin: 12,
-  },
-  glueUp: { glue: 'pva-slow', staging: 'planer-width', level: 'none' },
-  plan: { finish: 'oil-wax', painted: [] },
-  benches: {},
-  spots: {},
-};
-
-/** A table for all the seats of a brief, on legs and aprons. */
-export function tableForBrief(brief: Brief): Pick<PieceDecisions, 'use' | 'count' | 'form'> {
-  const top = topForBrief(brief);
-  const large = top.length > 1300;
-  // Long rails are made deeper, and the table a little higher so that knees keep their room.
-  const long = top.length > 1850;
-  // Still longer ones stand on a pair of legs in their middle.
-  const longest = top.length > 2500;
-  return {
-    use: 'dining',
-    count: 1,
-    form: {
-      aside: { tops: [], bases: [], hold: null },
-      top: {
-        kind: 'glued-panel',
-        ...top,
-        thickness: large ? 30 : 25,
-        endOverhang: large ? 60 : 30,
-        sideOverhang: large ? 40 : 30,
-        outline: { kind: 'rectangle' },
-        edge: { kind: 'square' },
-        cutOuts: [],
-        lift: null,
-        stripes: null,
-      },
-      base: {
-        kind: 'leg-apron',
-        height: long ? 750 : 745,
-        leg: {
-          section: large ? 65 : 55,
-          taper: { kind: 'tapered', foot: large ? 42 : 34, faces: 'inside', hollow: 0 },
-          making: { kind: 'solid' },
-          splay: { ends: 0, sides: 0 },
-          through: null,
-        },
-        apron: { height: longest ? 95 : long ? 105 : large ? 90 : 75, thickness: long ? 25 : 22, reveal: 5, arch: 0 },
-        crossRails: large ? (long ? 2 : 1) : 0,
-        railJoint: 'stub',
-        midLegs: longest ? 1 : 0,
-        cornerBlocks: false,
-        stretchers: { kind: 'none' },
-      },
-      // Over its width a large top goes farther than a button has room for in an apron.
-      hold: large
-        ? { kind: 'slotted-cleats', travel: 12, inward: null, screwLength: 35 }
-        : { kind: 'buttons', travel: 6, inward: null, screwLength: 25 },
-      flat: { kind: 'none' },
-      joined: null,
-      loads: { edge: 400, spread: 600, push: 200 },
-    },
   };
 }

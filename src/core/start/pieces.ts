@@ -1,38 +1,7 @@
-import { seatsOnBench } from '../decision/room-for-people';
 import { USE_OF_PIECE, type Use } from '../decision/use';
-import { type Brief, type Change, type JobDocument, type PieceDecisions, withChanges } from '../document/job-document';
-import { FIRST_CHOICES, tableForBrief } from './new-job';
-import { startBase, startTop } from './start-form';
-
-/** A sound first form of a piece for a use: on legs and aprons, sizes by common practice. */
-export function formForUse(use: Use, brief: Brief): Pick<PieceDecisions, 'use' | 'count' | 'form'> {
-  const { start, sitting, loads } = USE_OF_PIECE[use];
-  if (!start) return tableForBrief(brief);
-  const { height, ...size } = start;
-  const { form } = tableForBrief({ ...brief, seats: 2 });
-  const overhang = sitting === 'on' ? 15 : 30;
-  const top = { ...startTop('glued-panel', form.top), ...size, endOverhang: overhang, sideOverhang: overhang };
-  const base = startBase('leg-apron', top, height);
-  if (base.kind !== 'leg-apron') throw new Error(`a base of ${base.kind}`);
-  const small = size.length < 700;
-  const section = small ? 40 : 50;
-  return {
-    use,
-    count: 1,
-    form: {
-      ...form,
-      top,
-      base: {
-        ...base,
-        leg: { ...base.leg, section, taper: { kind: 'tapered', foot: small ? 28 : 34, faces: 'inside', hollow: 0 } },
-        apron: { ...base.apron, height: 75, thickness: 20 },
-        crossRails: 0,
-      },
-      hold: { kind: 'buttons', travel: 8, inward: null, screwLength: size.thickness >= 25 ? 25 : 20 },
-      loads: { ...loads, spread: sitting === 'on' ? loads.spread * seatsOnBench(size.length) : loads.spread },
-    },
-  };
-}
+import { type Change, type JobDocument, type PieceDecisions, withChanges } from '../document/job-document';
+import { FIRST_CHOICES } from './first-choices';
+import { formForUse } from './form-for-use';
 
 /** One more piece for a job, of the wood that most of its pieces are of. */
 export function newPiece(job: JobDocument, use: Use, id: string): PieceDecisions {

@@ -106,9 +106,7 @@ function JobSpine({ own, onSheets }: { own: ShownPiece; onSheets: () => void }) 
   const hrefOf = useStepHref();
   const short = (figure: ReturnType<(typeof STEPS)[number]['figure']>) =>
     figure
-      .map((part) =>
-        typeof part === 'string' ? part : writeQuantity(part, units.style).replace(/ mm$|" [+−]$|"$/, ''),
-      )
+      .map((part) => (typeof part === 'string' ? part : writeQuantity(part, units.style).replace(/ mm$|"$/, '')))
       .join(' ');
   const rows: SpineRow[] = STEPS.map((row, i) => ({
     href: hrefOf(row.step),

@@ -2,81 +2,197 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { type Brief, type Problem, plusDays } from '@/core';
+import {
+  type Brief,
+  type DrawnStart,
+  isForSeats,
+  isSatOn,
+  type Problem,
+  plusDays,
+  STARTS,
+  type Start,
+  type StartSize,
+  usualSize,
+} from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
+import { useUnits } from '@/ui/units';
+import { FIRST_PLACE, NewPlaceFields, placeOfClimate } from './new-place';
+import { ProposedPiece } from './proposed-piece';
+import { StartChoice } from './start-choice';
+import { useProposal } from './use-proposal';
 
-/** The least a job begins with; everything else is proposed and open to change. */
+/** Stands among the homes for one that is not there yet. */
+const NEW = 'new';
+
+interface Wish {
+  start: Start;
+  /** Null: as what is built is called. */
+  name: string | null;
+  client: string;
+  species: string;
+  homePlaceId: string;
+  startOn: string;
+  size: StartSize | null;
+  count: number;
+}
+
+/** The least a job begins with; everything else is proposed, drawn as it is asked, and open to change. */
 export function NewJobPage({
   counts,
   homes,
   today,
+  starts,
 }: {
   /** Boards on the rack, by species id. */
   counts: Readonly<Record<string, number>>;
   homes: readonly { id: string; name: string }[];
   today: string;
+  starts: readonly DrawnStart[];
 }) {
   const router = useRouter();
+  const { system } = useUnits();
+  const woods = useWoods(counts);
+  const [wish, setWish] = useState<Wish>({
+    start: 'dining',
+    name: null,
+    client: '',
+    species: woods[0]?.value ?? '',
+    homePlaceId: homes[0]?.id ?? NEW,
+    startOn: today,
+    size: null,
+    count: 1,
+  });
+  const [brief, setBrief] = useState<Brief>(() => firstBrief(system, today));
+  const [place, setPlace] = useState(FIRST_PLACE);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [busy, setBusy] = useState(false);
+  const put = (part: Partial<Wish>) => {
+    setWish((now) => ({ ...now, ...part }));
+    return undefined;
+  };
+  const putBrief = (part: Partial<Brief>) => {
+    setBrief((now) => ({ ...now, ...part }));
+    return undefined;
+  };
+  const { start } = wish;
+  const asked = { ...wish, name: wish.name ?? STARTS[start].name, brief, units: system };
+  // A place that is not there yet bears on nothing that is drawn.
+  const somewhere = wish.homePlaceId === NEW ? (homes[0]?.id ?? '') : wish.homePlaceId;
+  const { proposal, problems: refused, settled } = useProposal({ ...asked, client: '', homePlaceId: somewhere });
+  const begin = async () => {
+    setBusy(true);
+    const id = await addedPlace();
+    const reply = id && (await request<{ id: string }>('POST', '/api/jobs', { ...asked, homePlaceId: id }));
+    setBusy(false);
+    if (!reply) return;
+    if (reply.ok) router.push(`/jobs/${reply.value.id}/brief`);
+    else setProblems(reply.problems);
+  };
+  /** Where the piece goes, made now where it is new. */
+  const addedPlace = async (): Promise<string | null> => {
+    if (wish.homePlaceId !== NEW) return wish.homePlaceId;
+    const reply = await request<{ id: string }>('POST', '/api/places', placeOfClimate(place));
+    if (!reply.ok) {
+      setProblems(reply.problems);
+      return null;
+    }
+    put({ homePlaceId: reply.value.id });
+    router.refresh();
+    return reply.value.id;
+  };
+  return (
+    <Form className="grid grid-cols-[minmax(0,1fr)_300px] gap-x-10 max-lg:grid-cols-1" onSubmit={begin}>
+      <div className="min-w-0">
+        <h1 className="mb-3 text-[19px]">New job</h1>
+        <StartChoice starts={starts} chosen={start} onChoose={(next) => put({ start: next, size: null, count: 1 })} />
+        <div className="mt-5">
+          <ProposedPiece proposal={proposal} settled={settled} />
+        </div>
+      </div>
+      <div className="max-lg:mt-6">
+        <ProblemList problems={problems.length > 0 ? problems : settled ? refused : []} />
+        <TextField label="Name of the job" value={asked.name} onCommit={(name) => put({ name })} required />
+        <TextField label="Client" value={wish.client} onCommit={(client) => put({ client })} />
+        {isForSeats(start) ? (
+          <Seats brief={brief} onBrief={putBrief} />
+        ) : (
+          <Size
+            start={start}
+            size={wish.size}
+            count={wish.count}
+            onSize={(size) => put({ size })}
+            onCount={(count) => put({ count })}
+          />
+        )}
+        <Room brief={brief} onBrief={putBrief} />
+        <Select label="Wood" value={wish.species} options={woods} onCommit={(species) => put({ species })} wide />
+        <Select
+          label="It will stand in"
+          value={wish.homePlaceId}
+          options={[
+            ...homes.map((home) => ({ value: home.id, label: home.name })),
+            { value: NEW, label: 'A new place …' },
+          ]}
+          onCommit={(homePlaceId) => put({ homePlaceId })}
+          wide
+          hint="The air there decides how much the wood moves."
+        />
+        {wish.homePlaceId === NEW ? <NewPlaceFields place={place} onPlace={setPlace} /> : null}
+        <DayField label="Start on" value={wish.startOn} onCommit={(startOn) => put({ startOn })} />
+        <DayField label="Due" value={brief.dueOn} onCommit={(dueOn) => putBrief({ dueOn })} />
+        <Button look="chief" type="submit" disabled={busy} className="mt-3 w-full">
+          {busy ? 'Starting …' : 'Start the job'}
+        </Button>
+      </div>
+    </Form>
+  );
+}
+
+/** The woods to build of, those on the rack first. */
+function useWoods(counts: Readonly<Record<string, number>>) {
   const { solid } = useSpecies();
-  const woods = [...solid]
+  return [...solid]
     .map((s) => ({
       value: s.id,
       boards: counts[s.id] ?? 0,
       label: counts[s.id] ? `${s.commonName} · ${counts[s.id]} boards on the rack` : s.commonName,
     }))
     .sort((a, b) => b.boards - a.boards || a.label.localeCompare(b.label));
-  const [job, setJob] = useState({
-    name: 'Dining table',
-    client: '',
-    species: woods[0]?.value ?? '',
-    homePlaceId: homes[0]?.id ?? '',
-    startOn: today,
-  });
-  const [brief, setBrief] = useState<Brief>({
+}
+
+/** A usual room and door, in round figures of the reader. */
+function firstBrief(system: 'metric' | 'inch', today: string): Brief {
+  const [room, door] =
+    system === 'metric'
+      ? [
+          { length: 4500, width: 3600 },
+          { width: 830, height: 2000 },
+        ]
+      : [
+          { length: 15 * 304.8, width: 12 * 304.8 },
+          { width: 32.5 * 25.4, height: 79 * 25.4 },
+        ];
+  return {
     seats: 6,
     seating: 'chairs',
-    room: { length: 4200, width: 3400 },
+    room,
     behindChairs: 'wall',
     kneeRoom: null,
-    door: { width: 830, height: 2000 },
+    door,
     dueOn: plusDays(today, 70),
     note: '',
-  });
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const [busy, setBusy] = useState(false);
-  const put =
-    <K extends keyof typeof job>(key: K) =>
-    (value: (typeof job)[K]) => {
-      setJob((now) => ({ ...now, [key]: value }));
-      return undefined;
-    };
-  const putBrief = (part: Partial<Brief>) => {
-    setBrief((now) => ({ ...now, ...part }));
-    return undefined;
   };
-  const start = async () => {
-    setBusy(true);
-    const reply = await request<{ id: string }>('POST', '/api/jobs', { ...job, brief });
-    setBusy(false);
-    if (reply.ok) router.push(`/jobs/${reply.value.id}/brief`);
-    else setProblems(reply.problems);
-  };
+}
+
+function Seats({ brief, onBrief }: { brief: Brief; onBrief: (part: Partial<Brief>) => undefined }) {
   return (
-    <Form className="max-w-md" onSubmit={start}>
-      <h1 className="mb-1 text-[19px]">New job</h1>
-      <p className="mb-4">
-        A dining table on legs and aprons with a glued solid top. Say who sits there and how large the room is; Taller
-        proposes the rest.
-      </p>
-      <ProblemList problems={problems} />
-      <TextField label="Job" value={job.name} onCommit={put('name')} required />
-      <TextField label="Client" value={job.client} onCommit={put('client')} />
-      <NumberField label="Seats" value={brief.seats} least={1} most={40} onCommit={(seats) => putBrief({ seats })} />
+    <>
+      <NumberField label="Seats" value={brief.seats} least={1} most={40} onCommit={(seats) => onBrief({ seats })} />
       <Choice
         label="They sit on"
         value={brief.seating}
@@ -84,50 +200,89 @@ export function NewJobPage({
           { value: 'chairs', label: 'Chairs' },
           { value: 'benches', label: 'Benches' },
         ]}
-        onCommit={(seating) => putBrief({ seating })}
+        onCommit={(seating) => onBrief({ seating })}
+      />
+    </>
+  );
+}
+
+/** Of what has a size of its own; the usual one until another is written. */
+function Size({
+  start,
+  size,
+  count,
+  onSize,
+  onCount,
+}: {
+  start: Start;
+  size: StartSize | null;
+  count: number;
+  onSize: (size: StartSize) => undefined;
+  onCount: (count: number) => undefined;
+}) {
+  const now = size ?? usualSize(start) ?? { length: 1000, width: 500, height: 500 };
+  return (
+    <>
+      {isSatOn(start) ? (
+        <NumberField label="How many alike" value={count} least={1} most={60} onCommit={onCount} />
+      ) : null}
+      <LengthField
+        label="Long"
+        mm={now.length}
+        least={150}
+        most={6000}
+        onCommit={(length) => onSize({ ...now, length })}
       />
       <LengthField
+        label="Wide"
+        mm={now.width}
+        least={150}
+        most={3000}
+        onCommit={(width) => onSize({ ...now, width })}
+      />
+      <LengthField
+        label="High"
+        mm={now.height}
+        least={150}
+        most={1500}
+        onCommit={(height) => onSize({ ...now, height })}
+      />
+    </>
+  );
+}
+
+/** The room that it stands in, and the door that it comes through. */
+function Room({ brief: { room, door }, onBrief }: { brief: Brief; onBrief: (part: Partial<Brief>) => undefined }) {
+  return (
+    <>
+      <LengthField
         label="Room, long"
-        mm={brief.room.length}
+        mm={room.length}
         least={500}
         most={50000}
-        onCommit={(length) => putBrief({ room: { ...brief.room, length } })}
+        onCommit={(length) => onBrief({ room: { ...room, length } })}
       />
       <LengthField
         label="Room, wide"
-        mm={brief.room.width}
+        mm={room.width}
         least={500}
         most={50000}
-        onCommit={(width) => putBrief({ room: { ...brief.room, width } })}
+        onCommit={(width) => onBrief({ room: { ...room, width } })}
       />
       <LengthField
         label="Door, wide"
-        mm={brief.door.width}
+        mm={door.width}
         least={300}
         most={5000}
-        onCommit={(width) => putBrief({ door: { ...brief.door, width } })}
+        onCommit={(width) => onBrief({ door: { ...door, width } })}
       />
       <LengthField
         label="Door, high"
-        mm={brief.door.height}
+        mm={door.height}
         least={500}
         most={6000}
-        onCommit={(height) => putBrief({ door: { ...brief.door, height } })}
+        onCommit={(height) => onBrief({ door: { ...door, height } })}
       />
-      <Select label="Wood" value={job.species} options={woods} onCommit={put('species')} wide />
-      <Select
-        label="It will live in"
-        value={job.homePlaceId}
-        options={homes.map((home) => ({ value: home.id, label: home.name }))}
-        onCommit={put('homePlaceId')}
-        wide
-        hint="The air there decides how much it moves. Add a place on the Shop page."
-      />
-      <DayField label="Start on" value={job.startOn} onCommit={put('startOn')} />
-      <DayField label="Wanted by" value={brief.dueOn} onCommit={(dueOn) => putBrief({ dueOn })} />
-      <Button look="chief" type="submit" disabled={busy} className="mt-3">
-        {busy ? 'Starting …' : 'Start the job'}
-      </Button>
-    </Form>
+    </>
   );
 }

@@ -5,6 +5,7 @@ import type { PlaceReply } from '@/contract/replies';
 import {
   CLIMATE_TYPES,
   equilibriumMoisture,
+  HEATED_ROOM,
   indoorMonths,
   type Month,
   type Place,
@@ -23,14 +24,6 @@ import { LoggerImport } from './logger-import';
 import { MONTHS, PlaceChart } from './place-chart';
 
 type Draft = Omit<Place, 'id'>;
-
-const HEATED_ROOM: Room = {
-  setPoints: MONTHS.map((_, i) => (i < 4 || i > 8 ? 20 : null)),
-  unheatedAbove: 2,
-  leastHumidity: null,
-  greatestHumidity: null,
-  altitude: 0,
-};
 
 const KEEP = 'own';
 

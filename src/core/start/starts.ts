@@ -1,0 +1,100 @@
+import { EDGE_PER_CHAIR } from '../decision/room-for-people';
+import { USE_OF_PIECE, type Use } from '../decision/use';
+import { type Brief, type Change, type PieceDecisions, withChanges } from '../document/job-document';
+import type { BaseKindName, Form, TopKindName } from '../piece/table/form';
+import { formForUse } from './form-for-use';
+import { startBaseChanges, startTopChanges } from './start-form';
+
+/** What a maker says that he will make: a use, and what it is built like. */
+interface Beginning {
+  name: string;
+  /** How it is built, in a few words. */
+  built: string;
+  use: Use;
+  round?: true;
+  /** It is not square, however few sit at it. */
+  long?: true;
+  top?: TopKindName;
+  base?: BaseKindName;
+}
+
+/** What a job can begin with; a new one is a row here. */
+export const STARTS = {
+  dining: { name: 'Dining table', built: 'legs and aprons, a glued top', use: 'dining' },
+  round: { name: 'Round table', built: 'a round top on splayed legs', use: 'dining', round: true, base: 'splayed' },
+  trestle: {
+    name: 'Trestle table',
+    built: 'breadboard ends on trestles',
+    use: 'dining',
+    long: true,
+    top: 'breadboard',
+    base: 'trestle',
+  },
+  extending: { name: 'Extending table', built: 'opens for leaves', use: 'dining', long: true, top: 'extending' },
+  terrace: {
+    name: 'Terrace table',
+    built: 'slats on crossed legs',
+    use: 'dining',
+    long: true,
+    top: 'slatted',
+    base: 'x-frame',
+  },
+  coffee: { name: 'Coffee table', built: 'low, legs and aprons', use: 'coffee' },
+  side: { name: 'Side table', built: 'small, legs and aprons', use: 'side' },
+  console: { name: 'Console', built: 'long and shallow', use: 'console' },
+  desk: { name: 'Desk', built: 'legs and aprons', use: 'desk' },
+  bench: { name: 'Bench', built: 'legs and aprons', use: 'bench' },
+  stool: { name: 'Stool', built: 'legs and aprons', use: 'stool' },
+  stand: { name: 'Stand', built: 'for a lamp or a plant', use: 'stand' },
+} as const satisfies Record<string, Beginning>;
+
+export type Start = keyof typeof STARTS;
+export const START_NAMES = Object.keys(STARTS) as [Start, ...Start[]];
+
+/** People sit on it. */
+export const isSatOn = (start: Start): boolean => USE_OF_PIECE[STARTS[start].use].sitting === 'on';
+
+/** Its size follows from who sits at it and from the room; any other has sizes of its own. */
+export const isForSeats = (start: Start): boolean => USE_OF_PIECE[STARTS[start].use].start === null;
+
+export interface StartSize {
+  length: number;
+  width: number;
+  height: number;
+}
+
+/** The usual size of what has one of its own, mm; null where it follows the brief. */
+export function usualSize(start: Start): StartSize | null {
+  const { start: usual } = USE_OF_PIECE[STARTS[start].use];
+  return usual && { length: usual.length, width: usual.width, height: usual.height };
+}
+
+/** A round top has so much edge for each who sits at it, and is no smaller than for two, mm; common practice. */
+const roundFor = (seats: number): number => Math.max(700, Math.ceil((seats * EDGE_PER_CHAIR) / Math.PI / 10) * 10);
+
+/** A sound first form: what is usual for the use, then of the kind that is meant. Sizes in mm, where they are wished. */
+export function formForStart(
+  start: Start,
+  brief: Brief,
+  size: StartSize | null = null,
+): Pick<PieceDecisions, 'use' | 'count' | 'form'> {
+  const { use, round, long, top, base }: Beginning = STARTS[start];
+  const piece = formForUse(use, brief, size, long ? 'long' : 'by-seats');
+  let { form } = piece;
+  const change = (changes: readonly Change[]) => {
+    form = withChanges({ form }, changes).form as Form;
+  };
+  if (round) {
+    const across = roundFor(brief.seats);
+    change([
+      { path: 'form.top.length', value: across },
+      { path: 'form.top.width', value: across },
+      { path: 'form.top.outline', value: { kind: 'round' } },
+    ]);
+  }
+  if (top) change(startTopChanges(top, form));
+  if (base) change(startBaseChanges(base, form));
+  // Nothing was decided before: there is nothing to come back to.
+  change([{ path: 'form.aside', value: { tops: [], bases: [], hold: null } }]);
+  return { ...piece, form };
+}

@@ -1,0 +1,51 @@
+'use client';
+
+import type { DrawnStart, Start } from '@/core';
+import { SmallDrawing } from '@/ui/small-drawing';
+
+/** px */
+const [WIDE, HIGH] = [104, 62];
+
+/** What is to be built, chosen from drawings that stand at one scale. */
+export function StartChoice({
+  starts,
+  chosen,
+  onChoose,
+}: {
+  starts: readonly DrawnStart[];
+  chosen: Start;
+  onChoose: (start: Start) => void;
+}) {
+  const px = Math.min(...starts.map(({ drawing }) => Math.min(WIDE / drawing.width, HIGH / drawing.height)));
+  return (
+    <fieldset>
+      <legend className="mb-2">What is to be built?</legend>
+      <div className="grid grid-cols-6 max-md:grid-cols-3 gap-x-2 gap-y-3">
+        {starts.map(({ start, name, built, drawing }) => (
+          <label
+            key={start}
+            title={built}
+            className="target flex cursor-pointer flex-col rounded-sm px-1.5 pt-1 pb-1 hover:bg-ground has-[:checked]:bg-layout-tint has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-layout"
+          >
+            <input
+              type="radio"
+              name="start"
+              value={start}
+              checked={start === chosen}
+              onChange={() => onChoose(start)}
+              className="sr-only"
+            />
+            <span
+              className="flex items-end justify-center border-ink border-b"
+              style={{ height: HIGH + 6 }}
+              aria-hidden
+            >
+              <SmallDrawing drawing={drawing} px={px} name="" />
+            </span>
+            <span className={`pt-0.5 ${start === chosen ? 'font-semibold' : ''}`}>{name}</span>
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
