@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { BoardSchema, KeptLayoutSchema, PlaceSchema, ShopSchema, WrittenJobSchema } from '@/core';
+import { BoardSchema, KeptLayoutSchema, PlaceSchema, ShopSchema, START_NAMES, WrittenJobSchema } from '@/core';
 
 /*
  * What the server answers, once for itself and for its pages. Schemas are strict where a page leans on them; a test sends
@@ -56,6 +56,13 @@ export const SmallDrawingSchema = v.object({
   width: v.number(),
   height: v.number(),
   shapes: v.array(v.object({ path: v.string(), top: v.boolean() })),
+});
+/** What a job or a piece can begin with. */
+export const DrawnStartSchema = v.object({
+  start: v.picklist(START_NAMES),
+  name: v.string(),
+  built: v.string(),
+  drawing: SmallDrawingSchema,
 });
 const PhraseSchema = v.array(v.union([v.string(), v.object({ amount: v.number(), unit: v.string() })]));
 /** What a job would begin with: its piece drawn, its size in mm, and what would stop it. */

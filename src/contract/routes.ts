@@ -47,6 +47,11 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
   },
   'GET /api/manifold.wasm': { summary: 'What pages make solids with.', status: 200, answers: 'application/wasm' },
 
+  'GET /api/starts': {
+    summary: 'What a job or a piece can begin with, drawn.',
+    status: 200,
+    answers: v.array(reply.DrawnStartSchema),
+  },
   'GET /api/jobs': {
     summary: 'The list of jobs, a page of it.',
     query: {

@@ -91,7 +91,7 @@ export { layoutOfPiece, namesOfPiece, placementsOfPiece } from './job/names-in-j
 export { nextOperation } from './job/next-operation';
 export { keptOffJoints, outlineOfPanel, panelOfTop, type WorkedPanel } from './job/panels';
 export { type Parcel, packed, unpacked } from './job/parcel';
-export { proposeJob, proposePiece } from './job/propose-job';
+export { type PieceWish, proposeJob, proposePiece } from './job/propose-job';
 export { type OwnedCheck, ownedChecks, ownerOfPiece, type ShownPiece, shownPiece } from './job/shown-piece';
 export { type ProvenWayOut, tryChanges, waysOut } from './job/ways-out';
 export { type WholeLayout, wholeLayout } from './job/whole-layout';

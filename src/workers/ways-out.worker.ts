@@ -5,11 +5,11 @@ import {
   ownedChecks,
   ownerOfPiece,
   type PieceDecisions,
+  type PieceWish,
   type ProvenWayOut,
   proposePiece,
   shownPiece,
   speciesOfDemand,
-  type UseOfPiece,
   waysOut,
 } from '@/core';
 import { inSlices } from './in-slices';
@@ -35,8 +35,8 @@ const search = {
     return 'result' in outcome ? outcome.result : outcome.stoppedAt;
   },
   /** One more piece for a job, made to pass its own checks. */
-  proposePiece({ document, ...workshop }: Omit<JobInputs, 'layouts'>, use: UseOfPiece, id: string): PieceDecisions {
-    return proposePiece(document, use, id, workshop);
+  proposePiece({ document, ...workshop }: Omit<JobInputs, 'layouts'>, wish: PieceWish): PieceDecisions {
+    return proposePiece(document, wish, workshop);
   },
   stop() {
     wanted += 1;

@@ -52,8 +52,9 @@ const chosen = (page: Page) => page.$eval('[aria-label="Pieces"] [aria-current="
 async function add(page: Page, use: string) {
   await page.waitForSelector('[role="dialog"] li');
   const before = (await page.$$('[role="dialog"] li')).length;
-  await choose(page, 'Another piece', use);
-  await (await button(page, 'Add it')).click();
+  await page.waitForSelector(`[role="dialog"] input[value="${use}"]`);
+  await page.$eval(`[role="dialog"] input[value="${use}"]`, (e) => (e as HTMLElement).click());
+  await (await button(page, `Add the ${use}`)).click();
   await page.waitForFunction((n: number) => document.querySelectorAll('[role="dialog"] li').length > n, {}, before);
 }
 

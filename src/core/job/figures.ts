@@ -201,7 +201,7 @@ export function figuresOfLayout(layout: Layout, currency: string): Figure[] {
         ];
   const counted = figure(
     'layout-cost',
-    'Counts as',
+    'Cost, weighted',
     { amount: cost.total, unit: 'ratio' },
     'boards − offcuts · their worth + fetching, cuts, joint lines and mismatch at the prices of the aim',
     [
@@ -280,7 +280,7 @@ function glueFigures(glueUps: readonly GlueUp[], glue: Glue): Figure[] {
   return [
     figure(
       'glue-total',
-      'Glue, all goes',
+      'Glue, all stages',
       { amount: stages.reduce((sum, s) => sum + s.glue, 0), unit: 'gram' },
       'Σ joints · length · thickness · spread',
       [

@@ -1,9 +1,9 @@
-import type { Use } from '../decision/use';
 import { type JobDocument, type PieceDecisions, sharing, withChanges } from '../document/job-document';
 import type { UnitSystem } from '../measure/length';
 import { newJob } from '../start/new-job';
 import { newPiece } from '../start/pieces';
 import { inRoundInches, roundChoices } from '../start/round-inches';
+import type { Start } from '../start/starts';
 import { deriveJob } from './derive-job';
 import type { JobInputs } from './inputs';
 import { type OwnedCheck, ownedChecks, ownerOfPiece } from './shown-piece';
@@ -25,12 +25,41 @@ export function proposeJob(
   { units = 'metric', ...wish }: Parameters<typeof newJob>[0] & { units?: UnitSystem },
   workshop: Workshop,
 ): JobDocument {
-  const plain = newJob(wish);
-  if (units === 'metric') return mended(plain, workshop, () => true);
-  const sound = mended(inRoundInches(plain), workshop, () => true);
+  return sound(newJob(wish), workshop, { units, asked: () => true });
+}
+
+export interface PieceWish {
+  start: Start;
+  id: string;
+  units?: UnitSystem;
+}
+
+/** One more piece for a job, made to pass its own checks in the same way; the others stay as they are. */
+export function proposePiece(
+  job: JobDocument,
+  { start, id, units = 'metric' }: PieceWish,
+  workshop: Workshop,
+): PieceDecisions {
+  const piece = newPiece(job, start, id);
+  const owner = ownerOfPiece({ pieceId: id, instance: 1 });
+  const withIt = { ...job, pieces: [...job.pieces, piece] };
+  const proposed = sound(withIt, workshop, { units, asked: (own) => own.owner === owner, only: id });
+  return proposed.pieces.find((own) => own.id === id) ?? piece;
+}
+
+interface How {
+  units: UnitSystem;
+  asked: (own: OwnedCheck) => boolean;
+  /** The piece whose sizes are rounded; all of them where none is named. */
+  only?: string;
+}
+
+/** A document mended, in round figures of the reader. */
+function sound(plain: JobDocument, workshop: Workshop, { units, asked, only }: How): JobDocument {
+  if (units === 'metric') return mended(plain, workshop, asked);
+  let round = mended(inRoundInches(plain, only), workshop, asked);
   // What was mended may not be round any more: each is rounded up or down where that costs nothing.
-  let round = sound;
-  for (const choices of roundChoices(sound)) {
+  for (const choices of roundChoices(round, only)) {
     const better = choices.map((changes) => withChanges(round, changes)).find((own) => asGood(own, round, workshop));
     round = better ?? round;
   }
@@ -47,15 +76,6 @@ function asGood(document: JobDocument, other: JobDocument, workshop: Workshop): 
     return built ? [at('stop'), at('watch')] : [Number.POSITIVE_INFINITY, 0];
   }) as [number[], number[]];
   return (own[0] ?? 0) <= (before[0] ?? 0) && (own[1] ?? 0) <= (before[1] ?? 0);
-}
-
-/** One more piece for a job, made to pass its own checks in the same way; the others stay as they are. */
-export function proposePiece(job: JobDocument, use: Use, id: string, workshop: Workshop): PieceDecisions {
-  const piece = newPiece(job, use, id);
-  const owner = ownerOfPiece({ pieceId: id, instance: 1 });
-  const withIt = { ...job, pieces: [...job.pieces, piece] };
-  const proposed = mended(withIt, workshop, (own) => own.owner === owner);
-  return proposed.pieces.find((own) => own.id === id) ?? piece;
 }
 
 /** A document whose checks are mended one after the other, as far as they are asked for and only their piece is changed. */

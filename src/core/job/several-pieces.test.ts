@@ -146,7 +146,7 @@ describe('pieces of two species', () => {
 
 describe('one more piece', () => {
   it.each(USES)('for each use, a %s, passes its own checks', (use) => {
-    const piece = proposePiece(one, use, 'p2', workshop);
+    const piece = proposePiece(one, { start: use, id: 'p2' }, workshop);
     const job = derive(withPiece(one, piece));
     const stops = ownedChecks(job).filter(({ owner, check }) => owner === 'p2.1' && check.level === 'stop');
     expect(stops.map(({ check }) => check.id)).toEqual([]);

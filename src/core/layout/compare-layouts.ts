@@ -95,7 +95,7 @@ const MERITS: Readonly<
   Record<keyof LayoutMerits, { label: string; unit: Unit; formula: string; from: readonly (keyof LayoutMerits)[] }>
 > = {
   counts: {
-    label: 'Counts as',
+    label: 'Cost, weighted',
     unit: 'ratio',
     formula: 'boards − offcuts · their worth + fetching, cuts, joint lines and mismatch, all at the weights of now',
     from: ['wood', 'boards', 'cuts', 'jointLines', 'lots'],

@@ -1,14 +1,13 @@
-import { USE_OF_PIECE, type Use } from '../decision/use';
 import { type Change, type JobDocument, type PieceDecisions, withChanges } from '../document/job-document';
 import { FIRST_CHOICES } from './first-choices';
-import { formForUse } from './form-for-use';
+import { formForStart, STARTS, type Start } from './starts';
 
 /** One more piece for a job, of the wood that most of its pieces are of. */
-export function newPiece(job: JobDocument, use: Use, id: string): PieceDecisions {
+export function newPiece(job: JobDocument, start: Start, id: string): PieceDecisions {
   const woods = job.pieces.map(({ wood }) => wood);
   const often = (wood: string) => woods.filter((own) => own === wood).length;
   const [wood = ''] = [...woods].sort((a, b) => often(b) - often(a));
-  return { ...formForUse(use, job.brief), ...FIRST_CHOICES, id, name: nameFor(job, USE_OF_PIECE[use].name), wood };
+  return { ...formForStart(start, job.brief), ...FIRST_CHOICES, id, name: nameFor(job, STARTS[start].name), wood };
 }
 
 /** A piece like another, with nothing of it cut or measured yet. */

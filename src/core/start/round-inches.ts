@@ -19,9 +19,10 @@ function roundBeside(mm: number, { least, most }: Bounds): number[] {
   return all.filter((own) => own > 0 && own >= least && own <= most);
 }
 
-/** For each length of a job's forms that is not round yet: the changes that make it so, the nearest figure first. */
-export function roundChoices(document: JobDocument): Change[][][] {
-  return document.pieces.flatMap((piece) =>
+/** For each length of a job's forms, or of one of them, that is not round yet: the changes that make it so, the nearest figure first. */
+export function roundChoices({ pieces }: JobDocument, only?: string): Change[][][] {
+  const asked = pieces.filter(({ id }) => only === undefined || id === only);
+  return asked.flatMap((piece) =>
     lengthsOf(piece.form, 'form').flatMap((path) => {
       const bounds = boundsOf(PieceSchema, piece, path);
       if (bounds?.unit !== 'mm') return [];
@@ -35,10 +36,10 @@ export function roundChoices(document: JobDocument): Change[][][] {
 }
 
 /** The forms of a job with every length the round figure nearest to it. */
-export const inRoundInches = (document: JobDocument): JobDocument =>
+export const inRoundInches = (document: JobDocument, only?: string): JobDocument =>
   withChanges(
     document,
-    roundChoices(document).flatMap(([nearest = []]) => nearest),
+    roundChoices(document, only).flatMap(([nearest = []]) => nearest),
   );
 
 /** Paths of all numbers in a form; lists have none that is proposed. */

@@ -59,7 +59,7 @@ export function BriefStep() {
       />
       <DecisionFigure at="brief.door.width" label="Door, wide" />
       <DecisionFigure at="brief.door.height" label="Door, high" />
-      <DayField label="Wanted by" value={brief.dueOn} onCommit={change('brief.dueOn')} />
+      <DayField label="Due" value={brief.dueOn} onCommit={change('brief.dueOn')} />
       <TextField label="Note" value={brief.note} long onCommit={change('brief.note')} />
       {document.use === 'dining' ? (
         <>

@@ -41,7 +41,7 @@ export function GlueUpStep() {
         <p>
           <span className="figures font-semibold text-[34px] leading-10">{stages.length}</span>{' '}
           <span className="text-ink-2">
-            {stages.length === 1 ? 'go' : 'goes'}, the longest {Math.ceil(longest)} of {glue.closedBy} minutes
+            {stages.length === 1 ? 'stage' : 'stages'}, the longest {Math.ceil(longest)} of {glue.closedBy} minutes
           </span>
         </p>
       }
@@ -88,7 +88,7 @@ export function GlueUpStep() {
         wide
         hint={glue.caution}
       />
-      <FigureLine label="Glue, all goes" figure={figures['glue-total']} />
+      <FigureLine label="Glue, all stages" figure={figures['glue-total']} />
       <FigureLine label="In the clamps, each go">
         <QuantityText of={{ amount: glue.clampFor, unit: 'minutes' }} />
       </FigureLine>

@@ -38,8 +38,8 @@ export const STEPS: readonly StepRow[] = [
     step: 'glue-up',
     title: 'Glue-up',
     figure: ({ glueUps }) => {
-      const goes = glueUps.reduce((sum, glueUp) => sum + glueUp.stages.length, 0);
-      return [`${goes} ${goes === 1 ? 'go' : 'goes'}`];
+      const stages = glueUps.reduce((sum, glueUp) => sum + glueUp.stages.length, 0);
+      return [`${stages} ${stages === 1 ? 'stage' : 'stages'}`];
     },
   },
   { step: 'plan', title: 'Plan', figure: ({ schedule }) => [{ amount: schedule.workHours, unit: 'hours' }] },

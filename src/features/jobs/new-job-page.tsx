@@ -20,10 +20,10 @@ import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
+import { StartChoice } from '@/ui/start-choice';
 import { useUnits } from '@/ui/units';
 import { FIRST_PLACE, NewPlaceFields, placeOfClimate } from './new-place';
 import { ProposedPiece } from './proposed-piece';
-import { StartChoice } from './start-choice';
 import { useProposal } from './use-proposal';
 
 /** Stands among the homes for one that is not there yet. */
@@ -109,7 +109,12 @@ export function NewJobPage({
     <Form className="grid grid-cols-[minmax(0,1fr)_300px] gap-x-10 max-lg:grid-cols-1" onSubmit={begin}>
       <div className="min-w-0">
         <h1 className="mb-3 text-[19px]">New job</h1>
-        <StartChoice starts={starts} chosen={start} onChoose={(next) => put({ start: next, size: null, count: 1 })} />
+        <StartChoice
+          legend="What is to be built?"
+          starts={starts}
+          chosen={start}
+          onChoose={(next) => put({ start: next, size: null, count: 1 })}
+        />
         <div className="mt-5">
           <ProposedPiece proposal={proposal} settled={settled} />
         </div>

@@ -63,7 +63,7 @@ function TenonChoices() {
         at="joints.tenonThickness"
         label="Thickness of your own"
         emptyMeans="by rule"
-        hint="Empty: by the school above."
+        hint="Empty: by the practice chosen above."
       />
       <Choice
         label="Two tenons in one leg"

@@ -73,7 +73,7 @@ function MeritsTable({ now, beside }: { now: Compared; beside: Compared }) {
   const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
   const whole = (amount: number) => String(amount);
   const rows: { key: keyof LayoutMerits; label: string; say: (amount: number) => string }[] = [
-    { key: 'counts', label: 'Counts as, by the aim of now', say: money },
+    { key: 'counts', label: 'Cost, weighted by the present aim', say: money },
     { key: 'wood', label: 'Wood, less what goes back', say: money },
     { key: 'boards', label: 'Boards to open', say: whole },
     { key: 'yield', label: 'Becomes the piece', say: (share) => `${(share * 100).toFixed(1)} %` },

@@ -38,7 +38,7 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
   return (
     <>
       <FigureLine label="Becomes the piece" figure={figures.yield} />
-      <FigureLine label="Counts as" figure={figures['layout-cost']}>
+      <FigureLine label="Cost, weighted" figure={figures['layout-cost']}>
         {layout ? money(layout.cost.total) : '–'}
       </FigureLine>
       <FigureLine label="No layout can cost less than" figure={figures['cost-bound']}>

@@ -1,25 +1,28 @@
 'use client';
 
 import type { DrawnStart, Start } from '@/core';
-import { SmallDrawing } from '@/ui/small-drawing';
+import { SmallDrawing } from './small-drawing';
 
 /** px */
 const [WIDE, HIGH] = [104, 62];
 
 /** What is to be built, chosen from drawings that stand at one scale. */
 export function StartChoice({
+  legend,
   starts,
   chosen,
   onChoose,
 }: {
+  legend: string;
   starts: readonly DrawnStart[];
   chosen: Start;
   onChoose: (start: Start) => void;
 }) {
-  const px = Math.min(...starts.map(({ drawing }) => Math.min(WIDE / drawing.width, HIGH / drawing.height)));
+  const drawn = starts.flatMap(({ drawing }) => (drawing.width > 0 ? drawing : []));
+  const px = Math.min(1, ...drawn.map(({ width, height }) => Math.min(WIDE / width, HIGH / height)));
   return (
     <fieldset>
-      <legend className="mb-2">What is to be built?</legend>
+      <legend className="mb-2">{legend}</legend>
       <div className="grid grid-cols-6 max-md:grid-cols-3 gap-x-2 gap-y-3">
         {starts.map(({ start, name, built, drawing }) => (
           <label
