@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import { currentWorkshop } from '@/server/workshop-store';
+import { SCREEN_COOKIE, SCREENS } from '@/ui/screens';
 import { SpeciesProvider } from '@/ui/species';
 import { UnitsProvider } from '@/ui/units';
 import { UNITS_COOKIE } from '@/ui/units-cookie';
@@ -17,10 +18,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const { settings } = await currentWorkshop();
   const store = await cookies();
   const chosen = store.get(UNITS_COOKIE)?.value;
-  const board = store.get('taller-board')?.value;
+  const screen = SCREENS.find((own) => own === store.get(SCREEN_COOKIE)?.value);
   const units = chosen === 'metric' || chosen === 'inch' ? chosen : settings.units;
   return (
-    <html lang="en" {...(board === 'dark' || board === 'bench' ? { 'data-board': board } : {})}>
+    <html lang="en" {...(screen ? { 'data-screen': screen } : {})}>
       <body>
         <UnitsProvider initial={units} fraction={settings.fraction}>
           <SpeciesProvider own={settings.species}>{children}</SpeciesProvider>

@@ -9,7 +9,7 @@ const LOOKS: Record<Look, string> = {
   quiet: 'text-layout font-semibold hover:underline',
 };
 
-export const buttonLook = (look: Look = 'plain') => clsx('inline-block', LOOKS[look]);
+export const buttonLook = (look: Look = 'plain') => clsx('target inline-flex items-center justify-center', LOOKS[look]);
 
 export function Button({
   look = 'plain',

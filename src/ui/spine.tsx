@@ -63,7 +63,7 @@ function SpineLink({ row, here }: { row: SpineRow; here: boolean }) {
       aria-current={here ? 'page' : undefined}
       title={row.hint}
       className={clsx(
-        'target flex h-[34px] shrink-0 items-center gap-2 border-l-4 pr-3.5 pl-3 max-md:h-11 max-md:border-b-4 max-md:border-l-0',
+        'target relative flex h-[34px] shrink-0 items-center gap-2 border-l-4 pr-3.5 pl-3 max-md:h-11 max-md:border-b-4 max-md:border-l-0',
         here ? 'border-layout bg-paper font-semibold' : 'border-transparent hover:bg-paper',
       )}
     >

@@ -90,7 +90,7 @@ function ZoomButton({ label, sign, off, run }: { label: string; sign: string; of
       title={label}
       disabled={off}
       onClick={run}
-      className="size-7 min-w-7 rounded-sm in-data-[board=bench]:min-w-[48px] border border-line bg-paper hover:border-ink disabled:opacity-40"
+      className="size-7 rounded-sm min-w-[max(28px,var(--target))] border border-line bg-paper hover:border-ink disabled:opacity-40"
     >
       <span aria-hidden>{sign}</span>
     </button>

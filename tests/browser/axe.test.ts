@@ -9,7 +9,7 @@ withBrowser();
 const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 const ALL = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-/** What a board of other colours and larger targets may change. */
+/** What a screen of other colours and larger targets may change. */
 const LOOKS = ['color-contrast', 'target-size'];
 
 async function violations(page: Page, only: readonly string[] = ALL): Promise<string[]> {
@@ -60,12 +60,12 @@ describe('axe-core finds no serious or critical violation, and every screen fits
     await page.close();
   });
 
-  it.each(['dark', 'bench'])('on the %s board', async (board) => {
+  it.each(['dark', 'bench'])('on the %s screen', async (screen) => {
     const page = await openPage('/jobs');
-    await page.setCookie({ name: 'taller-board', value: board, url: page.url() });
+    await page.setCookie({ name: 'taller-board', value: screen, url: page.url() });
     for (const path of [`/jobs/${id}/season`, `/jobs/${id}/bench`, '/rack', '/shop']) {
       await visit(page, path);
-      expect(await page.$eval('html', (e) => e.dataset.board)).toBe(board);
+      expect(await page.$eval('html', (e) => e.dataset.screen)).toBe(screen);
       expect(await violations(page, LOOKS), path).toEqual([]);
       // The server's page and the browser's are the same.
       expect(page.faults, path).toEqual([]);

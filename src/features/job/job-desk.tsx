@@ -49,7 +49,7 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
           find={<Find also={also} />}
           trail={
             <>
-              <Link href="/jobs" className="hover:underline">
+              <Link href="/jobs" className="target inline-flex items-center hover:underline">
                 Jobs
               </Link>{' '}
               / <b className="font-semibold">{name}</b>
@@ -262,7 +262,7 @@ function HistoryButton({
       title={label}
       disabled={!enabled}
       onClick={run}
-      className="size-7 min-w-7 rounded-sm in-data-[board=bench]:min-w-[48px] border border-line bg-paper text-[15px] hover:border-ink"
+      className="size-7 rounded-sm min-w-[max(28px,var(--target))] border border-line bg-paper text-[15px] hover:border-ink"
     >
       <span aria-hidden>{sign}</span>
     </button>

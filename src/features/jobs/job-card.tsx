@@ -72,7 +72,10 @@ export function JobCard({
         {bin ? (
           job.name
         ) : (
-          <Link className="target wide font-semibold hover:underline" href={`/jobs/${job.id}/brief`}>
+          <Link
+            className="target inline-flex items-center font-semibold hover:underline"
+            href={`/jobs/${job.id}/brief`}
+          >
             {job.name}
           </Link>
         )}

@@ -93,7 +93,7 @@ export function JobsPage({
               key={own.order}
               href={address({ order: own.order })}
               aria-current={own.order === order ? 'true' : undefined}
-              className="target wide border-transparent border-b-2 py-1 text-ink-2 hover:text-ink aria-[current]:border-layout aria-[current]:font-semibold aria-[current]:text-ink"
+              className="target border-transparent border-b-2 py-1 text-ink-2 hover:text-ink aria-[current]:border-layout aria-[current]:font-semibold aria-[current]:text-ink"
             >
               {own.label}
             </Link>
@@ -137,16 +137,19 @@ export function JobsPage({
       )}
       <p className="mt-7 flex gap-4">
         {paged ? (
-          <Link className="text-layout hover:underline" href={address({})}>
+          <Link className="target inline-flex items-center text-layout hover:underline" href={address({})}>
             From the beginning
           </Link>
         ) : null}
         {more ? (
-          <Link className="text-layout hover:underline" href={address({ after: more })}>
+          <Link className="target inline-flex items-center text-layout hover:underline" href={address({ after: more })}>
             More jobs
           </Link>
         ) : null}
-        <Link className="ml-auto text-layout hover:underline" href={bin ? '/jobs' : '/jobs?bin'}>
+        <Link
+          className="target ml-auto inline-flex items-center text-layout hover:underline"
+          href={bin ? '/jobs' : '/jobs?bin'}
+        >
           {bin ? 'Back to the jobs' : 'The bin'}
         </Link>
       </p>

@@ -102,7 +102,7 @@ export function RackPage({
         {SHELVES.filter((other) => other !== shelf).map((other) => (
           <Link
             key={other}
-            className="mr-5 text-layout hover:underline"
+            className="target mr-5 inline-flex items-center text-layout hover:underline"
             href={other === 'rack' ? '/rack' : `/rack?${other}`}
           >
             {TO_SHELF[other]}

@@ -55,7 +55,7 @@ export function YearBand() {
     setDay(Math.round(Math.min(1, Math.max(0, share)) * (days - 1)));
   };
   return (
-    <div ref={ref} className="w-full select-none pb-1">
+    <div ref={ref} className="w-full select-none overflow-hidden pb-1">
       <svg
         ref={svg}
         width={width}

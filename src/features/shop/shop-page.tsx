@@ -9,6 +9,7 @@ import { Choice, Select, TextField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useRevisioned } from '@/ui/revisioned';
+import { SCREEN_COOKIE, type Screen } from '@/ui/screens';
 import { TwoVersions } from '@/ui/two-versions';
 import { useUnits } from '@/ui/units';
 import { Cutters } from './cutters';
@@ -90,7 +91,7 @@ export function ShopPage({ stored, places }: { stored: ShopReply; places: readon
             }}
             options={['8', '16', '32', '64'].map((f) => ({ value: f, label: `1/${f} in` }))}
           />
-          <BoardChoice />
+          <ScreenChoice />
           <h2 className="mt-6 mb-2 border-ink border-b pb-1 text-[14px]">Offcuts worth keeping</h2>
           {figures(OFFCUTS)}
         </section>
@@ -121,23 +122,24 @@ export function ShopPage({ stored, places }: { stored: ShopReply; places: readon
 }
 
 /** Light, dark, or the high contrast and large targets of the bench; kept for this browser. */
-function BoardChoice() {
-  const [board, setBoard] = useState<'light' | 'dark' | 'bench'>('light');
+function ScreenChoice() {
+  const [screen, setScreen] = useState<Screen | 'system'>('system');
   // Only the browser knows it: the server renders the usual one.
-  useEffect(() => setBoard((document.documentElement.dataset.board as 'dark' | 'bench') ?? 'light'), []);
-  const choose = (next: typeof board) => {
-    setBoard(next);
-    if (next === 'light') delete document.documentElement.dataset.board;
-    else document.documentElement.dataset.board = next;
+  useEffect(() => setScreen((document.documentElement.dataset.screen as Screen | undefined) ?? 'system'), []);
+  const choose = (next: typeof screen) => {
+    setScreen(next);
+    if (next === 'system') delete document.documentElement.dataset.screen;
+    else document.documentElement.dataset.screen = next;
     // biome-ignore lint/suspicious/noDocumentCookie: the Cookie Store API is not in every browser
-    document.cookie = `taller-board=${next}; path=/; max-age=31536000; samesite=lax`;
+    document.cookie = `${SCREEN_COOKIE}=${next}; path=/; max-age=31536000; samesite=lax`;
   };
   return (
     <Choice
-      label="The board on this screen"
-      value={board}
+      label="This screen"
+      value={screen}
       onCommit={choose}
       options={[
+        { value: 'system', label: 'As the system', reason: 'Light or dark, and high contrast, as this device is set.' },
         { value: 'light', label: 'Light' },
         { value: 'dark', label: 'Dark' },
         { value: 'bench', label: 'Bench', reason: 'High contrast, targets for gloved hands.' },

@@ -1,0 +1,69 @@
+import type { Page } from 'puppeteer-core';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { newJob, openPage, visit, withBrowser } from './desk';
+
+withBrowser();
+
+const STEPS = ['brief', 'form', 'season', 'joints', 'layout', 'glue-up', 'plan', 'bench'];
+const PLACES = ['/jobs', '/jobs/new', '/rack', '/quick-season', '/air', '/shop', '/methods'];
+/** What is pressed on a touch screen is at least so high, px. */
+const TOUCHED = 44;
+
+/** What is wider than the page, what of controls is cut off, and what is too low to be touched. */
+const measured = (page: Page) =>
+  page.evaluate(() => {
+    const wide = document.documentElement.clientWidth;
+    const named = (e: Element) =>
+      `${e.tagName.toLowerCase()} ${(e.getAttribute('aria-label') ?? e.textContent ?? '').trim().slice(0, 30)}`;
+    const controls = [
+      ...document.querySelectorAll('button, input:not([type=hidden]), select, textarea, summary, a.target'),
+    ].filter((e) => {
+      const { width, height } = e.getBoundingClientRect();
+      // What is read out only is a dot; its label is what is touched.
+      return width > 1 && height > 1 && getComputedStyle(e).visibility !== 'hidden';
+    });
+    const scrolls = (e: Element): boolean => {
+      for (let p = e.parentElement; p; p = p.parentElement)
+        if (['auto', 'scroll'].includes(getComputedStyle(p).overflowX) && p.scrollWidth > p.clientWidth + 1)
+          return true;
+      return false;
+    };
+    const cut = controls.filter((e) => {
+      const { left, right } = e.getBoundingClientRect();
+      return (right > wide + 1 || left < -1) && !scrolls(e);
+    });
+    const low = controls.filter((e) => e.getBoundingClientRect().height < 43.5);
+    return {
+      over: document.documentElement.scrollWidth - wide,
+      cut: cut.map(named),
+      low: low.map((e) => `${named(e)} ${Math.round(e.getBoundingClientRect().height)}`),
+    };
+  });
+
+describe('every screen, as wide as it may be', () => {
+  let paths: string[];
+  beforeAll(async () => {
+    const { id } = await newJob('Screens for a test');
+    paths = [...PLACES, ...STEPS.map((step) => `/jobs/${id}/${step}`)];
+  });
+
+  it.each([
+    { width: 1280, height: 800, touch: false },
+    { width: 1024, height: 768, touch: false },
+    { width: 820, height: 1180, touch: true },
+    { width: 390, height: 844, touch: true },
+  ])('$width × $height: nothing leaves the page, no control is cut off', async ({ width, height, touch }) => {
+    const page = await openPage('/methods');
+    await page.setViewport({ width, height, hasTouch: touch, isMobile: touch });
+    const wrong: string[] = [];
+    for (const path of paths) {
+      await visit(page, path);
+      const { over, cut, low } = await measured(page);
+      if (over > 0) wrong.push(`${path} is ${over} px too wide`);
+      wrong.push(...cut.map((own) => `${path}: ${own} is cut off`));
+      if (touch) wrong.push(...low.map((own) => `${path}: ${own} is lower than ${TOUCHED}`));
+    }
+    expect(wrong).toEqual([]);
+    expect(page.faults).toEqual([]);
+  });
+});
