@@ -3,7 +3,7 @@
 import clsx from 'clsx';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 
 export interface SpineRow {
   href: string;
@@ -34,8 +34,19 @@ export function Spine({
   children?: ReactNode;
 }) {
   const path = usePathname();
+  const nav = useRef<HTMLElement>(null);
+  // On a narrow screen the bar comes along to where one is.
+  useEffect(() => {
+    const bar = nav.current;
+    const here = bar?.querySelector(`a[href^="${path}"][aria-current="page"]`);
+    if (bar && here && bar.scrollWidth > bar.clientWidth) {
+      const [own, all] = [here.getBoundingClientRect(), bar.getBoundingClientRect()];
+      bar.scrollLeft += own.left - all.left - (all.width - own.width) / 2;
+    }
+  }, [path]);
   return (
     <nav
+      ref={nav}
       aria-label="Steps and places"
       className="flex flex-col border-line border-r pt-2.5 max-md:flex-row max-md:overflow-x-auto max-md:border-r-0 max-md:border-b max-md:pt-0"
     >

@@ -33,7 +33,11 @@ const measured = (page: Page) =>
       return (right > wide + 1 || left < -1) && !scrolls(e);
     });
     const low = controls.filter((e) => e.getBoundingClientRect().height < 43.5);
+    const bar = document
+      .querySelector('nav[aria-label="Steps and places"] a[aria-current="page"]')
+      ?.getBoundingClientRect();
     return {
+      here: bar === undefined || (bar.left >= -1 && bar.right <= wide + 1),
       over: document.documentElement.scrollWidth - wide,
       cut: cut.map(named),
       low: low.map((e) => `${named(e)} ${Math.round(e.getBoundingClientRect().height)}`),
@@ -58,7 +62,8 @@ describe('every screen, as wide as it may be', () => {
     const wrong: string[] = [];
     for (const path of paths) {
       await visit(page, path);
-      const { over, cut, low } = await measured(page);
+      const { over, cut, low, here } = await measured(page);
+      if (!here) wrong.push(`${path}: the bar does not show where one is`);
       if (over > 0) wrong.push(`${path} is ${over} px too wide`);
       wrong.push(...cut.map((own) => `${path}: ${own} is cut off`));
       if (touch) wrong.push(...low.map((own) => `${path}: ${own} is lower than ${TOUCHED}`));

@@ -89,7 +89,7 @@ export function GlueUpStep() {
         hint={glue.caution}
       />
       <FigureLine label="Glue, all stages" figure={figures['glue-total']} />
-      <FigureLine label="In the clamps, each go">
+      <FigureLine label="In the clamps, each stage">
         <QuantityText of={{ amount: glue.clampFor, unit: 'minutes' }} />
       </FigureLine>
       <FigureLine label="Level it after">

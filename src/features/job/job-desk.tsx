@@ -220,7 +220,7 @@ export function StepFrame({
           <span className="ml-auto">{tools}</span>
         </div>
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
-        <section aria-label="Drawing" tabIndex={0} className="min-h-0 overflow-auto pt-1.5 max-md:min-h-96">
+        <section aria-label="Drawing" tabIndex={0} className="min-h-0 overflow-auto pt-1.5 max-md:min-h-72">
           {drawing}
         </section>
         <YearBand />

@@ -44,7 +44,7 @@ export function PieceChooser({ own }: { own: ShownPiece }) {
       <button
         type="button"
         onClick={() => setOpen(true)}
-        className="ml-4 h-[28px] text-left font-semibold text-layout hover:underline max-md:shrink-0"
+        className="ml-4 h-[28px] pr-3 text-left font-semibold text-layout hover:underline max-md:shrink-0"
       >
         Pieces …
       </button>

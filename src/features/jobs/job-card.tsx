@@ -31,14 +31,14 @@ const WIDE = 236;
 /** Drawn smaller than this nothing can be seen, px. */
 const LEAST = 44;
 
-/** The scale in which all of these jobs find room beside each other, px a mm. */
-export const scaleOf = (jobs: readonly Pick<ListedJob, 'picture'>[]): number =>
-  Math.min(
-    ...jobs.flatMap(({ picture }) =>
-      picture && picture.width > 0 ? Math.min(WIDE / picture.width, HIGH / picture.height) : [],
-    ),
-    0.2,
-  );
+/** In which scale a drawing fills its room, px a mm. */
+const filling = ({ width, height }: Drawing): number => Math.min(WIDE / width, HIGH / height);
+
+/** The scale in which most of these jobs find room beside each other, px a mm; a large set among them is drawn smaller. */
+export function scaleOf(jobs: readonly Pick<ListedJob, 'picture'>[]): number {
+  const scales = jobs.flatMap(({ picture }) => (picture && picture.width > 0 ? filling(picture) : []));
+  return Math.min(0.2, scales.sort((a, b) => a - b)[Math.floor(scales.length / 4)] ?? 0.2);
+}
 
 /** One job: its pieces as they will stand there, whose it is, what comes next and when it is due. */
 export function JobCard({
@@ -57,7 +57,7 @@ export function JobCard({
   onRestore: () => void;
 }) {
   const { summary, picture, dueOn } = job;
-  const own = picture && picture.height > 0 ? Math.max(px, LEAST / picture.height) : px;
+  const own = picture && picture.height > 0 ? Math.min(filling(picture), Math.max(px, LEAST / picture.height)) : px;
   const late = summary?.finishedOn && dueOn && summary.finishedOn > dueOn ? summary.finishedOn : null;
   return (
     <li className="flex min-w-0 flex-col" data-job={job.id}>

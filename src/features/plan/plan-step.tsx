@@ -93,7 +93,7 @@ function Calendar() {
                       {operation.of}
                     </b>
                   ) : null}
-                  <span className="truncate" title={operation.name}>
+                  <span className="truncate max-md:whitespace-normal" title={operation.name}>
                     {operation.name}
                   </span>
                   <span className="figures ml-auto shrink-0 text-ink-2">{operation.work.toFixed(1)} h</span>

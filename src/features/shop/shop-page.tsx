@@ -102,7 +102,7 @@ export function ShopPage({ stored, places }: { stored: ShopReply; places: readon
         <section>
           <h2 className="mb-2 border-ink border-b pb-1 text-[14px]">Allowances</h2>
           {figures(ALLOWANCES)}
-          <h2 className="mt-6 mb-2 border-ink border-b pb-1 text-[14px]">What things count for</h2>
+          <h2 className="mt-6 mb-2 border-ink border-b pb-1 text-[14px]">Prices</h2>
           <TextField
             label="Money is written"
             value={shop.prices.currency}
