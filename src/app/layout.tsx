@@ -23,6 +23,12 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" {...(screen ? { 'data-screen': screen } : {})}>
       <body>
+        <a
+          href="#main"
+          className="sr-only focus:not-sr-only focus:absolute focus:top-1 focus:left-1 focus:z-50 focus:bg-paper focus:px-3 focus:py-2"
+        >
+          To the page itself
+        </a>
         <UnitsProvider initial={units} fraction={settings.fraction}>
           <SpeciesProvider own={settings.species}>{children}</SpeciesProvider>
         </UnitsProvider>

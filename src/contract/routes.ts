@@ -47,6 +47,11 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
   },
   'GET /api/manifold.wasm': { summary: 'What pages make solids with.', status: 200, answers: 'application/wasm' },
 
+  'GET /api/terms': {
+    summary: 'The glossary, term by term.',
+    status: 200,
+    answers: v.array(v.object({ term: v.string(), meaning: v.string() })),
+  },
   'GET /api/starts': {
     summary: 'What a job or a piece can begin with, drawn.',
     status: 200,

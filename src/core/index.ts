@@ -147,7 +147,7 @@ export * from './measure/length';
 export type { Problem } from './measure/problem';
 export { type Phrase, type Quantity, say, type Unit } from './measure/quantity';
 export { seededRandom } from './measure/random';
-export { writeLength, writePhrase, writeQuantity, writtenParts } from './measure/write-quantity';
+export { writeLength, writePhrase, writeQuantity, writeRule, writtenParts } from './measure/write-quantity';
 export {
   cleanedShare,
   crookOfHeights,
@@ -172,6 +172,7 @@ export { drawnSize } from './piece/settle-locks';
 export { solveX } from './piece/table/bases/frames/x-legs';
 export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above';
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/table/bases/leg-apron/making';
+export { isSatAllRound } from './piece/table/form';
 export * from './piece/table/form-fields';
 export { FLATNESS } from './piece/table/holds/battens';
 export { HOLDS } from './piece/table/holds/hold';
@@ -197,7 +198,7 @@ export { newJob } from './start/new-job';
 export { copyOfJob, copyOfPiece, newPiece, partWoodChanges, woodChanges } from './start/pieces';
 export { startBase, startBaseChanges, startTop, startTopChanges } from './start/start-form';
 export { isForSeats, isSatOn, START_NAMES, STARTS, type Start, type StartSize, usualSize } from './start/starts';
-export { topForBrief } from './start/table-for-brief';
+export { inRoundFigures, topForBrief } from './start/table-for-brief';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';
 export { boardShape, reachAcross } from './stock/board-shape';

@@ -303,6 +303,42 @@ describe('jobs', () => {
     expect(page.faults).toEqual([]);
   });
 
+  it('find tells what a term means, and leads to a field, a check and a file of the job', async () => {
+    const { id } = await newJob('Found in it');
+    const page = await openPage('/jobs');
+    await page.keyboard.press('/');
+    await page.keyboard.type('breadb');
+    await reads(page, '[role="option"]', /breadboard end[\s\S]*moves behind it in slots/);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => location.pathname === '/terms' && location.hash === '#breadboard-end');
+    await reads(page, 'main', /A hole, and the tongue of the other part/);
+
+    await visit(page, `/jobs/${id}/brief`);
+    await page.keyboard.press('/');
+    await page.keyboard.type('thickn');
+    await reads(page, '[role="option"]', /in Form/);
+    await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('[role="option"]')].find((e) => /in Form/.test(e.innerText))?.click(),
+    );
+    await page.waitForFunction(() => location.pathname.endsWith('/form'));
+    await page.waitForFunction(() =>
+      /thick/i.test((document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent ?? ''),
+    );
+    await fill(page, 'Thickness', '12');
+    await page.waitForSelector('html:not([data-settling]) [data-saving="saved"]');
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.keyboard.press('/');
+    await page.keyboard.type('stop, form');
+    await reads(page, '[role="option"]', /stop, Form/);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('/');
+    await page.keyboard.type('cut list');
+    await reads(page, '[role="option"]', /file of this job/);
+    await page.keyboard.press('Enter');
+    await reads(page, '[role="dialog"]', /Cut list, CSV/);
+    expect(page.faults).toEqual([]);
+  });
+
   it('find leads to a board, a job or a page by a few letters', async () => {
     const page = await openPage('/jobs');
     await page.keyboard.press('/');

@@ -44,6 +44,40 @@ const measured = (page: Page) =>
     };
   });
 
+/** What can be read on a page, choices of lists and what explains itself aside. */
+const words = (page: Page) =>
+  page.evaluate(() => {
+    const copy = document.querySelector('main')!.cloneNode(true) as HTMLElement;
+    for (const list of copy.querySelectorAll('select, script, style')) list.remove();
+    const typed = [...document.querySelectorAll<HTMLInputElement>('main input')].map(
+      (e) => `${e.value} ${e.placeholder}`,
+    );
+    const said = [...document.querySelectorAll('main [title]')].map((e) => e.getAttribute('title'));
+    return `${copy.textContent}\n${typed.join('\n')}\n${said.join('\n')}`;
+  });
+
+describe('every screen, in the units of the reader', () => {
+  it('no inch is read where millimetres are, and no length in inches has a remainder', async () => {
+    const { id } = await newJob('Units for a test');
+    const page = await openPage('/jobs');
+    // Methods say what was published, in the units it was published in.
+    const paths = [...PLACES.filter((path) => path !== '/methods'), ...STEPS.map((step) => `/jobs/${id}/${step}`)];
+    const wrong: string[] = [];
+    const look = async (pattern: RegExp) => {
+      for (const path of paths) {
+        await visit(page, path);
+        const text = await words(page);
+        for (const [found] of text.matchAll(pattern)) wrong.push(`${path}: …${found}…`);
+      }
+    };
+    await page.setCookie({ name: 'taller-units', value: 'metric', url: page.url() });
+    await look(/.{0,30}\d\s?(?:in|inch|inches|")(?=[\s.,;:)]|$).{0,10}/gm);
+    await page.setCookie({ name: 'taller-units', value: 'inch', url: page.url() });
+    await look(/.{0,30}\d" [+−](?!\s?\d).{0,10}/gm);
+    expect(wrong).toEqual([]);
+  });
+});
+
 describe('every screen, as wide as it may be', () => {
   let paths: string[];
   beforeAll(async () => {

@@ -116,6 +116,7 @@ describe('a running server answers as the contract says', () => {
     const homePlaceId = shop.places.find(({ kind }) => kind === 'home')!.id;
     const start = { name: 'Contract', client: '', brief, species: 'oak-white', homePlaceId, startOn: '2027-03-08' };
     await ask('GET /api/starts');
+    await ask('GET /api/terms');
     await ask('POST /api/jobs/proposal', { body: { ...start, start: 'stool', count: 4, units: 'inch' } });
     const job = await ask<JobReply>('POST /api/jobs', { body: start });
     const { id } = job;

@@ -88,7 +88,7 @@ export function screwsThroughTheTop(context: CheckContext): Check[] {
           { label: 'Screw, thick', quantity: movement(screw) },
           { label: 'Bored for, in hardwood', quantity: movement(pilot) },
         ],
-        source: 'geometry; 1/4 in left, common practice',
+        source: 'geometry; what is to be left is common practice',
       },
       wayOut: ways[0] as WayOut,
       otherWaysOut: ways.slice(1),

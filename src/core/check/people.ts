@@ -61,7 +61,7 @@ export function kneeRoom({ document, piece }: CheckContext): Check[] {
       limit: mm(least),
       where: parts,
       why: 'Thighs rub on a deep apron, and chairs with arms do not go under.',
-      school: own === null ? '24 in under the apron, common practice' : 'As the brief asks',
+      school: own === null ? 'Room for knees by common practice' : 'As the brief asks',
       wayOut: ways[0] ?? { say: say`Make the table higher or the top thinner`, changes: [] },
       otherWaysOut: ways.slice(1),
     },
@@ -85,7 +85,7 @@ function seatsOn({ piece }: CheckContext, seats: number): Check {
     limit: count(seats),
     where: piece.top.parts,
     why: 'Who sits side by side needs a width of his own.',
-    school: '18 in a person on a bench',
+    school: 'Edge a person on a bench, common practice',
     figure: {
       id: 'seats',
       label: 'Seats',
@@ -127,7 +127,8 @@ export function seatCount(context: CheckContext): Check[] {
       limit: count(brief.seats),
       where: piece.top.parts,
       why: 'Elbows need their width of edge.',
-      school: brief.seating === 'benches' ? '18 in a person on a bench' : '24 in a chair, 22 tight',
+      school:
+        brief.seating === 'benches' ? 'Edge a person on a bench, common practice' : 'Edge a chair, common practice',
       figure: {
         id: 'seats',
         label: 'Seats',

@@ -28,7 +28,8 @@ export function roomAround(context: CheckContext): Check[] {
       limit: mm(need),
       where: piece.top.parts,
       why: 'A chair is pushed back before somebody stands up, and people pass behind.',
-      school: behindChairs === 'wall' ? '36 in behind a chair to a wall' : '44 in where people pass',
+      school:
+        behindChairs === 'wall' ? 'Behind a chair to a wall, common practice' : 'Where people pass, common practice',
       figure: {
         id: 'room-around',
         label: 'Least to a wall, where the table stands',

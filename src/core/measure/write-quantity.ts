@@ -9,6 +9,12 @@ export function writeLength(mm: number, style: LengthStyle, fine = false): strin
   return formatLength(mm, { ...style, fraction: fine ? (Math.max(fraction, 32) as InchFraction) : fraction });
 }
 
+/** A rule of thumb with its unit, as a reader of these units says it: to 5 mm, or to half an inch. */
+export const writeRule = (mm: number, { system }: LengthStyle): string =>
+  system === 'metric'
+    ? `${formatLength(Math.round(mm / 5) * 5, { system })} mm`
+    : formatLength(mm, { system, fraction: 8 });
+
 /** A number with its unit, in the workshop's way; never more digits than can be measured. */
 export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle): string {
   const suffix = style.system === 'metric' ? ' mm' : '';

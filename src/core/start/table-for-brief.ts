@@ -1,5 +1,6 @@
 import { BEHIND_CHAIR, EDGE_PER_CHAIR, edgePerPerson } from '../decision/room-for-people';
 import type { Brief, PieceDecisions } from '../document/job-document';
+import { MM_PER_INCH, type UnitSystem } from '../measure/length';
 
 const up = (value: number) => Math.ceil((value - 1e-6) / 10) * 10;
 const down = (value: number) => Math.floor((value + 1e-6) / 10) * 10;
@@ -34,6 +35,14 @@ export function topForBrief(brief: Brief, shape: TableShape = 'by-seats'): { len
     length: Math.max(sides, Math.min(Math.max(wanted, shape === 'long' ? LONG : 0), down(long - clear)), least),
     width,
   };
+}
+
+/** A top in the round figures of a reader: of inches, in halves. */
+export function inRoundFigures<T extends { length: number; width: number }>(top: T, units: UnitSystem): T {
+  if (units === 'metric') return top;
+  const half = MM_PER_INCH / 2;
+  const round = (mm: number) => Math.round(mm / half) * half;
+  return { ...top, length: round(top.length), width: round(top.width) };
 }
 
 /** A table for all the seats of a brief, on legs and aprons. */

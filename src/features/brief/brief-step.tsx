@@ -1,10 +1,20 @@
 'use client';
 
-import { KNEE_HEIGHT, topForBrief } from '@/core';
+import {
+  BEHIND_CHAIR,
+  EDGE_ON_BENCH,
+  EDGE_PER_CHAIR,
+  EDGE_PER_CHAIR_TIGHT,
+  inRoundFigures,
+  isSatAllRound,
+  KNEE_HEIGHT,
+  topForBrief,
+  writeRule,
+} from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, DayField, LengthField, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
-import { Length } from '@/ui/units';
+import { Length, useUnits } from '@/ui/units';
 import { DecisionFigure } from '../job/decision-figure';
 import { useChange, useChanges, useDecisions, useDerived } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
@@ -16,8 +26,11 @@ export function BriefStep() {
   const changeAll = useChanges();
   const change = useChange();
   const { brief } = document;
-  const top = topForBrief(brief);
-  const fits = top.length === document.form.top.length && top.width === document.form.top.width;
+  const { style } = useUnits();
+  const rule = (mm: number) => writeRule(mm, style);
+  const { top: now } = document.form;
+  const top = inRoundFigures(topForBrief(brief, now.length > now.width * 1.2 ? 'long' : 'by-seats'), style.system);
+  const fits = Math.abs(top.length - now.length) < 0.1 && Math.abs(top.width - now.width) < 0.1;
   return (
     <StepFrame
       step="brief"
@@ -34,8 +47,12 @@ export function BriefStep() {
         value={brief.seating}
         onCommit={change('brief.seating')}
         options={[
-          { value: 'chairs', label: 'Chairs', reason: '24 in of edge a chair; 22 is tight.' },
-          { value: 'benches', label: 'Benches', reason: '18 in of edge a person.' },
+          {
+            value: 'chairs',
+            label: 'Chairs',
+            reason: `${rule(EDGE_PER_CHAIR)} of edge a chair; ${rule(EDGE_PER_CHAIR_TIGHT)} is tight.`,
+          },
+          { value: 'benches', label: 'Benches', reason: `${rule(EDGE_ON_BENCH)} of edge a person.` },
         ]}
       />
       <DecisionFigure at="brief.room.length" label="Room, long" />
@@ -45,13 +62,17 @@ export function BriefStep() {
         value={brief.behindChairs}
         onCommit={change('brief.behindChairs')}
         options={[
-          { value: 'wall', label: 'A wall', reason: '36 in from table to wall.' },
-          { value: 'passing', label: 'People pass', reason: '44 in, so that somebody gets by.' },
+          { value: 'wall', label: 'A wall', reason: `${rule(BEHIND_CHAIR.wall)} from table to wall.` },
+          {
+            value: 'passing',
+            label: 'People pass',
+            reason: `${rule(BEHIND_CHAIR.passing)}, so that somebody gets by.`,
+          },
         ]}
       />
       <LengthField
         label="Free for knees"
-        hint="From the floor, for tall sitters or a wheelchair; 24 in where nothing is asked."
+        hint={`From the floor, for tall sitters or a wheelchair; ${rule(KNEE_HEIGHT)} where nothing is asked.`}
         mm={brief.kneeRoom ?? KNEE_HEIGHT}
         least={400}
         most={900}
@@ -61,7 +82,7 @@ export function BriefStep() {
       <DecisionFigure at="brief.door.height" label="Door, high" />
       <DayField label="Due" value={brief.dueOn} onCommit={change('brief.dueOn')} />
       <TextField label="Note" value={brief.note} long onCommit={change('brief.note')} />
-      {document.use === 'dining' ? (
+      {document.use === 'dining' && !isSatAllRound(now) ? (
         <>
           <FigureLine label="Seats at ease" figure={figures['seats-at-ease']} />
           <FigureLine label="Top for this brief" figure={figures['proposed-length']}>

@@ -4,11 +4,14 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useId, useRef, useState } from 'react';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
+import { type Term, useTerms } from './use-terms';
 
-interface Found {
+export interface Found {
   label: string;
   detail: string;
   href: string;
+  /** What it leads to is done here, beside going there. */
+  run?: () => void;
 }
 
 const PAGES: Found[] = [
@@ -18,15 +21,30 @@ const PAGES: Found[] = [
   { label: 'Quick season, how much a board moves', detail: 'page', href: '/quick-season' },
   { label: 'Air, readings and boards', detail: 'page', href: '/air' },
   { label: 'Shop', detail: 'page', href: '/shop' },
-  { label: 'Methods', detail: 'page', href: '/methods' },
+  { label: 'Methods, every formula with its source', detail: 'page', href: '/methods' },
+  { label: 'Terms, what words mean', detail: 'page', href: '/terms' },
 ];
+
+/** Terms that begin with the letters, then those that have them. */
+function termsOf(terms: readonly Term[], wanted: string, most: number): Found[] {
+  const rank = ({ term }: Term) => (term.toLowerCase().startsWith(wanted) ? 0 : 1);
+  return terms
+    .filter(({ term }) => term.toLowerCase().includes(wanted))
+    .sort((a, b) => rank(a) - rank(b))
+    .slice(0, most)
+    .map(({ term, meaning }) => ({
+      label: term,
+      detail: meaning,
+      href: `/terms#${term.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`,
+    }));
+}
 
 /** Of what is found, shown. */
 const MOST = 8;
 /** ms after the last letter. */
 const PAUSE = 120;
 
-/** Find a job, a board or a page by a few letters; `/` comes here from anywhere. */
+/** Find a job, a board, a page, a term or what is in the job by a few letters; `/` comes here from anywhere. */
 export function Find({ also = [] }: { also?: readonly Found[] }) {
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
@@ -37,6 +55,7 @@ export function Find({ also = [] }: { also?: readonly Found[] }) {
   const { nameOf } = useSpecies();
 
   const wanted = text.trim().toLowerCase();
+  const terms = useTerms(wanted !== '');
   // Jobs and boards are asked for as one types: there may be thousands.
   useEffect(() => {
     if (wanted === '') {
@@ -78,15 +97,18 @@ export function Find({ also = [] }: { also?: readonly Found[] }) {
   const found =
     wanted === ''
       ? []
-      : [...[...also, ...PAGES].filter((f) => `${f.label} ${f.detail}`.toLowerCase().includes(wanted)), ...known].slice(
-          0,
-          MOST,
-        );
+      : [
+          ...termsOf(terms, wanted, 1),
+          ...[...also, ...PAGES].filter((f) => `${f.label} ${f.detail}`.toLowerCase().includes(wanted)),
+          ...known,
+          ...termsOf(terms, wanted, MOST).slice(1),
+        ].slice(0, MOST);
   const go = (to: Found | undefined) => {
     if (!to) return;
     setText('');
     input.current?.blur();
-    router.push(to.href);
+    if (to.run) to.run();
+    else router.push(to.href);
   };
   return (
     <div className="relative w-44 max-sm:hidden">
@@ -94,7 +116,7 @@ export function Find({ also = [] }: { also?: readonly Found[] }) {
         ref={input}
         type="search"
         placeholder="Find"
-        aria-label="Find a job, a board or a page"
+        aria-label="Find a job, a board, a page or a term"
         role="combobox"
         autoComplete="off"
         aria-expanded={found.length > 0}
@@ -127,24 +149,22 @@ export function Find({ also = [] }: { also?: readonly Found[] }) {
         id={list}
         role="listbox"
         aria-label="Found"
-        className={
-          found.length > 0 ? 'absolute top-full right-0 left-0 z-30 min-w-60 border border-ink bg-paper' : 'hidden'
-        }
+        className={found.length > 0 ? 'absolute top-full right-0 z-30 w-[420px] border border-ink bg-paper' : 'hidden'}
       >
         {found.map((f, i) => (
           // biome-ignore lint/a11y/useKeyWithClickEvents: the keys are handled on the input, as a combobox wants
           <div
-            key={f.href}
+            key={`${f.href} ${f.label}`}
             id={`${list}-${i}`}
             role="option"
             tabIndex={-1}
             aria-selected={i === chosen}
             onPointerDown={(event) => event.preventDefault()}
             onClick={() => go(f)}
-            className="flex cursor-pointer justify-between gap-3 px-2 py-1 hover:bg-layout-tint aria-selected:bg-layout-tint"
+            className="flex cursor-pointer justify-between gap-4 px-2 py-1 hover:bg-layout-tint aria-selected:bg-layout-tint"
           >
-            <span>{f.label}</span>
-            <span className="text-ink-2">{f.detail}</span>
+            <span className="shrink-0 max-w-56 truncate">{f.label}</span>
+            <span className="line-clamp-3 text-ink-2">{f.detail}</span>
           </div>
         ))}
       </div>

@@ -30,17 +30,16 @@ import { Keys, type KeyTable } from './keys';
 import { PieceChooser } from './piece-chooser';
 import { Sheets } from './sheets';
 import { STEPS, stepState } from './steps';
+import { useFoundInJob } from './use-found-in-job';
 import { useWaysOut } from './use-ways-out';
 
 /** The frame of every step: strip, spine, the piece, the decision at hand, the year. */
 export function JobDesk({ air, children }: { air: string; children: ReactNode }) {
   const derived = useDerivedJob();
   const shown = useShownPiece();
-  const hrefOf = useStepHref();
-  const _id = useJobState((state) => state.id);
   const { name, client } = useJobInputs().document;
   const [sheets, setSheets] = useState(false);
-  const also = STEPS.map((row) => ({ label: row.title, detail: 'step of this job', href: hrefOf(row.step) }));
+  const also = useFoundInJob(() => setSheets(true));
   return (
     <div className="desk grid h-screen grid-cols-[188px_minmax(0,1fr)] max-md:h-auto max-md:grid-cols-1 max-md:[grid-template-rows:none]">
       <div className="col-span-full">
@@ -68,7 +67,7 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
           <JobKeys own={shown} onSheets={() => setSheets(true)} />
         </>
       ) : (
-        <main className="p-6">
+        <main id="main" className="p-6">
           <h1 className="text-lg">Nothing can be reckoned yet</h1>
           <ProblemList problems={'problems' in derived ? derived.problems : []} />
         </main>
@@ -213,7 +212,11 @@ export function StepFrame({
   const here: Check[] = [...checks.filter((check) => check.step === step)];
   const elsewhere = checks.filter((check) => check.step !== step && check.level === 'stop');
   return (
-    <main className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)_324px] max-lg:grid-cols-[minmax(0,1fr)_270px] max-md:grid-cols-1">
+    <main
+      id="main"
+      tabIndex={-1}
+      className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)_324px] max-lg:grid-cols-[minmax(0,1fr)_270px] max-md:grid-cols-1"
+    >
       <div className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-paper px-5 pt-2">
         <div className="flex min-h-8 flex-wrap items-center gap-x-5">
           {views}

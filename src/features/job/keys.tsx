@@ -5,6 +5,19 @@ import { useEffect, useRef, useState } from 'react';
 import { Dialog } from '@/ui/dialog';
 import { useUnits } from '@/ui/units';
 
+/** How what is shown is marked. */
+const MARKS = [
+  {
+    mark: '1 800',
+    look: 'figures explains font-semibold',
+    means: 'A figure that opens to its formula, its inputs and its source',
+  },
+  { mark: '84 %', look: 'figures stale text-watch', means: 'Something that it rests on has changed since' },
+  { mark: 'stop', look: 'font-semibold text-stop', means: 'The work must not go on like this' },
+  { mark: 'watch', look: 'font-semibold text-watch', means: 'It can be done, and should be looked at' },
+  { mark: 'good', look: 'font-semibold', means: 'Looked at, and within its limit' },
+] as const;
+
 export type KeyTable = Readonly<Record<string, { does: string; run: () => void }>>;
 
 /** What is known by Ctrl or Command elsewhere, and its key here. */
@@ -51,7 +64,7 @@ export function Keys({ table }: { table: KeyTable }) {
   }, []);
 
   return (
-    <Dialog title="Keys" open={shown} onClose={() => setShown(false)}>
+    <Dialog title="Keys and marks" open={shown} onClose={() => setShown(false)}>
       <dl className="grid grid-cols-[90px_1fr] gap-y-1">
         {Object.entries(keys).map(([key, { does }]) => (
           <div key={key} className="contents">
@@ -65,6 +78,17 @@ export function Keys({ table }: { table: KeyTable }) {
           <kbd className="figures">↑ ↓</kbd>
         </dt>
         <dd>In a length: one step; with Alt ten</dd>
+      </dl>
+      <h3 className="mt-4 mb-1 font-semibold">What the marks mean</h3>
+      <dl className="grid grid-cols-[90px_1fr] gap-y-1">
+        {MARKS.map(({ mark, look, means }) => (
+          <div key={mark} className="contents">
+            <dt>
+              <span className={look}>{mark}</span>
+            </dt>
+            <dd>{means}</dd>
+          </div>
+        ))}
       </dl>
     </Dialog>
   );

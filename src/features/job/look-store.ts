@@ -11,6 +11,8 @@ export interface Look {
   light: (ids: readonly string[]) => void;
   exaggeration: number;
   setExaggeration: (times: number) => void;
+  yearFolded: boolean;
+  foldYear: (folded: boolean) => void;
 }
 
 export const createLookStore = () =>
@@ -23,4 +25,6 @@ export const createLookStore = () =>
     },
     exaggeration: 1,
     setExaggeration: (exaggeration) => set({ exaggeration }),
+    yearFolded: false,
+    foldYear: (yearFolded) => set({ yearFolded }),
   }));

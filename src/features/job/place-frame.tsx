@@ -26,7 +26,7 @@ export function PlaceFrame({
       </div>
       <Spine />
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
-      <main tabIndex={0} className={`relative min-h-0 overflow-auto bg-paper ${whole ? '' : 'px-6 py-5'}`}>
+      <main id="main" tabIndex={0} className={`relative min-h-0 overflow-auto bg-paper ${whole ? '' : 'px-6 py-5'}`}>
         {children}
       </main>
       <Keys table={{}} />

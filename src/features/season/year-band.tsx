@@ -1,19 +1,22 @@
 'use client';
 
 import { area, curveMonotoneX, line } from 'd3-shape';
+import { usePathname } from 'next/navigation';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { dayOfYear, plusDays, type Season, sayDay, sayDayShort, topWidthAt } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useDerived, useLook, useShownDay } from '../job/job-context';
 
-const HEIGHT = 150;
+/** Tall where the year is the matter, px. */
+const [TALL, LOW] = [150, 116];
 const PLOT = { left: 4, right: 34, top: 34, bottom: 24 };
 const INITIALS = 'JFMAMJJASOND';
 
 /** Places of days and moistures in the band, px. */
 interface Plot {
   width: number;
+  height: number;
   days: number;
   low: number;
   high: number;
@@ -21,7 +24,7 @@ interface Plot {
   y: (moisture: number) => number;
 }
 
-function plotOf({ air, moistures }: Pick<Season, 'air' | 'moistures'>, wide: number): Plot {
+function plotOf({ air, moistures }: Pick<Season, 'air' | 'moistures'>, wide: number, height: number): Plot {
   const all = [...air, ...moistures];
   const low = Math.floor(Math.min(...all) - 0.8);
   const high = Math.ceil(Math.max(...all) + 0.8);
@@ -29,25 +32,63 @@ function plotOf({ air, moistures }: Pick<Season, 'air' | 'moistures'>, wide: num
   const days = moistures.length;
   return {
     width,
+    height,
     days,
     low,
     high,
     x: (d) => PLOT.left + (d / (days - 1)) * (width - PLOT.left - PLOT.right),
-    y: (m) => HEIGHT - PLOT.bottom - ((m - low) / (high - low)) * (HEIGHT - PLOT.top - PLOT.bottom),
+    y: (m) => height - PLOT.bottom - ((m - low) / (high - low)) * (height - PLOT.top - PLOT.bottom),
   };
+}
+
+/** The year under every drawing; folded it is a line with the day that is shown. */
+export function YearBand() {
+  const folded = useLook((look) => look.yearFolded);
+  const fold = useLook((look) => look.foldYear);
+  return (
+    <div className="relative">
+      <button
+        type="button"
+        aria-expanded={!folded}
+        onClick={() => fold(!folded)}
+        className="absolute right-9 bottom-full z-10 px-1 text-[12px] text-ink-2 leading-4 hover:text-ink hover:underline max-md:static"
+      >
+        {folded ? 'Show the year' : 'Fold the year'}
+      </button>
+      {folded ? <FoldedYear /> : <YearDrawn />}
+    </div>
+  );
+}
+
+function FoldedYear() {
+  const { season } = useDerived();
+  const { index, moisture } = useShownDay();
+  const [ref, size] = useSize<HTMLDivElement>();
+  const day = (index / Math.max(1, season.moistures.length - 1)) * size.width;
+  return (
+    <div ref={ref} className="relative mb-1 h-[22px] overflow-hidden border-line border-t">
+      <span className="absolute top-0 h-full w-[3px] bg-layout" style={{ left: day }} />
+      <span
+        className="figures absolute top-[3px] px-1.5 font-semibold text-[12.5px]"
+        style={day > size.width - 130 ? { right: size.width - day } : { left: day + 4 }}
+      >
+        {sayDayShort(plusDays(season.start, index))} · {moisture.toFixed(1)} %
+      </span>
+    </div>
+  );
 }
 
 /**
  * Two years of moisture, dry to wet: the broad band is that of the air, the line that of the wood. The day that every
  * drawing shows is dragged, or moved by the arrows.
  */
-export function YearBand() {
+function YearDrawn() {
   const { season } = useDerived();
   const setDay = useLook((look) => look.setDay);
   const [ref, size] = useSize<HTMLDivElement>();
   const svg = useRef<SVGSVGElement>(null);
-  const plot = plotOf(season, size.width);
-  const { width, days } = plot;
+  const plot = plotOf(season, size.width, usePathname().endsWith('/season') ? TALL : LOW);
+  const { width, height, days } = plot;
   const drag = (event: PointerEvent) => {
     const box = svg.current?.getBoundingClientRect();
     if (!box || (event.type === 'pointermove' && event.buttons === 0)) return;
@@ -59,7 +100,7 @@ export function YearBand() {
       <svg
         ref={svg}
         width={width}
-        height={HEIGHT}
+        height={height}
         className="block touch-none"
         onPointerDown={drag}
         onPointerMove={drag}
@@ -70,7 +111,7 @@ export function YearBand() {
             gradientUnits="userSpaceOnUse"
             x1="0"
             x2="0"
-            y1={HEIGHT - PLOT.bottom}
+            y1={height - PLOT.bottom}
             y2={PLOT.top}
           >
             <stop offset="0" stopColor="var(--color-dry)" />
@@ -130,13 +171,13 @@ function AirAndWood({ season, plot: { days, x, y } }: { season: Season; plot: Pl
   );
 }
 
-function Measured({ season, plot: { days, x } }: { season: Season; plot: Plot }) {
+function Measured({ season, plot: { height, days, x } }: { season: Season; plot: Plot }) {
   const units = useUnits();
   const measured = season.learned?.points.filter((point) => point.index >= 0 && point.index < days) ?? [];
   return measured.map((point) => (
     <path
       key={`${point.on}${point.width}`}
-      d={`M${x(point.index)} ${HEIGHT - PLOT.bottom}l-4 -7h8z`}
+      d={`M${x(point.index)} ${height - PLOT.bottom}l-4 -7h8z`}
       className="fill-layout"
     >
       <title>
@@ -146,15 +187,15 @@ function Measured({ season, plot: { days, x } }: { season: Season; plot: Plot })
   ));
 }
 
-function Months({ start, plot: { x } }: { start: Season['start']; plot: Plot }) {
+function Months({ start, plot: { height, x } }: { start: Season['start']; plot: Plot }) {
   const months = Array.from({ length: 25 }, (_, i) => Math.round((i * 365) / 12));
   return months.map((d, i) => (
     <g key={d}>
-      <line x1={x(d)} x2={x(d)} y1={HEIGHT - PLOT.bottom + 2} y2={HEIGHT - PLOT.bottom + 7} className="stroke-line" />
+      <line x1={x(d)} x2={x(d)} y1={height - PLOT.bottom + 2} y2={height - PLOT.bottom + 7} className="stroke-line" />
       {i < 24 ? (
         <text
           x={x(d + 15)}
-          y={HEIGHT - 8}
+          y={height - 8}
           textAnchor="middle"
           className={`figures text-[11px] ${i % 12 === 0 ? 'fill-ink font-bold' : 'fill-ink-2'}`}
         >
@@ -165,7 +206,7 @@ function Months({ start, plot: { x } }: { start: Season['start']; plot: Plot }) 
   ));
 }
 
-function Marks({ season, plot: { width, days, x } }: { season: Season; plot: Plot }) {
+function Marks({ season, plot: { width, height, days, x } }: { season: Season; plot: Plot }) {
   const units = useUnits();
   const marks = [
     { at: season.glued.index, text: 'glued' },
@@ -185,7 +226,7 @@ function Marks({ season, plot: { width, days, x } }: { season: Season; plot: Plo
           x1={x(mark.at)}
           x2={x(mark.at)}
           y1={10 + near * 11}
-          y2={HEIGHT - PLOT.bottom}
+          y2={height - PLOT.bottom}
           className="stroke-ink-2"
           strokeDasharray="2 3"
           strokeWidth={0.9}
@@ -209,7 +250,7 @@ const BY = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 30
 function DayShown({ season, plot, onDay }: { season: Season; plot: Plot; onDay: (day: number) => void }) {
   const units = useUnits();
   const { index: day, moisture } = useShownDay();
-  const { width, days, x, y } = plot;
+  const { width, height, days, x, y } = plot;
   const keys = (event: KeyboardEvent) => {
     const by = BY[event.key as keyof typeof BY];
     const moved = by === undefined ? undefined : day + by * (event.altKey ? 10 : 1);
@@ -228,7 +269,7 @@ function DayShown({ season, plot, onDay }: { season: Season; plot: Plot; onDay: 
           x1={x(day)}
           x2={x(day)}
           y1={PLOT.top - 14}
-          y2={HEIGHT - PLOT.bottom + 4}
+          y2={height - PLOT.bottom + 4}
           className="stroke-layout"
           strokeWidth={2}
         />
@@ -250,7 +291,7 @@ function DayShown({ season, plot, onDay }: { season: Season; plot: Plot; onDay: 
         onKeyDown={keys}
         className="cursor-ew-resize"
       >
-        <path d={`M${x(day) - 8} ${HEIGHT - PLOT.bottom}h16v11l-8 7l-8-7z`} className="fill-layout" />
+        <path d={`M${x(day) - 8} ${height - PLOT.bottom}h16v11l-8 7l-8-7z`} className="fill-layout" />
       </g>
     </>
   );
