@@ -7,7 +7,7 @@ interface Edged {
 }
 
 const NAMES: Readonly<Record<Edge['kind'], string>> = {
-  square: 'Square, arris broken',
+  square: 'Square, just eased',
   rounded: 'Rounded',
   chamfered: 'Chamfered',
   thumbnail: 'Moulded, a quarter ellipse',

@@ -180,7 +180,7 @@ function impossible({ height, rail }: Box, whole: BuildDecisions['form'], top: T
     problems.push({
       problem: 'Worked edges of the top would run into the mitres.',
       where: 'form.top.edge',
-      wayOut: 'Leave the edges square, and break their arrises together when the box is glued.',
+      wayOut: 'Leave the edges square, and ease them together when the box is glued.',
     });
   }
   if (rail && rail.at + rail.height / 2 > height - top.thickness - 20) {
