@@ -1,3 +1,4 @@
+import { cache } from 'react';
 import type { JobReply } from '@/contract/replies';
 import { type Board, DAYS_IN_YEAR, dayOfYear, type Layout, type Place, type Shop, yearOfAir } from '@/core';
 import { boardCounts, boardsForJob } from './board-store';
@@ -32,8 +33,8 @@ export interface DeskData {
   air: string;
 }
 
-/** Everything a job's desk is seeded with; undefined when there is no such job. */
-export async function deskData(id: string): Promise<DeskData | undefined> {
+/** Everything a job's desk is seeded with, read once for a page; undefined when there is no such job. */
+export const deskData = cache(async (id: string): Promise<DeskData | undefined> => {
   try {
     const workshop = await currentWorkshop();
     const job = await findJob(workshop.id, asId(id, 'job'));
@@ -48,4 +49,4 @@ export async function deskData(id: string): Promise<DeskData | undefined> {
     if (error instanceof Refusal && error.status === 404) return undefined;
     throw error;
   }
-}
+});

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import type { JobReply } from '@/contract/replies';
 import { type JobDocument, JobDocumentSchema, type Layout, LayoutSchema, read } from '@/core';
 import { inTransaction, pool, type Queryable } from './pool';
-import { notFound, Refusal, UUID } from './refusal';
+import { notFound, Refusal } from './refusal';
 import { staleWrite } from './workshop-store';
 
 interface RevisionRow {
@@ -40,13 +40,6 @@ export async function jobNames(workshopId: string): Promise<{ id: string; name: 
     [workshopId],
   );
   return rows;
-}
-
-/** What a job is called; null where there is none of that id. */
-export async function nameOfJob(workshopId: string, id: string): Promise<string | null> {
-  if (!UUID.test(id)) return null;
-  const { rows } = await pool().query('select name from job where workshop_id = $1 and id = $2', [workshopId, id]);
-  return rows[0]?.name ?? null;
 }
 
 async function currentRow(db: Queryable, workshopId: string, id: string, lock = false): Promise<RevisionRow> {

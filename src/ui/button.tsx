@@ -9,6 +9,7 @@ const LOOKS: Record<Look, string> = {
   quiet: 'text-layout font-semibold hover:underline',
 };
 
+/** Of a link, or of a label, that looks like a button. */
 export const buttonLook = (look: Look = 'plain') => clsx('target inline-flex items-center justify-center', LOOKS[look]);
 
 export function Button({
@@ -17,5 +18,5 @@ export function Button({
   type = 'button',
   ...rest
 }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
-  return <button type={type} className={clsx(buttonLook(look), className)} {...rest} />;
+  return <button type={type} className={clsx('inline-block', LOOKS[look], className)} {...rest} />;
 }

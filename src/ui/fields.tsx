@@ -1,11 +1,14 @@
 'use client';
 
-import { ToggleGroup } from 'radix-ui';
-import { type KeyboardEvent, type ReactNode, useEffect, useId, useState } from 'react';
-import { MM_PER_INCH, type Problem, parseLength } from '@/core';
+import { Popover, ToggleGroup } from 'radix-ui';
+import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
+import { MM_PER_INCH, parseLength, plusDays, readDay, sayDay } from '@/core';
+import { later } from './later';
 import { useHeld } from './settling';
 import { useUnits } from './units';
 import { type Commit, type Reading, useTyped } from './use-typed';
+
+const DayPicker = later(() => import('./day-picker'));
 
 const INPUT =
   'figures w-full rounded-sm border border-line bg-paper px-2 py-1 text-ink hover:border-ink-2 aria-invalid:border-stop';
@@ -49,8 +52,6 @@ function Row({
     </div>
   );
 }
-
-const sayProblem = (problems: readonly Problem[] | undefined) => problems?.[0]?.problem;
 
 /** Escape takes back what is being typed; a dialog round the field stays open for that. */
 function takenBack(event: KeyboardEvent, { text, takeBack }: { text: string | null; takeBack: () => void }) {
@@ -249,6 +250,7 @@ export function TextField({
   );
 }
 
+/** A day, written or chosen from a month; shown everywhere as it is said. */
 export function DayField({
   label,
   value,
@@ -261,36 +263,68 @@ export function DayField({
   hint?: ReactNode;
 }) {
   const id = useId();
-  const [problem, setProblem] = useState<string>();
-  const [typed, setTyped] = useState(value);
-  useEffect(() => {
-    setTyped(value);
-    setProblem(undefined);
-  }, [value]);
+  const [open, setOpen] = useState(false);
+  const read = (text: string): Reading<string> => {
+    const found = readDay(text);
+    return 'day' in found ? { value: found.day } : found;
+  };
+  const typed = useTyped<string>({ read, onCommit, value });
+  const choose = (day: string) => {
+    setOpen(false);
+    typed.step(day);
+  };
   return (
-    <Row id={id} label={label} hint={hint} problem={problem}>
-      <input
-        id={id}
-        type="date"
-        className={`${INPUT} text-right`}
-        value={typed}
-        aria-invalid={problem ? true : undefined}
-        aria-describedby={problem ? `${id}-problem` : undefined}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          if (/^\d{4}-\d\d-\d\d$/.test(event.target.value)) setProblem(sayProblem(onCommit(event.target.value)));
-        }}
-        onKeyDown={(event) => {
-          if (event.key !== 'Escape' || typed === value) return;
-          setTyped(value);
-          setProblem(undefined);
-        }}
-        onBlur={() => {
-          // What is refused stays as it was written, with the reason.
-          if (!problem) setTyped(value);
-        }}
-      />
+    <Row id={id} label={label} hint={hint} problem={typed.problem}>
+      <div className="flex">
+        <input
+          id={id}
+          className={`${INPUT} text-right`}
+          autoComplete="off"
+          spellCheck={false}
+          data-typing={typed.text === null ? undefined : ''}
+          value={typed.text ?? (typed.value ? sayDay(typed.value) : '')}
+          aria-invalid={typed.problem ? true : undefined}
+          aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
+          onFocus={(event) => event.target.select()}
+          onChange={(event) => typed.type(event.target.value)}
+          onKeyDown={(event) => {
+            takenBack(event, typed);
+            if (event.key === 'Enter' && !typed.problem) event.currentTarget.blur();
+            if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+            event.preventDefault();
+            const days = (event.key === 'ArrowUp' ? 1 : -1) * (event.altKey ? 7 : 1);
+            if (typed.value) typed.step(plusDays(typed.value, days));
+          }}
+          onBlur={typed.leave}
+        />
+        <Popover.Root open={open} onOpenChange={setOpen}>
+          <Popover.Trigger
+            aria-label={`Choose the day: ${label}`}
+            className="-ml-px rounded-r-sm border border-line bg-paper px-2 min-w-[var(--target)] hover:border-ink"
+          >
+            <CalendarSign />
+          </Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content
+              align="end"
+              sideOffset={4}
+              aria-label={`A day for ${label}`}
+              className="z-[60] rounded-sm border border-ink bg-paper p-2"
+            >
+              <DayPicker day={typed.value} onDay={choose} />
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+      </div>
     </Row>
+  );
+}
+
+function CalendarSign() {
+  return (
+    <svg viewBox="0 0 14 14" className="size-3.5 fill-none stroke-ink-2" strokeWidth={1.2} aria-hidden="true">
+      <path d="M1.5 2.5h11v10h-11zM1.5 5.5h11M4.5 1v3M9.5 1v3" />
+    </svg>
   );
 }
 

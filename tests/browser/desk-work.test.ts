@@ -268,6 +268,26 @@ describe('at the desk', () => {
     expect(await page.$$('button[data-way-out]')).toHaveLength(0);
   });
 
+  it('a day is chosen from a month by the keys, written in several ways, and refused where it could be two', async () => {
+    const { id } = await newJob('A day for a test');
+    const page = await openPage(`/jobs/${id}/brief`);
+    const due = async () =>
+      (await call<import('../http/api').JobReply>('GET', `/api/jobs/${id}`)).data.document.brief.dueOn;
+    await (await button(page, 'Choose the day: Due')).click();
+    await page.waitForSelector('[role="grid"] button[tabindex="0"]');
+    await page.waitForFunction(() => document.activeElement?.closest('[role="grid"]'));
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
+    await expect.poll(due).toBe('2027-06-02');
+    expect(await (await field(page, 'Due')).evaluate((e) => e.value)).toBe('2 Jun 2027');
+    await fill(page, 'Due', '4/5/2027');
+    await reads(page, '[role="alert"]', /could be two days/);
+    await fill(page, 'Due', '24.5.2027');
+    await saved(page);
+    expect(await due()).toBe('2027-05-24');
+    expect(page.faults).toEqual([]);
+  });
+
   it('where no worker starts, the page derives the job itself', async () => {
     const { id } = await newJob('No worker at all for a test');
     const page = await openPage('/methods');

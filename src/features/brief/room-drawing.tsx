@@ -14,6 +14,7 @@ import {
   roomOf,
   type Spot,
   type Standing,
+  writeRule,
 } from '@/core';
 import { useHeld } from '@/ui/settling';
 import { useUnits } from '@/ui/units';
@@ -92,7 +93,7 @@ export function RoomDrawing() {
             textAnchor="middle"
             className="fill-ink-2 text-[12px]"
           >
-            dashed: a chair wants {units.length(BEHIND_CHAIR[brief.behindChairs])} behind it
+            dashed: a chair wants {writeRule(BEHIND_CHAIR[brief.behindChairs], units.style)} behind it
           </text>
         ) : null}
         {shown ? <ToTheWalls spot={shown.spot} own={shown.own} room={room} scale={scale} /> : null}

@@ -2,8 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { StepView } from '@/features/job/step-view';
 import { isStep, STEPS } from '@/features/job/steps';
-import { nameOfJob } from '@/server/job-store';
-import { currentWorkshop } from '@/server/workshop-store';
+import { deskData } from '@/server/desk-data';
 
 export async function generateMetadata({
   params,
@@ -11,9 +10,9 @@ export async function generateMetadata({
   params: Promise<{ id: string; step: string }>;
 }): Promise<Metadata> {
   const { id, step } = await params;
-  const name = await nameOfJob((await currentWorkshop()).id, id);
+  const data = await deskData(id);
   const title = STEPS.find((row) => row.step === step)?.title;
-  return name && title ? { title: `${title}, ${name}` } : {};
+  return data && title ? { title: `${title}, ${data.job.document.name}` } : {};
 }
 
 export default async function Page({ params }: { params: Promise<{ step: string }> }) {
