@@ -137,8 +137,9 @@ async function fill(database: pg.Pool, count: number): Promise<void> {
        select j.*, r.document from job j join job_revision r on r.job_id = j.id and r.revision = j.revision
          where j.deleted_at is null order by j.summary is null, j.changed_at limit 1
      ), made as (
-       insert into job (workshop_id, revision, name, client, due_on, summary, summary_of, summary_by, changed_at)
-         select workshop_id, 1, name || ' ' || n, client, due_on, summary, case when summary is null then null else 1 end,
+       insert into job (workshop_id, revision, name, client, due_on, summary, picture, summary_of, summary_by, changed_at)
+         select workshop_id, 1, name || ' ' || n, client, due_on, summary, picture,
+                case when summary is null then null else 1 end,
                 summary_by, now() - n * interval '1 minute'
            from model, generate_series(1, $1) n returning id, workshop_id
      )
