@@ -51,7 +51,6 @@ export {
 export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint } from './drawing/joint-drawing';
 export { type PartMesh, partMeshes } from './drawing/part-meshes';
 export { type SmallDrawing, smallDrawing, UNIT as SMALL_UNIT } from './drawing/small-drawing';
-export { composeBoardSheets } from './format/board-sheets';
 export { curveTables } from './format/curve-tables';
 export { type CutListRow, cutList, sayEnds } from './format/cut-list';
 export { writeCutListCsv } from './format/cut-list-csv';
@@ -59,14 +58,14 @@ export { writeCutsCsv } from './format/cuts-csv';
 export { fileName } from './format/file-name';
 export { fullSizeDrawings } from './format/full-size';
 export { FULL_SIZE_LAYERS, type FullSizeDrawing } from './format/full-size-drawing';
-export { composeFullSize, writeFullSizeDxf, writeFullSizeSvg } from './format/full-size-files';
+export { writeFullSizeDxf, writeFullSizeSvg } from './format/full-size-files';
 export { type JobFile, JobFileSchema, readJobFile, writeJobFile } from './format/job-file';
 export { composeLabels } from './format/labels';
 export { DXF_LAYERS, writeLayoutDxf } from './format/layout-dxf';
 export { writeLayoutSvg } from './format/layout-svg';
 export { type LoggerFile, readLoggerCsv } from './format/logger-csv';
 export { writeOffsetsCsv } from './format/offsets-csv';
-export { type Mark, PAPERS, type Page, type Paper } from './format/page';
+export { type Mark, PAPERS, type Page, type Paper, type PaperDrawing } from './format/page';
 export {
   type FileColumn,
   RACK_COLUMNS,
@@ -77,7 +76,6 @@ export {
   writeRackCsv,
 } from './format/rack-csv';
 export { sayCut, sayFreed } from './format/say-cuts';
-export { composeSheet, type SheetInput } from './format/sheet';
 export { bestOrder } from './glueup/best-order';
 export type { EdgeJoint } from './glueup/edge-joints';
 export { GLUES, type Glue } from './glueup/glue';

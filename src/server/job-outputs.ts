@@ -1,30 +1,25 @@
 import type { BoardReply, JobReply } from '@/contract/replies';
 import {
-  type Check,
-  composeBoardSheets,
-  composeFullSize,
-  composeSheet,
   type DerivedJob,
   type DerivedPiece,
   type DerivedWood,
   deriveJob,
   fixedKey,
-  formatLength,
   fullSizeDrawings,
   type Layout,
   type LengthStyle,
-  labelsBy,
   layoutKey,
   type Paper,
-  panelOfTop,
   planLayout,
   type Shop,
-  writePhrase,
 } from '@/core';
 import { boardsOfJobs, usableFor } from './board-store';
 import { serverSolver } from './highs';
 import { findJob, layoutsOf } from './job-store';
-import { printPdf } from './pdf';
+import { composeBoardSheets } from './paper/boards';
+import { composeFullSize } from './paper/full-size';
+import { printDocument } from './paper/print-document';
+import { composeSheet } from './paper/sheet';
 import { notFound, Refusal } from './refusal';
 import { styleOf } from './style';
 import { currentWorkshop, placesOf } from './workshop-store';
@@ -102,55 +97,16 @@ export function piecesAsked(derived: DerivedJob, query: URLSearchParams): readon
 export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
   const { job, boards, derived, style } = await wholeJob(id, true);
   const { document } = job;
-  const say = (mm: number) => formatLength(mm, style);
-  const stopsOf = (checks: readonly Check[]) => checks.filter((check) => check.level === 'stop');
-  const shared = [...derived.woods.flatMap(({ checks }) => checks), ...derived.checks];
-  const pages = composeSheet({
-    name: document.name,
-    client: document.client,
-    style,
-    paper,
-    pieces: derived.pieces.map(({ title, mark, species, piece, season, demand, panels, glueUps, glue, checks }, i) => {
-      const stops = [...stopsOf(checks), ...(i === 0 ? stopsOf(shared) : [])];
-      const size = `${say(piece.overall.length)} × ${say(piece.overall.width)} × ${say(piece.overall.height)}`;
-      return {
-        title,
-        mark,
-        facts: [
-          `${species.commonName}${i === 0 ? `, for ${document.brief.seats}` : ''} · ${size}`,
-          `Top ${say(season.topWidth.driest)} wide at its driest (${season.driest.moisture.toFixed(1)} %), ${say(season.topWidth.wettest)} at its wettest (${season.wettest.moisture.toFixed(1)} %), as if the wood followed the air at once`,
-          ...(stops.length > 0
-            ? stops.map((check) => `Stop: ${writePhrase(check.sentence, style)}`)
-            : ['No check says stop.']),
-        ],
-        piece,
-        demand,
-        strips: panelOfTop({ piece, panels })?.laid.map((strip) => strip.width) ?? [],
-        glueUps,
-        glueName: glue.name,
-      };
-    }),
-    layouts: derived.woods.map(({ species, layout, letters }) => ({
-      species: species.commonName,
-      layout,
-      labelOf: labelsBy(letters),
-    })),
-    boards,
-    dated: derived.schedule.dated,
-  });
-  return { pdf: await printPdf(pages, document.name), name: document.name };
+  return { pdf: await printDocument(composeSheet({ document, derived, boards, style, paper })), name: document.name };
 }
 
 /** The boards for the saw as a PDF, species by species. */
 export async function boardSheets(id: string, paper: Paper): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
   const { job, boards, derived, style } = await wholeJob(id, true);
   const { name } = job.document;
-  const pages = derived.woods.flatMap(({ layout, letters, demand, layoutOptions: options }) => {
-    const labelOf = labelsBy(letters);
-    return layout ? composeBoardSheets({ name, labelOf, layout, boards, demand, options, style, paper }) : [];
-  });
-  if (pages.length === 0) throw notFound('layout', id);
-  return { pdf: await printPdf(pages, `${name}, boards`), name };
+  const { woods } = derived;
+  if (woods.every(({ layout }) => !layout?.boards.length)) throw notFound('layout', id);
+  return { pdf: await printDocument(composeBoardSheets({ name, woods, boards, style, paper })), name };
 }
 
 /** The full-size drawings of a job's pieces, all of them or those asked for by piece and by drawing. */
@@ -178,5 +134,5 @@ export async function fullSizeSheets(
 ): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
   const { job, drawings } = await fullSizeOf(id, query);
   const { name } = job.document;
-  return { pdf: await printPdf(composeFullSize(drawings, paper, name), `${name}, full size`), name };
+  return { pdf: await printDocument(composeFullSize(drawings, paper, name)), name };
 }

@@ -1,6 +1,6 @@
 import { composeLabels, type Paper, speciesWith } from '@/core';
 import { openedBoard } from './board-store';
-import { printPdf } from './pdf';
+import { printPages } from './paper/print-pages';
 import { wholeShelf } from './rack';
 import { notFound, Refusal } from './refusal';
 import { styleOf } from './style';
@@ -29,5 +29,5 @@ export async function labelsOf(query: URLSearchParams, origin: string): Promise<
     woodOf: (species) => names.get(species) ?? species,
     address: ({ id: own }) => `${origin}/rack?board=${own}`,
   });
-  return printPdf(pages, 'Labels');
+  return printPages(pages, 'Labels');
 }

@@ -94,8 +94,8 @@ describe('what goes out', () => {
   const file = (name: string) => fetch(`${base}/api/jobs/${job.id}/files/${name}`);
 
   it.each([
-    ['sheet.pdf', 210, 297, ['Cut list', 'Apron, front', 'Boards', 'Glue-up card', 'Order of work']],
-    ['sheet.pdf?paper=letter', 215.9, 279.4, ['Cut list', 'Apron, front', 'Boards', 'Glue-up card', 'Order of work']],
+    ['sheet.pdf', 210, 297, ['Cut list', 'Apron', 'Hardware', 'Boards', 'Glue-up', 'Joints', 'Order of work']],
+    ['sheet.pdf?paper=letter', 215.9, 279.4, ['Cut list', 'Apron', 'Hardware', 'Boards', 'Glue-up', 'Joints', 'Order of work']],
     ['boards.pdf', 297, 210, ['at the saw', 'crosscut', 'A1', 'from the straight edge']],
     ['boards.pdf?paper=letter', 279.4, 215.9, ['at the saw', 'crosscut', 'A1', 'from the straight edge']],
   ] as const)('%s is a PDF of true size that an independent reader reads', async (name, width, height, says) => {

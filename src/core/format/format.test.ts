@@ -11,7 +11,6 @@ import { fileName } from './file-name';
 import { readJobFile, writeJobFile } from './job-file';
 import { writeLayoutSvg } from './layout-svg';
 import { rackColumns, readRackCsv, writeRackCsv } from './rack-csv';
-import { composeSheet } from './sheet';
 
 const job = derive(demoJob('1-square-table'));
 const layout = planLayout(job.demand, job.boards, { ...job.layoutOptions, effort: 200 });
@@ -160,50 +159,6 @@ describe('the layout as SVG', () => {
   it('escapes names', () => {
     expect(svg).toContain('<title>Square &lt;table&gt;</title>');
   });
-});
-
-it('the sheet keeps every mark on its paper, A4 and Letter', () => {
-  for (const [paper, width, height] of [
-    ['a4', 210, 297],
-    ['letter', 215.9, 279.4],
-  ] as const) {
-    const pages = composeSheet({
-      name: 'A table',
-      client: 'Somebody',
-      pieces: [
-        {
-          title: 'Table',
-          mark: '',
-          facts: ['One fact'],
-          piece: job.piece,
-          demand: job.demand,
-          strips: layout.strips.map((strip) => strip.width),
-          glueUps: job.glueUps,
-          glueName: job.glue.name,
-        },
-      ],
-      layouts: [{ species: 'White ash', layout, labelOf: labelsOfPiece(job.piece) }],
-      boards,
-      dated: job.schedule.dated,
-      style: { system: 'inch', fraction: 32 },
-      paper,
-    });
-    expect(pages.length).toBeGreaterThanOrEqual(3);
-    for (const page of pages) {
-      expect([page.width, page.height]).toEqual([width, height]);
-      for (const mark of page.marks) {
-        const points = mark.kind === 'text' ? [[mark.x, mark.y] as const] : mark.points;
-        for (const [x, y] of points) {
-          expect(x).toBeGreaterThanOrEqual(0);
-          expect(x).toBeLessThanOrEqual(width);
-          expect(y).toBeGreaterThanOrEqual(0);
-          expect(y).toBeLessThanOrEqual(height - 5);
-        }
-      }
-    }
-    const words = pages.flatMap((p) => p.marks.flatMap((m) => (m.kind === 'text' ? [m.text] : [])));
-    for (const part of job.piece.parts) expect(words).toContain(part.name);
-  }
 });
 
 it('file names are plain and never empty', () => {

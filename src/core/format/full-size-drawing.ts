@@ -1,5 +1,5 @@
 import type { Part } from '../piece/part';
-import type { Flat } from '../solid/outline';
+import { type Flat, polygonOf } from '../solid/outline';
 
 /** One layer for each thing that is done along its lines. */
 export const FULL_SIZE_LAYERS = ['OUTLINE', 'SHOULDER', 'MORTISE', 'TENON', 'HOLE', 'CENTRE', 'TEXT'] as const;
@@ -51,3 +51,10 @@ export const text = (x: number, y: number, words: string, size: number): FullSiz
   text: words,
   size,
 });
+
+/** A mark's line with its arcs drawn out. On paper y runs down, so that what bulged right of the way bulges left. */
+export function drawnOut(mark: Extract<FullSizeMark, { kind: 'line' }>): readonly Flat[] {
+  if (!mark.sagittas?.some((s) => s !== 0)) return mark.points;
+  const up = mark.points.map(([x, y], i) => ({ at: [x, -y] as Flat, sagitta: mark.sagittas?.[i] ?? 0 }));
+  return polygonOf(up, 0.02).map(([x, y]): Flat => [x, -y]);
+}

@@ -16,7 +16,8 @@ import {
   text,
 } from './full-size-drawing';
 
-const STICK_WIDE = 60;
+/** Two sticks lie on one sheet of paper. */
+const STICK_WIDE = 40;
 
 /** What is let into the edges of a panel's boards, as the job has it. */
 export interface PanelEdges {

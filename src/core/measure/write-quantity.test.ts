@@ -27,10 +27,23 @@ describe('a quantity is written with no more digits than can be measured', () =>
     expect(writeLength(27.78, inch, true)).toBe('1 3/32"');
   });
 
+  it('less than a step of the rule is not written as nothing, nor as much more than it is', () => {
+    expect(writeLength(0.5, inch)).toBe('1/64"');
+    expect(writeLength(1, inch)).toBe('1/32"');
+    expect(writeLength(2, inch)).toBe('1/16"');
+    expect(writeLength(0.1, inch)).toBe('0.004"');
+    expect(writeLength(0, inch)).toBe('0"');
+    expect(writeLength(-0.5, inch)).toBe('−1/64"');
+    expect(writeLength(0.2, metric)).toBe('0.2');
+    expect(writeLength(0.02, metric, true)).toBe('0.02');
+  });
+
   it('two figures that differ are never written alike in one sentence', () => {
-    const lengths = say`The gap is ${{ amount: 1.2, unit: 'mm' }}, the least is ${{ amount: 1.3, unit: 'mm' }}.`;
-    expect(writePhrase(lengths, inch)).toBe('The gap is 0.047", the least is 0.051".');
-    expect(writePhrase(lengths, metric)).toBe('The gap is 1 mm, the least is 1.5 mm.');
+    const lengths = say`The gap is ${{ amount: 1.2, unit: 'mm' }}, the least is ${{ amount: 1.22, unit: 'mm' }}.`;
+    expect(writePhrase(lengths, inch)).toBe('The gap is 0.047", the least is 0.048".');
+    expect(writePhrase(lengths, metric)).toBe('The gap is 1.20 mm, the least is 1.22 mm.');
+    const deeper = say`${{ amount: 20.5, unit: 'mm' }} to ${{ amount: 21, unit: 'mm' }}`;
+    expect(writePhrase(deeper, inch)).toBe('13/16" to 53/64"');
     const near = say`${{ amount: 745.1, unit: 'mm' }} of ${{ amount: 745.2, unit: 'mm' }}`;
     expect(writePhrase(near, metric)).toBe('745.10 mm of 745.20 mm');
     const moist = say`${{ amount: 8.04, unit: 'percent' }} of ${{ amount: 8.02, unit: 'percent' }}`;

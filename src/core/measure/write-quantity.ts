@@ -3,11 +3,27 @@ import type { Phrase, Quantity } from './quantity';
 
 /** A length as the shop reads it: half millimetres or its fraction; `fine` where a tenth of a millimetre matters. */
 export function writeLength(mm: number, style: LengthStyle, fine = false): string {
-  if (style.system === 'metric')
-    return formatLength(fine ? mm : Math.round(mm * 2) / 2, { system: 'metric', decimals: 1 });
+  // Less than a step of the rule is never written as nothing, nor as much more than it is.
+  if (style.system === 'metric') {
+    const shown = fine || Math.abs(mm) < 0.25 ? mm : Math.round(mm * 2) / 2;
+    return formatLength(shown, { system: 'metric', decimals: Math.abs(shown) < 0.05 ? 2 : 1 });
+  }
   const fraction = style.fraction ?? 16;
-  return formatLength(mm, { ...style, fraction: fine ? (Math.max(fraction, 32) as InchFraction) : fraction });
+  const usual = fine ? (Math.max(fraction, 32) as InchFraction) : fraction;
+  if (mm === 0 || Math.abs(mm) >= MM_PER_INCH / usual) return formatLength(mm, { ...style, fraction: usual });
+  const steps = ([16, 32, 64] as const).filter((own) => own >= usual);
+  const near = steps.find((own) => Math.abs(toStep(mm, own) - mm) <= OFF * Math.abs(mm));
+  return near ? formatLength(mm, { ...style, fraction: near }) : thousandths(mm);
 }
+
+/** How far a small length may be written off, as a share of it. */
+const OFF = 0.25;
+
+const toStep = (mm: number, fraction: InchFraction) =>
+  (Math.round((mm / MM_PER_INCH) * fraction) / fraction) * MM_PER_INCH;
+
+const thousandths = (mm: number) =>
+  Math.abs(mm) < MM_PER_INCH / 2000 ? '0"' : `${(mm / MM_PER_INCH).toFixed(3).replace('-', '−')}"`;
 
 /** A rule of thumb with its unit, as a reader of these units says it: to 5 mm, or to half an inch. */
 export const writeRule = (mm: number, { system }: LengthStyle): string =>
@@ -63,24 +79,29 @@ export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle): s
 /** Of a phrase, each part as it is written; two figures that differ are never written alike beside each other. */
 export function writtenParts(phrase: Phrase, style: LengthStyle): string[] {
   const written = phrase.map((part) => (typeof part === 'string' ? part : writeQuantity(part, style)));
-  const alike = (i: number) =>
-    phrase.some((other, j) => {
-      const own = phrase[i];
-      if (typeof other === 'string' || own === undefined || typeof own === 'string') return false;
-      const apart = other.unit === own.unit && Math.abs(other.amount - own.amount) > 1e-6;
-      return j !== i && apart && written[i] === written[j];
-    });
   return written.map((text, i) => {
     const own = phrase[i];
-    return own !== undefined && typeof own !== 'string' && alike(i) ? writeFinely(own, style, text) : text;
+    if (own === undefined || typeof own === 'string') return text;
+    const alike = phrase.flatMap((other, j) => {
+      if (j === i || typeof other === 'string' || other.unit !== own.unit || written[j] !== text) return [];
+      return Math.abs(other.amount - own.amount) > 1e-6 ? other.amount : [];
+    });
+    return alike.length > 0 ? writeFinely(own, alike, style, text) : text;
   });
 }
 
-/** With more digits than are read off a rule. */
-function writeFinely({ amount, unit }: Quantity, style: LengthStyle, plain: string): string {
+/** So finely that it is not written like the others: finer than is read off a rule where that must be. */
+function writeFinely({ amount, unit }: Quantity, others: readonly number[], style: LengthStyle, plain: string): string {
   const minus = (text: string) => text.replace('-', '−');
-  if (unit === 'mm' || unit === 'mm-movement')
-    return minus(style.system === 'metric' ? `${amount.toFixed(2)} mm` : `${(amount / MM_PER_INCH).toFixed(3)}"`);
+  if (unit === 'mm' || unit === 'mm-movement') {
+    if (style.system === 'metric') return minus(`${amount.toFixed(2)} mm`);
+    const apart = ([32, 64] as const).find((fraction) =>
+      others.every(
+        (other) => formatLength(other, { ...style, fraction }) !== formatLength(amount, { ...style, fraction }),
+      ),
+    );
+    return apart ? formatLength(amount, { ...style, fraction: apart }) : thousandths(amount);
+  }
   const [, figure = ''] = /^−?([\d.]+)/.exec(plain) ?? [];
   const digits = (figure.split('.')[1] ?? '').length;
   return figure ? plain.replace(/^−?[\d.]+/, minus(amount.toFixed(digits + 1))) : plain;

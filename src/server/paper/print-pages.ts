@@ -1,19 +1,16 @@
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import type { Mark, Page } from '@/core';
+import { FONTS, inOneFont } from './fonts';
 
 const PT_PER_MM = 72 / 25.4;
 
-/** Prints pages of marks as a PDF in true millimetres. The font is embedded, so that fractions and any script print. */
-export async function printPdf(pages: Iterable<Page>, title: string): Promise<Uint8Array<ArrayBuffer>> {
-  const fonts = join(
-    dirname(createRequire(join(process.cwd(), 'package.json')).resolve('dejavu-fonts-ttf/package.json')),
-    'ttf',
-  );
+/** Prints pages of marks as a PDF in true millimetres. Fonts are embedded, so that any script prints. */
+export async function printPages(pages: Iterable<Page>, title: string): Promise<Uint8Array<ArrayBuffer>> {
   const document = new PDFDocument({ autoFirstPage: false, info: { Title: title, Creator: 'Taller' } });
-  document.registerFont('plain', join(fonts, 'DejaVuSansCondensed.ttf'));
-  document.registerFont('bold', join(fonts, 'DejaVuSansCondensed-Bold.ttf'));
+  for (const [name, { normal, bold }] of Object.entries(FONTS)) {
+    document.registerFont(name, normal);
+    document.registerFont(`${name} bold`, bold);
+  }
   const chunks: Buffer[] = [];
   document.on('data', (chunk: Buffer) => chunks.push(chunk));
   const done = new Promise<void>((resolve, reject) => {
@@ -34,17 +31,18 @@ export async function printPdf(pages: Iterable<Page>, title: string): Promise<Ui
 function put(document: PDFKit.PDFDocument, mark: Mark): void {
   const pt = (mm: number) => mm * PT_PER_MM;
   if (mark.kind === 'text') {
+    const { text, font } = inOneFont(mark.text, 'narrow');
     document
-      .font(mark.bold ? 'bold' : 'plain')
+      .font(mark.bold ? `${font} bold` : font)
       .fontSize(mark.size)
       .fillColor('#000000');
-    const width = document.widthOfString(mark.text);
+    const width = document.widthOfString(text);
     const shift = { left: 0, right: -width, centre: -width / 2 }[mark.align ?? 'left'];
     if (mark.width === undefined || width <= pt(mark.width)) {
-      document.text(mark.text, pt(mark.x) + shift, pt(mark.y), { lineBreak: false });
+      document.text(text, pt(mark.x) + shift, pt(mark.y), { lineBreak: false });
     } else {
       const x = mark.align === 'right' ? pt(mark.x - mark.width) : pt(mark.x);
-      document.text(mark.text, x, pt(mark.y), {
+      document.text(text, x, pt(mark.y), {
         width: pt(mark.width),
         height: mark.size * 2.6,
         ellipsis: true,
