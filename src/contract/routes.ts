@@ -157,7 +157,8 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
   'GET /api/jobs/[id]/files/[file]': {
     summary: 'A file of the job: sheets, boards, full size, cut list, cuts, layout, piece, job file.',
     query: {
-      units: 'mm or inch.',
+      units: 'metric or inch.',
+      decimal: 'point or comma, in tables.',
       paper: 'a4 or letter.',
       piece: 'Id of a piece.',
       number: 'Which of those made alike.',
@@ -189,7 +190,7 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
   'GET /api/boards/export': { summary: 'The rack as a CSV file.', status: 200, answers: 'text/csv' },
   'GET /api/boards/labels.pdf': {
     summary: 'Labels of boards.',
-    query: { ...rackQuery, board: 'Id of one board.', paper: 'a4 or letter.' },
+    query: { ...rackQuery, board: 'Id of one board.', paper: 'a4 or letter.', units: 'metric or inch.' },
     status: 200,
     answers: PDF,
   },

@@ -51,6 +51,7 @@ export {
 export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint } from './drawing/joint-drawing';
 export { type PartMesh, partMeshes } from './drawing/part-meshes';
 export { type SmallDrawing, smallDrawing, UNIT as SMALL_UNIT } from './drawing/small-drawing';
+export type { CsvStyle } from './format/csv';
 export { curveTables } from './format/curve-tables';
 export { type CutListRow, cutList, sayEnds } from './format/cut-list';
 export { writeCutListCsv } from './format/cut-list-csv';

@@ -22,6 +22,7 @@ import { boardSheets, fullSizeOf, fullSizeSheets, jobSheet, piecesAsked, wholeJo
 import { findJob } from './job-store';
 import { notFound } from './refusal';
 import { serverSolids } from './solids';
+import { csvStyleOf } from './style';
 import { currentWorkshop, placesOf } from './workshop-store';
 
 /** A file to be sent. */
@@ -39,48 +40,48 @@ function noLayout(id: string): never {
 
 /** The files a job goes out as. A new one is one line here. */
 const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<FileOut>> = {
-  'cut-list.csv': async (id) => {
-    const { job, derived, style } = await wholeJob(id, false);
+  'cut-list.csv': async (id, query) => {
+    const { job, derived, shop } = await wholeJob(id, false, query);
     const rows = derived.pieces.flatMap(({ piece, demand, mark, title }) =>
       cutList(piece.parts, demand).map((row) =>
         mark === '' ? row : { ...row, letter: `${mark}${row.letter}`, name: `${title}: ${row.name}` },
       ),
     );
-    const csv = writeCutListCsv(rows, style);
+    const csv = writeCutListCsv(rows, csvStyleOf(shop, query));
     return fileOut(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-cut-list.csv'));
   },
-  'layout.svg': async (id) => {
-    const { job, derived, boards, style } = await wholeJob(id, true);
+  'layout.svg': async (id, query) => {
+    const { job, derived, boards, style } = await wholeJob(id, true, query);
     const { layout, letters } = wholeLayout(derived) ?? noLayout(id);
     const svg = writeLayoutSvg(layout, labelsBy(letters), boards, style, job.document.name);
     return fileOut(svg, 'image/svg+xml', fileName(job.document.name, '-layout.svg'));
   },
-  'layout.dxf': async (id) => {
-    const { job, derived, boards } = await wholeJob(id, true);
+  'layout.dxf': async (id, query) => {
+    const { job, derived, boards } = await wholeJob(id, true, query);
     const { layout, letters } = wholeLayout(derived) ?? noLayout(id);
     const dxf = writeLayoutDxf(layout, labelsBy(letters), boards);
     return fileOut(dxf, 'image/vnd.dxf', fileName(job.document.name, '-layout.dxf'));
   },
-  'cuts.csv': async (id) => {
-    const { job, derived, boards, style } = await wholeJob(id, true);
+  'cuts.csv': async (id, query) => {
+    const { job, derived, boards, shop, style } = await wholeJob(id, true, query);
     const { letters } = wholeLayout(derived) ?? noLayout(id);
     const step = sawStep(style.system);
     const steps = derived.woods.flatMap(({ layout, demand, layoutOptions }) =>
       layout ? cutSteps(layout, boards, demand, { ...layoutOptions, step }) : [],
     );
-    const csv = writeCutsCsv(steps, labelsBy(letters), style);
+    const csv = writeCutsCsv(steps, labelsBy(letters), csvStyleOf(shop, query));
     return fileOut(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-cuts.csv'));
   },
   'sheet.pdf': async (id, query) => {
-    const { pdf, name } = await jobSheet(id, query.get('paper') === 'letter' ? 'letter' : 'a4');
+    const { pdf, name } = await jobSheet(id, query);
     return fileOut(pdf, 'application/pdf', fileName(name, '-sheet.pdf'));
   },
   'boards.pdf': async (id, query) => {
-    const { pdf, name } = await boardSheets(id, query.get('paper') === 'letter' ? 'letter' : 'a4');
+    const { pdf, name } = await boardSheets(id, query);
     return fileOut(pdf, 'application/pdf', fileName(name, '-boards.pdf'));
   },
   'full-size.pdf': async (id, query) => {
-    const { pdf, name } = await fullSizeSheets(id, query.get('paper') === 'letter' ? 'letter' : 'a4', query);
+    const { pdf, name } = await fullSizeSheets(id, query);
     return fileOut(pdf, 'application/pdf', fileName(name, '-full-size.pdf'));
   },
   'full-size.dxf': async (id, query) => {
@@ -94,16 +95,16 @@ const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<File
     return fileOut(writeFullSizeSvg(drawing), 'image/svg+xml', fileName(job.document.name, `-${drawing.id}.svg`));
   },
   'offsets.csv': async (id, query) => {
-    const { job, derived, style } = await wholeJob(id, false);
+    const { job, derived, shop } = await wholeJob(id, false, query);
     const pieces = piecesAsked(derived, query);
     const tables = pieces.flatMap(({ piece, title }) =>
       curveTables(piece).map((table) => (pieces.length === 1 ? table : { ...table, name: `${title}: ${table.name}` })),
     );
-    const csv = writeOffsetsCsv(tables, style);
+    const csv = writeOffsetsCsv(tables, csvStyleOf(shop, query));
     return fileOut(csv, 'text/csv; charset=utf-8', fileName(job.document.name, '-offsets.csv'));
   },
   'piece.glb': async (id, query) => {
-    const { job, derived } = await wholeJob(id, false);
+    const { job, derived } = await wholeJob(id, false, query);
     const [own] = piecesAsked(derived, query);
     if (!own) throw notFound('piece', '');
     const name = derived.pieces.length === 1 ? job.document.name : `${job.document.name}, ${own.title}`;

@@ -21,7 +21,7 @@ import { composeFullSize } from './paper/full-size';
 import { printDocument } from './paper/print-document';
 import { composeSheet } from './paper/sheet';
 import { notFound, Refusal } from './refusal';
-import { styleOf } from './style';
+import { oneOf, styleOf } from './style';
 import { currentWorkshop, placesOf } from './workshop-store';
 
 export interface WholeJob {
@@ -36,7 +36,7 @@ export interface WholeJob {
  * A job derived on the server; with `withLayout`, a layout is searched when none that fits is kept. It is not kept then:
  * whoever only reads changes nothing.
  */
-export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJob> {
+export async function wholeJob(id: string, withLayout: boolean, query?: URLSearchParams): Promise<WholeJob> {
   const workshop = await currentWorkshop();
   const [job, all, places, kept] = await Promise.all([
     findJob(workshop.id, id),
@@ -57,7 +57,7 @@ export async function wholeJob(id: string, withLayout: boolean): Promise<WholeJo
     for (const wood of missing) layouts.push(await foundLayout(wood));
     derived = sound(deriveJob({ ...inputs, layouts }));
   }
-  return { job, shop, boards, derived, style: styleOf(shop) };
+  return { job, shop, boards, derived, style: styleOf(shop, query) };
 }
 
 /** Layouts found here last, by what they rest on: the files of a job are mostly made one after the other. */
@@ -93,16 +93,27 @@ export function piecesAsked(derived: DerivedJob, query: URLSearchParams): readon
   return found;
 }
 
+interface PaperOut {
+  pdf: Uint8Array<ArrayBuffer>;
+  /** Of the job. */
+  name: string;
+}
+
+/** On what paper it is asked for (?paper=). */
+export const paperOf = (query: URLSearchParams): Paper => oneOf(query, 'paper', ['a4', 'letter']) ?? 'a4';
+
 /** The job's sheet as a PDF. */
-export async function jobSheet(id: string, paper: Paper): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
-  const { job, boards, derived, style } = await wholeJob(id, true);
+export async function jobSheet(id: string, query: URLSearchParams): Promise<PaperOut> {
+  const paper = paperOf(query);
+  const { job, boards, derived, style } = await wholeJob(id, true, query);
   const { document } = job;
   return { pdf: await printDocument(composeSheet({ document, derived, boards, style, paper })), name: document.name };
 }
 
 /** The boards for the saw as a PDF, species by species. */
-export async function boardSheets(id: string, paper: Paper): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
-  const { job, boards, derived, style } = await wholeJob(id, true);
+export async function boardSheets(id: string, query: URLSearchParams): Promise<PaperOut> {
+  const paper = paperOf(query);
+  const { job, boards, derived, style } = await wholeJob(id, true, query);
   const { name } = job.document;
   const { woods } = derived;
   if (woods.every(({ layout }) => !layout?.boards.length)) throw notFound('layout', id);
@@ -111,7 +122,7 @@ export async function boardSheets(id: string, paper: Paper): Promise<{ pdf: Uint
 
 /** The full-size drawings of a job's pieces, all of them or those asked for by piece and by drawing. */
 export async function fullSizeOf(id: string, query: URLSearchParams) {
-  const whole = await wholeJob(id, false);
+  const whole = await wholeJob(id, false, query);
   const drawing = query.get('drawing');
   const pieces = piecesAsked(whole.derived, query);
   const all = pieces.flatMap((own) =>
@@ -127,11 +138,8 @@ export async function fullSizeOf(id: string, query: URLSearchParams) {
 }
 
 /** Story sticks, templates and joints at full size on ordinary paper, as a PDF. */
-export async function fullSizeSheets(
-  id: string,
-  paper: Paper,
-  query: URLSearchParams,
-): Promise<{ pdf: Uint8Array<ArrayBuffer>; name: string }> {
+export async function fullSizeSheets(id: string, query: URLSearchParams): Promise<PaperOut> {
+  const paper = paperOf(query);
   const { job, drawings } = await fullSizeOf(id, query);
   const { name } = job.document;
   return { pdf: await printDocument(composeFullSize(drawings, paper, name)), name };

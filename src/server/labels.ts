@@ -1,5 +1,6 @@
-import { composeLabels, type Paper, speciesWith } from '@/core';
+import { composeLabels, speciesWith } from '@/core';
 import { openedBoard } from './board-store';
+import { paperOf } from './job-outputs';
 import { printPages } from './paper/print-pages';
 import { wholeShelf } from './rack';
 import { notFound, Refusal } from './refusal';
@@ -22,10 +23,10 @@ export async function labelsOf(query: URLSearchParams, origin: string): Promise<
     ]);
   }
   const names = new Map(speciesWith(settings.species).map((s) => [s.id, s.commonName]));
-  const paper: Paper = query.get('paper') === 'letter' ? 'letter' : 'a4';
+  const paper = paperOf(query);
   const pages = composeLabels(boards, {
     paper,
-    style: styleOf(settings),
+    style: styleOf(settings, query),
     woodOf: (species) => names.get(species) ?? species,
     address: ({ id: own }) => `${origin}/rack?board=${own}`,
   });

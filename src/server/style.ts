@@ -1,6 +1,25 @@
-import type { LengthStyle, Shop } from '@/core';
+import type { CsvStyle, LengthStyle, Shop } from '@/core';
+import { Refusal } from './refusal';
 
-/** How lengths are written in this shop. */
-export function styleOf(shop: Shop): LengthStyle {
-  return shop.units === 'metric' ? { system: 'metric' } : { system: 'inch', fraction: shop.fraction };
+/** How lengths are written in this shop, or in the units that are asked for (?units=). */
+export function styleOf(shop: Shop, query: URLSearchParams = new URLSearchParams()): LengthStyle {
+  const units = oneOf(query, 'units', ['metric', 'inch']) ?? shop.units;
+  return units === 'metric' ? { system: 'metric' } : { system: 'inch', fraction: shop.fraction };
+}
+
+/** How a table is written: its lengths, and its figures with a point or a comma (?decimal=). */
+export const csvStyleOf = (shop: Shop, query: URLSearchParams): CsvStyle => ({
+  length: styleOf(shop, query),
+  decimal: oneOf(query, 'decimal', ['point', 'comma']) ?? 'point',
+});
+
+/** What is asked for by a word, or nothing. @throws Refusal 422 for another word */
+export function oneOf<T extends string>(query: URLSearchParams, name: string, words: readonly T[]): T | null {
+  const asked = query.get(name);
+  if (asked === null) return null;
+  const found = words.find((word) => word === asked);
+  if (found) return found;
+  throw new Refusal(422, [
+    { problem: `“${asked.slice(0, 40)}” is not known here.`, where: name, wayOut: `Write ${words.join(' or ')}.` },
+  ]);
 }

@@ -1,15 +1,26 @@
-/** How far a long computation has come, 0–1. */
-export function ProgressBar({ label, share, className = '' }: { label: string; share: number; className?: string }) {
+/** How far a long computation has come, 0–1; null where nobody can say, and only that it goes on. */
+export function ProgressBar({
+  label,
+  share,
+  className = '',
+}: {
+  label: string;
+  share: number | null;
+  className?: string;
+}) {
   return (
     <div
-      className={`h-1.5 bg-hairline ${className}`}
+      className={`h-1.5 overflow-hidden bg-hairline ${className}`}
       role="progressbar"
       aria-label={label}
       aria-valuemin={0}
       aria-valuemax={100}
-      aria-valuenow={Math.round(share * 100)}
+      {...(share === null ? {} : { 'aria-valuenow': Math.round(share * 100) })}
     >
-      <div className="h-full bg-layout" style={{ width: `${share * 100}%` }} />
+      <div
+        className={`h-full bg-layout ${share === null ? 'w-1/4 motion-safe:animate-under-way' : ''}`}
+        style={share === null ? undefined : { width: `${share * 100}%` }}
+      />
     </div>
   );
 }

@@ -95,7 +95,12 @@ describe('what goes out', () => {
 
   it.each([
     ['sheet.pdf', 210, 297, ['Cut list', 'Apron', 'Hardware', 'Boards', 'Glue-up', 'Joints', 'Order of work']],
-    ['sheet.pdf?paper=letter', 215.9, 279.4, ['Cut list', 'Apron', 'Hardware', 'Boards', 'Glue-up', 'Joints', 'Order of work']],
+    [
+      'sheet.pdf?paper=letter',
+      215.9,
+      279.4,
+      ['Cut list', 'Apron', 'Hardware', 'Boards', 'Glue-up', 'Joints', 'Order of work'],
+    ],
     ['boards.pdf', 297, 210, ['at the saw', 'crosscut', 'A1', 'from the straight edge']],
     ['boards.pdf?paper=letter', 279.4, 215.9, ['at the saw', 'crosscut', 'A1', 'from the straight edge']],
   ] as const)('%s is a PDF of true size that an independent reader reads', async (name, width, height, says) => {
@@ -114,6 +119,18 @@ describe('what goes out', () => {
     }
     const text = words.join(' ');
     for (const expected of ['Table, río “6”', ...says]) expect(text).toContain(expected);
+  });
+
+  it('a file comes in the units and with the decimal mark that are asked for; others are refused', async () => {
+    const inches = await (await file('cut-list.csv?units=inch&decimal=comma')).text();
+    expect(inches).toMatch(/;width_in;/);
+    expect(inches).toMatch(/;\d+,\d+;/);
+    const metric = await (await file('cut-list.csv?units=metric')).text();
+    expect(metric).toMatch(/,width_mm,/);
+    const refused = await file('sheet.pdf?units=ells');
+    expect(refused.status).toBe(422);
+    expect((await refused.json()).problems[0]).toMatchObject({ where: 'units', wayOut: 'Write metric or inch.' });
+    expect((await file('sheet.pdf?paper=a3')).status).toBe(422);
   });
 
   it('the layout is an SVG and the cut list a CSV with every part', async () => {

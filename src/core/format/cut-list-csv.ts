@@ -1,19 +1,20 @@
-import Papa from 'papaparse';
-import { formatLength, type LengthStyle } from '../measure/length';
+import { formatLength } from '../measure/length';
+import { type CsvStyle, numberOf, unitOf, writeCsv } from './csv';
 import type { CutListRow } from './cut-list';
 
-/** The cut list as CSV: lengths in mm as plain numbers, and once more as the shop reads them. */
-export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle): string {
+/** The cut list as CSV: lengths as plain numbers, and once more as they are read off a rule. */
+export function writeCutListCsv(rows: readonly CutListRow[], style: CsvStyle): string {
+  const unit = unitOf(style);
   const heading = [
     'letter',
     'part',
     'count',
-    'overall_length_mm',
-    'shoulder_length_mm',
-    'width_mm',
-    'thickness_mm',
-    'rough_length_mm',
-    'rough_width_mm',
+    `overall_length_${unit}`,
+    `shoulder_length_${unit}`,
+    `width_${unit}`,
+    `thickness_${unit}`,
+    `rough_length_${unit}`,
+    `rough_width_${unit}`,
     'grade',
     'start_mitre_deg',
     'start_bevel_deg',
@@ -24,7 +25,8 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle)
     'other_wood',
     'painted',
   ];
-  const plain = (mm: number) => Number(mm.toFixed(2));
+  const plain = (mm: number) => numberOf(mm, style);
+  const degrees = (angle: number) => Number(angle.toFixed(2));
   const body = rows.map((row) => [
     row.letter,
     row.name,
@@ -37,12 +39,12 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: LengthStyle)
     row.rough ? plain(row.rough.width) : '',
     row.grade,
     ...(row.ends
-      ? [row.ends.start.mitre, row.ends.start.bevel, row.ends.end.mitre, row.ends.end.bevel].map(plain)
+      ? [row.ends.start.mitre, row.ends.start.bevel, row.ends.end.mitre, row.ends.end.bevel].map(degrees)
       : ['', '', '', '']),
     row.state,
-    [row.length, row.width, row.thickness].map((mm) => formatLength(mm, style)).join(' x '),
+    [row.length, row.width, row.thickness].map((mm) => formatLength(mm, style.length)).join(' x '),
     row.wood ?? '',
     row.painted ? 'yes' : '',
   ]);
-  return `${Papa.unparse([heading, ...body], { escapeFormulae: true, newline: '\n' })}\n`;
+  return writeCsv([heading, ...body], style);
 }

@@ -1,20 +1,20 @@
-import Papa from 'papaparse';
 import type { CutStep } from '../layout/cut-steps';
 import type { LabelOf } from '../layout/labels';
-import type { LengthStyle } from '../measure/length';
+import { type CsvStyle, numberOf, unitOf, writeCsv } from './csv';
 import { sayCut, sayFreed } from './say-cuts';
 
-/** The cut sequence as CSV, one row a cut: what lies on the saw, how the saw is set, what comes free. Lengths in mm. */
-export function writeCutsCsv(steps: readonly CutStep[], labelOf: LabelOf, style: LengthStyle): string {
-  const plain = (mm: number) => Number(mm.toFixed(2));
+/** The cut sequence as CSV, one row a cut: what lies on the saw, how the saw is set, what comes free. */
+export function writeCutsCsv(steps: readonly CutStep[], labelOf: LabelOf, style: CsvStyle): string {
+  const unit = unitOf(style);
+  const plain = (mm: number) => numberOf(mm, style);
   const heading = [
     'board',
     'cut',
     'kind',
-    'set_mm',
-    'at_mm',
-    'in_hand_length_mm',
-    'in_hand_width_mm',
+    `set_${unit}`,
+    `at_${unit}`,
+    `in_hand_length_${unit}`,
+    `in_hand_width_${unit}`,
     'frees',
     'as_read',
   ];
@@ -27,7 +27,7 @@ export function writeCutsCsv(steps: readonly CutStep[], labelOf: LabelOf, style:
     plain(step.from.length),
     plain(step.from.width),
     sayFreed(step, labelOf),
-    sayCut(step, style),
+    sayCut(step, style.length),
   ]);
-  return `${Papa.unparse([heading, ...rows], { escapeFormulae: true, newline: '\n' })}\n`;
+  return writeCsv([heading, ...rows], style);
 }

@@ -133,7 +133,10 @@ describe('the cut list as CSV', () => {
         d.bench.locks.top = { length: null, width: 841, thickness: null, on: '2027-03-20' };
       }),
     );
-    const csv = writeCutListCsv(cutList(cut.piece.parts, cut.demand), { system: 'metric' });
+    const csv = writeCutListCsv(cutList(cut.piece.parts, cut.demand), {
+      length: { system: 'metric' },
+      decimal: 'point',
+    });
     const { data } = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true });
     expect(data).toHaveLength(cut.piece.parts.length);
     expect(data.find((r) => r.part === 'Apron, front')).toMatchObject({

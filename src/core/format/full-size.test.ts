@@ -194,7 +194,9 @@ describe('tables of curves', () => {
     for (const { along, off } of oval!.offsets) {
       expect(((along - 575) / 575) ** 2 + (off / 425) ** 2).toBeCloseTo(1, 9);
     }
-    expect(writeOffsetsCsv([oval!], mm).split('\n')).toHaveLength(oval!.offsets.length + 2);
+    expect(writeOffsetsCsv([oval!], { length: mm, decimal: 'point' }).split('\n')).toHaveLength(
+      oval!.offsets.length + 2,
+    );
   });
 });
 

@@ -63,10 +63,13 @@ describe('the cuts of a layout', () => {
   });
 
   it('go out as CSV with one row a cut', () => {
-    const { data } = Papa.parse<Record<string, string>>(writeCutsCsv(steps, labelOf, { system: 'metric' }), {
-      header: true,
-      skipEmptyLines: true,
-    });
+    const { data } = Papa.parse<Record<string, string>>(
+      writeCutsCsv(steps, labelOf, { length: { system: 'metric' }, decimal: 'point' }),
+      {
+        header: true,
+        skipEmptyLines: true,
+      },
+    );
     expect(data).toHaveLength(steps.length);
     expect(data[0]).toMatchObject({ board: steps[0]!.tag, cut: '1', kind: steps[0]!.kind });
     expect(Number(data[0]!.set_mm)).toBeCloseTo(steps[0]!.set, 2);

@@ -1,11 +1,20 @@
-import Papa from 'papaparse';
-import { formatLength, type LengthStyle } from '../measure/length';
+import { formatLength } from '../measure/length';
+import { type CsvStyle, numberOf, unitOf, writeCsv } from './csv';
 import type { CurveTable } from './curve-tables';
 
-/** Offsets of curves as CSV: mm as plain numbers, and once more as the shop reads them. */
-export function writeOffsetsCsv(tables: readonly CurveTable[], style: LengthStyle): string {
-  const heading = ['curve', 'chord_mm', 'sagitta_mm', 'radius_mm', 'along_mm', 'off_mm', 'as_read'];
-  const plain = (mm: number) => (Number.isFinite(mm) ? Number(mm.toFixed(2)) : '');
+/** Offsets of curves as CSV: lengths as plain numbers, and once more as they are read off a rule. */
+export function writeOffsetsCsv(tables: readonly CurveTable[], style: CsvStyle): string {
+  const unit = unitOf(style);
+  const heading = [
+    'curve',
+    `chord_${unit}`,
+    `sagitta_${unit}`,
+    `radius_${unit}`,
+    `along_${unit}`,
+    `off_${unit}`,
+    'as_read',
+  ];
+  const plain = (mm: number) => (Number.isFinite(mm) ? numberOf(mm, style) : '');
   const rows = tables.flatMap(({ name, chord, sagitta, radius, offsets }) =>
     offsets.map(({ along, off }) => [
       name,
@@ -14,8 +23,8 @@ export function writeOffsetsCsv(tables: readonly CurveTable[], style: LengthStyl
       plain(radius),
       plain(along),
       plain(off),
-      `${formatLength(along, style)}: ${formatLength(off, style)}`,
+      `${formatLength(along, style.length)}: ${formatLength(off, style.length)}`,
     ]),
   );
-  return `${Papa.unparse([heading, ...rows], { escapeFormulae: true, newline: '\n' })}\n`;
+  return writeCsv([heading, ...rows], style);
 }

@@ -1,13 +1,15 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { curveTables } from '@/core';
+import { curveTables, type UnitSystem } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { ProgressBar } from '@/ui/progress-bar';
 import { useSaveFile } from '@/ui/save-file';
+import { useUnits } from '@/ui/units';
+import { useKept } from '@/ui/use-kept';
 import { useJobSearch } from '../layout/layout-search';
 import { useDerived, useJobState } from './job-context';
 
@@ -18,6 +20,9 @@ interface Row {
   /** It shows the layout. */
   laid?: true;
 }
+
+const PAPERS = ['a4', 'letter'] as const;
+const DECIMALS = ['point', 'comma'] as const;
 
 /** Everything that leaves the job as a file. */
 export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -30,22 +35,27 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
   /** What is waited for until its layout is found and kept. */
   const [wanted, setWanted] = useState<Row | null>(null);
   const curved = job.pieces.some(({ piece }) => curveTables(piece).length > 0);
-  const [paper, setPaper] = useState<'a4' | 'letter'>('a4');
+  const { system } = useUnits();
+  const [chosenUnits, setUnits] = useState<UnitSystem | null>(null);
+  // Those of the screen, unless others are chosen for the files.
+  const units = chosenUnits ?? system;
+  const [paper, setPaper] = useKept('taller-paper', PAPERS, system === 'metric' ? 'a4' : 'letter');
+  const [decimal, setDecimal] = useKept('taller-decimal', DECIMALS, 'point');
   const files: Row[] = [
     {
-      file: `sheet.pdf?paper=${paper}`,
+      file: 'sheet.pdf',
       laid: true,
       name: 'Sheet, PDF',
-      what: 'Views, cut list, boards, glue-up card, order of work',
+      what: 'Views, cut list, hardware, boards, gluing, joints, order of work',
     },
     {
-      file: `boards.pdf?paper=${paper}`,
+      file: 'boards.pdf',
       laid: true,
       name: 'Boards, PDF',
       what: 'For the saw: a strip for every board, its pieces, its cuts in their order',
     },
     {
-      file: `full-size.pdf?paper=${paper}`,
+      file: 'full-size.pdf',
       name: 'Full size, PDF',
       what: 'Story sticks, templates and joints at 1:1 on sheets to lay together, with a square to measure',
     },
@@ -80,7 +90,8 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
       if (laidOut) void save(addressOf(wanted));
     } else if (missing && !searching) void search.start(missing.species.id);
   }, [wanted, laidOut, failed, missing?.species.id, searching]);
-  const addressOf = ({ file }: Row) => `/api/jobs/${id}/files/${file}`;
+  const chosen = new URLSearchParams({ units, paper, decimal });
+  const addressOf = ({ file }: Row) => `/api/jobs/${id}/files/${file}${file.includes('?') ? '&' : '?'}${chosen}`;
   const want = (row: Row) => {
     if (!row.laid || laidOut) return void save(addressOf(row));
     if (failed) void search.start(missing?.species.id);
@@ -100,15 +111,35 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
         onClose();
       }}
     >
-      <Choice
-        label="Paper"
-        value={paper}
-        onCommit={setPaper}
-        options={[
-          { value: 'a4', label: 'A4' },
-          { value: 'letter', label: 'Letter' },
-        ]}
-      />
+      <div className="flex flex-wrap gap-x-8">
+        <Choice
+          label="Lengths in"
+          value={units}
+          onCommit={setUnits}
+          options={[
+            { value: 'metric', label: 'Millimetres' },
+            { value: 'inch', label: 'Inches' },
+          ]}
+        />
+        <Choice
+          label="Paper"
+          value={paper}
+          onCommit={setPaper}
+          options={[
+            { value: 'a4', label: 'A4' },
+            { value: 'letter', label: 'Letter' },
+          ]}
+        />
+        <Choice
+          label="Figures in CSV"
+          value={decimal}
+          onCommit={setDecimal}
+          options={[
+            { value: 'point', label: '12.5' },
+            { value: 'comma', label: '12,5' },
+          ]}
+        />
+      </div>
       <ProblemList problems={problems} />
       {failed ? <p role="alert">The layout could not be searched: {failed}.</p> : null}
       <ul>
@@ -144,7 +175,10 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
                 A layout is searched first; stopped, the best of it is kept.
               </div>
             ) : making === addressOf(row) ? (
-              <p role="status">Making it …</p>
+              <div role="status">
+                <ProgressBar label={`Making ${row.name}`} share={null} className="my-1" />
+                Making it …
+              </div>
             ) : null}
           </li>
         ))}

@@ -21,7 +21,7 @@ const STICK_SCALE = 3;
 export function FullSizeView() {
   const { piece, panels, pieceId, instance } = useDerived();
   const id = useJobState((state) => state.id);
-  const { style } = useUnits();
+  const { style, system } = useUnits();
   const drawings = useMemo(() => fullSizeDrawings(piece, style, panels), [piece, style, panels]);
   const [chosen, setChosen] = useState<string | null>(null);
   const drawing = drawings.find((own) => own.id === chosen) ?? drawings[0];
@@ -31,7 +31,7 @@ export function FullSizeView() {
   );
   if (!drawing || !picture) return <p className="p-6">Nothing here wants a drawing at full size.</p>;
   const file = (kind: string) =>
-    `/api/jobs/${id}/files/full-size.${kind}?piece=${pieceId}&number=${instance}&drawing=${encodeURIComponent(drawing.id)}`;
+    `/api/jobs/${id}/files/full-size.${kind}?piece=${pieceId}&number=${instance}&drawing=${encodeURIComponent(drawing.id)}&units=${system}`;
   return (
     <div className="grid min-h-64 content-start gap-5 pt-2 lg:h-full lg:grid-cols-[13rem_1fr]">
       <nav aria-label="Drawings at full size" className="lg:overflow-y-auto">

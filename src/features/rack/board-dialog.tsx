@@ -12,6 +12,7 @@ import { request } from '@/ui/request';
 import { useRevisioned } from '@/ui/revisioned';
 import { useSpecies } from '@/ui/species';
 import { TwoVersions } from '@/ui/two-versions';
+import { useUnits } from '@/ui/units';
 import { BendFields, DefectFields, GrainFields, KeepingFields, SizeFields, WoodField } from './board-fields';
 import { BoardSketch } from './board-sketch';
 import type { JobName, RackBoard } from './rack-board';
@@ -55,6 +56,7 @@ export default function BoardDialog({
   const { find } = useSpecies();
   const [draft, setDraft] = useState<BoardInput>(board ? inputOf(board) : blank(today));
   const [keptFor, setKeptFor] = useState(board?.reservedFor ?? '');
+  const { system } = useUnits();
   const { write, theirs, settle, problems, setProblems } = useRevisioned<BoardInput, RackBoard>(board, (board, on) =>
     on
       ? request('PUT', `/api/boards/${on.id}`, { revision: on.revision, board })
@@ -130,7 +132,11 @@ export default function BoardDialog({
             Close
           </Button>
           {board ? (
-            <a className={`${buttonLook('quiet')} ml-auto`} href={`/api/boards/labels.pdf?board=${board.id}`} download>
+            <a
+              className={`${buttonLook('quiet')} ml-auto`}
+              href={`/api/boards/labels.pdf?board=${board.id}&units=${system}`}
+              download
+            >
               Its label
             </a>
           ) : null}

@@ -8,6 +8,7 @@ import { Button, buttonLook } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useSpecies } from '@/ui/species';
+import { useUnits } from '@/ui/units';
 import { BoardCells, BoardTable, RackHead } from './board-table';
 import { EditCells } from './edit-cells';
 import type { JobName, RackBoard, Shelf } from './rack-board';
@@ -146,6 +147,7 @@ function RackTools({
   onAdd: () => void;
 }) {
   const { all } = useSpecies();
+  const { system } = useUnits();
   return (
     <>
       <input
@@ -186,7 +188,7 @@ function RackTools({
       </label>
       <a
         className={buttonLook()}
-        href={`/api/boards/labels.pdf?${new URLSearchParams({ find: text, wood: species })}`}
+        href={`/api/boards/labels.pdf?${new URLSearchParams({ find: text, wood: species, units: system })}`}
         title="Of the boards that are shown"
         download
       >
