@@ -194,6 +194,12 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
     status: 200,
     answers: PDF,
   },
+  'GET /api/boards/list.pdf': {
+    summary: 'Boards of the rack as a list on paper.',
+    query: { ...rackQuery, paper: 'a4 or letter.', units: 'metric or inch.' },
+    status: 200,
+    answers: PDF,
+  },
   'PUT /api/boards/[id]': {
     summary: 'A board as it is now, made from a revision.',
     body: request.SaveBoardRequest,

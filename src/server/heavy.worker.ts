@@ -4,6 +4,7 @@ import { importRack } from './import-rack';
 import { jobFileOut } from './job-files';
 import { makeSummaries } from './job-list';
 import { labelsOf } from './labels';
+import { rackListOf } from './rack-list';
 import { Refusal } from './refusal';
 import { proposalFor, startJob } from './start-job';
 import { currentWorkshop } from './workshop-store';
@@ -15,6 +16,7 @@ export const TASKS = {
   jobFile: ({ id, file, query }: { id: string; file: string; query: string }) =>
     jobFileOut(id, file, new URLSearchParams(query)),
   labels: ({ query, origin }: { query: string; origin: string }) => labelsOf(new URLSearchParams(query), origin),
+  rackList: ({ query }: { query: string }) => rackListOf(new URLSearchParams(query)),
   rackImport: async ({ text, tryOnly, fields }: RackFile & { tryOnly: boolean }) =>
     importRack(await currentWorkshop(), text, tryOnly, fields),
   summaries: (_: undefined) => makeSummaries(),

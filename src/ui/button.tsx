@@ -10,7 +10,8 @@ const LOOKS: Record<Look, string> = {
 };
 
 /** Of a link, or of a label, that looks like a button. */
-export const buttonLook = (look: Look = 'plain') => clsx('target inline-flex items-center justify-center', LOOKS[look]);
+export const buttonLook = (look: Look = 'plain') =>
+  clsx('target inline-flex items-center justify-center print:hidden', LOOKS[look]);
 
 export function Button({
   look = 'plain',
@@ -18,5 +19,5 @@ export function Button({
   type = 'button',
   ...rest
 }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
-  return <button type={type} className={clsx('inline-block', LOOKS[look], className)} {...rest} />;
+  return <button type={type} className={clsx('inline-block print:hidden', LOOKS[look], className)} {...rest} />;
 }

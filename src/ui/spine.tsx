@@ -48,7 +48,7 @@ export function Spine({
     <nav
       ref={nav}
       aria-label="Steps and places"
-      className="flex flex-col border-line border-r pt-2.5 max-md:flex-row max-md:overflow-x-auto max-md:border-r-0 max-md:border-b max-md:pt-0"
+      className="flex flex-col border-line border-r pt-2.5 print:hidden max-md:flex-row max-md:overflow-x-auto max-md:border-r-0 max-md:border-b max-md:pt-0"
     >
       {above}
       {rows.map((row) => (

@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { misprints, readPaper } from '../fixtures/read-paper';
 import { newJob, openPage, visit, withBrowser } from './desk';
 
 withBrowser();
@@ -104,5 +105,38 @@ describe('every screen, as wide as it may be', () => {
     }
     expect(wrong).toEqual([]);
     expect(page.faults).toEqual([]);
+  });
+});
+
+describe('on paper from the browser', () => {
+  const printed = async (path: string) => {
+    const page = await openPage(path);
+    await page.waitForFunction(() => !document.documentElement.hasAttribute('data-settling'));
+    const pages = await readPaper(await page.pdf({ format: 'A4', printBackground: true }));
+    const words = pages.flatMap(({ boxes }) => boxes.map(({ text }) => text)).join(' ');
+    return { page, pages, words };
+  };
+
+  it('the bench and the plan: every part and operation, the job’s name, nothing to press, nothing on anything else', async () => {
+    const { id } = await newJob('Printed for a test');
+    const bench = await printed(`/jobs/${id}/bench`);
+    expect(bench.pages.flatMap(misprints)).toEqual([]);
+    expect(bench.words).toContain('Printed for a test');
+    const rows = await bench.page.$$eval('tr[data-row]', (all) => all.length);
+    expect(rows).toBeGreaterThan(8);
+    expect(bench.words.match(/\bApron\b/g)?.length).toBe(4);
+    expect(bench.words).not.toMatch(/Real size|Sheets and files|Jobs|Undo/);
+
+    const plan = await printed(`/jobs/${id}/plan`);
+    expect(plan.pages.flatMap(misprints)).toEqual([]);
+    const count = await plan.page.$$eval('main ol > li', (all) => all.length);
+    expect(plan.words.match(/\d+\.\d h\b/g)!.length).toBeGreaterThanOrEqual(count);
+  });
+
+  it('the rack: what is shown of it, and nothing to press', async () => {
+    const { pages, words } = await printed('/rack');
+    expect(pages.flatMap(misprints)).toEqual([]);
+    expect(words).toMatch(/K03/);
+    expect(words).not.toMatch(/Import CSV|Labels/);
   });
 });

@@ -174,6 +174,7 @@ describe('a running server answers as the contract says', () => {
     const csv = await ask<string>('GET /api/boards/export');
     await ask('POST /api/boards/import', { query: '?try', body: csv });
     await ask('GET /api/boards/labels.pdf', { query: `?board=${id}` });
+    await ask('GET /api/boards/list.pdf');
   });
 
   it('of the shop, its places and its devices', async () => {

@@ -10,6 +10,7 @@ import {
   type Shop,
   shownPiece,
 } from '@/core';
+import { misprints, readPaper } from '../fixtures/read-paper';
 import { base, call, type JobReply, newJob } from './api';
 
 /** A wood that nothing else here is made of. */
@@ -149,6 +150,15 @@ describe('boards that a job uses up', () => {
     expect(restored.some((b) => b.tag === give.tag)).toBe(false);
     expect((await call('POST', `/api/boards/${board.id}/put-back`)).status).toBe(404);
   });
+});
+
+it('the rack goes out as a list on paper, as it is searched and in the reader’s units', async () => {
+  const response = await fetch(`${base}/api/boards/list.pdf?units=inch&paper=letter`);
+  expect(response.headers.get('content-type')).toBe('application/pdf');
+  const pages = await readPaper(new Uint8Array(await response.arrayBuffer()));
+  expect(pages.flatMap(misprints)).toEqual([]);
+  expect(pages.flatMap(({ boxes }) => boxes.map(({ text }) => text)).join(' ')).toMatch(/\d+ boards?\b/);
+  expect((await fetch(`${base}/api/boards/list.pdf?find=nothing-is-called-so`)).status).toBe(404);
 });
 
 describe('labels', () => {

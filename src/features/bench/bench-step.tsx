@@ -135,7 +135,7 @@ function CutListTable({ onMeasure }: { onMeasure: (id: string) => void }) {
               <td className="text-right">
                 <button
                   type="button"
-                  className="font-semibold text-layout hover:underline"
+                  className="font-semibold text-layout hover:underline print:hidden"
                   aria-label={`Real size of ${mark}${part.letter}, ${part.name}`}
                   onClick={() => onMeasure(part.id)}
                 >

@@ -42,7 +42,7 @@ export function JobDesk({ air, children }: { air: string; children: ReactNode })
   const also = useFoundInJob(() => setSheets(true));
   return (
     <div className="desk grid h-screen grid-cols-[188px_minmax(0,1fr)] max-md:h-auto max-md:grid-cols-1 max-md:[grid-template-rows:none]">
-      <div className="col-span-full">
+      <div className="col-span-full print:hidden">
         <Strip
           air={air}
           find={<Find also={also} />}
@@ -218,7 +218,8 @@ export function StepFrame({
       className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)_324px] max-lg:grid-cols-[minmax(0,1fr)_270px] max-md:grid-cols-1"
     >
       <div className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-paper px-5 pt-2">
-        <div className="flex min-h-8 flex-wrap items-center gap-x-5">
+        <PrintedHeading title={title} />
+        <div className="flex min-h-8 flex-wrap items-center gap-x-5 print:hidden">
           {views}
           <span className="ml-auto">{tools}</span>
         </div>
@@ -226,10 +227,12 @@ export function StepFrame({
         <section aria-label="Drawing" tabIndex={0} className="min-h-0 overflow-auto pt-1.5 max-md:min-h-72">
           {drawing}
         </section>
-        <YearBand />
+        <div className="print:hidden">
+          <YearBand />
+        </div>
       </div>
-      <div className="min-h-0 overflow-auto border-line border-l px-[18px] pt-4 pb-8">
-        <div className="flex items-start justify-between gap-2">
+      <div className="min-h-0 overflow-auto border-line border-l px-[18px] pt-4 pb-8 print:overflow-visible print:border-l-0">
+        <div className="flex items-start justify-between gap-2 print:hidden">
           <h1 className="text-[19px] leading-6">{title}</h1>
           <span className="flex gap-1">
             <HistoryButton label="Undo" sign="↶" enabled={canUndo} run={() => void undo()} />
@@ -244,6 +247,16 @@ export function StepFrame({
         {elsewhere.length > 0 ? <Elsewhere checks={elsewhere} /> : null}
       </div>
     </main>
+  );
+}
+
+/** What a printed page is of. */
+function PrintedHeading({ title }: { title: string }) {
+  const { name, client } = useJobInputs().document;
+  return (
+    <p className="mb-3 hidden font-semibold text-[17px] print:block">
+      {[name, client, title].filter(Boolean).join(' · ')}
+    </p>
   );
 }
 

@@ -21,7 +21,7 @@ export function PlaceFrame({
 }) {
   return (
     <div className="desk grid h-screen grid-cols-[188px_minmax(0,1fr)] max-md:h-auto max-md:grid-cols-1 max-md:[grid-template-rows:none]">
-      <div className="col-span-full">
+      <div className="col-span-full print:hidden">
         <Strip trail={<b className="font-semibold">{title}</b>} find={<Find />} air={air} />
       </div>
       <Spine />

@@ -64,7 +64,7 @@ function Calendar() {
   const weeks = Array.from({ length: span }, (_, d) => d).filter((d) => d % (span > 40 ? 14 : 7) === 0);
   return (
     <div ref={ref}>
-      <div className="figures relative ml-[330px] h-5 text-[11.5px] text-ink-2">
+      <div className="figures relative ml-[330px] h-5 text-[11.5px] text-ink-2 print:hidden">
         {weeks.map((d) => (
           <span key={d} className="absolute whitespace-nowrap" style={{ left: d * day }}>
             {sayDayShort(plusDays(start, d))}
@@ -93,10 +93,11 @@ function Calendar() {
                       {operation.of}
                     </b>
                   ) : null}
-                  <span className="truncate max-md:whitespace-normal" title={operation.name}>
+                  <span className="truncate max-md:whitespace-normal print:whitespace-normal" title={operation.name}>
                     {operation.name}
                   </span>
-                  <span className="figures ml-auto shrink-0 text-ink-2">{operation.work.toFixed(1)} h</span>
+                  <span className="figures ml-auto hidden shrink-0 print:inline">{sayDay(from)}</span>
+                  <span className="figures ml-auto shrink-0 text-ink-2 print:ml-2">{operation.work.toFixed(1)} h</span>
                 </summary>
                 <p className="my-1 ml-7">
                   {operation.of ? `${operation.of}: ` : ''}
@@ -107,6 +108,9 @@ function Calendar() {
               <svg
                 height={16}
                 width={span * day}
+                viewBox={`0 0 ${span * day} 16`}
+                preserveAspectRatio="none"
+                className="print:w-full"
                 role="img"
                 aria-label={`${operation.of ? `${operation.of}, ` : ''}${operation.name}: from ${from} to ${end}${operation.wait > 0 ? `, waiting until ${readyOn}` : ''}`}
               >

@@ -99,7 +99,7 @@ export function RackPage({
           )}
         />
       )}
-      <p className="mt-6">
+      <p className="mt-6 print:hidden">
         {SHELVES.filter((other) => other !== shelf).map((other) => (
           <Link
             key={other}
@@ -154,13 +154,13 @@ function RackTools({
         type="search"
         aria-label="Search the rack"
         placeholder="Tag, wood, lot, knot …"
-        className="rounded-sm border border-line bg-paper px-2 py-1"
+        className="rounded-sm border border-line bg-paper px-2 py-1 print:hidden"
         value={text}
         onChange={(event) => onText(event.target.value)}
       />
       <select
         aria-label="Wood"
-        className="rounded-sm border border-line bg-paper px-2 py-1"
+        className="rounded-sm border border-line bg-paper px-2 py-1 print:hidden"
         value={species}
         onChange={(event) => onSpecies(event.target.value)}
       >
@@ -193,6 +193,14 @@ function RackTools({
         download
       >
         Labels
+      </a>
+      <a
+        className={buttonLook()}
+        href={`/api/boards/list.pdf?${new URLSearchParams({ ...(shelf === 'rack' ? {} : { [shelf]: '' }), find: text, wood: species, units: system, paper: system === 'metric' ? 'a4' : 'letter' })}`}
+        title="The boards that are shown, to go along the shelves with"
+        download
+      >
+        List
       </a>
       <a className={buttonLook()} href="/api/boards/export" download>
         Export CSV
