@@ -72,6 +72,8 @@ export const ProposalSchema = v.object({
   width: v.number(),
   height: v.number(),
   stops: v.array(PhraseSchema),
+  /** Of what wood it is. */
+  species: v.string(),
 });
 export type Proposal = v.InferOutput<typeof ProposalSchema>;
 

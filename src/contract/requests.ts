@@ -26,7 +26,8 @@ export const NewJobRequest = v.object({
   name,
   client: line(120),
   brief: BriefSchema,
-  species: v.pipe(line(80), v.nonEmpty('a species is needed')),
+  /** Null: the wood that the rack gives all of it of. */
+  species: v.optional(v.nullable(v.pipe(line(80), v.nonEmpty('a species is needed'))), null),
   homePlaceId: uuid,
   startOn: day,
   start: v.optional(v.picklist(START_NAMES), 'dining'),

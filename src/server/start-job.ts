@@ -6,19 +6,22 @@ import {
   deriveJob,
   findSpecies,
   type JobDocument,
+  newJob,
   ownedChecks,
   proposeJob,
   readJobFile,
   smallDrawing,
+  speciesWith,
 } from '@/core';
+import { quickLayouts, woodForJob } from '@/core/job/wood-for-job';
 import { boardsOfJobs, usableFor } from './board-store';
 import { addJob, findJob, jobNames } from './job-store';
 import { inTransaction } from './pool';
 import { Refusal } from './refusal';
 import { addPlace, addWoods, placesOf, type Workshop } from './workshop-store';
 
-/** The first document of a new job, in this workshop's own air. */
-export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJobRequest>): Promise<JobDocument> {
+/** The first document of a new job in this workshop's own air, its wood, and what it was found on. */
+async function beginning(workshop: Workshop, wish: InferOutput<typeof NewJobRequest>) {
   const places = await placesOf(workshop.id);
   const shopPlace = places.find((place) => place.kind === 'shop');
   const home = places.find((place) => place.id === wish.homePlaceId);
@@ -35,23 +38,35 @@ export async function startJob(workshop: Workshop, wish: InferOutput<typeof NewJ
             wayOut: 'Choose one of the places on the Shop page.',
           },
         ]),
-    ...(findSpecies(wish.species, workshop.settings.species)
+    ...(wish.species === null || findSpecies(wish.species, workshop.settings.species)
       ? []
       : [{ problem: `There is no species “${wish.species}”.`, where: 'species', wayOut: 'Choose one of the list.' }]),
   ];
   if (problems.length > 0 || !shopPlace) throw new Refusal(422, problems);
-  return proposeJob(
-    { ...wish, shopPlaceId: shopPlace.id },
-    { shop: workshop.settings, places, boards: usableFor(await boardsOfJobs(workshop.id), '') },
-  );
+  const { settings } = workshop;
+  const ground = { shop: settings, places, boards: usableFor(await boardsOfJobs(workshop.id), '') };
+  const given = { ...wish, shopPlaceId: shopPlace.id };
+  const solid = speciesWith(settings.species).filter((own) => !own.sheet);
+  const species =
+    wish.species ??
+    woodForJob(
+      (id) => newJob({ ...given, species: id }),
+      solid.map(({ id }) => id),
+      ground,
+    ) ??
+    (solid[0]?.id as string);
+  return { document: proposeJob({ ...given, species }, ground), species, ground };
 }
+
+/** The first document of a new job. */
+export const startJob = async (workshop: Workshop, wish: InferOutput<typeof NewJobRequest>): Promise<JobDocument> =>
+  (await beginning(workshop, wish)).document;
 
 /** What a job would begin with, drawn; nothing is kept of it. */
 export async function proposalFor(workshop: Workshop, wish: InferOutput<typeof NewJobRequest>): Promise<Proposal> {
-  const document = await startJob(workshop, wish);
-  const boards = usableFor(await boardsOfJobs(workshop.id), '');
-  const places = await placesOf(workshop.id);
-  const job = deriveJob({ document, shop: workshop.settings, places, boards, layouts: [] });
+  const { document, species, ground } = await beginning(workshop, wish);
+  const layouts = quickLayouts(document, ground) ?? [];
+  const job = deriveJob({ ...ground, document, layouts });
   if (!('pieces' in job)) throw new Refusal(422, job.problems);
   const pieces = job.pieces.map(({ piece }) => piece);
   const { length = 0, width = 0, height = 0 } = pieces[0]?.overall ?? {};
@@ -60,6 +75,7 @@ export async function proposalFor(workshop: Workshop, wish: InferOutput<typeof N
     drawing: { ...drawing, shapes: [...drawing.shapes] },
     ...{ length, width, height },
     stops: ownedChecks(job).flatMap(({ check }) => (check.level === 'stop' ? [[...check.sentence]] : [])),
+    species,
   };
 }
 

@@ -172,7 +172,12 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
                   share={(search.state.searching && search.state.progress?.share) || 0}
                   className="my-1"
                 />
-                A layout is searched first; stopped, the best of it is kept.
+                A layout is searched first; stopped, the best of it is kept.{' '}
+                {search.state.searching && search.state.progress ? (
+                  <Button look="quiet" onClick={() => search.stop()}>
+                    Take the best so far
+                  </Button>
+                ) : null}
               </div>
             ) : making === addressOf(row) ? (
               <div role="status">

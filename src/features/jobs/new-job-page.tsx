@@ -34,7 +34,8 @@ interface Wish {
   /** Null: as what is built is called. */
   name: string | null;
   client: string;
-  species: string;
+  /** Null: the one that the rack gives all of it of. */
+  species: string | null;
   homePlaceId: string;
   startOn: string;
   size: StartSize | null;
@@ -61,7 +62,7 @@ export function NewJobPage({
     start: 'dining',
     name: null,
     client: '',
-    species: woods[0]?.value ?? '',
+    species: null,
     homePlaceId: homes[0]?.id ?? NEW,
     startOn: today,
     size: null,
@@ -84,10 +85,12 @@ export function NewJobPage({
   // A place that is not there yet bears on nothing that is drawn.
   const somewhere = wish.homePlaceId === NEW ? (homes[0]?.id ?? '') : wish.homePlaceId;
   const { proposal, problems: refused, settled } = useProposal({ ...asked, client: '', homePlaceId: somewhere });
+  // Of what is shown, also where the rack has chosen it.
+  const species = wish.species ?? proposal?.species ?? null;
   const begin = async () => {
     setBusy(true);
     const id = await addedPlace();
-    const reply = id && (await request<{ id: string }>('POST', '/api/jobs', { ...asked, homePlaceId: id }));
+    const reply = id && (await request<{ id: string }>('POST', '/api/jobs', { ...asked, species, homePlaceId: id }));
     setBusy(false);
     if (!reply) return;
     if (reply.ok) router.push(`/jobs/${reply.value.id}/brief`);
@@ -135,7 +138,16 @@ export function NewJobPage({
           />
         )}
         <Room brief={brief} onBrief={putBrief} />
-        <Select label="Wood" value={wish.species} options={woods} onCommit={(species) => put({ species })} wide />
+        <Select
+          label="Wood"
+          value={species ?? ''}
+          options={species === null ? [{ value: '', label: 'What the rack gives' }, ...woods] : woods}
+          onCommit={(chosen) => put({ species: chosen })}
+          hint={
+            wish.species === null && proposal && proposal.stops.length === 0 ? 'The rack gives all of it.' : undefined
+          }
+          wide
+        />
         <Select
           label="It will stand in"
           value={wish.homePlaceId}

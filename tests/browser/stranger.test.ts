@@ -1,0 +1,171 @@
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { misprints, readPaper } from '../fixtures/read-paper';
+import { downloadsOf, openPage, withBrowser } from './desk';
+
+withBrowser();
+
+/** Every run goes each way once; `JOURNEYS=all` goes each of them by both hands and in both units. */
+const all = process.env.JOURNEYS === 'all';
+
+/**
+ * Somebody who sees Taller for the first time and works through its accessible names alone. An action is a press, a
+ * choice, or a field that is filled; going on by Tab or with the eye is none.
+ */
+class Stranger {
+  actions = 0;
+
+  constructor(
+    private readonly page: Page,
+    private readonly by: 'mouse' | 'keyboard',
+  ) {}
+
+  /** By the name that is read out; a figure may follow it. */
+  private async named(name: string, role: string) {
+    await this.page.waitForSelector(`::-p-aria([role="${role}"])`);
+    for (let i = 0; i < 100; i += 1) {
+      const exact = await this.page.$(`::-p-aria([name="${name}"][role="${role}"])`);
+      if (exact) return exact;
+      for (const one of await this.page.$$(`::-p-aria([role="${role}"])`)) {
+        const words = await one.evaluate((e) => (e as HTMLElement).innerText ?? e.textContent ?? '');
+        if (words.replace(/^\d+\s*/, '').startsWith(name)) return one;
+      }
+      await new Promise((soon) => setTimeout(soon, 100));
+    }
+    throw new Error(`no ${role} “${name}”`);
+  }
+
+  private async come(name: string, role: string) {
+    const found = await this.named(name, role);
+    if (this.by === 'mouse') return found;
+    // Whoever works by keyboard comes to it by Tab; within a group of choices the arrows go on.
+    for (let i = 0; i < 120; i += 1) {
+      if (await found.evaluate((e) => e === document.activeElement)) return found;
+      const near = await found.evaluate((e) => {
+        const at = document.activeElement;
+        const group = e.closest('[role="radiogroup"], fieldset');
+        return group?.contains(at) && at !== e && (at as HTMLElement).matches('input[type="radio"], [role="radio"]');
+      });
+      await this.page.keyboard.press(near ? 'ArrowRight' : 'Tab');
+    }
+    throw new Error(`Tab never comes to ${role} “${name}”`);
+  }
+
+  async press(name: string, role = 'button') {
+    this.actions += 1;
+    const found = await this.come(name, role);
+    if (this.by === 'mouse') await found.click();
+    else if (role === 'radio') {
+      // The arrows have chosen it already.
+      if (!(await found.evaluate((e) => (e as HTMLInputElement).checked || e.getAttribute('aria-checked') === 'true')))
+        await this.page.keyboard.press('Space');
+    } else await this.page.keyboard.press('Enter');
+  }
+
+  async write(name: string, text: string) {
+    this.actions += 1;
+    const found = await this.come(name, 'textbox');
+    if (this.by === 'mouse') await found.click({ count: 3 });
+    else {
+      await this.page.keyboard.down('Control');
+      await this.page.keyboard.press('a');
+      await this.page.keyboard.up('Control');
+    }
+    await this.page.keyboard.sendCharacter(text);
+  }
+
+  async choose(label: string, option: string) {
+    this.actions += 1;
+    const list = await this.come(label, 'combobox');
+    const value = await list.evaluate(
+      (e, wanted) => [...(e as HTMLSelectElement).options].find((own) => own.label.startsWith(wanted))?.value,
+      option,
+    );
+    if (!value) throw new Error(`no “${option}” in ${label}`);
+    if (this.by === 'mouse') await list.select(value);
+    else await this.page.keyboard.type(option);
+  }
+
+  /** Waits until what was decided shows. */
+  async settled() {
+    await this.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await this.page.waitForSelector('html:not([data-settling]) [data-saving="saved"]');
+  }
+}
+
+const PIECES = [
+  {
+    piece: 'a table for six',
+    most: 12,
+    async decide(stranger: Stranger) {
+      await stranger.write('Seats', '6');
+      await stranger.press('Start the job');
+    },
+    printed: [/Apron/, /Leg/, /Top/],
+  },
+  {
+    piece: 'a coffee table with a shelf',
+    most: 18,
+    async decide(stranger: Stranger, page: Page) {
+      await stranger.press('Coffee table', 'radio');
+      await stranger.press('Start the job');
+      await page.waitForFunction(() => location.pathname.endsWith('/brief'));
+      await stranger.press('Form', 'link');
+      await stranger.press('With a shelf', 'radio');
+      await stranger.settled();
+    },
+    printed: [/Shelf/, /Leg/, /Stretcher|End stretcher/],
+  },
+  {
+    piece: 'a bench',
+    most: 18,
+    async decide(stranger: Stranger) {
+      await stranger.press('Bench', 'radio');
+      await stranger.press('Start the job');
+    },
+    printed: [/Seat|Top/, /Leg/, /Apron/],
+  },
+] as const;
+
+const WAYS = (['mouse', 'keyboard'] as const).flatMap((by) =>
+  (['mm', 'in'] as const).map((units) => [by, units] as const),
+);
+
+describe('from the first page to a printed cut list, without a dead end', () => {
+  const journeys = PIECES.flatMap((own, i) =>
+    WAYS.filter((_, k) => all || k % 3 === i % 3).map(([by, units]) => [own.piece, by, units, own] as const),
+  );
+  it.each(journeys)('%s, by %s, in %s', async (piece, by, units, { most, decide, printed }) => {
+    const page = await openPage('/jobs');
+    const saves = await downloadsOf(page);
+    const stranger = new Stranger(page, by);
+    if (units === 'in') await stranger.press('in');
+    await stranger.press('New job', 'link');
+    await page.waitForFunction(() => location.pathname.endsWith('/new'));
+    await stranger.write('Name of the job', `Of a stranger: ${piece}, ${by}, ${units}`);
+    await decide(stranger, page);
+    await page.waitForFunction(() => /\/(brief|form)$/.test(location.pathname));
+    await stranger.settled();
+    // What stops is cured by what is offered there.
+    for (let i = 0; i < 3; i += 1) {
+      const stops = await page.$$('[data-check="stop"] button, [data-level="stop"] button');
+      if (stops.length === 0) break;
+      stranger.actions += 1;
+      await stops[0]!.click();
+      await stranger.settled();
+    }
+    await stranger.press('Sheets and files …');
+    await stranger.press('Save Sheet, PDF');
+    // Who does not want to wait takes what is found by now.
+    await stranger.press('Take the best so far');
+    const pages = await readPaper(await saves.file(/sheet\.pdf$/));
+    const words = pages.flatMap(({ boxes }) => boxes.map(({ text }) => text)).join(' ');
+    expect(pages.flatMap(misprints)).toEqual([]);
+    for (const name of [/Cut list/, ...printed]) expect(words).toMatch(name);
+    expect(words).toMatch(units === 'mm' ? /Millimetres\./ : /Inches, to/);
+    expect(words).not.toMatch(/Stop:/);
+    expect(stranger.actions, 'actions').toBeLessThanOrEqual(most);
+    expect(page.faults).toEqual([]);
+    console.info(`${piece}, ${by}, ${units}: ${stranger.actions} actions`);
+  });
+});
