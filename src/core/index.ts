@@ -7,6 +7,7 @@ export { CLIMATE_TYPES, type ClimateType, turnedSouth } from './climate/climate-
 export { indoorClimate, type Room, RoomSchema } from './climate/indoor';
 export { moistureFigure } from './climate/moisture-figure';
 export {
+  type AirToday,
   airOnDay,
   DAYS_IN_YEAR,
   type DayOfAir,
@@ -141,6 +142,7 @@ export { PROPOSAL, shoppingList, whyToBuy } from './layout/shopping-list';
 export { highsSolver } from './linear/highs-solver';
 export * from './linear/linear-problem';
 export * from './measure/calendar';
+export { CUSTOMARY, type ReaderUnit } from './measure/customary';
 export type { Figure } from './measure/figure';
 export * from './measure/length';
 export type { Problem } from './measure/problem';

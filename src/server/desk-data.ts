@@ -1,6 +1,15 @@
 import { cache } from 'react';
 import type { JobReply } from '@/contract/replies';
-import { type Board, DAYS_IN_YEAR, dayOfYear, type Layout, type Place, type Shop, yearOfAir } from '@/core';
+import {
+  type AirToday,
+  type Board,
+  DAYS_IN_YEAR,
+  dayOfYear,
+  type Layout,
+  type Place,
+  type Shop,
+  yearOfAir,
+} from '@/core';
 import { boardCounts, boardsForJob } from './board-store';
 import { findJob, layoutsOf } from './job-store';
 import { asId, Refusal } from './refusal';
@@ -9,14 +18,18 @@ import { currentWorkshop, placesOf } from './workshop-store';
 /** Today, by the server's clock: the only place where the time comes in. */
 export const today = (): string => new Date().toLocaleDateString('sv-SE');
 
-/** The shop's air today as one line of the strip. */
-export function airLine(places: readonly Place[]): string {
+/** The shop's air today, for the strip; null where it is not known. */
+export function airLine(places: readonly Place[]): AirToday | null {
   const shop = places.find((place) => place.kind === 'shop');
-  if (!shop) return 'shop air not known';
+  if (!shop) return null;
   const year = yearOfAir(shop);
   const day = dayOfYear(today()) % DAYS_IN_YEAR;
   const at = (values: readonly number[]) => values[day] ?? 0;
-  return `shop ${at(year.temperature).toFixed(1)} °C ${at(year.relativeHumidity).toFixed(0)} % → ${at(year.moisture).toFixed(1)} %`;
+  return {
+    temperature: at(year.temperature),
+    relativeHumidity: at(year.relativeHumidity),
+    moisture: at(year.moisture),
+  };
 }
 
 /** Boards that come with a job's page. */
@@ -30,7 +43,7 @@ export interface DeskData {
   boards: Board[] | null;
   /** One a species at the most. */
   layouts: Layout[];
-  air: string;
+  air: AirToday | null;
 }
 
 /** Everything a job's desk is seeded with, read once for a page; undefined when there is no such job. */

@@ -2,7 +2,7 @@
 
 import { Popover, ToggleGroup } from 'radix-ui';
 import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
-import { MM_PER_INCH, parseLength, plusDays, readDay, sayDay } from '@/core';
+import { CUSTOMARY, MM_PER_INCH, parseLength, plusDays, type ReaderUnit, readDay, sayDay } from '@/core';
 import { later } from './later';
 import { useHeld } from './settling';
 import { useUnits } from './units';
@@ -139,6 +139,22 @@ export function LengthField({
   );
 }
 
+/** Units in which figures are kept and readers of inches do not read them. */
+const READ_OTHERWISE: Readonly<Record<string, ReaderUnit>> = {
+  N: CUSTOMARY.newton,
+  kg: CUSTOMARY.kilogram,
+  '°C': CUSTOMARY.celsius,
+};
+
+/** A figure's unit for this reader, and the way there and back; to a tenth, as it is shown. */
+function useReaderUnit(unit: string | undefined): ReaderUnit {
+  const { system } = useUnits();
+  const other = system === 'inch' && unit ? READ_OTHERWISE[unit] : undefined;
+  return other
+    ? { ...other, of: (kept) => Number(other.of(kept).toFixed(1)) }
+    : { name: unit ?? '', of: (kept) => kept, back: (shown) => shown };
+}
+
 export function NumberField({
   label,
   value,
@@ -163,12 +179,14 @@ export function NumberField({
   onEmpty?: () => void;
 }) {
   const id = useId();
+  const { name, of, back } = useReaderUnit(unit);
+  const [from, to] = [of(least), of(most)];
   const read = (text: string): Reading<number | null> => {
     if (text.trim() === '') return allowEmpty === undefined ? { problem: 'Write a number.' } : 'nothing';
-    const number = Number(text.replace(',', '.'));
+    const number = Number(text.replace(',', '.').replace('−', '-'));
     if (!Number.isFinite(number)) return { problem: `“${text.trim()}” is not a number.` };
-    if (number < least || number > most) return { problem: `Between ${least} and ${most}, please.` };
-    return { value: number };
+    if (number < from || number > to) return { problem: `Between ${from} and ${to}, please.` };
+    return { value: Math.min(most, Math.max(least, back(number))) };
   };
   const typed = useTyped<number | null>({
     read,
@@ -177,7 +195,7 @@ export function NumberField({
     value,
   });
   return (
-    <Row id={id} label={label} hint={hint} problem={typed.problem} {...(unit ? { unit } : {})}>
+    <Row id={id} label={label} hint={hint} problem={typed.problem} {...(name ? { unit: name } : {})}>
       <input
         id={id}
         className={`${INPUT} text-right`}
@@ -185,7 +203,7 @@ export function NumberField({
         autoComplete="off"
         placeholder={allowEmpty}
         data-typing={typed.text === null ? undefined : ''}
-        value={typed.text ?? (typed.value === null ? '' : String(typed.value))}
+        value={typed.text ?? (typed.value === null ? '' : String(of(typed.value)))}
         aria-invalid={typed.problem ? true : undefined}
         aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
         onFocus={(event) => event.target.select()}
@@ -195,8 +213,8 @@ export function NumberField({
           if (event.key === 'Enter' && !typed.problem) event.currentTarget.blur();
           if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
           event.preventDefault();
-          const next = (typed.value ?? least) + (event.key === 'ArrowUp' ? 1 : -1) * step * (event.altKey ? 10 : 1);
-          typed.step(Math.min(most, Math.max(least, Number(next.toFixed(6)))));
+          const next = of(typed.value ?? least) + (event.key === 'ArrowUp' ? 1 : -1) * step * (event.altKey ? 10 : 1);
+          typed.step(Math.min(most, Math.max(least, back(Number(next.toFixed(6))))));
         }}
         onBlur={typed.leave}
       />

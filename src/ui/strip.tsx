@@ -2,11 +2,12 @@
 
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import { type AirToday, writeQuantity } from '@/core';
 import { useUnits } from './units';
 
 /** The line along the top: where one is, finding, units, the air of the shop. */
-export function Strip({ trail, find, air }: { trail: ReactNode; find: ReactNode; air: string }) {
-  const { system, setSystem } = useUnits();
+export function Strip({ trail, find, air }: { trail: ReactNode; find: ReactNode; air: AirToday | null }) {
+  const { system, setSystem, style } = useUnits();
   return (
     <header className="flex h-full min-h-11 items-center gap-6 border-line border-b px-5 max-md:gap-3 max-md:px-3">
       <Link href="/jobs" className="target wide flex items-center font-bold text-[16px]" aria-label="Taller, all jobs">
@@ -31,7 +32,9 @@ export function Strip({ trail, find, air }: { trail: ReactNode; find: ReactNode;
         ))}
       </fieldset>
       <p className="figures whitespace-nowrap max-lg:hidden" title="The shop’s air for today, from its monthly means">
-        {air}
+        {air
+          ? `shop ${writeQuantity({ amount: air.temperature, unit: 'celsius' }, style)} ${air.relativeHumidity.toFixed(0)} % → ${air.moisture.toFixed(1)} %`
+          : 'shop air not known'}
       </p>
     </header>
   );

@@ -85,6 +85,13 @@ function periodicHermite(values: readonly number[], day: number): number {
   );
 }
 
+/** The air of a day: °C, %, and the moisture that wood comes to in it, %. */
+export interface AirToday {
+  temperature: number;
+  relativeHumidity: number;
+  moisture: number;
+}
+
 export interface YearOfAir {
   /** For each of 365 days: °C, % and the moisture wood comes to, %. */
   temperature: readonly number[];

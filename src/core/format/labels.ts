@@ -1,4 +1,5 @@
 import { encode } from 'uqr';
+import { sayDay } from '../measure/calendar';
 import { formatLength, type LengthStyle } from '../measure/length';
 import type { Board } from '../stock/board';
 import { type Mark, PAPERS, type Page, type Paper } from './page';
@@ -47,7 +48,9 @@ function label(
     woodOf(board.species),
     `${say(board.length)} × ${say(board.width)} × ${board.quarters ? `${board.quarters}/4` : say(board.thickness)}`,
     board.lot,
-    board.moisture === null ? '' : `${board.moisture.toFixed(1)} %${board.moistureOn ? `, ${board.moistureOn}` : ''}`,
+    board.moisture === null
+      ? ''
+      : `${board.moisture.toFixed(1)} %${board.moistureOn ? `, ${sayDay(board.moistureOn)}` : ''}`,
     board.storedAt,
   ].filter(Boolean);
   return [

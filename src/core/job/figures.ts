@@ -239,11 +239,11 @@ export function figuresOfLayout(layout: Layout, currency: string): Figure[] {
     ),
     figure(
       'to-buy',
-      'To buy, board feet',
-      { amount: feet, unit: 'ratio' },
-      'Σ length · width · rough thickness ÷ 144 in³',
+      'To buy',
+      { amount: feet, unit: 'board-foot' },
+      'Σ length · width · rough thickness; a board foot is 144 in³',
       layout.shortfall.length > 0
-        ? layout.shortfall.slice(0, 6).map((s) => input(s.name, `${s.boardFeet.toFixed(2)} board feet`))
+        ? layout.shortfall.slice(0, 6).map((s) => input(s.name, { amount: s.boardFeet, unit: 'board-foot' } as const))
         : [input('Missing', 'nothing')],
       'NHLA, board foot; thickness from the table of rough quarters',
     ),

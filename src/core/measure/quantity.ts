@@ -16,6 +16,7 @@ export type Unit =
   | 'days'
   | 'cubic-metre'
   | 'square-metre'
+  | 'board-foot' // rough wood as it is bought
   | 'count'
   | 'ratio'
   | 'coefficient'; // fraction of the dimension per % of moisture

@@ -10,12 +10,21 @@ describe('a quantity is written with no more digits than can be measured', () =>
     [{ amount: 955.64, unit: 'mm' }, '955.5 mm', '37 5/8"'],
     [{ amount: 955.64, unit: 'mm-movement' }, '955.6 mm', '37 5/8"'],
     [{ amount: 8.449, unit: 'percent-moisture' }, '8.4 %', '8.4 %'],
-    [{ amount: -3.2, unit: 'celsius' }, '−3.2 °C', '−3.2 °C'],
-    [{ amount: 412.6, unit: 'newton' }, '413 N', '413 N'],
-    [{ amount: 12300, unit: 'megapascal' }, '12300 MPa', '12300 MPa'],
+    [{ amount: -3.2, unit: 'celsius' }, '−3.2 °C', '26 °F'],
+    [{ amount: 412.6, unit: 'newton' }, '413 N', '93 lbf'],
+    [{ amount: 12300, unit: 'megapascal' }, '12300 MPa', '1.78 million psi'],
     [{ amount: 0.00274, unit: 'coefficient' }, '0.00274 per %', '0.00274 per %'],
-    [{ amount: 0.0123, unit: 'cubic-metre' }, '0.0123 m³', '0.0123 m³'],
+    [{ amount: 0.0123, unit: 'cubic-metre' }, '0.0123 m³', '5.21 board feet'],
     [{ amount: 3, unit: 'count' }, '3', '3'],
+    // NIST Special Publication 811, appendix B: 1 lb is 0.453 592 37 kg, 1 psi 6 894.757 Pa, 1 lbf·ft 1.355 818 N·m.
+    [{ amount: 45.359237, unit: 'kilogram' }, '45.4 kg', '100.0 lb'],
+    [{ amount: 0.6894757, unit: 'megapascal' }, '0.7 MPa', '100 psi'],
+    [{ amount: 1.355818, unit: 'newton-metre' }, '1.4 N·m', '1.0 lbf·ft'],
+    [{ amount: 28.349523, unit: 'gram' }, '28 g', '1.0 oz'],
+    [{ amount: 20, unit: 'celsius' }, '20.0 °C', '68 °F'],
+    // NHLA: a board foot is 144 in³; an inch is 25.4 mm, so that 1 000 of them are 2.36 m³.
+    [{ amount: 1000, unit: 'board-foot' }, '2.360 m³', '1000.0 board feet'],
+    [{ amount: 1, unit: 'board-foot' }, '2.36 dm³', '1.0 board feet'],
   ] as [Quantity, string, string][])('%j', (quantity, inMetric, inInches) => {
     expect(writeQuantity(quantity, metric)).toBe(inMetric);
     expect(writeQuantity(quantity, inch)).toBe(inInches);
@@ -48,6 +57,8 @@ describe('a quantity is written with no more digits than can be measured', () =>
     expect(writePhrase(near, metric)).toBe('745.10 mm of 745.20 mm');
     const moist = say`${{ amount: 8.04, unit: 'percent' }} of ${{ amount: 8.02, unit: 'percent' }}`;
     expect(writePhrase(moist, metric)).toBe('8.04 % of 8.02 %');
+    const forces = say`${{ amount: 444.8, unit: 'newton' }} of ${{ amount: 446, unit: 'newton' }}`;
+    expect(writePhrase(forces, inch)).toBe('100.0 lbf of 100.3 lbf');
     const same = say`${{ amount: 12, unit: 'mm' }} of ${{ amount: 12, unit: 'mm' }}`;
     expect(writePhrase(same, metric)).toBe('12 mm of 12 mm');
   });

@@ -1,3 +1,4 @@
+import { BOARD_FOOT, CUSTOMARY } from './customary';
 import { formatLength, type InchFraction, type LengthStyle, MM_PER_INCH } from './length';
 import type { Phrase, Quantity } from './quantity';
 
@@ -31,10 +32,10 @@ export const writeRule = (mm: number, { system }: LengthStyle): string =>
     ? `${formatLength(Math.round(mm / 5) * 5, { system })} mm`
     : formatLength(mm, { system, fraction: 8 });
 
-/** A number with its unit, in the workshop's way; never more digits than can be measured. */
-export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle): string {
+/** A number with its unit, as the reader of these units reads it; never more digits than can be measured, but those that are asked for. */
+export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle, more = 0): string {
   const suffix = style.system === 'metric' ? ' mm' : '';
-  const to = (digits: number) => amount.toFixed(digits).replace('-', '−');
+  const to = (digits: number) => written(amount, digits + more);
   switch (unit) {
     case 'mm':
       return `${writeLength(amount, style)}${suffix}`;
@@ -45,6 +46,33 @@ export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle): s
       return `${to(1)} %`;
     case 'degrees':
       return `${to(0)}°`;
+    case 'hours':
+      return `${to(1)} h`;
+    case 'minutes':
+      return `${to(0)} min`;
+    case 'days':
+      return `${to(0)} days`;
+    case 'board-foot':
+      return style.system === 'metric' ? writeVolume(amount * BOARD_FOOT, more) : `${to(1)} board feet`;
+    case 'count':
+      return to(0);
+    case 'ratio':
+      return to(2);
+    case 'coefficient':
+      return `${to(5)} per %`;
+    default:
+      return style.system === 'metric' ? writeMetric(amount, unit, more) : writeCustomary(amount, unit, more);
+  }
+}
+
+const written = (amount: number, digits: number) => amount.toFixed(digits).replace('-', '−');
+
+/** Units that another reader reads otherwise. */
+type Converted = keyof typeof CUSTOMARY;
+
+function writeMetric(amount: number, unit: Converted, more: number): string {
+  const to = (digits: number) => written(amount, digits + more);
+  switch (unit) {
     case 'celsius':
       return `${to(1)} °C`;
     case 'newton':
@@ -57,23 +85,34 @@ export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle): s
       return `${to(1)} kg`;
     case 'gram':
       return `${to(0)} g`;
-    case 'hours':
-      return `${to(1)} h`;
-    case 'minutes':
-      return `${to(0)} min`;
-    case 'days':
-      return `${to(0)} days`;
     case 'cubic-metre':
       return `${to(4)} m³`;
     case 'square-metre':
       return `${to(2)} m²`;
-    case 'count':
-      return to(0);
-    case 'ratio':
-      return to(2);
-    case 'coefficient':
-      return `${to(5)} per %`;
   }
+}
+
+/** Rough wood as it is bought: cubic metres, and cubic decimetres where it is little. */
+const writeVolume = (m3: number, more: number) =>
+  m3 < 0.01 ? `${written(m3 * 1000, 2 + more)} dm³` : `${written(m3, 3 + more)} m³`;
+
+const DIGITS: Readonly<Record<Converted, number>> = {
+  celsius: 0,
+  newton: 0,
+  'newton-metre': 1,
+  megapascal: 0,
+  kilogram: 1,
+  gram: 1,
+  'cubic-metre': 2,
+  'square-metre': 1,
+};
+
+function writeCustomary(amount: number, unit: Converted, more: number): string {
+  const { name, of } = CUSTOMARY[unit];
+  const read = of(amount);
+  // Of what is stiff, psi has more figures than anybody reads.
+  if (unit === 'megapascal' && Math.abs(read) >= 1e5) return `${written(read / 1e6, 2 + more)} million psi`;
+  return `${written(read, DIGITS[unit] + more)} ${name}`;
 }
 
 /** Of a phrase, each part as it is written; two figures that differ are never written alike beside each other. */
@@ -86,25 +125,21 @@ export function writtenParts(phrase: Phrase, style: LengthStyle): string[] {
       if (j === i || typeof other === 'string' || other.unit !== own.unit || written[j] !== text) return [];
       return Math.abs(other.amount - own.amount) > 1e-6 ? other.amount : [];
     });
-    return alike.length > 0 ? writeFinely(own, alike, style, text) : text;
+    return alike.length > 0 ? writeFinely(own, alike, style) : text;
   });
 }
 
 /** So finely that it is not written like the others: finer than is read off a rule where that must be. */
-function writeFinely({ amount, unit }: Quantity, others: readonly number[], style: LengthStyle, plain: string): string {
-  const minus = (text: string) => text.replace('-', '−');
-  if (unit === 'mm' || unit === 'mm-movement') {
-    if (style.system === 'metric') return minus(`${amount.toFixed(2)} mm`);
-    const apart = ([32, 64] as const).find((fraction) =>
-      others.every(
-        (other) => formatLength(other, { ...style, fraction }) !== formatLength(amount, { ...style, fraction }),
-      ),
-    );
-    return apart ? formatLength(amount, { ...style, fraction: apart }) : thousandths(amount);
-  }
-  const [, figure = ''] = /^−?([\d.]+)/.exec(plain) ?? [];
-  const digits = (figure.split('.')[1] ?? '').length;
-  return figure ? plain.replace(/^−?[\d.]+/, minus(amount.toFixed(digits + 1))) : plain;
+function writeFinely(own: Quantity, others: readonly number[], style: LengthStyle): string {
+  const { amount, unit } = own;
+  if (unit !== 'mm' && unit !== 'mm-movement') return writeQuantity(own, style, 1);
+  if (style.system === 'metric') return `${written(amount, 2)} mm`;
+  const apart = ([32, 64] as const).find((fraction) =>
+    others.every(
+      (other) => formatLength(other, { ...style, fraction }) !== formatLength(amount, { ...style, fraction }),
+    ),
+  );
+  return apart ? formatLength(amount, { ...style, fraction: apart }) : thousandths(amount);
 }
 
 /** A phrase as plain text. */

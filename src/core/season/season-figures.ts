@@ -1,6 +1,6 @@
 import { moistureFigure } from '../climate/moisture-figure';
 import { DAYS_IN_YEAR, type Place, yearOfAir } from '../climate/place';
-import { dayOfYear } from '../measure/calendar';
+import { dayOfYear, sayDay } from '../measure/calendar';
 import type { Figure } from '../measure/figure';
 import { moisture, movement } from '../measure/quantity';
 import { movementCoefficient } from '../wood/movement';
@@ -20,7 +20,7 @@ export function seasonFigures(season: Season, shopAir: Place, homeAir: Place): F
   const { reference, species, ringAngle, driest, wettest } = season;
   const inputs = (to: SeasonDay) => [
     {
-      label: reference.measuredOn ? `Width measured on ${reference.measuredOn}` : 'Width at gluing',
+      label: reference.measuredOn ? `Width measured on ${sayDay(reference.measuredOn)}` : 'Width at gluing',
       quantity: movement(reference.width),
     },
     { label: 'Moisture then', quantity: moisture(reference.moisture) },

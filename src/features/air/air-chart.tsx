@@ -11,8 +11,18 @@ import {
   YAxis,
 } from 'recharts';
 import type { AirOfPlace } from '@/contract/replies';
-import { DAYS_IN_YEAR, dayOfYear, equilibriumMoisture, type Place, plusDays, sayDayShort, yearOfAir } from '@/core';
+import {
+  CUSTOMARY,
+  DAYS_IN_YEAR,
+  dayOfYear,
+  equilibriumMoisture,
+  type Place,
+  plusDays,
+  sayDayShort,
+  yearOfAir,
+} from '@/core';
 import { LineKey } from '@/ui/line-key';
+import { useUnits } from '@/ui/units';
 
 type Reading = AirOfPlace['readings'][number];
 
@@ -38,6 +48,8 @@ export function AirChart({
   readings: readonly Reading[];
   today: string;
 }) {
+  const inches = useUnits().system === 'inch';
+  const degree = inches ? CUSTOMARY.celsius.name : '°C';
   const year = yearOfAir(place);
   const usualOn = (at: number) => year.moisture[dayOfYear(new Date(at).toISOString().slice(0, 10)) % DAYS_IN_YEAR] ?? 0;
   const end = Date.parse(`${today}T00:00:00Z`) + DAY;
@@ -49,7 +61,7 @@ export function AirChart({
             at: Date.parse(r.at),
             moisture: equilibriumMoisture(r),
             usual: usualOn(Date.parse(r.at)),
-            temperature: r.temperature,
+            temperature: inches ? CUSTOMARY.celsius.of(r.temperature) : r.temperature,
             relativeHumidity: r.relativeHumidity,
           }))
       : yearRows(readings, year.moisture, today);
@@ -74,7 +86,7 @@ export function AirChart({
         {view === 'week' ? (
           <>
             <LineKey line="stroke-layout">humidity, % (right)</LineKey>
-            <LineKey line="stroke-dry">temperature, °C (right)</LineKey>
+            <LineKey line="stroke-dry">{`temperature, ${degree} (right)`}</LineKey>
           </>
         ) : null}
       </figcaption>
@@ -114,7 +126,7 @@ export function AirChart({
             <Tooltip
               labelFormatter={(at) => new Date(Number(at)).toISOString().slice(0, 16).replace('T', ' ')}
               formatter={(value, key) => [
-                `${Number(value).toFixed(1)} ${key === 'temperature' ? '°C' : '%'}`,
+                key === 'temperature' ? `${Number(value).toFixed(1)} ${degree}` : `${Number(value).toFixed(1)} %`,
                 { moisture: 'wood comes to', usual: 'usual', temperature: 'temperature', relativeHumidity: 'humidity' }[
                   String(key)
                 ] ?? key,

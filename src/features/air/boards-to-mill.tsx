@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import type { AirReply, BoardInAir, ShopReply } from '@/contract/replies';
-import { correctPinReading, type Problem } from '@/core';
+import { correctPinReading, type Problem, sayDay, writeQuantity } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NumberField } from '@/ui/fields';
@@ -11,7 +11,7 @@ import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useRevisioned } from '@/ui/revisioned';
 import { useSpecies } from '@/ui/species';
-import { Length } from '@/ui/units';
+import { Length, useUnits } from '@/ui/units';
 import { useBoardsInAir } from './use-boards-in-air';
 import { useWaits } from './use-waits';
 
@@ -23,6 +23,7 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
   const { place, boardsChanged, today } = data;
   const [reading, setReading] = useState<string | null>(null);
   const { nameOf } = useSpecies();
+  const { style } = useUnits();
   const boards = useBoardsInAir(boardsChanged);
   const { waits, done, failed } = useWaits(boards, place, target, today);
   const rows = useMemo(
@@ -74,8 +75,10 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
                     {board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}
                   </td>
                   <td className="pl-4 text-ink-2">
-                    {board.moistureOn ?? 'never'}
-                    {last ? `, meter ${last.reading.toFixed(1)} % at ${last.woodTemperature.toFixed(0)} °C` : ''}
+                    {board.moistureOn ? sayDay(board.moistureOn) : 'never'}
+                    {last
+                      ? `, meter ${last.reading.toFixed(1)} % at ${writeQuantity({ amount: last.woodTemperature, unit: 'celsius' }, style)}`
+                      : ''}
                   </td>
                   <td className="figures text-right">
                     {board.moisture === null ? (

@@ -2,7 +2,7 @@
 
 import clsx from 'clsx';
 import { useState } from 'react';
-import { cutList, madeParts, type Part, sayEnds } from '@/core';
+import { cutList, madeParts, type Part, sayDay, sayEnds } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { DayField, LengthField } from '@/ui/fields';
@@ -50,7 +50,7 @@ export function BenchStep() {
       <FigureLine label="Top, driest to wettest" figure={figures['top-swing']} />
       <FigureLine label="Widest" figure={figures['top-width-wettest']} />
       {season.reference.measuredOn ? (
-        <p className="mt-2 text-ink-2">Widths start from the size measured on {season.reference.measuredOn}.</p>
+        <p className="mt-2 text-ink-2">Widths start from the size measured on {sayDay(season.reference.measuredOn)}.</p>
       ) : null}
       {part ? <MeasureDialog part={part} mark={mark} onClose={() => setMeasuring(null)} /> : null}
     </StepFrame>

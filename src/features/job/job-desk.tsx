@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
-import { type Check, type ShownPiece, type Step, writeQuantity } from '@/core';
+import { type AirToday, type Check, type ShownPiece, type Step, writeQuantity } from '@/core';
 import { CheckList } from '@/ui/check-list';
 import { Select } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
@@ -34,7 +34,7 @@ import { useFoundInJob } from './use-found-in-job';
 import { useWaysOut } from './use-ways-out';
 
 /** The frame of every step: strip, spine, the piece, the decision at hand, the year. */
-export function JobDesk({ air, children }: { air: string; children: ReactNode }) {
+export function JobDesk({ air, children }: { air: AirToday | null; children: ReactNode }) {
   const derived = useDerivedJob();
   const shown = useShownPiece();
   const { name, client } = useJobInputs().document;

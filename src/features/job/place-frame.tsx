@@ -1,6 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
+import type { AirToday } from '@/core';
 import { Spine } from '@/ui/spine';
 import { Strip } from '@/ui/strip';
 import { Find } from './find';
@@ -14,7 +15,7 @@ export function PlaceFrame({
   whole = false,
 }: {
   title: string;
-  air: string;
+  air: AirToday | null;
   children: ReactNode;
   /** The page fills the frame to its edges. */
   whole?: boolean;

@@ -6,12 +6,14 @@ import {
   KIND_PLURALS,
   LAYOUT_AIMS,
   type Layout,
+  type LengthStyle,
   PAIR_SCHOOLS,
   type PanelDemand,
   type PartKind,
   PROPOSAL,
   shoppingList,
   whyToBuy,
+  writeQuantity,
 } from '@/core';
 import { Choice, Select, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
@@ -25,6 +27,7 @@ import { BoardTools } from './board-tools';
 
 /** What the layout comes to, and what it is searched for. */
 export function LayoutSide({ layout }: { layout: Layout | null }) {
+  const { style } = useUnits();
   const { figures, demand, checks, piece } = useDerived();
   const inOrder = checks.find((check) => check.id === 'layout.sequence-apron');
   const currency = useJobState((s) => s.shop.prices.currency);
@@ -48,7 +51,7 @@ export function LayoutSide({ layout }: { layout: Layout | null }) {
         {layout ? `${layout.offcuts.length} pieces` : '–'}
       </FigureLine>
       <FigureLine label="To buy" figure={figures['to-buy']}>
-        {layout ? buy(layout) : '–'}
+        {layout ? buy(layout, style) : '–'}
       </FigureLine>
       {layout?.shortfall.length ? <ShortfallList layout={layout} /> : null}
       {panel ? <StripChoices panel={panel} /> : null}
@@ -222,11 +225,11 @@ function Aim() {
   );
 }
 
-/** What is to be bought, in board feet. */
-export const buy = (layout: Layout) =>
+/** What is to be bought, all of it together. */
+export const buy = (layout: Layout, style: LengthStyle) =>
   layout.shortfall.length === 0
     ? 'nothing'
-    : `${layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0).toFixed(1)} board feet`;
+    : writeQuantity({ amount: layout.shortfall.reduce((sum, s) => sum + s.boardFeet, 0), unit: 'board-foot' }, style);
 
 function ShortfallList({ layout }: { layout: Layout }) {
   const units = useUnits();
@@ -245,7 +248,8 @@ function ShortfallList({ layout }: { layout: Layout }) {
               : line.quarters
                 ? `${line.quarters}/4 rough`
                 : `over ${units.length(line.thickness)} thick`}
-            , {line.boardFeet.toFixed(1)} board feet: {line.names.join(', ')}; {whyToBuy(line)}
+            , {writeQuantity({ amount: line.boardFeet, unit: 'board-foot' }, units.style)}: {line.names.join(', ')};{' '}
+            {whyToBuy(line)}
           </li>
         ))}
       </ul>

@@ -7,6 +7,7 @@ import { Select } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
 import { later } from '@/ui/later';
 import { ProgressBar } from '@/ui/progress-bar';
+import { useUnits } from '@/ui/units';
 import { usePanZoom } from '@/ui/use-pan-zoom';
 import { useTabs } from '../form/piece-drawing';
 import { useChange, useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
@@ -187,12 +188,13 @@ function PanelLead({ place }: { place: string }) {
 }
 
 function LayoutLead({ layout }: { layout: Layout | null }) {
+  const units = useUnits();
   const { figures } = useDerived();
   if (!layout) return <p>Which board gives which strip.</p>;
   if (layout.gap === null)
     return (
       <p>
-        <span className="figures font-semibold text-[34px] text-stop leading-10">{buy(layout)}</span>{' '}
+        <span className="figures font-semibold text-[34px] text-stop leading-10">{buy(layout, units.style)}</span>{' '}
         <span className="text-ink-2">to buy</span>
       </p>
     );

@@ -1,7 +1,7 @@
 'use client';
 
-import { boardFeet, type Layout, ownerOf, partOfPiece } from '@/core';
-import { Length } from '@/ui/units';
+import { boardFeet, type Layout, ownerOf, partOfPiece, writeQuantity } from '@/core';
+import { Length, useUnits } from '@/ui/units';
 import { useDerived } from '../job/job-context';
 import { useLightInJob } from '../job/use-light-in-job';
 import { useWood } from './use-wood';
@@ -9,6 +9,7 @@ import { useWood } from './use-wood';
 /** Every piece of a layout with its board. */
 export function PiecesTable({ layout }: { layout: Layout }) {
   const { job } = useDerived();
+  const { style } = useUnits();
   const { boards, labelOf } = useWood();
   const { lit, light } = useLightInJob();
   const alone = job.pieces.length === 1;
@@ -20,7 +21,7 @@ export function PiecesTable({ layout }: { layout: Layout }) {
           <th>Part</th>
           <th>Board</th>
           <th className="text-right">Rough</th>
-          <th className="text-right">Board feet</th>
+          <th className="text-right">Rough wood</th>
         </tr>
       </thead>
       <tbody>
@@ -48,7 +49,13 @@ export function PiecesTable({ layout }: { layout: Layout }) {
               </td>
               <td className="figures text-right">
                 {board
-                  ? boardFeet({ length: p.length, width: p.width, roughThickness: board.thickness }).toFixed(2)
+                  ? writeQuantity(
+                      {
+                        amount: boardFeet({ length: p.length, width: p.width, roughThickness: board.thickness }),
+                        unit: 'board-foot',
+                      },
+                      style,
+                    )
                   : ''}
               </td>
             </tr>

@@ -112,7 +112,7 @@ function Calendar() {
                 preserveAspectRatio="none"
                 className="print:w-full"
                 role="img"
-                aria-label={`${operation.of ? `${operation.of}, ` : ''}${operation.name}: from ${from} to ${end}${operation.wait > 0 ? `, waiting until ${readyOn}` : ''}`}
+                aria-label={`${operation.of ? `${operation.of}, ` : ''}${operation.name}: from ${sayDay(from)} to ${sayDay(end)}${operation.wait > 0 ? `, waiting until ${sayDay(readyOn)}` : ''}`}
               >
                 <rect x={b * day} y={6} width={Math.max(0, c - b) * day} height={4} className="fill-middle" />
                 <rect x={a * day} y={2} width={(b - a) * day} height={12} className="fill-ink" />

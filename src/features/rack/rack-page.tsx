@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import type { RackPart } from '@/contract/replies';
-import type { Shop } from '@/core';
+import { type Shop, writeQuantity } from '@/core';
 import { Button, buttonLook } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
@@ -38,6 +38,7 @@ export function RackPage({
   /** A board to open at once, as the code on its label asks for. */
   opened: RackBoard | 'gone' | null;
 }) {
+  const { style } = useUnits();
   const [text, setText] = useState(find);
   const [species, setSpecies] = useState('');
   const [sort, setSort] = useState<SortKey>('tag');
@@ -54,7 +55,8 @@ export function RackPage({
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="text-[19px]">{TITLES[shelf]}</h1>
         <p className="figures mr-auto text-ink-2">
-          {rack.total} {rack.total === 1 ? 'board' : 'boards'}, {rack.boardFeet.toFixed(1)} board feet
+          {rack.total} {rack.total === 1 ? 'board' : 'boards'},{' '}
+          {writeQuantity({ amount: rack.boardFeet, unit: 'board-foot' }, style)}
         </p>
         <RackTools
           {...{ shelf, text, species, inTable, woods: rack.woods }}

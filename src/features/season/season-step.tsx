@@ -1,6 +1,6 @@
 'use client';
 
-import { FINISH_OF_PLAN, FINISHES, HOLDS, MOVEMENT_SCHOOLS, plusDays, sayDayShort, topWidthAt } from '@/core';
+import { FINISH_OF_PLAN, FINISHES, HOLDS, MOVEMENT_SCHOOLS, plusDays, sayDay, sayDayShort, topWidthAt } from '@/core';
 import { Choice, DayField, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { later } from '@/ui/later';
@@ -43,7 +43,7 @@ export function SeasonStep() {
       {season.reference.measuredOn ? (
         <p className="mt-2 text-ink-2">
           The top was measured at <QuantityText of={{ amount: season.reference.width, unit: 'mm-movement' }} /> on{' '}
-          {season.reference.measuredOn}; the widths start from there.
+          {sayDay(season.reference.measuredOn)}; the widths start from there.
         </p>
       ) : null}
     </StepFrame>

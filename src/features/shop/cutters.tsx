@@ -33,7 +33,8 @@ export function Cutters({
             />
             <NumberField label="How many" value={row.count} least={1} most={200} onCommit={(count) => set({ count })} />
             <NumberField
-              label="Press with, N"
+              label="Press with"
+              unit="N"
               value={row.force}
               least={100}
               most={60000}

@@ -11,6 +11,7 @@ import {
   type Place,
   type Room,
   turnedSouth,
+  writeQuantity,
 } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -20,6 +21,7 @@ import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
 import { useRevisioned } from '@/ui/revisioned';
 import { TwoVersions } from '@/ui/two-versions';
+import { useUnits } from '@/ui/units';
 import { LoggerImport } from './logger-import';
 import { MONTHS, PlaceChart } from './place-chart';
 
@@ -72,6 +74,7 @@ export function PlaceDialog({ place, onClose }: { place: PlaceReply | null; onCl
   const save = async () => {
     if ((await write(draft)).ok) onClose(true);
   };
+  const { style } = useUnits();
   const { months, room } = draft;
   const inside = useMemo(() => indoorMonths({ months, room }), [months, room]);
   return (
@@ -150,7 +153,7 @@ export function PlaceDialog({ place, onClose }: { place: PlaceReply | null; onCl
                   least={0}
                   most={100}
                   onCommit={(relativeHumidity) => month(i, { relativeHumidity })}
-                  hint={`${draft.room ? `indoors ${room.temperature.toFixed(1)} °C ${room.relativeHumidity.toFixed(0)} %, ` : ''}wood comes to ${equilibriumMoisture(room).toFixed(1)} %`}
+                  hint={`${draft.room ? `indoors ${writeQuantity({ amount: room.temperature, unit: 'celsius' }, style)} ${room.relativeHumidity.toFixed(0)} %, ` : ''}wood comes to ${equilibriumMoisture(room).toFixed(1)} %`}
                 />
               </div>
             );

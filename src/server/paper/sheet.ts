@@ -26,6 +26,7 @@ import { boardOnPaper } from '@/core/format/board-on-paper';
 import { hardwareOf } from '@/core/format/hardware';
 import { apartOnPaper, viewsOnPaper } from '@/core/format/piece-on-paper';
 import type { JointWords } from '@/core/joint/joint-words';
+import { CUSTOMARY } from '@/core/measure/customary';
 import type { Board } from '@/core/stock/board';
 import { drawn } from './drawing';
 import { type PaperDocument, pageRoom, titledTable, words } from './print-document';
@@ -321,7 +322,7 @@ function boardsOf({ layout, letters, species }: DerivedWood, input: SheetInput):
         { title: 'No.', width: 'auto', right: true },
         { title: 'Long and wide', width: 'auto', right: true },
         { title: 'Rough', width: 'auto' },
-        { title: 'Board feet', width: 'auto', right: true },
+        { title: 'Rough wood', width: 'auto', right: true },
         { title: 'For', width: '*' },
       ],
       shoppingList(layout.shortfall).map((line) => [
@@ -332,7 +333,7 @@ function boardsOf({ layout, letters, species }: DerivedWood, input: SheetInput):
           : line.quarters
             ? `${line.quarters}/4`
             : `over ${say(line.thickness)}`,
-        line.boardFeet.toFixed(1),
+        writeQuantity({ amount: line.boardFeet, unit: 'board-foot' }, input.style),
         line.names.join(', '),
       ]),
     ),
@@ -360,7 +361,7 @@ function gluing(group: Alike, { style }: SheetInput, several: boolean): Content[
             { title: 'Pieces', width: '*' },
             { title: 'Width', width: 'auto', right: true },
             { title: 'Clamps', width: 'auto', right: true },
-            { title: 'Pressure, MPa', width: 'auto', right: true },
+            { title: 'Pressure', width: 'auto', right: true },
             { title: 'Glue', width: 'auto', right: true },
             { title: 'Minutes', width: 'auto', right: true },
           ],
@@ -369,8 +370,8 @@ function gluing(group: Alike, { style }: SheetInput, several: boolean): Content[
             stage.members.join(' + '),
             say(stage.width),
             `${stage.clamps.count} of ${say(Math.ceil(stage.clamps.leastLength / 10) * 10)}`,
-            `${stage.clamps.pressure.toFixed(2)} of ${stage.clamps.asked.toFixed(1)}`,
-            `${Math.ceil(stage.glue)} g`,
+            pressure(stage.clamps, style),
+            writeQuantity({ amount: Math.ceil(stage.glue), unit: 'gram' }, style),
             `${Math.ceil(stage.minutes)} of ${stage.closedBy}`,
           ]),
         ),
@@ -379,6 +380,11 @@ function gluing(group: Alike, { style }: SheetInput, several: boolean): Content[
     };
   });
 }
+
+const pressure = ({ pressure, asked }: { pressure: number; asked: number }, style: LengthStyle) =>
+  style.system === 'metric'
+    ? `${pressure.toFixed(2)} of ${asked.toFixed(1)} MPa`
+    : `${CUSTOMARY.megapascal.of(pressure).toFixed(0)} of ${CUSTOMARY.megapascal.of(asked).toFixed(0)} psi`;
 
 function joints(group: Alike, { style }: SheetInput, several: boolean): Content[] {
   const [own] = group;

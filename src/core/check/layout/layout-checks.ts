@@ -50,7 +50,7 @@ export function layoutChecks(
       id: 'layout.shortfall',
       step: 'layout',
       level: 'stop',
-      sentence: say`The rack does not give everything: ${feet.toFixed(1)} board feet of ${species.commonName} are to be bought (${names}).`,
+      sentence: say`The rack does not give everything: ${{ amount: feet, unit: 'board-foot' }} of ${species.commonName} are to be bought (${names}).`,
       value: count(layout.shortfall.length),
       limit: count(0),
       where: layout.shortfall.map((s) => s.part),

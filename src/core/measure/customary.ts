@@ -1,0 +1,30 @@
+/**
+ * Units that are read where lengths are in inches. Factors are exact by definition, or to all digits of NIST Special
+ * Publication 811, appendix B; a board foot is 144 in³ (NHLA).
+ */
+export interface ReaderUnit {
+  name: string;
+  /** From the unit it is kept in, and back to it. */
+  of: (kept: number) => number;
+  back: (read: number) => number;
+}
+
+const times = (name: string, factor: number): ReaderUnit => ({
+  name,
+  of: (kept) => kept / factor,
+  back: (read) => read * factor,
+});
+
+/** m³ of a board foot. */
+export const BOARD_FOOT = 144 * 0.0254 ** 3;
+
+export const CUSTOMARY = {
+  celsius: { name: '°F', of: (c) => (c * 9) / 5 + 32, back: (f) => ((f - 32) * 5) / 9 },
+  newton: times('lbf', 4.4482216152605),
+  'newton-metre': times('lbf·ft', 1.3558179483314),
+  megapascal: times('psi', 0.0068947572931684),
+  kilogram: times('lb', 0.45359237),
+  gram: times('oz', 28.349523125),
+  'cubic-metre': times('board feet', BOARD_FOOT),
+  'square-metre': times('ft²', 0.3048 ** 2),
+} as const satisfies Record<string, ReaderUnit>;
