@@ -93,7 +93,7 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
     status: 201,
     answers: reply.JobReplySchema,
   },
-  'GET /api/jobs/[id]': { summary: 'A job as it stands.', status: 200, answers: reply.JobReplySchema },
+  'GET /api/jobs/[id]': { summary: 'A job with its current revision.', status: 200, answers: reply.JobReplySchema },
   'PUT /api/jobs/[id]': {
     summary: 'Decisions made from a revision; refused with 409 and what is there now where another was in between.',
     body: v.object({ revision: v.number(), document: WrittenJobSchema }),
@@ -209,7 +209,7 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
   'DELETE /api/boards/[id]': { summary: 'To the bin.', status: 200, answers: done('binned') },
   'POST /api/boards/[id]/restore': { summary: 'Out of the bin.', status: 200, answers: reply.BoardReplySchema },
   'POST /api/boards/[id]/put-back': {
-    summary: 'A board that was used up is whole again; what was cut from it goes.',
+    summary: 'A board that was used up is whole again; what was cut from it is removed.',
     status: 200,
     answers: done('putBack'),
   },

@@ -176,6 +176,7 @@ export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above
 export { blankId, halfDiagonal, LEG_MAKING, legBlanks, ownerOf } from './piece/table/bases/leg-apron/making';
 export { isSatAllRound } from './piece/table/form';
 export * from './piece/table/form-fields';
+export * from './piece/table/form-questions';
 export { FLATNESS } from './piece/table/holds/battens';
 export { HOLDS } from './piece/table/holds/hold';
 export { FRAMED_PANELS } from './piece/table/tops/framed';
@@ -196,6 +197,7 @@ export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
 export { sizeAt, topWidthAt } from './season/size-at';
 export { acrossAt } from './solid/line-across';
 export { type Flat, gapBetween, insideBy } from './solid/outline';
+export { sayKindChange } from './start/kind-change';
 export { newJob } from './start/new-job';
 export { copyOfJob, copyOfPiece, newPiece, partWoodChanges, woodChanges } from './start/pieces';
 export { startBase, startBaseChanges, startTop, startTopChanges } from './start/start-form';

@@ -331,7 +331,7 @@ export async function takenTags(
 /** Boards that make the rack another one. */
 const MANY = 200;
 
-/** All of them or none; boards whose tag stands on the rack already are refused together. */
+/** All of them or none; boards whose tag is on the rack already are refused together. */
 export async function addBoards(workshopId: string, boards: readonly BoardInput[], db?: Queryable): Promise<number> {
   const work = async (client: Queryable) => {
     const taken = await takenTags(workshopId, boards, client);

@@ -38,7 +38,7 @@ function noLayout(id: string): never {
   throw notFound('layout', id);
 }
 
-/** The files a job goes out as. A new one is one line here. */
+/** The files that are written of a job. A new one is one line here. */
 const FILES: Record<string, (id: string, query: URLSearchParams) => Promise<FileOut>> = {
   'cut-list.csv': async (id, query) => {
     const { job, derived, shop } = await wholeJob(id, false, query);

@@ -80,7 +80,7 @@ export async function addJob(workshopId: string, document: JobDocument, db?: Que
   return db ? work(db) : inTransaction(work);
 }
 
-/** Writes the next revision when `expected` is still the current one; otherwise hands back what stands. */
+/** Writes the next revision when `expected` is still the current one; otherwise returns the revision that is kept. */
 async function advance(
   workshopId: string,
   id: string,

@@ -6,12 +6,12 @@ import { currentWorkshop } from './workshop-store';
 /** Boards sent at once. */
 const MOST = 200;
 
-/** The part of the rack an address asks for: ?find=&wood=&sort=&from=&count=, and &bin or &used. */
+/** The part of the rack that a query selects: ?find=&wood=&sort=&from=&count=, and &bin or &used. */
 export async function rackOf(query: URLSearchParams): Promise<RackPart> {
   return partOf(query, whole(query, 'from', 0, 1_000_000, 0), whole(query, 'count', 1, MOST, 100));
 }
 
-/** All boards an address asks for, in the order of their tags. */
+/** All boards that a query selects, in the order of their tags. */
 export async function wholeShelf(query: URLSearchParams, most: number): Promise<BoardReply[]> {
   return (await partOf(query, 0, most)).boards;
 }

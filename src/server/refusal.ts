@@ -5,7 +5,7 @@ export class Refusal extends Error {
   constructor(
     readonly status: number,
     readonly problems: readonly Problem[],
-    /** What the browser needs to mend it, such as the version that stands. */
+    /** What the browser needs to mend it, such as the version that is kept. */
     readonly current?: unknown,
   ) {
     super(problems[0]?.problem ?? 'refused');

@@ -108,7 +108,7 @@ export async function savePlace(
   throw current ? staleWrite('This place', current) : notFound('place', id);
 }
 
-/** Into the bin, unless a job still stands in it. */
+/** Into the bin, unless a job still uses it. */
 export async function binPlace(workshopId: string, id: string): Promise<void> {
   const used = await pool().query(
     `select r.document->>'name' as name from job j join job_revision r on r.job_id = j.id and r.revision = j.revision

@@ -384,7 +384,7 @@ export function Select<T extends string>({
   );
 }
 
-/** A few ways to go, all in sight; the reason of the chosen one stands below. */
+/** A few options, all shown; the reason of the chosen one below. */
 export function Choice<T extends string>({
   label,
   value,

@@ -2,6 +2,7 @@
 
 import clsx from 'clsx';
 import type { Dimension, View } from '@/core';
+import { DimensionGrip, type Draggable } from './dimension-grip';
 import { useUnits } from './units';
 import { useSize } from './use-size';
 
@@ -9,7 +10,6 @@ import { useSize } from './use-size';
 const BESIDE = { metric: 62, imperial: 92 } as const;
 const ABOVE = { top: 40, bottom: 44 };
 const STEP = 22;
-/** Drawn in the order they stand, so that what is nearer covers what is behind. */
 /** Strips of several woods, from pale to dark. */
 const TONES = ['fill-none', 'fill-ink/12', 'fill-ink/28', 'fill-ink/50'] as const;
 const PAINTED: readonly string[] = ['seen', 'edge', 'cut'];
@@ -23,6 +23,7 @@ export function MeasuredDrawing({
   partNames,
   travel,
   wood,
+  drags = {},
 }: {
   view: View;
   name: string;
@@ -33,6 +34,8 @@ export function MeasuredDrawing({
   travel?: number;
   /** Ids of the parts drawn in the colour of wood: the top. */
   wood?: readonly string[];
+  /** By the ids of dimensions, what of them can be dragged. */
+  drags?: Readonly<Record<string, Draggable>>;
 }) {
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
@@ -175,6 +178,8 @@ export function MeasuredDrawing({
             dimension={dimension}
             at={at}
             text={units.length(dimension.value, dimension.moves)}
+            scale={scale}
+            drag={drags[dimension.id]}
           />
         ))}
       </svg>
@@ -186,10 +191,14 @@ function DimensionLine({
   dimension,
   at,
   text,
+  scale,
+  drag,
 }: {
   dimension: Dimension;
   at: (p: readonly [number, number]) => [number, number];
   text: string;
+  scale: number;
+  drag: Draggable | undefined;
 }) {
   const { side, step } = dimension;
   const away = STEP * step;
@@ -203,7 +212,7 @@ function DimensionLine({
   const span = Math.hypot(q[0] - p[0], q[1] - p[1]);
   const room = text.length * 6.2 + 10;
   const tight = span < room + 8;
-  // A figure that does not fit its line stands beside it.
+  // A figure that does not fit on its line is written beside it.
   const label: [number, number] = tight
     ? upright
       ? [middle[0] + (side === 'left' ? -10 : 10), middle[1]]
@@ -211,41 +220,54 @@ function DimensionLine({
     : middle;
   const turn = upright && !tight ? `rotate(-90 ${label[0]} ${label[1]})` : undefined;
   return (
-    <g data-dimension={dimension.id} pointerEvents="none">
-      <line x1={a[0]} y1={a[1]} x2={p[0]} y2={p[1]} className="stroke-line" strokeWidth={0.7} />
-      <line x1={b[0]} y1={b[1]} x2={q[0]} y2={q[1]} className="stroke-line" strokeWidth={0.7} />
-      <line x1={p[0]} y1={p[1]} x2={q[0]} y2={q[1]} className="stroke-ink-2" strokeWidth={0.8} />
-      {[p, q].map(([x, y]) => (
-        <line
-          key={`${x},${y}`}
-          x1={x - 3.5}
-          y1={y + 3.5}
-          x2={x + 3.5}
-          y2={y - 3.5}
-          className="stroke-ink"
-          strokeWidth={1}
-        />
-      ))}
-      {!tight ? (
-        <rect
-          x={label[0] - room / 2}
-          y={label[1] - 8}
-          width={room}
-          height={16}
+    <g data-dimension={dimension.id}>
+      <g pointerEvents="none">
+        <line x1={a[0]} y1={a[1]} x2={p[0]} y2={p[1]} className="stroke-line" strokeWidth={0.7} />
+        <line x1={b[0]} y1={b[1]} x2={q[0]} y2={q[1]} className="stroke-line" strokeWidth={0.7} />
+        <line x1={p[0]} y1={p[1]} x2={q[0]} y2={q[1]} className="stroke-ink-2" strokeWidth={0.8} />
+        {[p, q].map(([x, y]) => (
+          <line
+            key={`${x},${y}`}
+            x1={x - 3.5}
+            y1={y + 3.5}
+            x2={x + 3.5}
+            y2={y - 3.5}
+            className="stroke-ink"
+            strokeWidth={1}
+          />
+        ))}
+        {!tight ? (
+          <rect
+            x={label[0] - room / 2}
+            y={label[1] - 8}
+            width={room}
+            height={16}
+            transform={turn}
+            className="fill-paper"
+          />
+        ) : null}
+        <text
+          x={label[0]}
+          y={label[1]}
           transform={turn}
-          className="fill-paper"
+          textAnchor={tight && upright ? (side === 'left' ? 'end' : 'start') : 'middle'}
+          dominantBaseline="central"
+          className="figures fill-ink font-semibold text-[13px]"
+        >
+          {text}
+        </text>
+      </g>
+      {drag && span > 1 ? (
+        <DimensionGrip
+          drag={drag}
+          at={drag.end === 'to' ? q : p}
+          away={[
+            ((drag.end === 'to' ? 1 : -1) * (q[0] - p[0])) / span,
+            ((drag.end === 'to' ? 1 : -1) * (q[1] - p[1])) / span,
+          ]}
+          scale={scale}
         />
       ) : null}
-      <text
-        x={label[0]}
-        y={label[1]}
-        transform={turn}
-        textAnchor={tight && upright ? (side === 'left' ? 'end' : 'start') : 'middle'}
-        dominantBaseline="central"
-        className="figures fill-ink font-semibold text-[13px]"
-      >
-        {text}
-      </text>
     </g>
   );
 }

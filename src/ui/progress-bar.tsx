@@ -1,4 +1,4 @@
-/** How far a long computation has come, 0–1; null where nobody can say, and only that it goes on. */
+/** How far a long computation has come, 0–1; null where it is not known, and only that it is under way. */
 export function ProgressBar({
   label,
   share,

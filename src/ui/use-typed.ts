@@ -5,7 +5,7 @@ import type { Problem } from '@/core';
 import { afterPress } from './after-press';
 import { useHeld } from './settling';
 
-/** Tries a new value; what is wrong with it comes back and stands under the field. */
+/** Tries a new value; what is wrong with it is returned and shown under the field. */
 export type Commit<T> = (value: T) => readonly Problem[] | undefined;
 
 /** What a typed text reads as: a value to take over, nothing at all, or a problem. */
@@ -23,7 +23,7 @@ export function useTyped<T>(given: {
   read: (text: string) => Reading<T>;
   onCommit: Commit<T>;
   onEmpty?: (() => void) | undefined;
-  /** As it stands outside the field. */
+  /** The value that is kept outside the field. */
   value: T;
 }) {
   const [text, setText] = useState<string | null>(null);
@@ -52,7 +52,7 @@ export function useTyped<T>(given: {
     forget();
     run?.();
   };
-  // What still waits when the field goes away is taken over then.
+  // What is still typed when the field is removed is taken over then.
   useEffect(
     () => () => {
       const last = waiting.current;

@@ -2,7 +2,7 @@
 const SLICE = 80;
 
 /**
- * Runs a computation that yields as it goes, in slices: between them it tells the last thing yielded and can be stopped.
+ * Runs a computation that yields its progress, in slices: between them it reports the last value yielded and can be stopped.
  *
  * @returns what it came to, or undefined with the last thing yielded when it was stopped
  */

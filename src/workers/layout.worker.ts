@@ -15,7 +15,7 @@ import { inSlices } from './in-slices';
 let stopped = false;
 let solver: Promise<LinearSolver | undefined> | undefined;
 
-/** HiGHS, once for this worker; where it cannot be loaded the search goes on without it and claims a weaker bound. */
+/** HiGHS, once for this worker; where it cannot be loaded the search runs without it and reports a weaker bound. */
 function loadSolver(wasm: string): Promise<LinearSolver | undefined> {
   solver ??= loadHighs({ locateFile: () => wasm }).then(highsSolver, () => undefined);
   return solver;

@@ -70,22 +70,36 @@ export async function again(page: Page) {
   await page.waitForSelector(AWAKE);
 }
 
+/** Opens what is asked in Form, so that every field can be come to. */
+const openQuestions = (page: Page) =>
+  page.evaluate(() => {
+    for (const question of document.querySelectorAll<HTMLDetailsElement>('main details[data-question]:not([open])'))
+      question.open = true;
+  });
+
 /** A field by its label; a unit at its end stands behind a space that does not break. */
-export const field = (page: Page, label: string, role = 'textbox') =>
-  page.waitForSelector(
+export const field = async (page: Page, label: string, role = 'textbox') => {
+  await openQuestions(page);
+  return page.waitForSelector(
     `::-p-aria([name="${label.replace(/ (?=(%|N|kg|°C|°)$)/, '\u00a0')}"][role="${role}"])`,
   ) as Promise<ElementHandle<HTMLInputElement>>;
+};
 export const button = (page: Page, name: string) =>
   page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`) as Promise<ElementHandle<HTMLElement>>;
 export const link = (page: Page, name: string) =>
   page.waitForSelector(`::-p-aria([name="${name}"][role="link"])`) as Promise<ElementHandle<HTMLElement>>;
-export const radio = (page: Page, name: string) =>
-  page.waitForSelector(`::-p-aria([name="${name}"][role="radio"])`) as Promise<ElementHandle<HTMLElement>>;
+export const radio = async (page: Page, name: string) => {
+  await openQuestions(page);
+  return page.waitForSelector(`::-p-aria([name="${name}"][role="radio"])`) as Promise<ElementHandle<HTMLElement>>;
+};
 
-/** Chooses by the label of a list. */
+/** Chooses by the label of a list; another kind is taken once it is said what that changes. */
 export async function choose(page: Page, label: string, value: string) {
+  await openQuestions(page);
   const list = await page.waitForSelector(`::-p-aria([name="${label}"][role="combobox"])`);
+  const before = await list!.evaluate((e) => (e as HTMLSelectElement).value);
   await list!.select(value);
+  if (/^Kind of (top|base)$/.test(label) && before !== value) await (await button(page, 'Change it')).click();
 }
 
 /** Writes over what a field holds, all of it at once: how long pauses between letters are is the machine's affair. */

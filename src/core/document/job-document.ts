@@ -27,7 +27,7 @@ export const WoodSchema = v.object({
   species: v.pipe(v.string(), v.nonEmpty('a species is needed'), v.maxLength(80)),
 });
 
-/** The air that the job goes through, when, and how movement is reckoned. */
+/** Where the job is made and delivered, when, and how its movement is computed. */
 export const SeasonSchema = v.object({
   shopPlaceId: v.string(),
   homePlaceId: v.string(),

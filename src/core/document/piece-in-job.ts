@@ -88,7 +88,7 @@ export function pieceInJob(job: JobDocument, piece: PieceDecisions, instance = 1
 /** Groups of decisions that are the piece's alone. */
 const WHOLE_GROUPS = ['form', 'joints', 'glueUp', 'use', 'count', 'wood', 'woodOf', 'spots'];
 
-/** Where a decision about a piece stands in the job's document. Paths of the job come back as they are. */
+/** The path of a decision about a piece in the job's document. Paths of the job are returned unchanged. */
 export function pathInJob({ pieceId, instance }: Pick<PieceInJob, 'pieceId' | 'instance'>, path: string): string {
   const [group = '', key = ''] = path.split('.');
   if (group === 'bench') return `pieces.${pieceId}.benches.${instance}${path.slice('bench'.length)}`;

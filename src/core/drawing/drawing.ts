@@ -237,7 +237,7 @@ function concealed(d: DrawnPart, nearer: readonly DrawnPart[]): boolean {
       outline.reduce((sum, p) => sum + p[0], 0) / n,
       outline.reduce((sum, p) => sum + p[1], 0) / n,
     ];
-    // A hair inside its own edge, so that what lies edge on edge counts as behind.
+    // A hair inside its own edge, so that what lies edge on edge is taken to be behind.
     const within = (p: Point): Point => [p[0] + (middle[0] - p[0]) * 0.02, p[1] + (middle[1] - p[1]) * 0.02];
     const probes = [middle, ...outline.flatMap((p, i) => [within(p), within(half(p, outline[(i + 1) % n] ?? p))])];
     return probes.every((p) => covers.some((cover) => insideBy(cover, p) > 0));

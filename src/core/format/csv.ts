@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { type LengthStyle, MM_PER_INCH } from '../measure/length';
 
-/** How a table goes out: its lengths in the reader's units, its figures with a point or a comma. */
+/** How a table is written: its lengths in the reader's units, its figures with a point or a comma. */
 export interface CsvStyle {
   length: LengthStyle;
   decimal: 'point' | 'comma';

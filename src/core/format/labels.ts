@@ -18,7 +18,7 @@ type Given = {
 
 /**
  * Labels to be cut apart and stapled to the boards: tag, wood, size, what was last read, and a code that opens the board
- * in Taller (QR, ISO/IEC 18004, at level M, which stands a smudge).
+ * in Taller (QR, ISO/IEC 18004, at level M, which is still read with a smudge).
  *
  * @param address of a board's own page
  * @returns the pages one after the other, so that a whole rack's are never held at once; true millimetres

@@ -7,7 +7,7 @@ import { boardShape } from '../stock/board-shape';
 
 const GAP = 150;
 
-/** Layers of the drawing: what is there, what is cut, what goes back, what is in the way, what is written. */
+/** Layers of the drawing: boards, pieces, offcuts, defects, texts. */
 export const DXF_LAYERS = ['BOARDS', 'PARTS', 'OFFCUTS', 'DEFECTS', 'LETTERS'] as const;
 
 /** The boards of a layout one below the other as DXF in true millimetres, one layer for each kind of line. */

@@ -1,7 +1,7 @@
 import type { AlignerSize } from '../joint/edge-joint';
 import { chordAt, type Flat } from '../solid/outline';
 
-/** One joint between two boards of the panel, and where something stands in it. mm from the middle of the finished top. */
+/** One joint between two boards of the panel, and where something is let into it. mm from the middle of the finished top. */
 export interface EdgeJoint {
   /** Labels of the two boards. */
   between: readonly [string, string];

@@ -13,7 +13,7 @@ export interface GlueStrip {
   length?: number;
 }
 
-/** What goes into one gluing: strips, or sections made in stages before. */
+/** One gluing: of strips, or of sections made in earlier stages. */
 export interface GlueStage {
   id: string;
   name: string;
@@ -33,7 +33,7 @@ export interface GlueStage {
   /** Minutes of spreading and closing, against the glue's own. */
   minutes: number;
   closedBy: number;
-  /** Goes through the planer after this stage. */
+  /** It is planed after this stage. */
   planes: boolean;
 }
 
@@ -44,7 +44,7 @@ export interface GlueUp {
   limits: readonly GlueLimit[];
 }
 
-/** Something a stage asks for that the shop or the glue does not give. */
+/** A requirement of a stage that the shop or the glue does not meet. */
 export interface GlueLimit {
   stage: string;
   kind: 'clamps' | 'time' | 'room' | 'pressure';

@@ -4,7 +4,7 @@ import type { WorkedPiece } from './piece-stages';
 
 /**
  * The operations of all pieces of a job. Pieces that are made alike are worked through each operation together: its hours
- * add up, and where something stands in clamps the next one waits for them (common practice).
+ * add up, and while one is in clamps the next one waits for them (common practice).
  */
 export function batched(worked: readonly WorkedPiece[]): Operation[] {
   if (worked.length === 1) return [...(worked[0] as WorkedPiece).operations];

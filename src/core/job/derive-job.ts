@@ -50,7 +50,7 @@ export interface DerivedJob extends Airs {
 
 /**
  * The whole chain for one job: pieces as they are drawn → their boards, species by species → each piece's season, glue-ups
- * and operations → the calendar → checks and figures. No layout is searched here; a kept one comes in and goes out with its
+ * and operations → the calendar → checks and figures. No layout is searched here; a kept one is passed through with its
  * state. Pure, and quick enough for every keystroke.
  *
  * @returns the derived job, or the problems that leave nothing to derive from (an unknown species, no place)
@@ -129,7 +129,7 @@ function airOf({ document, places }: JobInputs): Airs | { problems: Problem[] } 
   return {
     problems: [
       {
-        problem: 'No place is known, so there is no air to reckon with.',
+        problem: 'No place is known, so the air is not known.',
         where: 'season',
         wayOut: 'Add the shop and the home on the Shop page.',
       },

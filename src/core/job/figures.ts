@@ -269,7 +269,7 @@ function panelFigures(laid: readonly LaidStrip[], place: string): Figure[] {
           .map(({ joint, at }) => input(`Joint ${at}`, `${Math.round(100 * (1 - joint.total))} of 100`)),
       ],
       'Taller’s own weighing of what sets two neighbours off: tones apart out of four, ring angles apart out of 90°, another log, planing against one another',
-      'What nobody has looked at counts as alike; the eye decides.',
+      'What nobody has looked at is taken to be alike; the eye decides.',
     ),
   ];
 }

@@ -9,7 +9,7 @@ const isOf = (owner: Owner, name: string): boolean => {
   return pieceId === owner.pieceId && instance === owner.instance;
 };
 
-/** The demand of a piece with the names its parts have in the job; `mark` goes before every letter. */
+/** The demand of a piece with the names its parts have in the job; `mark` is put before every letter. */
 export function demandInJob(owner: Owner, mark: string, { species, parts, panels }: Demand): Demand {
   const name = (id: string) => partInJob(owner, id);
   return {

@@ -25,7 +25,7 @@ import { findSpecies, type Species } from '../wood/species';
 import { panelOfTop, type WorkedPanel, workPanels } from './panels';
 import { emptyMemory, remembered, rememberedOf } from './remember';
 
-/** The air that a job goes through. */
+/** The air of the shop and of the home of a job. */
 export interface Airs {
   shopAir: Place;
   homeAir: Place;

@@ -32,7 +32,7 @@ export const ALIGNERS: Readonly<Record<Aligner, { name: string; reason: string; 
   },
 };
 
-/** What stands in an edge: mm across the thickness, along the joint, and into each of the two edges. */
+/** What is let into an edge: mm across the thickness, along the joint, and into each of the two edges. */
 export interface AlignerSize {
   thickness: number;
   along: number;

@@ -31,7 +31,7 @@ export type KeptLayout = v.InferOutput<typeof KeptLayoutSchema>;
 
 /** What one layout has against another. */
 export interface LayoutMerits {
-  /** What it counts as, in the shop's money. */
+  /** Its cost, in the shop's money. */
   counts: number;
   /** Price of the boards, less what goes back to the rack; the shop's money. */
   wood: number;

@@ -124,7 +124,7 @@ export function describeLayout(
 
 /**
  * Everything about a layout that follows from where its pieces lie: strips in their order, money, yield, gap. It is
- * all that is needed to reckon a layout anew after the maker has moved something.
+ * all that is needed to compute a layout anew after the maker has moved something.
  */
 export function writtenLayout(
   demand: Demand,

@@ -36,7 +36,7 @@ const CUTS_DEAREST = 2;
  *
  * @param asked of one board: blanks, strips, offcut and cuts, as a share where the board is only used in part
  * @param met grows by what is met
- * @param cutsToo whether cuts have a price as well: closer, and longer to reckon
+ * @param cutsToo whether cuts have a price as well: closer, and slower
  */
 export function sawnLimit(
   ready: ReadyBoard,

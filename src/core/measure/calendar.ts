@@ -3,7 +3,7 @@ import { addDays, differenceInCalendarDays, format, getDayOfYear, parseISO } fro
 /** Calendar days as YYYY-MM-DD; no clock and no time zone comes in. */
 export type Day = string;
 
-/** Remembers what was computed for the last few hundred keys: a job asks for the same days at every keystroke. */
+/** Remembers what was computed for the last few hundred keys: a job needs the same days at every keystroke. */
 function remembered<T>(compute: (day: Day, more: number | Day) => T): (day: Day, more: number | Day) => T {
   const known = new Map<string, T>();
   return (day, more) => {

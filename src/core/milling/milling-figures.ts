@@ -5,7 +5,7 @@ import { remainingDifference } from '../wood/remaining-difference';
 import type { Species } from '../wood/species';
 import type { MillingForecast, MillingLimits } from './forecast-milling';
 
-/** What may be left of the difference between the inside of a board and its air when it counts as at rest. */
+/** What may be left of the difference between the inside of a board and its air when it is taken to be at rest. */
 const AT_REST = 0.1;
 
 /**

@@ -13,7 +13,7 @@ const positive = (size: number) => (Number.isFinite(size) && size > 0 ? size : L
 
 /**
  * A draft whose figures leave nothing of it is drawn as a block of what is left, so that all that follows has finite sizes
- * and places to reckon with.
+ * and places to compute with.
  */
 export function solidDraft(draft: Draft): Draft {
   const body = bodyOf(draft);

@@ -8,7 +8,7 @@ export const MATERIALS: Readonly<Record<Material, { name: string; density: numbe
   resin: { name: 'Resin', density: 1120, modulus: 3_000 },
 };
 
-/** A part that the shop makes of wood; it moves with the seasons, is cut from boards and stands on the cut list. */
+/** A part that the shop makes of wood; it moves with the seasons, is cut from boards and is on the cut list. */
 export const isMade = (part: Pick<Part, 'material'>): boolean => part.material === undefined;
 
 export const madeParts = ({ parts }: { parts: readonly Part[] }): readonly Part[] => parts.filter(isMade);

@@ -22,7 +22,7 @@ export interface Piece {
     /** The outline as straight lines, mm. */
     polygon: readonly Flat[];
   };
-  /** The joint that stands in every corner of a base of legs and aprons. */
+  /** The joint in every corner of a base of legs and aprons. */
   corner: CornerJoint | null;
   fasteners: readonly Fastener[];
   fittings: readonly Fitting[];
@@ -54,7 +54,7 @@ export function topLoads(piece: Piece): readonly (readonly Part[])[] {
   return piece.top.carriedApart ? tops.map((part) => [part]) : [tops];
 }
 
-/** The part of the top that stands for it: the panel, or a slat. */
+/** The part that represents the top: the panel, or a slat. */
 export function leadingPart(piece: Piece): Part {
   const part = findPart(piece, piece.top.leading);
   if (!part) throw new Error(`a top without its ${piece.top.leading}`);

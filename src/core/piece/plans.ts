@@ -56,7 +56,7 @@ export interface TopPlan {
   /** Through it, for outlets and cables; and round what runs up through it. */
   holes?: readonly Hole[];
   notches?: readonly Hole[];
-  /** What is cut out of it that no joint asks for. */
+  /** Cut-outs that belong to no joint. */
   cuts?: readonly Cut[];
   fittings: readonly Fitting[];
   problems: readonly Unbuildable[];

@@ -2,7 +2,7 @@ import { density, type Species } from '../wood/species';
 import { MATERIALS } from './material';
 import { type Part, woodOf } from './part';
 
-/** m³ of a part as it stands in the piece: tenons with it, tapers, mortises and notches taken out. */
+/** m³ of a part as it is built: tenons with it, tapers, mortises and notches taken out. */
 export const partVolume = (part: Part): number => part.volume;
 
 /**

@@ -6,7 +6,7 @@ export const COEFFICIENT_RANGE = { from: 6, to: 14 } as const;
 
 /**
  * Change along the grain per % of moisture: 0.15 % between green and oven-dry, the middle of the 0.1–0.2 % that the
- * Wood Handbook ch. 4 gives for normal wood (from memory). Nothing to reckon gaps with, but never quite nothing.
+ * Wood Handbook ch. 4 gives for normal wood (from memory). Too little to allow gaps for, but never quite nothing.
  */
 export const LENGTHWISE_COEFFICIENT = 0.0015 / 30;
 

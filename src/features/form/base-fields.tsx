@@ -1,31 +1,32 @@
 'use client';
 
-import { BASE_KINDS, baseKind, FormSchema, HEIGHT_FIELDS, startBaseChanges } from '@/core';
-import { Select } from '@/ui/fields';
-import { useChanges, useDecisions } from '../job/job-context';
-import { DecisionFields } from './decision-fields';
-import { Group } from './group';
+import { BASE_KINDS, BASE_QUESTION, BASE_QUESTIONS, baseKind, byQuestion, startBaseChanges } from '@/core';
+import { useDecisions } from '../job/job-context';
+import { FieldsQuestion } from './form-question';
+import { KindChoice } from './kind-choice';
 
 const options = BASE_KINDS.map(({ kind, name }) => ({ value: kind, label: name }));
 
-/** The kind of base and its sizes. */
+/** The kind of base, and what is asked of it. */
 export function BaseFields() {
   const form = useDecisions((own) => own.form);
-  const changeAll = useChanges();
   const { kind } = form.base;
-  const { reason, schema, fields } = baseKind(kind);
+  const { name, reason, schema, fields } = baseKind(kind);
+  const { rest, asked } = byQuestion(fields, BASE_QUESTIONS);
   return (
-    <Group title="Base">
-      <Select
-        label="Kind of base"
-        value={kind}
-        options={options}
-        hint={reason}
-        wide
-        onCommit={(next) => changeAll(startBaseChanges(next, form))}
-      />
-      <DecisionFields fields={HEIGHT_FIELDS} schema={FormSchema} at="form" />
-      <DecisionFields fields={fields} schema={schema} at="form.base" />
-    </Group>
+    <>
+      <FieldsQuestion question={BASE_QUESTION} fields={rest} schema={schema} at="form.base" answer={name}>
+        <KindChoice
+          label="Kind of base"
+          value={kind}
+          options={options}
+          hint={reason}
+          changesFor={(next) => startBaseChanges(next, form)}
+        />
+      </FieldsQuestion>
+      {asked.map((own) => (
+        <FieldsQuestion key={own.question.id} {...own} schema={schema} at="form.base" />
+      ))}
+    </>
   );
 }

@@ -8,6 +8,16 @@ import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { CutOutFields } from './cut-out-fields';
 import { LiveEdgeField } from './live-edge-field';
 
+/** Whether a field is asked of a form as it is now; what only shows a figure asks nothing. */
+export function isAskedNow<F>(field: FormField<F>, own: F, whole: WholeForm, schema: SchemaLike): boolean {
+  if (field.ask === 'nothing' || (field.when && !field.when(own, whole))) return false;
+  if (field.ask !== 'figure') return true;
+  return (
+    boundsOf(schema, own, field.at) !== null &&
+    (typeof valueAt(own, field.at) === 'number' || field.emptyMeans !== undefined)
+  );
+}
+
 /** Fields of one part of the form, drawn from what the part says of itself; bounds and units are its schema's. */
 export function DecisionFields<F>({
   fields,

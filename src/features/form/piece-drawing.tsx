@@ -3,6 +3,7 @@
 import { ToggleGroup } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { drawView, panelOfTop, sizeAt, type ViewName } from '@/core';
+import type { Draggable } from '@/ui/dimension-grip';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
 import { useDecisions, useDerived, useLook, useShownDay } from '../job/job-context';
 import { TakenApart } from './taken-apart';
@@ -46,11 +47,11 @@ export function useViewTabs(first: ViewName) {
 }
 
 /** The piece as it is on the day of the band. */
-export function PieceDrawing({ view }: { view: ViewName }) {
-  return view === 'apart' ? <TakenApart /> : <MeasuredPiece view={view} />;
+export function PieceDrawing({ view, drags }: { view: ViewName; drags?: Readonly<Record<string, Draggable>> }) {
+  return view === 'apart' ? <TakenApart /> : <MeasuredPiece view={view} {...(drags ? { drags } : {})} />;
 }
 
-function MeasuredPiece({ view: name }: { view: ViewName }) {
+function MeasuredPiece({ view: name, drags = {} }: { view: ViewName; drags?: Readonly<Record<string, Draggable>> }) {
   const { piece, season, panels } = useDerived();
   const laid = panelOfTop({ piece, panels })?.laid;
   const lit = useLook((look) => look.lit);
@@ -80,6 +81,7 @@ function MeasuredPiece({ view: name }: { view: ViewName }) {
       partNames={names}
       travel={travel}
       wood={piece.top.parts}
+      drags={drags}
     />
   );
 }

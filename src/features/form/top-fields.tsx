@@ -1,35 +1,50 @@
 'use client';
 
-import { FLAT_FIELDS, FormSchema, JOINED_FIELDS, SIZE_FIELDS, startTopChanges, TOP_KINDS, topKind } from '@/core';
-import { Select } from '@/ui/fields';
-import { useChanges, useDecisions } from '../job/job-context';
+import {
+  byQuestion,
+  FLAT_FIELDS,
+  FLAT_QUESTION,
+  FormSchema,
+  JOINED_FIELDS,
+  JOINED_QUESTION,
+  startTopChanges,
+  TOP_KINDS,
+  TOP_QUESTION,
+  TOP_QUESTIONS,
+  topKind,
+} from '@/core';
+import { useDecisions } from '../job/job-context';
 import { DecisionFields } from './decision-fields';
-import { Group } from './group';
+import { FieldsQuestion } from './form-question';
+import { KindChoice } from './kind-choice';
 
 const options = TOP_KINDS.map(({ kind, name }) => ({ value: kind, label: name }));
 
-/** The kind of top and its sizes. */
+/** The kind of top, its shape, and what is asked of it. */
 export function TopFields() {
   const form = useDecisions((own) => own.form);
-  const changeAll = useChanges();
   const { top } = form;
-  const { reason, schema, shape, fields } = topKind(top.kind);
-  const panel = 'cutOuts' in top;
+  const { name, reason, schema, shape, fields } = topKind(top.kind);
+  const { rest, asked } = byQuestion(fields, TOP_QUESTIONS);
   return (
-    <Group title="Top">
-      <Select
-        label="Kind of top"
-        value={top.kind}
-        options={options}
-        hint={reason}
-        wide
-        onCommit={(kind) => changeAll(startTopChanges(kind, form))}
-      />
-      {shape ? <DecisionFields fields={shape} schema={schema} at="form.top" /> : null}
-      <DecisionFields fields={SIZE_FIELDS} schema={FormSchema} at="form" />
-      <DecisionFields fields={fields} schema={schema} at="form.top" />
-      {panel ? <DecisionFields fields={FLAT_FIELDS} schema={FormSchema} at="form" /> : null}
-      <DecisionFields fields={JOINED_FIELDS} schema={FormSchema} at="form" />
-    </Group>
+    <>
+      <FieldsQuestion question={TOP_QUESTION} fields={rest} schema={schema} at="form.top" answer={name}>
+        <KindChoice
+          label="Kind of top"
+          value={top.kind}
+          options={options}
+          hint={reason}
+          changesFor={(kind) => startTopChanges(kind, form)}
+        />
+        {shape ? <DecisionFields fields={shape} schema={schema} at="form.top" /> : null}
+      </FieldsQuestion>
+      {asked.map((own) => (
+        <FieldsQuestion key={own.question.id} {...own} schema={schema} at="form.top" />
+      ))}
+      {'cutOuts' in top ? (
+        <FieldsQuestion question={FLAT_QUESTION} fields={FLAT_FIELDS} schema={FormSchema} at="form" />
+      ) : null}
+      <FieldsQuestion question={JOINED_QUESTION} fields={JOINED_FIELDS} schema={FormSchema} at="form" />
+    </>
   );
 }

@@ -76,7 +76,7 @@ export function JobProvider({ seed, children }: { seed: JobSeed; children: React
   }, [stores]);
   return (
     <StoresContext value={stores}>
-      {/* What the server has rendered stands until the worker has derived the same. */}
+      {/* What the server has rendered is kept until the worker has derived the same. */}
       <Suspense fallback={null}>
         <ShownProvider>{children}</ShownProvider>
       </Suspense>

@@ -14,6 +14,7 @@ import { LayoutSearchProvider } from '../layout/layout-search';
 import { YearBand } from '../season/year-band';
 import { ConflictDialog } from './conflict-dialog';
 import { Find } from './find';
+import { FirstWalk } from './first-walk';
 import {
   useChanges,
   useDecisions,
@@ -32,6 +33,7 @@ import { Sheets } from './sheets';
 import { STEPS, stepState } from './steps';
 import { useFoundInJob } from './use-found-in-job';
 import { useWaysOut } from './use-ways-out';
+import { WordsButton } from './words-here';
 
 /** The frame of every step: strip, spine, the piece, the decision at hand, the year. */
 export function JobDesk({ air, children }: { air: AirToday | null; children: ReactNode }) {
@@ -68,11 +70,12 @@ export function JobDesk({ air, children }: { air: AirToday | null; children: Rea
         </>
       ) : (
         <main id="main" className="p-6">
-          <h1 className="text-lg">Nothing can be reckoned yet</h1>
+          <h1 className="text-lg">Nothing can be computed yet</h1>
           <ProblemList problems={'problems' in derived ? derived.problems : []} />
         </main>
       )}
       <ConflictDialog />
+      <FirstWalk />
     </div>
   );
 }
@@ -123,6 +126,7 @@ function JobSpine({ own, onSheets }: { own: ShownPiece; onSheets: () => void }) 
       >
         Sheets and files …
       </button>
+      <WordsButton />
     </Spine>
   );
 }

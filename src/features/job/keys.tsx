@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { Dialog } from '@/ui/dialog';
 import { useUnits } from '@/ui/units';
+import { WORDS_HERE, WordsHere } from './words-here';
 
 /** How what is shown is marked. */
 const MARKS = [
@@ -42,6 +43,7 @@ export function Keys({ table }: { table: KeyTable }) {
     '/': { does: 'Find', run: () => window.dispatchEvent(new Event('taller-find')) },
     u: { does: 'Millimetres or inches', run: toggle },
     g: { does: 'All jobs', run: () => router.push('/jobs') },
+    w: { does: 'Words on this screen', run: () => window.dispatchEvent(new Event(WORDS_HERE)) },
     '?': { does: 'This list', run: () => setShown(true) },
   };
   const latest = useRef(keys);
@@ -64,32 +66,35 @@ export function Keys({ table }: { table: KeyTable }) {
   }, []);
 
   return (
-    <Dialog title="Keys and marks" open={shown} onClose={() => setShown(false)}>
-      <dl className="grid grid-cols-[90px_1fr] gap-y-1">
-        {Object.entries(keys).map(([key, { does }]) => (
-          <div key={key} className="contents">
-            <dt>
-              <kbd className="figures rounded-sm border border-line px-1.5">{key}</kbd>
-            </dt>
-            <dd>{does}</dd>
-          </div>
-        ))}
-        <dt>
-          <kbd className="figures">↑ ↓</kbd>
-        </dt>
-        <dd>In a length: one step; with Alt ten</dd>
-      </dl>
-      <h3 className="mt-4 mb-1 font-semibold">What the marks mean</h3>
-      <dl className="grid grid-cols-[90px_1fr] gap-y-1">
-        {MARKS.map(({ mark, look, means }) => (
-          <div key={mark} className="contents">
-            <dt>
-              <span className={look}>{mark}</span>
-            </dt>
-            <dd>{means}</dd>
-          </div>
-        ))}
-      </dl>
-    </Dialog>
+    <>
+      <WordsHere />
+      <Dialog title="Keys and marks" open={shown} onClose={() => setShown(false)}>
+        <dl className="grid grid-cols-[90px_1fr] gap-y-1">
+          {Object.entries(keys).map(([key, { does }]) => (
+            <div key={key} className="contents">
+              <dt>
+                <kbd className="figures rounded-sm border border-line px-1.5">{key}</kbd>
+              </dt>
+              <dd>{does}</dd>
+            </div>
+          ))}
+          <dt>
+            <kbd className="figures">↑ ↓</kbd>
+          </dt>
+          <dd>In a length: one step; with Alt ten</dd>
+        </dl>
+        <h3 className="mt-4 mb-1 font-semibold">What the marks mean</h3>
+        <dl className="grid grid-cols-[90px_1fr] gap-y-1">
+          {MARKS.map(({ mark, look, means }) => (
+            <div key={mark} className="contents">
+              <dt>
+                <span className={look}>{mark}</span>
+              </dt>
+              <dd>{means}</dd>
+            </div>
+          ))}
+        </dl>
+      </Dialog>
+    </>
   );
 }

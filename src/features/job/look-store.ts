@@ -11,6 +11,10 @@ export interface Look {
   light: (ids: readonly string[]) => void;
   exaggeration: number;
   setExaggeration: (times: number) => void;
+  /** Questions of the form whose fields are shown. */
+  openQuestions: readonly string[];
+  openQuestion: (id: string, open: boolean) => void;
+  showQuestions: (ids: readonly string[]) => void;
   yearFolded: boolean;
   foldYear: (folded: boolean) => void;
 }
@@ -25,6 +29,12 @@ export const createLookStore = () =>
     },
     exaggeration: 1,
     setExaggeration: (exaggeration) => set({ exaggeration }),
+    openQuestions: ['size'],
+    openQuestion: (id, open) => {
+      const others = get().openQuestions.filter((own) => own !== id);
+      if (open !== get().openQuestions.includes(id)) set({ openQuestions: open ? [...others, id] : others });
+    },
+    showQuestions: (openQuestions) => set({ openQuestions }),
     yearFolded: false,
     foldYear: (yearFolded) => set({ yearFolded }),
   }));

@@ -10,7 +10,7 @@ import { useJobInputs } from './job-context';
 
 const PiecesDialog = later(() => import('./pieces-dialog'));
 
-/** The pieces of the job above the steps: which one the steps are about, and how each stands. */
+/** The pieces of the job above the steps: which one the steps are about, and the state of each. */
 export function PieceChooser({ own }: { own: ShownPiece }) {
   const path = usePathname();
   const { pieces } = useJobInputs().document;

@@ -6,6 +6,7 @@ import { Spine } from '@/ui/spine';
 import { Strip } from '@/ui/strip';
 import { Find } from './find';
 import { Keys } from './keys';
+import { WordsButton } from './words-here';
 
 /** The frame of every page outside a job. */
 export function PlaceFrame({
@@ -25,7 +26,9 @@ export function PlaceFrame({
       <div className="col-span-full print:hidden">
         <Strip trail={<b className="font-semibold">{title}</b>} find={<Find />} air={air} />
       </div>
-      <Spine />
+      <Spine>
+        <WordsButton />
+      </Spine>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard */}
       <main id="main" tabIndex={0} className={`relative min-h-0 overflow-auto bg-paper ${whole ? '' : 'px-6 py-5'}`}>
         {children}

@@ -7,7 +7,7 @@ import type { Found } from './find';
 import { useJobState, useShownPiece, useStepHref } from './job-context';
 import { STEPS } from './steps';
 
-/** Files that the job goes out as; each is in the dialog of sheets and files. */
+/** Files that can be saved of a job; each is in the dialog of sheets and files. */
 const FILES = [
   'Sheet, PDF',
   'Boards, PDF',
@@ -27,6 +27,9 @@ function focusField(label: string) {
   const look = () => {
     const found = [...document.querySelectorAll('main label')].find((own) => own.textContent?.trim() === label);
     const field = found instanceof HTMLLabelElement ? found.control : null;
+    // Its question is opened, where it is closed.
+    const question = field?.closest('details');
+    if (question) question.open = true;
     if (field instanceof HTMLElement) field.focus();
     else if (performance.now() < until) setTimeout(look, 60);
   };

@@ -11,9 +11,9 @@ import { useDerived, useJobInputs } from './job-context';
 export type WaysOut = ReadonlyMap<string, WayOut>;
 
 const NONE: WaysOut = new Map();
-/** What has been found, for as long as the checks it was found for are kept: going to another step asks for nothing anew. */
+/** What has been found, for as long as the checks it was found for are kept: another step requests nothing anew. */
 const known = new WeakMap<readonly Check[], WaysOut>();
-/** Typing goes on for so long before anything is tried, ms. */
+/** Pause after the last letter before ways out are tried, ms. */
 const PAUSE = 120;
 /** How often a worker that does not start is started anew. */
 const TRIES = 3;

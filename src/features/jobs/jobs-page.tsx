@@ -7,6 +7,7 @@ import type { Problem } from '@/core';
 import { Button, buttonLook } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { beginWalk } from '../job/first-walk';
 import { JobCard, type ListedJob, scaleOf } from './job-card';
 import { NoJobs } from './no-jobs';
 
@@ -68,6 +69,7 @@ export function JobsPage({
   const undo = async (job: ListedJob) => {
     if ((await act('POST', `/api/jobs/${job.id}/restore`)).ok) setBinned(null);
   };
+  const walked = bin ? undefined : jobs[0];
   const px = scaleOf(jobs);
   return (
     <>
@@ -145,6 +147,17 @@ export function JobsPage({
           <Link className="target inline-flex items-center text-layout hover:underline" href={address({ after: more })}>
             More jobs
           </Link>
+        ) : null}
+        {walked ? (
+          <Button
+            look="quiet"
+            onClick={() => {
+              beginWalk(walked.id);
+              router.push(`/jobs/${walked.id}/brief`);
+            }}
+          >
+            A first walk, in five steps
+          </Button>
         ) : null}
         <Link
           className="target ml-auto inline-flex items-center text-layout hover:underline"

@@ -26,7 +26,7 @@ import { FIRST_PLACE, NewPlaceFields, placeOfClimate } from './new-place';
 import { ProposedPiece } from './proposed-piece';
 import { useProposal } from './use-proposal';
 
-/** Stands among the homes for one that is not there yet. */
+/** The option for a home that is not kept yet. */
 const NEW = 'new';
 
 interface Wish {
@@ -96,7 +96,7 @@ export function NewJobPage({
     if (reply.ok) router.push(`/jobs/${reply.value.id}/brief`);
     else setProblems(reply.problems);
   };
-  /** Where the piece goes, made now where it is new. */
+  /** The home of the piece, added now where it is new. */
   const addedPlace = async (): Promise<string | null> => {
     if (wish.homePlaceId !== NEW) return wish.homePlaceId;
     const reply = await request<{ id: string }>('POST', '/api/places', placeOfClimate(place));

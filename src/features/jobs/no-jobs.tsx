@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { Button, buttonLook } from '@/ui/button';
 
-/** What stands where no job does: what to do first. */
+/** Shown where there is no job: what to do first. */
 export function NoJobs({
   bin,
   find,

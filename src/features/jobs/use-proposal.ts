@@ -5,10 +5,10 @@ import type { Proposal } from '@/contract/replies';
 import type { Problem } from '@/core';
 import { request } from '@/ui/request';
 
-/** Typing goes on for so long before anything is asked, ms. */
+/** Pause after the last letter before a proposal is requested, ms. */
 const PAUSE = 300;
 
-/** What a job would begin with by a wish; the one before stands until another is there. */
+/** What a job would begin with by a wish; the previous proposal is shown until the next one arrives. */
 export function useProposal(wish: object): {
   proposal: Proposal | null;
   problems: readonly Problem[];

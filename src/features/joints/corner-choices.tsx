@@ -186,7 +186,7 @@ const LINES = [
   'apron-shoulder',
 ];
 
-/** The figure that stands first beside the drawing of a corner. */
+/** The first figure beside the drawing of a corner. */
 export const leadOf = (corner: Corner): { figure: string; words: string } => {
   switch (corner.kind) {
     case 'pocket-screws':

@@ -4,7 +4,7 @@ import { type JointFamily, wordsOfJoint } from '@/core';
 import { PhraseText } from '@/ui/units';
 import { useLook } from '../job/job-context';
 
-/** How a joint is marked and cut, as it stands on its card. */
+/** How a joint is marked and cut. */
 export function JointCard({ family }: { family: JointFamily }) {
   const light = useLook((look) => look.light);
   const [first] = family.joints;

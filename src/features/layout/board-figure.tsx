@@ -32,7 +32,7 @@ function liveEdges(board: Board, scale: number): string[] {
   ];
 }
 
-/** One board to scale: its pieces, what goes back to the rack, its defects, its end; pieces can be dragged onto it. */
+/** One board to scale: its pieces, its offcuts for the rack, its defects, its end; pieces can be dragged onto it. */
 export function BoardFigure({
   board,
   layout,

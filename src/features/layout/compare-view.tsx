@@ -12,7 +12,7 @@ import { useLightInJob } from '../job/use-light-in-job';
 import { BoardFigure, END } from './board-figure';
 import type { Compared, KeptLayouts } from './use-kept-layouts';
 
-/** The layout that stands and one put aside, side by side: what they come to, and their boards. */
+/** The current layout and one put aside, side by side: their figures, and their boards. */
 export function CompareView({ kept }: { kept: KeptLayouts }) {
   const [ref, size] = useSize<HTMLDivElement>();
   const { now, beside } = kept;

@@ -21,7 +21,7 @@ type Stored = KeptLayout & { id: string };
 
 /** A layout beside others: the job as it would be with it, and what it comes to by the weights that count now. */
 export interface Compared {
-  /** Null for the one the job stands on. */
+  /** Null for the current layout of the job. */
   id: string | null;
   name: string;
   wood: DerivedWood;
@@ -34,7 +34,7 @@ export interface KeptLayouts {
   now: Compared | null;
   /** Null while they are derived. */
   others: readonly Compared[] | null;
-  /** The one looked at beside the one that stands. */
+  /** The one compared with the current layout. */
   beside: Compared | null;
   look: (id: string) => void;
   putAside: () => void;
@@ -44,7 +44,7 @@ export interface KeptLayouts {
 }
 
 /**
- * The layouts put aside for this job, to be compared with the one it stands on.
+ * The layouts put aside for this job, to be compared with its current one.
  *
  * @param shown only then are they reckoned: each is a whole job
  */

@@ -102,7 +102,7 @@ function WidthOnDay() {
   );
 }
 
-/** Where the job is made and where it goes, and when. */
+/** Where the job is made, where it is delivered, and when. */
 function Airs() {
   const { season } = useDerived();
   const document = useDecisions((own) => own);

@@ -43,7 +43,7 @@ export function TiesView() {
       <p className="mb-3 max-w-[62ch]">
         {restraint.traps.length === 0
           ? 'Every joint and fastener lets the wood go where it wants through its years.'
-          : 'Some ties fight: the wood cannot go where it wants. What is missing stands in the checks.'}{' '}
+          : 'Some ties fight: the wood cannot move freely. What is missing is said in the checks.'}{' '}
         <span className="text-ink-2">
           {lines.length} ties slide, {tight} hold; reckoned from the day of gluing, {day(season.glued.index)}, at{' '}
           {season.glued.moisture.toFixed(1)} %.

@@ -5,7 +5,7 @@ import type { FullSizeSheet } from '@/core/format/full-size-sheets';
 import { drawn, PT_PER_MM } from './drawing';
 import { type Face, FONTS, runsOf } from './fonts';
 
-/** Round every page, mm; the heading stands in the upper margin. */
+/** Round every page, mm; the heading is printed in the upper margin. */
 const MARGIN = { side: 15, above: 22, below: 14 };
 const HEADING = 10;
 

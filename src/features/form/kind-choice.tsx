@@ -1,0 +1,72 @@
+'use client';
+
+import { useState } from 'react';
+import { type Change, sayKindChange } from '@/core';
+import { Button } from '@/ui/button';
+import { Select } from '@/ui/fields';
+import { PhraseText } from '@/ui/units';
+import { useChanges, useDecisions, useDerived } from '../job/job-context';
+
+/** A kind of top or base. Another one is looked at first: what it changes is said, and done when it is taken. */
+export function KindChoice<K extends string>({
+  label,
+  value,
+  options,
+  hint,
+  changesFor,
+}: {
+  label: string;
+  value: K;
+  options: readonly { value: K; label: string }[];
+  hint: string;
+  changesFor: (kind: K) => readonly Change[];
+}) {
+  const form = useDecisions((own) => own.form);
+  const { piece } = useDerived();
+  const changeAll = useChanges();
+  const [looked, setLooked] = useState<K | null>(null);
+  const next = looked === value ? null : looked;
+  const nameOf = (kind: K) => options.find((own) => own.value === kind)?.label ?? kind;
+  const cut = piece.parts.filter((part) => part.cut).length;
+  const take = () => {
+    if (next) void changeAll(changesFor(next));
+    setLooked(null);
+  };
+  return (
+    <>
+      <Select
+        label={label}
+        value={next ?? value}
+        options={options}
+        hint={next ? undefined : hint}
+        wide
+        onCommit={(kind) => setLooked(kind)}
+      />
+      {next ? (
+        <section aria-label="What this changes" className="mb-3 border-layout border-l-2 pl-3">
+          <ul role="status">
+            {sayKindChange(changesFor(next), form).map((phrase, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: the list is never reordered
+              <li key={i}>
+                <PhraseText of={phrase} />
+              </li>
+            ))}
+            {cut > 0 ? (
+              <li className="text-watch">
+                {cut === 1 ? 'One part is cut' : `${cut} parts are cut`} already; those that the new kind has keep their
+                real size.
+              </li>
+            ) : null}
+          </ul>
+          <p className="mt-1 text-ink-2">What is decided of the other is put aside, and comes back with it.</p>
+          <div className="mt-2 flex gap-2">
+            <Button look="chief" onClick={take}>
+              Change it
+            </Button>
+            <Button onClick={() => setLooked(null)}>Keep {nameOf(value).toLowerCase()}</Button>
+          </div>
+        </section>
+      ) : null}
+    </>
+  );
+}
