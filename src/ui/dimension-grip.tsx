@@ -16,7 +16,9 @@ export interface Draggable {
 
 /** Steps that a dragged figure goes in, mm; fine ones with Alt. */
 const STEPS = { metric: { coarse: 5, fine: 1 }, inch: { coarse: MM_PER_INCH / 4, fine: MM_PER_INCH / 16 } } as const;
+/** Radius of the grip, and of what answers to a finger, px. */
 const GRIP = 5;
+const TOUCHED = 18;
 
 /**
  * The grip at the end of a dimension line. While it is dragged a line shows where it would come to and the figure that it
@@ -86,7 +88,7 @@ export function DimensionGrip({
       <circle
         cx={gx}
         cy={gy}
-        r={GRIP}
+        r={TOUCHED}
         role="slider"
         tabIndex={0}
         aria-label={`${label}, to drag`}
@@ -95,8 +97,7 @@ export function DimensionGrip({
         aria-valuemax={Math.round(most)}
         aria-valuetext={units.length(pulled?.mm ?? value)}
         data-grip={label}
-        className={`touch-none fill-paper stroke-layout hover:fill-layout ${upright ? 'cursor-ns-resize' : 'cursor-ew-resize'}`}
-        strokeWidth={2}
+        className={`peer touch-none fill-transparent ${upright ? 'cursor-ns-resize' : 'cursor-ew-resize'}`}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           setPulled({ from: [event.clientX, event.clientY], mm: value });
@@ -105,6 +106,14 @@ export function DimensionGrip({
         onPointerUp={drop}
         onPointerCancel={() => setPulled(null)}
         onKeyDown={keys}
+      />
+      <circle
+        cx={gx}
+        cy={gy}
+        r={GRIP}
+        className="fill-paper stroke-layout peer-hover:fill-layout"
+        strokeWidth={2}
+        pointerEvents="none"
       />
     </g>
   );

@@ -82,7 +82,7 @@ describe('the form as questions', () => {
     await page.mouse.move(hx, hy + 40, { steps: 3 });
     await page.keyboard.press('Escape');
     await page.mouse.up();
-    await (await page.waitForSelector('[data-grip="Table height"]'))!.focus();
+    await page.$eval('[data-grip="Table height"]', (e) => (e as SVGElement).focus());
     await page.keyboard.press('ArrowDown');
     await saved(page);
     expect((await formOf(id)).base.height).toBe(Math.ceil(before.base.height / 5 - 1e-6) * 5 - 5);

@@ -134,7 +134,7 @@ describe('a job of several pieces', () => {
       const { items } = await (await pdf.getPage(n)).getTextContent();
       words.push(items.map((item) => ('str' in item ? item.str : '')).join(' '));
     }
-    expect(words.join(' ')).toMatch(/Cut list · Stool 3/);
+    expect(words.join(' ')).toMatch(/Cut list · Stool 1 to 4/);
     expect(page.faults).toEqual([]);
   });
 

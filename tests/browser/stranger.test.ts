@@ -166,6 +166,6 @@ describe('from the first page to a printed cut list, without a dead end', () => 
     expect(words).not.toMatch(/Stop:/);
     expect(stranger.actions, 'actions').toBeLessThanOrEqual(most);
     expect(page.faults).toEqual([]);
-    console.info(`${piece}, ${by}, ${units}: ${stranger.actions} actions`);
+    if (all) console.info(`${piece}, ${by}, ${units}: ${stranger.actions} actions`);
   });
 });

@@ -15,7 +15,7 @@ export function BaseFields() {
   const { rest, asked } = byQuestion(fields, BASE_QUESTIONS);
   return (
     <>
-      <FieldsQuestion question={BASE_QUESTION} fields={rest} schema={schema} at="form.base" answer={name}>
+      <FieldsQuestion question={BASE_QUESTION} fields={rest} schema={schema} at="form.base" answer={name.toLowerCase()}>
         <KindChoice
           label="Kind of base"
           value={kind}

@@ -28,7 +28,7 @@ export function TopFields() {
   const { rest, asked } = byQuestion(fields, TOP_QUESTIONS);
   return (
     <>
-      <FieldsQuestion question={TOP_QUESTION} fields={rest} schema={schema} at="form.top" answer={name}>
+      <FieldsQuestion question={TOP_QUESTION} fields={rest} schema={schema} at="form.top" answer={name.toLowerCase()}>
         <KindChoice
           label="Kind of top"
           value={top.kind}
