@@ -71,7 +71,7 @@ export async function again(page: Page) {
 }
 
 /** Opens what is asked in Form, so that every field can be come to. */
-const openQuestions = (page: Page) =>
+export const openQuestions = (page: Page) =>
   page.evaluate(() => {
     for (const question of document.querySelectorAll<HTMLDetailsElement>('main details[data-question]:not([open])'))
       question.open = true;

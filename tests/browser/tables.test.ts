@@ -15,6 +15,7 @@ import {
   laidOut,
   newJob,
   openPage,
+  openQuestions,
   radio,
   reads,
   saved,
@@ -62,6 +63,7 @@ describe('tables composed from an empty job', () => {
     await choose(page, 'Kind of top', 'breadboard');
     await choose(page, 'Kind of base', 'trestle');
     await saved(page);
+    await openQuestions(page);
     await reads(page, 'main', /Tongue with tenons/);
     expect(await page.$$('svg [data-part="stretcher"]')).not.toHaveLength(0);
     await fill(page, 'Thickness', '16');
