@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import localFont from 'next/font/local';
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import { currentWorkshop } from '@/server/workshop-store';
@@ -12,6 +13,14 @@ export const metadata: Metadata = {
   title: { default: 'Taller', template: '%s · Taller' },
   description: 'Planning desk and shop record for furniture makers',
 };
+/** The letters that every page is written with, fetched before anything is painted; those of other scripts come by globals.css. */
+const archivo = localFont({
+  src: '../../node_modules/@fontsource-variable/archivo/files/archivo-latin-wdth-normal.woff2',
+  weight: '100 900',
+  declarations: [{ prop: 'font-stretch', value: '62% 125%' }],
+  variable: '--font-archivo',
+});
+
 export const dynamic = 'force-dynamic';
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
@@ -21,7 +30,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const screen = SCREENS.find((own) => own === store.get(SCREEN_COOKIE)?.value);
   const units = chosen === 'metric' || chosen === 'inch' ? chosen : settings.units;
   return (
-    <html lang="en" {...(screen ? { 'data-screen': screen } : {})}>
+    <html lang="en" className={archivo.variable} {...(screen ? { 'data-screen': screen } : {})}>
       <body>
         <a
           href="#main"
