@@ -182,7 +182,7 @@ function Reckoning() {
         ]}
       />
       <Choice
-        label="Movement is reckoned by"
+        label="Movement is computed by"
         value={document.season.school}
         onCommit={change('season.school')}
         options={(['coefficients', 'swelling'] as const).map((value) => ({
