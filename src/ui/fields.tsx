@@ -1,64 +1,12 @@
 'use client';
 
-import { Popover, ToggleGroup } from 'radix-ui';
-import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
-import { CUSTOMARY, MM_PER_INCH, parseLength, plusDays, type ReaderUnit, readDay, sayDay } from '@/core';
-import { later } from './later';
+import { ToggleGroup } from 'radix-ui';
+import { type KeyboardEvent, type ReactNode, useId } from 'react';
+import { CUSTOMARY, MM_PER_INCH, PER_BOARD_FOOT, parseLength, type ReaderUnit } from '@/core';
+import { INPUT, Row, takenBack, typedInput } from './field-row';
 import { useHeld } from './settling';
 import { useUnits } from './units';
 import { type Commit, type Reading, useTyped } from './use-typed';
-
-const DayPicker = later(() => import('./day-picker'));
-
-const INPUT =
-  'figures w-full rounded-sm border border-line bg-paper px-2 py-1 text-ink hover:border-ink-2 aria-invalid:border-stop';
-
-function Row({
-  id,
-  label,
-  unit,
-  hint,
-  problem,
-  children,
-  wide,
-}: {
-  id: string;
-  label: string;
-  unit?: string;
-  hint?: ReactNode;
-  problem?: string | undefined;
-  children: ReactNode;
-  wide?: boolean;
-}) {
-  return (
-    <div className="mb-2">
-      <div className={wide ? '' : 'grid grid-cols-[1fr_124px] items-center gap-2'}>
-        <label htmlFor={id} className="block">
-          {label}
-          {unit ? <span className="figures text-ink-2">{`\u00a0${unit}`}</span> : null}
-        </label>
-        {children}
-      </div>
-      {hint ? (
-        <p id={`${id}-hint`} className="mt-0.5 text-ink-2 text-[12px] leading-4">
-          {hint}
-        </p>
-      ) : null}
-      {problem ? (
-        <p id={`${id}-problem`} role="alert" className="mt-0.5 text-stop text-[12px] leading-4">
-          {problem}
-        </p>
-      ) : null}
-    </div>
-  );
-}
-
-/** Escape takes back what is being typed; a dialog round the field stays open for that. */
-function takenBack(event: KeyboardEvent, { text, takeBack }: { text: string | null; takeBack: () => void }) {
-  if (event.key !== 'Escape' || text === null) return;
-  event.preventDefault();
-  takeBack();
-}
 
 /** A length typed the way makers say it; kept as typed while the field has the focus. */
 export function LengthField({
@@ -114,19 +62,10 @@ export function LengthField({
     <Row id={id} label={label} hint={hint} problem={typed.problem} {...(wide ? { wide } : {})}>
       <div className="relative">
         <input
-          id={id}
+          {...typedInput(id, typed, typed.value === null ? '' : units.length(typed.value, true), hint)}
           className={`${INPUT} pr-8 text-right`}
-          autoComplete="off"
-          spellCheck={false}
-          data-typing={typed.text === null ? undefined : ''}
-          value={typed.text ?? (typed.value === null ? '' : units.length(typed.value, true))}
           placeholder={allowEmpty}
-          aria-invalid={typed.problem ? true : undefined}
-          aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
-          onFocus={(event) => event.target.select()}
-          onChange={(event) => typed.type(event.target.value)}
           onKeyDown={step}
-          onBlur={typed.leave}
         />
         <span
           aria-hidden
@@ -144,14 +83,15 @@ const READ_OTHERWISE: Readonly<Record<string, ReaderUnit>> = {
   N: CUSTOMARY.newton,
   kg: CUSTOMARY.kilogram,
   '°C': CUSTOMARY.celsius,
+  '/m³': PER_BOARD_FOOT,
 };
 
-/** A figure's unit for this reader, and the way there and back; to a tenth, as it is shown. */
+/** A figure's unit for this reader, and the way there and back; rounded as it is shown. */
 function useReaderUnit(unit: string | undefined): ReaderUnit {
   const { system } = useUnits();
   const other = system === 'inch' && unit ? READ_OTHERWISE[unit] : undefined;
   return other
-    ? { ...other, of: (kept) => Number(other.of(kept).toFixed(1)) }
+    ? { ...other, of: (kept) => Number(other.of(kept).toFixed(unit === '/m³' ? 2 : 1)) }
     : { name: unit ?? '', of: (kept) => kept, back: (shown) => shown };
 }
 
@@ -197,17 +137,10 @@ export function NumberField({
   return (
     <Row id={id} label={label} hint={hint} problem={typed.problem} {...(name ? { unit: name } : {})}>
       <input
-        id={id}
+        {...typedInput(id, typed, typed.value === null ? '' : String(of(typed.value)), hint)}
         className={`${INPUT} text-right`}
         inputMode="decimal"
-        autoComplete="off"
         placeholder={allowEmpty}
-        data-typing={typed.text === null ? undefined : ''}
-        value={typed.text ?? (typed.value === null ? '' : String(of(typed.value)))}
-        aria-invalid={typed.problem ? true : undefined}
-        aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
-        onFocus={(event) => event.target.select()}
-        onChange={(event) => typed.type(event.target.value)}
         onKeyDown={(event) => {
           takenBack(event, typed);
           if (event.key === 'Enter' && !typed.problem) event.currentTarget.blur();
@@ -216,7 +149,6 @@ export function NumberField({
           const next = of(typed.value ?? least) + (event.key === 'ArrowUp' ? 1 : -1) * step * (event.altKey ? 10 : 1);
           typed.step(Math.min(most, Math.max(least, back(Number(next.toFixed(6))))));
         }}
-        onBlur={typed.leave}
       />
     </Row>
   );
@@ -265,84 +197,6 @@ export function TextField({
         />
       )}
     </Row>
-  );
-}
-
-/** A day, written or chosen from a month; shown everywhere as it is said. */
-export function DayField({
-  label,
-  value,
-  onCommit,
-  hint,
-}: {
-  label: string;
-  value: string;
-  onCommit: Commit<string>;
-  hint?: ReactNode;
-}) {
-  const id = useId();
-  const [open, setOpen] = useState(false);
-  const read = (text: string): Reading<string> => {
-    const found = readDay(text);
-    return 'day' in found ? { value: found.day } : found;
-  };
-  const typed = useTyped<string>({ read, onCommit, value });
-  const choose = (day: string) => {
-    setOpen(false);
-    typed.step(day);
-  };
-  return (
-    <Row id={id} label={label} hint={hint} problem={typed.problem}>
-      <div className="flex">
-        <input
-          id={id}
-          className={`${INPUT} text-right`}
-          autoComplete="off"
-          spellCheck={false}
-          data-typing={typed.text === null ? undefined : ''}
-          value={typed.text ?? (typed.value ? sayDay(typed.value) : '')}
-          aria-invalid={typed.problem ? true : undefined}
-          aria-describedby={typed.problem ? `${id}-problem` : hint ? `${id}-hint` : undefined}
-          onFocus={(event) => event.target.select()}
-          onChange={(event) => typed.type(event.target.value)}
-          onKeyDown={(event) => {
-            takenBack(event, typed);
-            if (event.key === 'Enter' && !typed.problem) event.currentTarget.blur();
-            if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
-            event.preventDefault();
-            const days = (event.key === 'ArrowUp' ? 1 : -1) * (event.altKey ? 7 : 1);
-            if (typed.value) typed.step(plusDays(typed.value, days));
-          }}
-          onBlur={typed.leave}
-        />
-        <Popover.Root open={open} onOpenChange={setOpen}>
-          <Popover.Trigger
-            aria-label={`Choose the day: ${label}`}
-            className="-ml-px rounded-r-sm border border-line bg-paper px-2 min-w-[var(--target)] hover:border-ink"
-          >
-            <CalendarSign />
-          </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              align="end"
-              sideOffset={4}
-              aria-label={`A day for ${label}`}
-              className="z-[60] rounded-sm border border-ink bg-paper p-2"
-            >
-              <DayPicker day={typed.value} onDay={choose} />
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
-      </div>
-    </Row>
-  );
-}
-
-function CalendarSign() {
-  return (
-    <svg viewBox="0 0 14 14" className="size-3.5 fill-none stroke-ink-2" strokeWidth={1.2} aria-hidden="true">
-      <path d="M1.5 2.5h11v10h-11zM1.5 5.5h11M4.5 1v3M9.5 1v3" />
-    </svg>
   );
 }
 

@@ -18,8 +18,8 @@ export const whole = (from: number, to: number) =>
     v.maxValue(to, `at most ${to}`),
   );
 
-/** A figure, and what it is in where that is one unit for every reader: N, kg, °, %. */
-export const amount = (from: number, to: number, unit: 'N' | 'kg' | '°' | '%' | '' = '') =>
+/** A figure, and the unit it is kept in; readers of inches read N, kg and /m³ in units of their own. */
+export const amount = (from: number, to: number, unit: 'N' | 'kg' | '°' | '%' | '/m³' | '' = '') =>
   v.pipe(
     v.number('this must be a number'),
     v.finite('this must be a number'),

@@ -114,7 +114,7 @@ export const ShopSchema = v.object({
       /** As it is written before or after an amount. */
       currency: line(8),
       /** For boards that carry no price of their own, per m³. */
-      wood: amount(0, 1_000_000),
+      wood: amount(0, 1_000_000, '/m³'),
       hour: amount(0, 10_000),
     }),
     { currency: '€', wood: 2500, hour: 40 },

@@ -18,6 +18,13 @@ const times = (name: string, factor: number): ReaderUnit => ({
 /** m³ of a board foot. */
 export const BOARD_FOOT = 144 * 0.0254 ** 3;
 
+/** What a cubic metre costs, by the board foot. */
+export const PER_BOARD_FOOT: ReaderUnit = {
+  name: '/board foot',
+  of: (kept) => kept * BOARD_FOOT,
+  back: (read) => read / BOARD_FOOT,
+};
+
 export const CUSTOMARY = {
   celsius: { name: '°F', of: (c) => (c * 9) / 5 + 32, back: (f) => ((f - 32) * 5) / 9 },
   newton: times('lbf', 4.4482216152605),

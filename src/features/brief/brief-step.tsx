@@ -12,7 +12,8 @@ import {
   writeRule,
 } from '@/core';
 import { Button } from '@/ui/button';
-import { Choice, DayField, LengthField, TextField } from '@/ui/fields';
+import { DayField } from '@/ui/day-field';
+import { Choice, LengthField, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length, useUnits } from '@/ui/units';
 import { DecisionFigure } from '../job/decision-figure';

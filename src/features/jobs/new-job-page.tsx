@@ -15,7 +15,8 @@ import {
   usualSize,
 } from '@/core';
 import { Button } from '@/ui/button';
-import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
+import { DayField } from '@/ui/day-field';
+import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';

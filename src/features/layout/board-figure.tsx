@@ -8,7 +8,7 @@ import { BoardEnd } from '@/ui/board-end';
 import { useUnits } from '@/ui/units';
 import type { MoveHands, Trial } from './use-moves';
 
-/** Room for the end of the board at its right, px. */
+/** Room for the end of the board before it, px: a maker reads a board by its end first. */
 export const END = 54;
 /** Pieces drawn less high, px, would hold only a letter that nobody can read: there the zoom helps. */
 const LEAST_LETTER = 8;
@@ -61,6 +61,8 @@ export function BoardFigure({
   const here = layout.placements.filter((placement) => placement.board === board.id);
   const height = Math.max(board.width, board.farWidth ?? 0) * scale;
   const ends = Math.min(46, board.width * scale * 1.1);
+  // Drawn thicker than to scale, so that its rings can be read.
+  const thick = Math.max(10, Math.min(30, board.thickness * scale * 2.6));
   const trial = hands?.trial?.board.id === board.id ? hands.trial : null;
   return (
     <figure
@@ -80,7 +82,7 @@ export function BoardFigure({
         <span className="ml-auto flex gap-3 pr-2">{actions}</span>
       </figcaption>
       <svg width={board.length * scale + END + 20} height={height + 2} className="block overflow-visible">
-        <g transform="translate(1 1)">
+        <g transform={`translate(${1 + END} 1)`}>
           <polygon
             ref={(element) => setNodeRef(element as unknown as HTMLElement | null)}
             points={outline(board, scale)}
@@ -140,10 +142,10 @@ export function BoardFigure({
           })}
           {trial ? <TrialShape trial={trial} scale={scale} /> : null}
           <BoardEnd
-            x={board.length * scale + 10}
-            y={(height - Math.max(8, Math.min(20, board.thickness * scale * 2.2))) / 2}
+            x={-8 - ends}
+            y={(height - thick) / 2}
             width={ends}
-            height={Math.max(8, Math.min(20, board.thickness * scale * 2.2))}
+            height={thick}
             board={board}
             lit={here.some((p) => lit.includes(ownerOf(p.part)))}
           />

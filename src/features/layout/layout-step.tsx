@@ -188,6 +188,7 @@ function PanelLead({ place }: { place: string }) {
 }
 
 function LayoutLead({ layout }: { layout: Layout | null }) {
+  const currency = useJobState((state) => state.shop.prices.currency);
   const units = useUnits();
   const { figures } = useDerived();
   if (!layout) return <p>Which board gives which strip.</p>;
@@ -198,12 +199,13 @@ function LayoutLead({ layout }: { layout: Layout | null }) {
         <span className="text-ink-2">to buy</span>
       </p>
     );
+  const over = layout.cost.total - (layout.bound ?? layout.cost.total);
   return (
     <p>
       <FigureButton figure={figures['layout-gap']} big>
-        {(layout.gap * 100).toFixed(1)} %
+        {over.toFixed(2)} {currency}
       </FigureButton>{' '}
-      <span className="text-ink-2">at most from the best possible</span>
+      <span className="text-ink-2">or {(layout.gap * 100).toFixed(1)} %, at most from the best possible</span>
     </p>
   );
 }

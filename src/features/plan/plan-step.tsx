@@ -1,7 +1,8 @@
 'use client';
 
 import { daysBetween, FINISH_NAMES, KIND_PLURALS, PAINTED_KINDS, plusDays, sayDay, sayDayShort } from '@/core';
-import { DayField, Select } from '@/ui/fields';
+import { DayField } from '@/ui/day-field';
+import { Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useSize } from '@/ui/use-size';
 import { Group } from '../form/group';

@@ -2,7 +2,8 @@
 
 import { type BoardInput, DEFECT_FACES, DEFECT_KINDS, type Defect, PRICE_UNITS, type Problem, TONES } from '@/core';
 import { Button } from '@/ui/button';
-import { Choice, DayField, LengthField, NumberField, Select, TextField } from '@/ui/fields';
+import { DayField } from '@/ui/day-field';
+import { Choice, LengthField, NumberField, Select, TextField } from '@/ui/fields';
 import { useSpecies } from '@/ui/species';
 
 const PER: Record<(typeof PRICE_UNITS)[number], string> = {

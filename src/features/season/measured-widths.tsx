@@ -3,7 +3,8 @@
 import { useState } from 'react';
 import { plusDays } from '@/core';
 import { Button } from '@/ui/button';
-import { Choice, DayField, LengthField } from '@/ui/fields';
+import { DayField } from '@/ui/day-field';
+import { Choice, LengthField } from '@/ui/fields';
 import { Form } from '@/ui/form';
 import { Length, QuantityText, useUnits } from '@/ui/units';
 import { Group } from '../form/group';

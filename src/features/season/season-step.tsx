@@ -1,7 +1,8 @@
 'use client';
 
 import { FINISH_OF_PLAN, FINISHES, HOLDS, MOVEMENT_SCHOOLS, plusDays, sayDay, sayDayShort, topWidthAt } from '@/core';
-import { Choice, DayField, LengthField, NumberField, Select } from '@/ui/fields';
+import { DayField } from '@/ui/day-field';
+import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { later } from '@/ui/later';
 import { QuantityText, useUnits } from '@/ui/units';

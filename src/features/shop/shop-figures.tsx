@@ -53,7 +53,7 @@ export const ALLOWANCES: readonly Asked[] = [
 ];
 
 export const PRICES: readonly Asked[] = [
-  { at: 'prices.wood', label: 'Wood without a price, per m³' },
+  { at: 'prices.wood', label: 'Wood without a price' },
   { at: 'prices.hour', label: 'An hour of work' },
 ];
 
