@@ -136,7 +136,9 @@ const WAYS = (['mouse', 'keyboard'] as const).flatMap((by) =>
 
 describe('from the first page to a printed cut list, without a dead end', () => {
   const journeys = PIECES.flatMap((own, i) =>
-    WAYS.filter((_, k) => all || k === (3 * i) % WAYS.length).map(([by, units]) => [own.piece, by, units, own] as const),
+    WAYS.filter((_, k) => all || k === (3 * i) % WAYS.length).map(
+      ([by, units]) => [own.piece, by, units, own] as const,
+    ),
   );
   it.each(journeys)('%s, by %s, in %s', async (piece, by, units, { most, decide, printed }) => {
     const page = await openPage('/jobs');
