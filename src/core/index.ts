@@ -142,7 +142,7 @@ export { PROPOSAL, shoppingList, whyToBuy } from './layout/shopping-list';
 export { highsSolver } from './linear/highs-solver';
 export * from './linear/linear-problem';
 export * from './measure/calendar';
-export { CUSTOMARY, PER_BOARD_FOOT, type ReaderUnit } from './measure/customary';
+export { CUSTOMARY, READ_OTHERWISE, type ReaderUnit } from './measure/customary';
 export type { Figure } from './measure/figure';
 export * from './measure/length';
 export type { Problem } from './measure/problem';

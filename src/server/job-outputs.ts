@@ -9,7 +9,6 @@ import {
   type Layout,
   type LengthStyle,
   layoutKey,
-  type Paper,
   planLayout,
   type Shop,
 } from '@/core';
@@ -21,7 +20,7 @@ import { composeFullSize } from './paper/full-size';
 import { printDocument } from './paper/print-document';
 import { composeSheet } from './paper/sheet';
 import { notFound, Refusal } from './refusal';
-import { oneOf, styleOf } from './style';
+import { paperOf, styleOf } from './style';
 import { currentWorkshop, placesOf } from './workshop-store';
 
 export interface WholeJob {
@@ -98,9 +97,6 @@ interface PaperOut {
   /** Of the job. */
   name: string;
 }
-
-/** On what paper it is asked for (?paper=). */
-export const paperOf = (query: URLSearchParams): Paper => oneOf(query, 'paper', ['a4', 'letter']) ?? 'a4';
 
 /** The job's sheet as a PDF. */
 export async function jobSheet(id: string, query: URLSearchParams): Promise<PaperOut> {

@@ -1,10 +1,9 @@
 import { composeLabels, speciesWith } from '@/core';
 import { openedBoard } from './board-store';
-import { paperOf } from './job-outputs';
 import { printPages } from './paper/print-pages';
 import { wholeShelf } from './rack';
 import { notFound, Refusal } from './refusal';
-import { styleOf } from './style';
+import { paperOf, styleOf } from './style';
 import { currentWorkshop } from './workshop-store';
 
 /** Labels printed at once. */

@@ -1,11 +1,11 @@
 import type { BoardReply } from '@/contract/replies';
 import { formatLength, sayDay, speciesWith } from '@/core';
-import { paperOf } from './job-outputs';
 import { jobNames } from './job-store';
-import { type Column, printDocument, titledTable } from './paper/print-document';
+import { type Column, titledTable, unitsNote } from './paper/blocks';
+import { printDocument } from './paper/print-document';
 import { wholeShelf } from './rack';
 import { notFound } from './refusal';
-import { styleOf } from './style';
+import { paperOf, styleOf } from './style';
 import { currentWorkshop } from './workshop-store';
 
 /** Boards listed at once. */
@@ -51,7 +51,7 @@ export async function rackListOf(query: URLSearchParams): Promise<Uint8Array<Arr
     content: [
       titledTable(
         `${boards.length} ${boards.length === 1 ? 'board' : 'boards'}`,
-        style.system === 'metric' ? 'Millimetres.' : `Inches, to 1/${style.fraction ?? 16}.`,
+        unitsNote(style),
         said.map(([column]) => column),
         boards.map((board) => said.map(([, write]) => write(board))),
       ),

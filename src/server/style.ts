@@ -1,4 +1,4 @@
-import type { CsvStyle, LengthStyle, Shop } from '@/core';
+import type { CsvStyle, LengthStyle, Paper, Shop } from '@/core';
 import { Refusal } from './refusal';
 
 /** How lengths are written in this shop, or in the units that are asked for (?units=). */
@@ -13,8 +13,11 @@ export const csvStyleOf = (shop: Shop, query: URLSearchParams): CsvStyle => ({
   decimal: oneOf(query, 'decimal', ['point', 'comma']) ?? 'point',
 });
 
+/** On what paper (?paper=). */
+export const paperOf = (query: URLSearchParams): Paper => oneOf(query, 'paper', ['a4', 'letter']) ?? 'a4';
+
 /** What is asked for by a word, or nothing. @throws Refusal 422 for another word */
-export function oneOf<T extends string>(query: URLSearchParams, name: string, words: readonly T[]): T | null {
+function oneOf<T extends string>(query: URLSearchParams, name: string, words: readonly T[]): T | null {
   const asked = query.get(name);
   if (asked === null) return null;
   const found = words.find((word) => word === asked);

@@ -2,7 +2,7 @@
 
 import { ToggleGroup } from 'radix-ui';
 import { type KeyboardEvent, type ReactNode, useId } from 'react';
-import { CUSTOMARY, MM_PER_INCH, PER_BOARD_FOOT, parseLength, type ReaderUnit } from '@/core';
+import { MM_PER_INCH, parseLength, READ_OTHERWISE, type ReaderUnit } from '@/core';
 import { INPUT, Row, takenBack, typedInput } from './field-row';
 import { useHeld } from './settling';
 import { useUnits } from './units';
@@ -78,21 +78,13 @@ export function LengthField({
   );
 }
 
-/** Units in which figures are kept and readers of inches do not read them. */
-const READ_OTHERWISE: Readonly<Record<string, ReaderUnit>> = {
-  N: CUSTOMARY.newton,
-  kg: CUSTOMARY.kilogram,
-  '°C': CUSTOMARY.celsius,
-  '/m³': PER_BOARD_FOOT,
-};
-
 /** A figure's unit for this reader, and the way there and back; rounded as it is shown. */
 function useReaderUnit(unit: string | undefined): ReaderUnit {
   const { system } = useUnits();
   const other = system === 'inch' && unit ? READ_OTHERWISE[unit] : undefined;
   return other
-    ? { ...other, of: (kept) => Number(other.of(kept).toFixed(unit === '/m³' ? 2 : 1)) }
-    : { name: unit ?? '', of: (kept) => kept, back: (shown) => shown };
+    ? { ...other, of: (kept) => Number(other.of(kept).toFixed(Math.max(1, other.digits))) }
+    : { name: unit ?? '', digits: 0, of: (kept) => kept, back: (shown) => shown };
 }
 
 export function NumberField({

@@ -96,23 +96,12 @@ function writeMetric(amount: number, unit: Converted, more: number): string {
 const writeVolume = (m3: number, more: number) =>
   m3 < 0.01 ? `${written(m3 * 1000, 2 + more)} dm³` : `${written(m3, 3 + more)} m³`;
 
-const DIGITS: Readonly<Record<Converted, number>> = {
-  celsius: 0,
-  newton: 0,
-  'newton-metre': 1,
-  megapascal: 0,
-  kilogram: 1,
-  gram: 1,
-  'cubic-metre': 2,
-  'square-metre': 1,
-};
-
 function writeCustomary(amount: number, unit: Converted, more: number): string {
-  const { name, of } = CUSTOMARY[unit];
+  const { name, digits, of } = CUSTOMARY[unit];
   const read = of(amount);
   // Of what is stiff, psi has more figures than anybody reads.
   if (unit === 'megapascal' && Math.abs(read) >= 1e5) return `${written(read / 1e6, 2 + more)} million psi`;
-  return `${written(read, DIGITS[unit] + more)} ${name}`;
+  return `${written(read, digits + more)} ${name}`;
 }
 
 /** Of a phrase, each part as it is written; two figures that differ are never written alike beside each other. */

@@ -7,10 +7,10 @@ import {
   type FormQuestion,
   formatLength,
   type LengthStyle,
+  READ_OTHERWISE,
   type SchemaLike,
   valueAt,
   type WholeForm,
-  writeQuantity,
 } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useDecisions, useDerived, useLook } from '../job/job-context';
@@ -18,6 +18,8 @@ import { DecisionFields, isAskedNow } from './decision-fields';
 
 /** Answers that a closed question says at the most. */
 const SAID = 3;
+/** Letters of a label that is said beside its figure. */
+const SHORT = 8;
 
 /** A question with what is decided of it; it opens to its fields, and lights its parts while one of them has the focus. */
 export function Question({
@@ -103,14 +105,23 @@ function answerOf<F>(fields: readonly FormField<F>[], own: F, schema: SchemaLike
     }
     if (field.ask !== 'figure') return [];
     const value = valueAt(own, field.at);
-    return typeof value === 'number' ? [figureIn(boundsOf(schema, own, field.at)?.unit ?? '', value, style)] : [];
+    if (typeof value !== 'number') return [];
+    const label = typeof field.label === 'string' ? field.label : field.label(own);
+    return [named(label, figureIn(boundsOf(schema, own, field.at)?.unit ?? '', value, style))];
   });
   return words.slice(0, SAID).join(', ');
 }
 
+/** A figure with as much of its label as says which it is: 105 high, leg 65. */
+function named(label: string, figure: string): string {
+  const [thing, way] = label.split(', ');
+  if (way) return `${figure} ${way}`;
+  return thing && thing.length <= SHORT ? `${thing.toLowerCase()} ${figure}` : figure;
+}
+
 function figureIn(unit: string, amount: number, style: LengthStyle): string {
   if (unit === 'mm') return formatLength(amount, style);
-  if (unit === 'N') return writeQuantity({ amount, unit: 'newton' }, style);
-  if (unit === 'kg') return writeQuantity({ amount, unit: 'kilogram' }, style);
+  const other = style.system === 'inch' ? READ_OTHERWISE[unit] : undefined;
+  if (other) return `${other.of(amount).toFixed(other.digits)} ${other.name}`;
   return unit === '°' ? `${amount}°` : unit ? `${amount} ${unit}` : `${amount}`;
 }

@@ -15,8 +15,9 @@ import {
 } from '@/core';
 import { boardOnPaper, READABLE } from '@/core/format/board-on-paper';
 import type { Board } from '@/core/stock/board';
+import { words } from './blocks';
 import { drawn } from './drawing';
-import { type PaperDocument, pageRoom, words } from './print-document';
+import { type PaperDocument, pageRoom } from './print-document';
 
 export interface BoardSheetsInput {
   name: string;

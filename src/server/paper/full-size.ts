@@ -1,8 +1,9 @@
 import type { Content } from 'pdfmake/interfaces';
 import type { FullSizeDrawing, Paper, PaperDrawing } from '@/core';
 import { fullSizeSheets } from '@/core/format/full-size-sheets';
+import { titledTable, words } from './blocks';
 import { drawn } from './drawing';
-import { type PaperDocument, titledTable, words } from './print-document';
+import type { PaperDocument } from './print-document';
 
 /** mm a side. */
 const SQUARE = 100;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { cutSteps, type LengthStyle, sawStep } from '@/core';
+import { cutSteps, formatLength, type LengthStyle, sawStep, writeLength } from '@/core';
 import { COMBINATIONS, JOBS, laidOut, papersOf } from '../../../tests/fixtures/paper-of';
 import { filled, misprints, type ReadPage, readPaper } from '../../../tests/fixtures/read-paper';
 import { MARGINS, printDocument } from './print-document';
@@ -74,4 +74,23 @@ it('names in any script are printed as they are written', async () => {
   const [first] = await readPaper(await printDocument(sheet));
   const plain = (text: string) => text.replace(/\s/g, '');
   expect(plain(first!.boxes.map(({ text }) => text).join(''))).toContain(plain(name));
+});
+
+it('of pieces alike each has its own glue-up, and the width of the top is that of the driest and the wettest of them', async () => {
+  const { given } = JOBS[0]!;
+  const document = structuredClone(given.document);
+  document.pieces[0]!.count = 3;
+  const derived = laidOut({ ...given, document });
+  const pages = await readPaper(await printDocument(papersOf({ ...given, document }, derived, COMBINATIONS[0]!).sheet));
+  const words = pages
+    .flatMap(({ boxes }) => boxes.map(({ text }) => text))
+    .join(' ')
+    .replace(/\s+/g, ' ');
+  for (const { title, glueUps } of derived.pieces) {
+    expect(words).toContain(`Glue-up · ${title},`);
+    for (const { width } of glueUps.flatMap(({ stages }) => stages))
+      expect(words).toContain(formatLength(width, { system: 'metric' }).replace('\u202f', ' '));
+  }
+  const driest = Math.min(...derived.pieces.map(({ season }) => season.topWidth.driest));
+  expect(words).toContain(`top ${writeLength(driest, { system: 'metric' }, true)} wide`);
 });
