@@ -3,7 +3,7 @@
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 
 /** What is decided in a page shows a moment later, together with what follows from it; until then it settles. */
-interface Settling {
+export interface Settling {
   settling: boolean;
   /** The same, asked in an event, before anything is drawn anew. */
   settlesNow: () => boolean;
@@ -18,7 +18,7 @@ export const SettlingProvider = SettlingContext.Provider;
  * once, and the next step begins from it.
  */
 export function useHeld<T>(value: T): readonly [T, (decided: T) => void] {
-  const { settling, settlesNow } = useContext(SettlingContext);
+  const { settling, settlesNow } = useSettling();
   const [held, setHeld] = useState<{ value: T } | null>(null);
   useEffect(() => {
     if (!settling) setHeld(null);
@@ -31,3 +31,6 @@ export function useHeld<T>(value: T): readonly [T, (decided: T) => void] {
   );
   return [settling && held ? held.value : value, hold];
 }
+
+/** Whether what follows from the last decision is still to come; `settlesNow` says it also before the page is drawn anew. */
+export const useSettling = (): Settling => useContext(SettlingContext);

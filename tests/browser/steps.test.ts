@@ -291,4 +291,25 @@ describe('each step of the work', () => {
     await page.setOfflineMode(false);
     expect(page.faults).toEqual([]);
   });
+
+  it('a file takes the best layout that is found by now, and no other search is begun for it', async () => {
+    const fresh = (await newJob('Best so far for a test')).id;
+    const page = await openPage(`/jobs/${fresh}/form`);
+    const saves = await downloadsOf(page);
+    await page.keyboard.press('p');
+    await page.waitForSelector('[role="dialog"]');
+    await page.evaluate(() => {
+      const kept = window as unknown as { begun: number };
+      kept.begun = 0;
+      new MutationObserver((all) => {
+        for (const node of all.flatMap(({ addedNodes }) => [...addedNodes]))
+          if (node instanceof Element && node.querySelector('[aria-label="Search for a layout"]')) kept.begun += 1;
+      }).observe(document.body, { childList: true, subtree: true });
+    });
+    await (await button(page, 'Save Boards, PDF')).click();
+    await (await button(page, 'Take the best so far')).click();
+    expect((await saves.file(/boards\.pdf$/)).subarray(0, 5).toString()).toBe('%PDF-');
+    expect(await page.evaluate(() => (window as unknown as { begun: number }).begun)).toBe(1);
+    expect(page.faults).toEqual([]);
+  });
 });

@@ -8,6 +8,7 @@ import { Choice } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
 import { ProgressBar } from '@/ui/progress-bar';
 import { useSaveFile } from '@/ui/save-file';
+import { useSettling } from '@/ui/settling';
 import { useUnits } from '@/ui/units';
 import { useKept } from '@/ui/use-kept';
 import { useJobSearch } from '../layout/layout-search';
@@ -31,6 +32,8 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
   const missing = job.woods.find((wood) => wood.layoutState !== 'current');
   const saving = useJobState((state) => state.saving);
   const search = useJobSearch();
+  // A layout that has just been found is not among what is shown yet.
+  const { settling, settlesNow } = useSettling();
   const { making, problems, save, stop } = useSaveFile();
   /** What is waited for until its layout is found and kept. */
   const [wanted, setWanted] = useState<Row | null>(null);
@@ -88,8 +91,8 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
     if (laidOut || failed) {
       setWanted(null);
       if (laidOut) void save(addressOf(wanted));
-    } else if (missing && !searching) void search.start(missing.species.id);
-  }, [wanted, laidOut, failed, missing?.species.id, searching]);
+    } else if (missing && !searching && !settling && !settlesNow()) void search.start(missing.species.id);
+  }, [wanted, laidOut, failed, missing?.species.id, searching, settling]);
   const chosen = new URLSearchParams({ units, paper, decimal });
   const addressOf = ({ file }: Row) => `/api/jobs/${id}/files/${file}${file.includes('?') ? '&' : '?'}${chosen}`;
   const want = (row: Row) => {

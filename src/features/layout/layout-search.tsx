@@ -3,6 +3,7 @@
 import { proxy } from 'comlink';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { fixedKey, type Layout, type LayoutProgress, layoutKey, speciesOfDemand } from '@/core';
+import { useSettling } from '@/ui/settling';
 import { useWorker } from '@/ui/use-worker';
 import type { LayoutSearch } from '@/workers/layout.worker';
 import { useDerived, useJobState } from '../job/job-context';
@@ -165,7 +166,9 @@ export function useLayoutSearch(): LayoutSearching {
   const mine = search.species === wood.species.id;
   const rackKnown = useJobState((state) => state.rackKnown);
   const failed = mine && state.failed !== undefined;
-  const settled = !rackKnown || missing === undefined || state.searching || failed;
+  // What is shown while it settles may lack a layout that is there already.
+  const { settling } = useSettling();
+  const settled = !rackKnown || settling || missing === undefined || state.searching || failed;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another task begins the wait anew
   useEffect(() => {
     if (settled) return;
