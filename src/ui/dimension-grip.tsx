@@ -19,6 +19,8 @@ const STEPS = { metric: { coarse: 5, fine: 1 }, inch: { coarse: MM_PER_INCH / 4,
 /** Radius of the grip, and of what answers to a finger, px. */
 const GRIP = 5;
 const TOUCHED = 18;
+/** px; a hand that moves less has pressed. */
+const STILL = 3;
 
 /**
  * The grip at the end of a dimension line. While it is dragged a line shows where it would come to and the figure that it
@@ -41,14 +43,20 @@ export function DimensionGrip({
   const [pulled, setPulled] = useState<{ from: readonly [number, number]; mm: number } | null>(null);
   const steps = STEPS[units.system];
   const within = (mm: number, step: number) => Math.min(most, Math.max(least, Math.round(mm / step) * step));
-  const follow = (event: PointerEvent<SVGCircleElement>) => {
-    if (!pulled) return;
-    const along = (event.clientX - pulled.from[0]) * ax + (event.clientY - pulled.from[1]) * ay;
-    setPulled({ ...pulled, mm: within(value + along / scale, event.altKey ? steps.fine : steps.coarse) });
+  // Where the pointer is by this very event: what is drawn may be a move behind it.
+  const mmAt = (event: PointerEvent, from: readonly [number, number]) => {
+    const along = (event.clientX - from[0]) * ax + (event.clientY - from[1]) * ay;
+    return within(value + along / scale, event.altKey ? steps.fine : steps.coarse);
   };
-  const drop = () => {
-    if (pulled && Math.abs(pulled.mm - value) > 1e-6) onDrop(pulled.mm);
+  const follow = (event: PointerEvent) => {
+    if (pulled) setPulled({ ...pulled, mm: mmAt(event, pulled.from) });
+  };
+  const drop = (event: PointerEvent) => {
+    // A click moves nothing, not even to a round figure.
+    const moved = pulled && Math.hypot(event.clientX - pulled.from[0], event.clientY - pulled.from[1]) > STILL;
+    const mm = moved ? mmAt(event, pulled.from) : value;
     setPulled(null);
+    if (Math.abs(mm - value) > 1e-6) onDrop(mm);
   };
   const keys = (event: KeyboardEvent) => {
     if (event.key === 'Escape') setPulled(null);
