@@ -191,6 +191,14 @@ export function figuresOfLayout(layout: Layout, currency: string): Figure[] {
             'Round defects and tapers the bound allows more than can be sawn, so the true distance is smaller.',
           ),
           figure(
+            'layout-over',
+            'Over the least it can cost, at most',
+            { amount: cost.total - least, unit: 'ratio' },
+            'cost − least possible cost',
+            [input('In', currency), input('Cost', money(cost.total)), input('Least possible', money(least))],
+            source,
+          ),
+          figure(
             'cost-bound',
             'No layout can cost less than',
             { amount: least, unit: 'ratio' },

@@ -219,7 +219,7 @@ export function StepFrame({
     <main
       id="main"
       tabIndex={-1}
-      className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)_324px] max-lg:grid-cols-[minmax(0,1fr)_270px] max-md:grid-cols-1"
+      className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)_324px] max-lg:grid-cols-[minmax(0,1fr)_270px] md:max-lg:portrait:grid-cols-1 md:max-lg:portrait:grid-rows-[minmax(0,1fr)_minmax(0,1fr)] max-md:grid-cols-1"
     >
       <div className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-paper px-5 pt-2">
         <PrintedHeading title={title} />
@@ -235,7 +235,7 @@ export function StepFrame({
           <YearBand />
         </div>
       </div>
-      <div className="min-h-0 overflow-auto border-line border-l px-[18px] pt-4 pb-8 print:overflow-visible print:border-l-0">
+      <div className="min-h-0 overflow-auto border-line border-l px-[18px] pt-4 pb-8 md:max-lg:portrait:border-t md:max-lg:portrait:border-l-0 print:overflow-visible print:border-l-0">
         <div className="flex items-start justify-between gap-2 print:hidden">
           <h1 className="text-[19px] leading-6">{title}</h1>
           <span className="flex gap-1">

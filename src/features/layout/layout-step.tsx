@@ -199,13 +199,14 @@ function LayoutLead({ layout }: { layout: Layout | null }) {
         <span className="text-ink-2">to buy</span>
       </p>
     );
-  const over = layout.cost.total - (layout.bound ?? layout.cost.total);
   return (
     <p>
-      <FigureButton figure={figures['layout-gap']} big>
-        {over.toFixed(2)} {currency}
+      <FigureButton figure={figures['layout-over']} big>
+        {figures['layout-over']?.quantity.amount.toFixed(2)} {currency}
       </FigureButton>{' '}
-      <span className="text-ink-2">or {(layout.gap * 100).toFixed(1)} %, at most from the best possible</span>
+      <span className="text-ink-2">
+        or <FigureButton figure={figures['layout-gap']} />, at most from the best possible
+      </span>
     </p>
   );
 }
