@@ -1,25 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { boards, places, shop } from '../../../tests/fixtures/demo';
-import type { Brief } from '../document/job-document';
+import { boards, places, shop, sixSeats } from '../../../tests/fixtures/demo';
 import { newJob } from '../start/new-job';
 import { START_NAMES } from '../start/starts';
 import { quickLayouts, woodForJob } from './wood-for-job';
 
-const brief = (seats: number): Brief => ({
-  seats,
-  seating: 'chairs',
-  room: { length: 4500, width: 3600 },
-  behindChairs: 'wall',
-  kneeRoom: null,
-  door: { width: 830, height: 2000 },
-  dueOn: '2027-06-01',
-  note: '',
-});
+const { brief } = sixSeats();
 const jobIn = (start: (typeof START_NAMES)[number], seats: number) => (species: string) =>
   newJob({
     name: 'Table',
     client: '',
-    brief: brief(seats),
+    brief: { ...brief, seats },
     species,
     shopPlaceId: 'shop',
     homePlaceId: 'heron-ferry',

@@ -58,7 +58,9 @@ export function KindChoice<K extends string>({
               </li>
             ) : null}
           </ul>
-          <p className="mt-1 text-ink-2">What is decided of the other is put aside, and comes back with it.</p>
+          <p className="mt-1 text-ink-2">
+            What was decided for {nameOf(value).toLowerCase()} is kept, and is there again when you come back to it.
+          </p>
           <div className="mt-2 flex gap-2">
             <Button look="chief" onClick={take}>
               Change it

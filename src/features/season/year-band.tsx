@@ -51,7 +51,7 @@ export function YearBand() {
         type="button"
         aria-expanded={!folded}
         onClick={() => fold(!folded)}
-        className="absolute right-9 bottom-full z-10 px-1 text-[12px] text-ink-2 leading-4 hover:text-ink hover:underline max-md:static"
+        className="absolute right-9 bottom-full z-10 bg-paper px-1 text-[12px] text-ink-2 leading-4 hover:text-ink hover:underline max-md:static"
       >
         {folded ? 'Show the year' : 'Fold the year'}
       </button>
