@@ -2,11 +2,12 @@ import type { Metadata } from 'next';
 import localFont from 'next/font/local';
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
+import { DECIMAL_MARKS } from '@/core';
 import { currentWorkshop } from '@/server/workshop-store';
 import { SCREEN_COOKIE, SCREENS } from '@/ui/screens';
 import { SpeciesProvider } from '@/ui/species';
 import { UnitsProvider } from '@/ui/units';
-import { UNITS_COOKIE } from '@/ui/units-cookie';
+import { DECIMAL_COOKIE, UNITS_COOKIE } from '@/ui/units-cookie';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -29,6 +30,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const chosen = store.get(UNITS_COOKIE)?.value;
   const screen = SCREENS.find((own) => own === store.get(SCREEN_COOKIE)?.value);
   const units = chosen === 'metric' || chosen === 'inch' ? chosen : settings.units;
+  const decimal = DECIMAL_MARKS.find((own) => own === store.get(DECIMAL_COOKIE)?.value) ?? 'point';
   return (
     <html lang="en" className={archivo.variable} {...(screen ? { 'data-screen': screen } : {})}>
       <body>
@@ -38,7 +40,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         >
           To the page itself
         </a>
-        <UnitsProvider initial={units} fraction={settings.fraction}>
+        <UnitsProvider initial={units} fraction={settings.fraction} decimal={decimal}>
           <SpeciesProvider own={settings.species}>{children}</SpeciesProvider>
         </UnitsProvider>
       </body>

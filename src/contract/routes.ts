@@ -158,7 +158,7 @@ export const CONTRACT: Readonly<Record<string, Route>> = {
     summary: 'A file of the job: sheets, boards, full size, cut list, cuts, layout, piece, job file.',
     query: {
       units: 'metric or inch.',
-      decimal: 'point or comma, in tables.',
+      decimal: 'point or comma.',
       paper: 'a4 or letter.',
       piece: 'Id of a piece.',
       number: 'Which of those made alike.',

@@ -149,7 +149,14 @@ export type { Problem } from './measure/problem';
 export { type Phrase, type Quantity, say, type Unit } from './measure/quantity';
 export { seededRandom } from './measure/random';
 export { readDay } from './measure/read-day';
-export { writeLength, writePhrase, writeQuantity, writeRule, writtenParts } from './measure/write-quantity';
+export {
+  writeLength,
+  writeNumber,
+  writePhrase,
+  writeQuantity,
+  writeRule,
+  writtenParts,
+} from './measure/write-quantity';
 export {
   cleanedShare,
   crookOfHeights,

@@ -1,5 +1,5 @@
 import type { BoardReply } from '@/contract/replies';
-import { formatLength, sayDay, speciesWith } from '@/core';
+import { formatLength, sayDay, speciesWith, writeNumber } from '@/core';
 import { jobNames } from './job-store';
 import { type Column, titledTable, unitsNote } from './paper/blocks';
 import { printDocument } from './paper/print-document';
@@ -36,7 +36,7 @@ export async function rackListOf(query: URLSearchParams): Promise<Uint8Array<Arr
     [
       { title: 'Moisture', width: 'auto', right: true },
       ({ moisture, moistureOn }) =>
-        moisture === null ? '–' : `${moisture.toFixed(1)} %${moistureOn ? `, ${sayDay(moistureOn)}` : ''}`,
+        moisture === null ? '–' : `${writeNumber(moisture, 1, style)} %${moistureOn ? `, ${sayDay(moistureOn)}` : ''}`,
     ],
     [{ title: 'Lot', width: '*' }, (board) => board.lot],
     [{ title: 'Lies at', width: '*' }, (board) => board.storedAt],

@@ -1,17 +1,20 @@
-import type { CsvStyle, LengthStyle, Paper, Shop } from '@/core';
+import { type CsvStyle, DECIMAL_MARKS, type LengthStyle, type Paper, type Shop } from '@/core';
 import { Refusal } from './refusal';
 
-/** How lengths are written in this shop, or in the units that are asked for (?units=). */
+/** How lengths and figures are written in this shop, or in the units (?units=) and with the mark (?decimal=) asked for. */
 export function styleOf(shop: Shop, query: URLSearchParams = new URLSearchParams()): LengthStyle {
   const units = oneOf(query, 'units', ['metric', 'inch']) ?? shop.units;
-  return units === 'metric' ? { system: 'metric' } : { system: 'inch', fraction: shop.fraction };
+  const decimal = decimalOf(query);
+  return units === 'metric' ? { system: 'metric', decimal } : { system: 'inch', fraction: shop.fraction, decimal };
 }
 
-/** How a table is written: its lengths, and its figures with a point or a comma (?decimal=). */
+/** How a table is written. */
 export const csvStyleOf = (shop: Shop, query: URLSearchParams): CsvStyle => ({
   length: styleOf(shop, query),
-  decimal: oneOf(query, 'decimal', ['point', 'comma']) ?? 'point',
+  decimal: decimalOf(query),
 });
+
+const decimalOf = (query: URLSearchParams) => oneOf(query, 'decimal', DECIMAL_MARKS) ?? 'point';
 
 /** On what paper (?paper=). */
 export const paperOf = (query: URLSearchParams): Paper => oneOf(query, 'paper', ['a4', 'letter']) ?? 'a4';

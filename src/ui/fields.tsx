@@ -2,7 +2,7 @@
 
 import { ToggleGroup } from 'radix-ui';
 import { type KeyboardEvent, type ReactNode, useId } from 'react';
-import { MM_PER_INCH, parseLength, READ_OTHERWISE, type ReaderUnit } from '@/core';
+import { MM_PER_INCH, parseLength, READ_OTHERWISE, type ReaderUnit, withMark } from '@/core';
 import { INPUT, Row, takenBack, typedInput } from './field-row';
 import { useHeld } from './settling';
 import { useUnits } from './units';
@@ -112,12 +112,14 @@ export function NumberField({
 }) {
   const id = useId();
   const { name, of, back } = useReaderUnit(unit);
+  const { decimal } = useUnits().style;
+  const written = (number: number) => withMark(String(number), decimal);
   const [from, to] = [of(least), of(most)];
   const read = (text: string): Reading<number | null> => {
     if (text.trim() === '') return allowEmpty === undefined ? { problem: 'Write a number.' } : 'nothing';
     const number = Number(text.replace(',', '.').replace('−', '-'));
     if (!Number.isFinite(number)) return { problem: `“${text.trim()}” is not a number.` };
-    if (number < from || number > to) return { problem: `Between ${from} and ${to}, please.` };
+    if (number < from || number > to) return { problem: `Between ${written(from)} and ${written(to)}, please.` };
     return { value: Math.min(most, Math.max(least, back(number))) };
   };
   const typed = useTyped<number | null>({
@@ -129,7 +131,7 @@ export function NumberField({
   return (
     <Row id={id} label={label} hint={hint} problem={typed.problem} {...(name ? { unit: name } : {})}>
       <input
-        {...typedInput(id, typed, typed.value === null ? '' : String(of(typed.value)), hint)}
+        {...typedInput(id, typed, typed.value === null ? '' : written(of(typed.value)), hint)}
         className={`${INPUT} text-right`}
         inputMode="decimal"
         placeholder={allowEmpty}

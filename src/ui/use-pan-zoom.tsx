@@ -1,6 +1,8 @@
 'use client';
 
+import { Minus, Plus } from 'lucide-react';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { IconButton } from './icon-button';
 
 const LEAST = 1;
 const MOST = 8;
@@ -65,7 +67,7 @@ export function usePanZoom<T extends HTMLElement>() {
   };
   const bar = (
     <fieldset className="flex items-center gap-1 border-0" aria-label="Zoom">
-      <ZoomButton label="Smaller" sign="−" off={zoom <= LEAST} run={() => step(1 / STEP)} />
+      <IconButton label="Smaller" icon={Minus} off={zoom <= LEAST} run={() => step(1 / STEP)} />
       <button
         type="button"
         aria-label={`${Math.round(zoom * 100)} %, back to the whole across`}
@@ -74,25 +76,10 @@ export function usePanZoom<T extends HTMLElement>() {
       >
         {Math.round(zoom * 100)} %
       </button>
-      <ZoomButton label="Larger" sign="+" off={zoom >= MOST} run={() => step(STEP)} />
+      <IconButton label="Larger" icon={Plus} off={zoom >= MOST} run={() => step(STEP)} />
     </fieldset>
   );
   return { ref, zoom, bar };
 }
 
 const within = (zoom: number) => Math.min(MOST, Math.max(LEAST, Math.round(zoom * 100) / 100));
-
-function ZoomButton({ label, sign, off, run }: { label: string; sign: string; off: boolean; run: () => void }) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      disabled={off}
-      onClick={run}
-      className="size-7 rounded-sm min-w-[max(28px,var(--target))] border border-line bg-paper hover:border-ink disabled:opacity-40"
-    >
-      <span aria-hidden>{sign}</span>
-    </button>
-  );
-}

@@ -24,7 +24,7 @@ export const GLUES: Record<GlueKind, Glue> = {
     levelAfter: 24,
     spread: 180,
     pressure: { hardwood: 1.2, softwood: 0.8 },
-    caution: 'Not below some 10 °C: it turns chalky and does not hold.',
+    caution: 'Not below some 10 °C (50 °F): it turns chalky and does not hold.',
   },
   'pva-slow': {
     name: 'Slow white glue',
@@ -33,7 +33,7 @@ export const GLUES: Record<GlueKind, Glue> = {
     levelAfter: 24,
     spread: 180,
     pressure: { hardwood: 1.2, softwood: 0.8 },
-    caution: 'Not below some 10 °C: it turns chalky and does not hold.',
+    caution: 'Not below some 10 °C (50 °F): it turns chalky and does not hold.',
   },
   hide: {
     name: 'Liquid hide glue',

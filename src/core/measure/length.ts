@@ -11,9 +11,19 @@ export const upToStep = (mm: number, step: number): number => Math.ceil(mm / ste
 export type UnitSystem = 'metric' | 'inch';
 export type InchFraction = 8 | 16 | 32 | 64;
 
-export type LengthStyle =
+/** What stands before the decimals of a figure. */
+export const DECIMAL_MARKS = ['point', 'comma'] as const;
+export type DecimalMark = (typeof DECIMAL_MARKS)[number];
+
+/** How lengths and figures are written; with a point, where no mark is chosen. */
+export type LengthStyle = { decimal?: DecimalMark } & (
   | { system: 'metric'; decimals?: 0 | 1 | 2 }
-  | { system: 'inch'; fraction?: InchFraction; feet?: boolean; mark?: boolean };
+  | { system: 'inch'; fraction?: InchFraction; feet?: boolean; mark?: boolean }
+);
+
+/** The chosen mark in a figure that is written with a point. */
+export const withMark = (figure: string, decimal: DecimalMark | undefined): string =>
+  decimal === 'comma' ? figure.replace('.', ',') : figure;
 
 export type ParsedLength = { mm: number; quarters?: number } | { problem: string };
 
@@ -177,7 +187,9 @@ function settleMarks(input: string): { text: string } | { problem: string } {
  */
 export function formatLength(mm: number, style: LengthStyle): string {
   if (!Number.isFinite(mm)) return '–';
-  return style.system === 'metric' ? formatMillimetres(mm, style.decimals ?? 1) : formatInches(mm, style);
+  return style.system === 'metric'
+    ? withMark(formatMillimetres(mm, style.decimals ?? 1), style.decimal)
+    : formatInches(mm, style);
 }
 
 function formatMillimetres(mm: number, decimals: number): string {

@@ -69,3 +69,23 @@ describe('a quantity is written with no more digits than can be measured', () =>
     expect(writePhrase(phrase, inch)).toBe('The top is 1" thick.');
   });
 });
+
+describe('a decimal comma stands wherever a figure has decimals, and nowhere else', () => {
+  const comma = { ...metric, decimal: 'comma' as const };
+  it.each([
+    [{ amount: 1955.64, unit: 'mm' }, '1\u202f955,5 mm'],
+    [{ amount: 0.03, unit: 'mm-movement' }, '0,03 mm'],
+    [{ amount: 8.449, unit: 'percent-moisture' }, '8,4 %'],
+    [{ amount: -3.2, unit: 'celsius' }, '−3,2 °C'],
+    [{ amount: 0.00274, unit: 'coefficient' }, '0,00274 per %'],
+    [{ amount: 7, unit: 'count' }, '7'],
+  ] as [Quantity, string][])('%j', (quantity, text) => {
+    expect(writeQuantity(quantity, comma)).toBe(text);
+  });
+
+  it('also where two figures are told apart, and in inches as their thousandths', () => {
+    const close = say`${{ amount: 4.21, unit: 'mm' }} of ${{ amount: 4.24, unit: 'mm' }}`;
+    expect(writePhrase(close, comma)).toBe('4,21 mm of 4,24 mm');
+    expect(writeLength(0.12, { ...inch, decimal: 'comma' })).toBe('0,005"');
+  });
+});

@@ -1,5 +1,5 @@
 import { BOARD_FOOT, CUSTOMARY } from './customary';
-import { formatLength, type InchFraction, type LengthStyle, MM_PER_INCH } from './length';
+import { formatLength, type InchFraction, type LengthStyle, MM_PER_INCH, withMark } from './length';
 import type { Phrase, Quantity } from './quantity';
 
 /** A length as the shop reads it: half millimetres or its fraction; `fine` where a tenth of a millimetre matters. */
@@ -7,14 +7,14 @@ export function writeLength(mm: number, style: LengthStyle, fine = false): strin
   // Less than a step of the rule is never written as nothing, nor as much more than it is.
   if (style.system === 'metric') {
     const shown = fine || Math.abs(mm) < 0.25 ? mm : Math.round(mm * 2) / 2;
-    return formatLength(shown, { system: 'metric', decimals: Math.abs(shown) < 0.05 ? 2 : 1 });
+    return formatLength(shown, { ...style, decimals: Math.abs(shown) < 0.05 ? 2 : 1 });
   }
   const fraction = style.fraction ?? 16;
   const usual = fine ? (Math.max(fraction, 32) as InchFraction) : fraction;
   if (mm === 0 || Math.abs(mm) >= MM_PER_INCH / usual) return formatLength(mm, { ...style, fraction: usual });
   const steps = ([16, 32, 64] as const).filter((own) => own >= usual);
   const near = steps.find((own) => Math.abs(toStep(mm, own) - mm) <= OFF * Math.abs(mm));
-  return near ? formatLength(mm, { ...style, fraction: near }) : thousandths(mm);
+  return near ? formatLength(mm, { ...style, fraction: near }) : thousandths(mm, style);
 }
 
 /** How far a small length may be written off, as a share of it. */
@@ -23,8 +23,8 @@ const OFF = 0.25;
 const toStep = (mm: number, fraction: InchFraction) =>
   (Math.round((mm / MM_PER_INCH) * fraction) / fraction) * MM_PER_INCH;
 
-const thousandths = (mm: number) =>
-  Math.abs(mm) < MM_PER_INCH / 2000 ? '0"' : `${(mm / MM_PER_INCH).toFixed(3).replace('-', '−')}"`;
+const thousandths = (mm: number, style: LengthStyle) =>
+  Math.abs(mm) < MM_PER_INCH / 2000 ? '0"' : `${writeNumber(mm / MM_PER_INCH, 3, style)}"`;
 
 /** A rule of thumb with its unit, as a reader of these units says it: to 5 mm, or to half an inch. */
 export const writeRule = (mm: number, { system }: LengthStyle): string =>
@@ -35,7 +35,7 @@ export const writeRule = (mm: number, { system }: LengthStyle): string =>
 /** A number with its unit, as the reader of these units reads it; never more digits than can be measured, but those that are asked for. */
 export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle, more = 0): string {
   const suffix = style.system === 'metric' ? ' mm' : '';
-  const to = (digits: number) => written(amount, digits + more);
+  const to = (digits: number) => writeNumber(amount, digits + more, style);
   switch (unit) {
     case 'mm':
       return `${writeLength(amount, style)}${suffix}`;
@@ -53,7 +53,7 @@ export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle, mo
     case 'days':
       return `${to(0)} days`;
     case 'board-foot':
-      return style.system === 'metric' ? writeVolume(amount * BOARD_FOOT, more) : `${to(1)} board feet`;
+      return style.system === 'metric' ? writeVolume(amount * BOARD_FOOT, more, style) : `${to(1)} board feet`;
     case 'count':
       return to(0);
     case 'ratio':
@@ -61,17 +61,21 @@ export function writeQuantity({ amount, unit }: Quantity, style: LengthStyle, mo
     case 'coefficient':
       return `${to(5)} per %`;
     default:
-      return style.system === 'metric' ? writeMetric(amount, unit, more) : writeCustomary(amount, unit, more);
+      return style.system === 'metric'
+        ? writeMetric(amount, unit, more, style)
+        : writeCustomary(amount, unit, more, style);
   }
 }
 
-const written = (amount: number, digits: number) => amount.toFixed(digits).replace('-', '−');
+/** A number with so many decimals, with the reader's mark before them. */
+export const writeNumber = (amount: number, digits: number, { decimal }: Pick<LengthStyle, 'decimal'>): string =>
+  withMark(amount.toFixed(digits).replace('-', '−'), decimal);
 
 /** Units that another reader reads otherwise. */
 type Converted = keyof typeof CUSTOMARY;
 
-function writeMetric(amount: number, unit: Converted, more: number): string {
-  const to = (digits: number) => written(amount, digits + more);
+function writeMetric(amount: number, unit: Converted, more: number, style: LengthStyle): string {
+  const to = (digits: number) => writeNumber(amount, digits + more, style);
   switch (unit) {
     case 'celsius':
       return `${to(1)} °C`;
@@ -93,15 +97,15 @@ function writeMetric(amount: number, unit: Converted, more: number): string {
 }
 
 /** Rough wood as it is bought: cubic metres, and cubic decimetres where it is little. */
-const writeVolume = (m3: number, more: number) =>
-  m3 < 0.01 ? `${written(m3 * 1000, 2 + more)} dm³` : `${written(m3, 3 + more)} m³`;
+const writeVolume = (m3: number, more: number, style: LengthStyle) =>
+  m3 < 0.01 ? `${writeNumber(m3 * 1000, 2 + more, style)} dm³` : `${writeNumber(m3, 3 + more, style)} m³`;
 
-function writeCustomary(amount: number, unit: Converted, more: number): string {
+function writeCustomary(amount: number, unit: Converted, more: number, style: LengthStyle): string {
   const { name, digits, of } = CUSTOMARY[unit];
   const read = of(amount);
   // Of what is stiff, psi has more figures than anybody reads.
-  if (unit === 'megapascal' && Math.abs(read) >= 1e5) return `${written(read / 1e6, 2 + more)} million psi`;
-  return `${written(read, digits + more)} ${name}`;
+  if (unit === 'megapascal' && Math.abs(read) >= 1e5) return `${writeNumber(read / 1e6, 2 + more, style)} million psi`;
+  return `${writeNumber(read, digits + more, style)} ${name}`;
 }
 
 /** Of a phrase, each part as it is written; two figures that differ are never written alike beside each other. */
@@ -122,13 +126,13 @@ export function writtenParts(phrase: Phrase, style: LengthStyle): string[] {
 function writeFinely(own: Quantity, others: readonly number[], style: LengthStyle): string {
   const { amount, unit } = own;
   if (unit !== 'mm' && unit !== 'mm-movement') return writeQuantity(own, style, 1);
-  if (style.system === 'metric') return `${written(amount, 2)} mm`;
+  if (style.system === 'metric') return `${writeNumber(amount, 2, style)} mm`;
   const apart = ([32, 64] as const).find((fraction) =>
     others.every(
       (other) => formatLength(other, { ...style, fraction }) !== formatLength(amount, { ...style, fraction }),
     ),
   );
-  return apart ? formatLength(amount, { ...style, fraction: apart }) : thousandths(amount);
+  return apart ? formatLength(amount, { ...style, fraction: apart }) : thousandths(amount, style);
 }
 
 /** A phrase as plain text. */

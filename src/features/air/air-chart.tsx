@@ -48,6 +48,7 @@ export function AirChart({
   readings: readonly Reading[];
   today: string;
 }) {
+  const units = useUnits();
   const inches = useUnits().system === 'inch';
   const degree = inches ? CUSTOMARY.celsius.name : '°C';
   const year = yearOfAir(place);
@@ -126,7 +127,9 @@ export function AirChart({
             <Tooltip
               labelFormatter={(at) => new Date(Number(at)).toISOString().slice(0, 16).replace('T', ' ')}
               formatter={(value, key) => [
-                key === 'temperature' ? `${Number(value).toFixed(1)} ${degree}` : `${Number(value).toFixed(1)} %`,
+                key === 'temperature'
+                  ? `${units.number(Number(value), 1)} ${degree}`
+                  : `${units.number(Number(value), 1)} %`,
                 { moisture: 'wood comes to', usual: 'usual', temperature: 'temperature', relativeHumidity: 'humidity' }[
                   String(key)
                 ] ?? key,

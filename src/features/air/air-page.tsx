@@ -2,10 +2,11 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import type { AirReply } from '@/contract/replies';
-import { DAYS_IN_YEAR, dayOfYear, equilibriumMoisture, moistureFigure, yearOfAir } from '@/core';
+import { DAYS_IN_YEAR, dayOfYear, equilibriumMoisture, moistureFigure, writeQuantity, yearOfAir } from '@/core';
 import { NumberField } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
 import { request } from '@/ui/request';
+import { useUnits } from '@/ui/units';
 import { useTabs } from '../form/piece-drawing';
 import { AirChart } from './air-chart';
 import { BoardsToMill } from './boards-to-mill';
@@ -21,6 +22,7 @@ const EVERY = 4000;
 
 /** The shop's air as it is read, what it makes of wood, and which boards have come to rest in it. */
 export function AirPage({ first }: { first: AirReply }) {
+  const units = useUnits();
   const [data, setData] = useState(first);
   const [gone, setGone] = useState(false);
   const tabs = useTabs(TABS, 'week');
@@ -63,16 +65,19 @@ export function AirPage({ first }: { first: AirReply }) {
         {place && now !== undefined ? (
           <p className="mt-1" data-air-now>
             <FigureButton figure={figure} big>
-              {now.toFixed(1)} %
+              {units.number(now, 1)} %
             </FigureButton>{' '}
             <span className="text-ink-2">
               is what wood comes to in {place.name},{' '}
               {air.latest ? (
                 <>
-                  at <b className="figures font-semibold text-ink">{air.latest.temperature.toFixed(1)} °C</b> and{' '}
-                  <b className="figures font-semibold text-ink">{air.latest.relativeHumidity.toFixed(0)} %</b>, read{' '}
+                  at{' '}
+                  <b className="figures font-semibold text-ink">
+                    {writeQuantity({ amount: air.latest.temperature, unit: 'celsius' }, units.style)}
+                  </b>{' '}
+                  and <b className="figures font-semibold text-ink">{air.latest.relativeHumidity.toFixed(0)} %</b>, read{' '}
                   {clock(air.latest.at)}
-                  {usual === undefined ? '' : `; usual at this time of year ${usual.toFixed(1)} %`}
+                  {usual === undefined ? '' : `; usual at this time of year ${units.number(usual, 1)} %`}
                 </>
               ) : (
                 'by its months; nothing has been read yet'
@@ -99,7 +104,7 @@ export function AirPage({ first }: { first: AirReply }) {
                 least={3}
                 most={25}
                 step={0.5}
-                allowEmpty={now?.toFixed(1) ?? '8'}
+                allowEmpty={units.number(now ?? 8, 1)}
                 onCommit={(next) => {
                   setTarget(next);
                   return undefined;

@@ -20,6 +20,7 @@ const SHOWN = 300;
 
 /** Every board with its moisture and the days until it may be milled, the wettest from the target first. */
 export function BoardsToMill({ data, target, onRead }: { data: AirReply; target: number; onRead: () => void }) {
+  const units = useUnits();
   const { place, boardsChanged, today } = data;
   const [reading, setReading] = useState<string | null>(null);
   const { nameOf } = useSpecies();
@@ -40,7 +41,7 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
       <h2 className="text-[14px]">
         {boards === null
           ? 'Reading the rack …'
-          : `Boards: ${ready} of ${rows.length} may be milled at ${target.toFixed(1)} %`}
+          : `Boards: ${ready} of ${rows.length} may be milled at ${units.number(target, 1)} %`}
         {boards === null || done ? null : (
           <span className="ml-2 font-normal text-ink-2">{failed ?? `computing, ${waits.size} so far …`}</span>
         )}
@@ -72,12 +73,12 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
                     <Length mm={board.thickness} />
                   </td>
                   <td className="figures text-right">
-                    {board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}
+                    {board.moisture === null ? '–' : `${units.number(board.moisture, 1)} %`}
                   </td>
                   <td className="pl-4 text-ink-2">
                     {board.moistureOn ? sayDay(board.moistureOn) : 'never'}
                     {last
-                      ? `, meter ${last.reading.toFixed(1)} % at ${writeQuantity({ amount: last.woodTemperature, unit: 'celsius' }, style)}`
+                      ? `, meter ${units.number(last.reading, 1)} % at ${writeQuantity({ amount: last.woodTemperature, unit: 'celsius' }, style)}`
                       : ''}
                   </td>
                   <td className="figures text-right">

@@ -93,7 +93,7 @@ export function BoardMoving({
                 {units.length(state.mm, true)}
               </text>
               <text x={0} y={y + 17} className="fill-ink-2 text-[12.5px]">
-                {state.name} {state.percent.toFixed(1)} %
+                {state.name} {units.number(state.percent, 1)} %
               </text>
             </g>
           );

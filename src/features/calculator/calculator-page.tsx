@@ -87,8 +87,8 @@ export function CalculatorPage({ places, today }: { places: readonly Place[]; to
             {units.length(figures.swing.quantity.amount, true)}
           </FigureButton>
           <span className="text-ink-2">
-            {units.system === 'metric' ? 'mm ' : ''}between {driest.toFixed(1)} % and {wettest.toFixed(1)} %, in{' '}
-            {wood.commonName} {units.length(width)} wide
+            {units.system === 'metric' ? 'mm ' : ''}between {units.number(driest, 1)} % and {units.number(wettest, 1)}{' '}
+            %, in {wood.commonName} {units.length(width)} wide
           </span>
         </p>
         <BoardMoving
@@ -166,7 +166,7 @@ export function CalculatorPage({ places, today }: { places: readonly Place[]; to
             value={now.by}
             onCommit={(by) => setNow((a) => ({ ...a, by }))}
             options={[
-              { value: 'air', label: 'at rest in this air', reason: `It comes to ${fromNow.toFixed(1)} %.` },
+              { value: 'air', label: 'at rest in this air', reason: `It comes to ${units.number(fromNow, 1)} %.` },
               { value: 'moisture', label: 'measured' },
             ]}
           />
@@ -194,8 +194,8 @@ export function CalculatorPage({ places, today }: { places: readonly Place[]; to
               />
               {year ? (
                 <p className="text-ink-2">
-                  Driest {year.driest.moisture.toFixed(1)} % about {onDay(year.driest.day)}, wettest{' '}
-                  {year.wettest.moisture.toFixed(1)} % about {onDay(year.wettest.day)}.
+                  Driest {units.number(year.driest.moisture, 1)} % about {onDay(year.driest.day)}, wettest{' '}
+                  {units.number(year.wettest.moisture, 1)} % about {onDay(year.wettest.day)}.
                 </p>
               ) : null}
             </>
@@ -237,6 +237,7 @@ export function CalculatorPage({ places, today }: { places: readonly Place[]; to
 const onDay = (day: number) => sayDayShort(plusDays('2027-01-01', day));
 
 function AirFields({ name, air, onAir }: { name: string; air: Air; onAir: (air: Air) => void }) {
+  const units = useUnits();
   const set = (part: Partial<Air>) => {
     onAir({ ...air, ...part });
     return undefined;
@@ -270,7 +271,7 @@ function AirFields({ name, air, onAir }: { name: string; air: Air; onAir: (air: 
         least={0}
         most={100}
         onCommit={(relativeHumidity) => set({ relativeHumidity })}
-        hint={`wood comes to ${equilibriumMoisture(air).toFixed(1)} %`}
+        hint={`wood comes to ${units.number(equilibriumMoisture(air), 1)} %`}
       />
     </>
   );

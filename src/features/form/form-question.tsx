@@ -11,6 +11,8 @@ import {
   type SchemaLike,
   valueAt,
   type WholeForm,
+  withMark,
+  writeNumber,
 } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useDecisions, useDerived, useLook } from '../job/job-context';
@@ -122,6 +124,7 @@ function named(label: string, figure: string): string {
 function figureIn(unit: string, amount: number, style: LengthStyle): string {
   if (unit === 'mm') return formatLength(amount, style);
   const other = style.system === 'inch' ? READ_OTHERWISE[unit] : undefined;
-  if (other) return `${other.of(amount).toFixed(other.digits)} ${other.name}`;
-  return unit === '°' ? `${amount}°` : unit ? `${amount} ${unit}` : `${amount}`;
+  if (other) return `${writeNumber(other.of(amount), other.digits, style)} ${other.name}`;
+  const figure = withMark(`${amount}`, style.decimal);
+  return unit === '°' ? `${figure}°` : unit ? `${figure} ${unit}` : figure;
 }

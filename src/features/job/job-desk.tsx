@@ -1,11 +1,13 @@
 'use client';
 
+import { Redo2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { type AirToday, type Check, type ShownPiece, type Step, writeQuantity } from '@/core';
 import { CheckList } from '@/ui/check-list';
 import { Select } from '@/ui/fields';
+import { IconButton } from '@/ui/icon-button';
 import { ProblemList } from '@/ui/problem-list';
 import { Spine, type SpineRow } from '@/ui/spine';
 import { Strip } from '@/ui/strip';
@@ -239,8 +241,8 @@ export function StepFrame({
         <div className="flex items-start justify-between gap-2 print:hidden">
           <h1 className="text-[19px] leading-6">{title}</h1>
           <span className="flex gap-1">
-            <HistoryButton label="Undo" sign="↶" enabled={canUndo} run={() => void undo()} />
-            <HistoryButton label="Redo" sign="↷" enabled={canRedo} run={() => void redo()} />
+            <IconButton label="Undo" icon={Undo2} off={!canUndo} run={() => void undo()} />
+            <IconButton label="Redo" icon={Redo2} off={!canRedo} run={() => void redo()} />
           </span>
         </div>
         <div className="mt-0.5 mb-3">{lead}</div>
@@ -261,31 +263,6 @@ function PrintedHeading({ title }: { title: string }) {
     <p className="mb-3 hidden font-semibold text-[17px] print:block">
       {[name, client, title].filter(Boolean).join(' · ')}
     </p>
-  );
-}
-
-function HistoryButton({
-  label,
-  sign,
-  enabled,
-  run,
-}: {
-  label: string;
-  sign: string;
-  enabled: boolean;
-  run: () => void;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      disabled={!enabled}
-      onClick={run}
-      className="size-7 rounded-sm min-w-[max(28px,var(--target))] border border-line bg-paper text-[15px] hover:border-ink"
-    >
-      <span aria-hidden>{sign}</span>
-    </button>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { curveTables, type UnitSystem } from '@/core';
+import { curveTables, DECIMAL_MARKS, type DecimalMark, type UnitSystem, withMark } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Choice } from '@/ui/fields';
@@ -23,7 +23,6 @@ interface Row {
 }
 
 const PAPERS = ['a4', 'letter'] as const;
-const DECIMALS = ['point', 'comma'] as const;
 
 /** Everything that leaves the job as a file. */
 export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -38,12 +37,13 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
   /** What is waited for until its layout is found and kept. */
   const [wanted, setWanted] = useState<Row | null>(null);
   const curved = job.pieces.some(({ piece }) => curveTables(piece).length > 0);
-  const { system } = useUnits();
+  const { system, style } = useUnits();
   const [chosenUnits, setUnits] = useState<UnitSystem | null>(null);
   // Those of the screen, unless others are chosen for the files.
   const units = chosenUnits ?? system;
   const [paper, setPaper] = useKept('taller-paper', PAPERS, system === 'metric' ? 'a4' : 'letter');
-  const [decimal, setDecimal] = useKept('taller-decimal', DECIMALS, 'point');
+  const [chosenMark, setMark] = useState<DecimalMark | null>(null);
+  const decimal = chosenMark ?? style.decimal ?? 'point';
   const files: Row[] = [
     {
       file: 'sheet.pdf',
@@ -134,13 +134,10 @@ export function Sheets({ open, onClose }: { open: boolean; onClose: () => void }
           ]}
         />
         <Choice
-          label="Figures in CSV"
+          label="Figures"
           value={decimal}
-          onCommit={setDecimal}
-          options={[
-            { value: 'point', label: '12.5' },
-            { value: 'comma', label: '12,5' },
-          ]}
+          onCommit={setMark}
+          options={DECIMAL_MARKS.map((mark) => ({ value: mark, label: withMark('12.5', mark) }))}
         />
       </div>
       <ProblemList problems={problems} />

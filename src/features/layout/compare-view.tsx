@@ -70,15 +70,15 @@ function SideBoards({ side, scale }: { side: Compared; scale: number }) {
 function MeritsTable({ now, beside }: { now: Compared; beside: Compared }) {
   const units = useUnits();
   const currency = useJobState((state) => state.shop.prices.currency);
-  const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
+  const money = (amount: number) => `${units.number(amount, 2)} ${currency}`;
   const whole = (amount: number) => String(amount);
   const rows: { key: keyof LayoutMerits; label: string; say: (amount: number) => string }[] = [
     { key: 'counts', label: 'Cost, weighted by the present aim', say: money },
     { key: 'wood', label: 'Wood, less what goes back', say: money },
     { key: 'boards', label: 'Boards to open', say: whole },
-    { key: 'yield', label: 'Becomes the piece', say: (share) => `${(share * 100).toFixed(1)} %` },
+    { key: 'yield', label: 'Becomes the piece', say: (share) => `${units.number(share * 100, 1)} %` },
     { key: 'leftover', label: 'Pieces back to the rack', say: whole },
-    { key: 'leftoverArea', label: 'Their faces together', say: (area) => `${area.toFixed(2)} m²` },
+    { key: 'leftoverArea', label: 'Their faces together', say: (area) => `${units.number(area, 2)} m²` },
     { key: 'longest', label: 'The longest of them', say: (mm) => units.length(mm) },
     { key: 'cuts', label: 'Saw cuts', say: whole },
     { key: 'jointLines', label: 'Joint lines in the top', say: whole },

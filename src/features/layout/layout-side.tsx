@@ -27,12 +27,13 @@ import { BoardTools } from './board-tools';
 
 /** What the layout comes to, and what it is searched for. */
 export function LayoutSide({ layout }: { layout: Layout | null }) {
+  const units = useUnits();
   const { style } = useUnits();
   const { figures, demand, checks, piece } = useDerived();
   const inOrder = checks.find((check) => check.id === 'layout.sequence-apron');
   const currency = useJobState((s) => s.shop.prices.currency);
   const resawHeight = useJobState((s) => s.shop.tools.resawHeight);
-  const money = (amount: number) => `${amount.toFixed(2)} ${currency}`;
+  const money = (amount: number) => `${units.number(amount, 2)} ${currency}`;
   const choice = useDecisions((own) => own.layout);
   const change = useChange();
   const [panel] = demand.panels;

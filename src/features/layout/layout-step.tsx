@@ -202,7 +202,7 @@ function LayoutLead({ layout }: { layout: Layout | null }) {
   return (
     <p>
       <FigureButton figure={figures['layout-over']} big>
-        {figures['layout-over']?.quantity.amount.toFixed(2)} {currency}
+        {units.number(figures['layout-over']?.quantity.amount ?? 0, 2)} {currency}
       </FigureButton>{' '}
       <span className="text-ink-2">
         or <FigureButton figure={figures['layout-gap']} />, at most from the best possible

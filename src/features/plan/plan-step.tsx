@@ -4,6 +4,7 @@ import { daysBetween, FINISH_NAMES, KIND_PLURALS, PAINTED_KINDS, plusDays, sayDa
 import { DayField } from '@/ui/day-field';
 import { Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
+import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { Group } from '../form/group';
 import { KindBoxes } from '../form/kind-boxes';
@@ -55,6 +56,7 @@ export function PlanStep() {
 
 /** The order of work against the days: dark where hands are on it, pale where it waits. */
 function Calendar() {
+  const units = useUnits();
   const { schedule } = useDerived();
   const { light } = useLightInJob();
   const start = useDecisions((own) => own.plan.startOn);
@@ -98,7 +100,9 @@ function Calendar() {
                     {operation.name}
                   </span>
                   <span className="figures ml-auto hidden shrink-0 print:inline">{sayDay(from)}</span>
-                  <span className="figures ml-auto shrink-0 text-ink-2 print:ml-2">{operation.work.toFixed(1)} h</span>
+                  <span className="figures ml-auto shrink-0 text-ink-2 print:ml-2">
+                    {units.number(operation.work, 1)} h
+                  </span>
                 </summary>
                 <p className="my-1 ml-7">
                   {operation.of ? `${operation.of}: ` : ''}

@@ -113,6 +113,7 @@ export function RackHead({
 }
 
 export function BoardCells({ board, longest, jobs }: { board: RackBoard; longest: number; jobs: readonly JobName[] }) {
+  const units = useUnits();
   const { nameOf } = useSpecies();
   return (
     <>
@@ -130,7 +131,7 @@ export function BoardCells({ board, longest, jobs }: { board: RackBoard; longest
       <td className="text-right">
         {board.quarters ? <span className="figures">{board.quarters}/4</span> : <Length mm={board.thickness} />}
       </td>
-      <td className="figures text-right">{board.moisture === null ? '–' : `${board.moisture.toFixed(1)} %`}</td>
+      <td className="figures text-right">{board.moisture === null ? '–' : `${units.number(board.moisture, 1)} %`}</td>
       <td className="pl-4">
         {board.lot}
         <KeptFor board={board} jobs={jobs} />

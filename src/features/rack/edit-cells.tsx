@@ -78,7 +78,7 @@ export function EditCells({
         {cell('Thickness', board.quarters ? `${board.quarters}/4` : units.length(board.thickness, true), thickness)}
       </td>
       <td className="text-right">
-        {cell('Moisture', board.moisture === null ? '' : board.moisture.toFixed(1), moisture)}
+        {cell('Moisture', board.moisture === null ? '' : units.number(board.moisture, 1), moisture)}
       </td>
       <td className="pl-4">{cell('Lot', board.lot, text('lot'), true)}</td>
       <td>{cell('Place', board.storedAt, text('storedAt'), true)}</td>

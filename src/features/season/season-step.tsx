@@ -105,6 +105,7 @@ function WidthOnDay() {
 
 /** Where the job is made, where it is delivered, and when. */
 function Airs() {
+  const units = useUnits();
   const { season } = useDerived();
   const document = useDecisions((own) => own);
   const places = useJobState((state) => state.places);
@@ -135,7 +136,7 @@ function Airs() {
         least={2}
         most={30}
         step={0.1}
-        allowEmpty={season.glued.moisture.toFixed(1)}
+        allowEmpty={units.number(season.glued.moisture, 1)}
         onCommit={change('season.moistureAtGluing')}
         onEmpty={() => change('season.moistureAtGluing')(null)}
         hint="Empty: the shop’s air on the day."

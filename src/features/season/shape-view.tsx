@@ -12,7 +12,7 @@ import {
   sayDayShort,
   shapeOfTop,
 } from '@/core';
-import { Length } from '@/ui/units';
+import { Length, useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useChange, useDecisions, useDerived, useLook, useShownDay } from '../job/job-context';
 import { WhichPanel } from '../layout/which-panel';
@@ -22,6 +22,7 @@ const MARGIN = 8;
 
 /** A panel left to itself on the shown day, its strips laid in each of the three ways: the top, or another of the piece. */
 export function ShapeView() {
+  const units = useUnits();
   const { piece, season, panels } = useDerived();
   const [panelId, lookAt] = useState<string | null>(null);
   const panel = panels.find(({ demand }) => demand.id === panelId) ?? panelOfTop({ piece, panels }) ?? panels[0];
@@ -56,7 +57,7 @@ export function ShapeView() {
       ) : null}
       <p className="mb-2 max-w-[70ch]">
         The end of {panel && panels.length > 1 ? `panel ${panel.demand.letter}` : 'the top'}, free of what holds it, on{' '}
-        {sayDayShort(plusDays(season.start, index))} at {moisture.toFixed(1)} %
+        {sayDayShort(plusDays(season.start, index))} at {units.number(moisture, 1)} %
         {Math.abs(slope) > 0.005 ? `, its upper face ${slope > 0 ? 'wetter' : 'drier'} than its lower` : ''}
         {exaggeration === 1 ? '' : `; heights × ${exaggeration}`}.
       </p>

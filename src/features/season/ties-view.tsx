@@ -3,7 +3,7 @@
 import clsx from 'clsx';
 import { type Figure, findPart, HOLDS, plusDays, sayDayShort, travelOfTop } from '@/core';
 import { FigureButton } from '@/ui/figure';
-import { Length } from '@/ui/units';
+import { Length, useUnits } from '@/ui/units';
 import { useDecisions, useDerived, useLook } from '../job/job-context';
 
 interface Way {
@@ -14,6 +14,7 @@ interface Way {
 
 /** The ledger: how far every tie that slides must go each way, how far it may, and how to set it on the day of assembly. */
 export function TiesView() {
+  const units = useUnits();
   const { restraint, piece, season, figures } = useDerived();
   const kind = useDecisions((own) => own.form.hold.kind);
   const lit = useLook((look) => look.lit);
@@ -46,7 +47,7 @@ export function TiesView() {
           : 'Some ties fight: the wood cannot move freely. What is missing is said in the checks.'}{' '}
         <span className="text-ink-2">
           {lines.length} ties slide, {tight} hold; reckoned from the day of gluing, {day(season.glued.index)}, at{' '}
-          {season.glued.moisture.toFixed(1)} %.
+          {units.number(season.glued.moisture, 1)} %.
         </span>
       </p>
       <table className="w-full">

@@ -61,6 +61,7 @@ export function YearBand() {
 }
 
 function FoldedYear() {
+  const units = useUnits();
   const { season } = useDerived();
   const { index, moisture } = useShownDay();
   const [ref, size] = useSize<HTMLDivElement>();
@@ -72,7 +73,7 @@ function FoldedYear() {
         className="figures absolute top-[3px] px-1.5 font-semibold text-[12.5px]"
         style={day > size.width - 130 ? { right: size.width - day } : { left: day + 4 }}
       >
-        {sayDayShort(plusDays(season.start, index))} · {moisture.toFixed(1)} %
+        {sayDayShort(plusDays(season.start, index))} · {units.number(moisture, 1)} %
       </span>
     </div>
   );
@@ -276,7 +277,7 @@ function DayShown({ season, plot, onDay }: { season: Season; plot: Plot; onDay: 
         <circle cx={x(day)} cy={y(moisture)} r={4.5} className="fill-paper stroke-layout" strokeWidth={2} />
         <rect x={flag.x} y={flag.y} width={110} height={19} className="fill-layout" />
         <text x={flag.x + 6} y={flag.y + 13.5} className="figures fill-paper font-semibold text-[13px]">
-          {`${sayDayShort(iso)} · ${moisture.toFixed(1)} %`}
+          {`${sayDayShort(iso)} · ${units.number(moisture, 1)} %`}
         </text>
       </g>
       <g
@@ -287,7 +288,7 @@ function DayShown({ season, plot, onDay }: { season: Season; plot: Plot; onDay: 
         aria-valuemax={days - 1}
         aria-valuenow={day}
         data-day={iso}
-        aria-valuetext={`${sayDay(iso)}, ${moisture.toFixed(1)} percent, top ${units.length(topWidthAt(season, moisture), true)} wide`}
+        aria-valuetext={`${sayDay(iso)}, ${units.number(moisture, 1)} percent, top ${units.length(topWidthAt(season, moisture), true)} wide`}
         onKeyDown={keys}
         className="cursor-ew-resize"
       >

@@ -7,6 +7,7 @@ import { Dialog } from '@/ui/dialog';
 import { Choice, NumberField, Select, TextField } from '@/ui/fields';
 import { Form } from '@/ui/form';
 import { ProblemList } from '@/ui/problem-list';
+import { useUnits } from '@/ui/units';
 
 const FRESH = 'fresh';
 
@@ -18,6 +19,7 @@ export function OwnWoods({
   woods: readonly OwnSpecies[];
   onWoods: (woods: OwnSpecies[]) => readonly Problem[] | undefined;
 }) {
+  const units = useUnits();
   const [editing, setEditing] = useState<OwnSpecies | 'new' | null>(null);
   return (
     <section className="mt-8 max-w-6xl">
@@ -36,7 +38,8 @@ export function OwnWoods({
             <li key={wood.id} data-wood={wood.id} className="flex items-baseline gap-4 border-hairline border-b py-1.5">
               <b className="font-semibold">{wood.commonName}</b>
               <span className="figures">
-                C {wood.coefficientRadial.toFixed(5)} radial, {wood.coefficientTangential.toFixed(5)} tangential
+                C {units.number(wood.coefficientRadial, 5)} radial, {units.number(wood.coefficientTangential, 5)}{' '}
+                tangential
               </span>
               <span className="mr-auto text-ink-2">
                 {ALL_SPECIES.some((s) => s.id === wood.id) ? 'in place of the table’s; ' : ''}

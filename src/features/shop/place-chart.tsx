@@ -2,11 +2,13 @@
 
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { equilibriumMoisture, type Month } from '@/core';
+import { useUnits } from '@/ui/units';
 
 export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** Moisture that wood comes to in each month of a place. */
 export function PlaceChart({ months, name }: { months: readonly Month[]; name: string }) {
+  const units = useUnits();
   const rows = months.map((m, i) => ({ month: MONTHS[i]?.charAt(0), key: i, moisture: equilibriumMoisture(m) }));
   return (
     <div className="h-32" role="img" aria-label={`Moisture of wood through the year in ${name}`}>
@@ -22,7 +24,7 @@ export function PlaceChart({ months, name }: { months: readonly Month[]; name: s
           />
           <YAxis domain={[4, 20]} ticks={[4, 8, 12, 16, 20]} stroke="var(--color-ink-2)" fontSize={11} />
           <Tooltip
-            formatter={(v) => [`${Number(v).toFixed(1)} %`, 'moisture of wood']}
+            formatter={(v) => [`${units.number(Number(v), 1)} %`, 'moisture of wood']}
             labelFormatter={(i) => MONTHS[Number(i)]}
           />
           <Line

@@ -7,10 +7,12 @@ import { indoorMonths, type Problem, yearOfAir } from '@/core';
 import { Button } from '@/ui/button';
 import { ProblemList } from '@/ui/problem-list';
 import { request } from '@/ui/request';
+import { useUnits } from '@/ui/units';
 import { PlaceChart } from './place-chart';
 import { PlaceDialog } from './place-dialog';
 
 export function Places({ places }: { places: readonly PlaceReply[] }) {
+  const units = useUnits();
   const router = useRouter();
   const [editing, setEditing] = useState<PlaceReply | 'new' | null>(null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -49,7 +51,7 @@ export function Places({ places }: { places: readonly PlaceReply[] }) {
                 </span>
               </p>
               <p className="figures">
-                wood from {year.driest.moisture.toFixed(1)} % to {year.wettest.moisture.toFixed(1)} %
+                wood from {units.number(year.driest.moisture, 1)} % to {units.number(year.wettest.moisture, 1)} %
               </p>
               <PlaceChart months={indoorMonths(place)} name={place.name} />
               {place.room || place.logged.length > 0 ? (

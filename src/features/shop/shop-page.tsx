@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { PlaceReply, ShopReply } from '@/contract/replies';
-import { type Change, read, type Shop, ShopSchema, withChanges } from '@/core';
+import { type Change, DECIMAL_MARKS, read, type Shop, ShopSchema, withChanges, withMark } from '@/core';
 import { Button } from '@/ui/button';
 import { Choice, Select, TextField } from '@/ui/fields';
 import { ProblemList } from '@/ui/problem-list';
@@ -91,6 +91,7 @@ export function ShopPage({ stored, places }: { stored: ShopReply; places: readon
             }}
             options={['8', '16', '32', '64'].map((f) => ({ value: f, label: `1/${f} in` }))}
           />
+          <FiguresChoice />
           <ScreenChoice />
           <h2 className="mt-6 mb-2 border-ink border-b pb-1 text-[14px]">Offcuts worth keeping</h2>
           {figures(OFFCUTS)}
@@ -118,6 +119,19 @@ export function ShopPage({ stored, places }: { stored: ShopReply; places: readon
       <OwnWoods woods={shop.species} onWoods={(species) => save({ ...latest.current, species }, true)} />
       <Places places={places} />
     </>
+  );
+}
+
+/** The mark before decimals; kept for this browser. */
+function FiguresChoice() {
+  const { style, setDecimal } = useUnits();
+  return (
+    <Choice
+      label="Figures"
+      value={style.decimal ?? 'point'}
+      onCommit={setDecimal}
+      options={DECIMAL_MARKS.map((mark) => ({ value: mark, label: withMark('12.5', mark) }))}
+    />
   );
 }
 

@@ -7,6 +7,7 @@ import {
   sayDay,
   upToStep,
   wordsOfJoint,
+  writeNumber,
   writePhrase,
   writeQuantity,
 } from '@/core';
@@ -106,7 +107,7 @@ export function jointsSection(group: Alike, { style }: SheetGiven, several: bool
   ];
 }
 
-export function orderOfWork({ derived }: SheetGiven): Content {
+export function orderOfWork({ derived, style }: SheetGiven): Content {
   return titledTable(
     'Order of work',
     'Hours at the bench, hours that must pass before what follows, the day it begins.',
@@ -121,7 +122,7 @@ export function orderOfWork({ derived }: SheetGiven): Content {
     derived.schedule.dated.map(({ operation, start }, i) => [
       `${i + 1}`,
       operation.of ? `${operation.of}: ${operation.name}` : operation.name,
-      operation.work.toFixed(1),
+      writeNumber(operation.work, 1, style),
       operation.wait ? `${Math.round(operation.wait)}` : '',
       sayDay(start),
       '☐',
