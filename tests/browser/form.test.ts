@@ -1,8 +1,8 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
-import type { JobDocument } from '@/core';
+import type { BaseOf, JobDocument } from '@/core';
 import { onlyPiece } from '../fixtures/demo';
-import { button, call, choose, field, fill, newJob, openPage, reads, saved, visit, withBrowser } from './desk';
+import { button, call, choose, field, fill, newJob, openPage, radio, reads, saved, visit, withBrowser } from './desk';
 
 withBrowser();
 
@@ -46,6 +46,7 @@ describe('the form as questions', () => {
     await list.select('trestle');
     await reads(page, '[aria-label="What this changes"]', /Base: .* → /);
     await reads(page, '[aria-label="What this changes"]', /Overhang, ends: /);
+    await page.waitForSelector('[aria-label="As it would be: trestle"] path');
     expect(await formOf(id)).toEqual(before);
     await (await button(page, 'Keep legs and aprons')).click();
     expect(await list.evaluate((e) => e.value)).toBe('leg-apron');
@@ -86,6 +87,32 @@ describe('the form as questions', () => {
     await page.keyboard.press('ArrowDown');
     await saved(page);
     expect((await formOf(id)).base.height).toBe(Math.ceil(before.base.height / 5 - 1e-6) * 5 - 5);
+    expect(page.faults).toEqual([]);
+  });
+
+  it('the foot of a tapered leg and the height of a shelf are dragged too', async () => {
+    const { id } = await newJob('Taper and shelf for a test');
+    const page = await openPage(`/jobs/${id}/form`);
+    await (await radio(page, 'Tapered inside')).click();
+    await (await radio(page, 'With a shelf')).click();
+    await saved(page);
+    const base = async () => (await formOf(id)).base as BaseOf<'leg-apron'>;
+    const before = await base();
+    const nudge = async (label: string) => {
+      await page.waitForSelector(`[data-grip="${label}"]`);
+      await page.$eval(`[data-grip="${label}"]`, (e) => (e as SVGElement).focus());
+      await page.keyboard.press('ArrowUp');
+      await saved(page);
+    };
+    await nudge('Foot');
+    await (await radio(page, 'End')).click();
+    await nudge('Stretchers, floor to their middle');
+    const after = await base();
+    const nextFive = (mm: number) => (Math.floor(mm / 5 + 1e-6) + 1) * 5;
+    if (before.leg.taper.kind !== 'tapered' || after.leg.taper.kind !== 'tapered') throw new Error('not tapered');
+    if (before.stretchers.kind !== 'shelf' || after.stretchers.kind !== 'shelf') throw new Error('no shelf');
+    expect(after.leg.taper.foot).toBe(nextFive(before.leg.taper.foot));
+    expect(after.stretchers.at).toBe(nextFive(before.stretchers.at));
     expect(page.faults).toEqual([]);
   });
 });

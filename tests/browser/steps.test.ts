@@ -253,6 +253,21 @@ describe('each step of the work', () => {
     expect(html).toMatch(/\d\/\d+&quot;|\d\/\d+"/);
   });
 
+  it('a decimal comma, once it is chosen, is in every figure of every step, in what the server renders and on paper', async () => {
+    const page = await openPage('/shop');
+    await (await radio(page, '12,5')).click();
+    for (const step of ['form', 'season', 'joints', 'layout', 'glue-up', 'plan', 'bench']) {
+      await page.goto(`${base}/jobs/${id}/${step}`);
+      await reads(page, 'main', /\d/);
+      const text = await page.$eval('main', (e) => (e as HTMLElement).innerText);
+      expect(text, step).not.toMatch(/\d\.\d/);
+      if (step === 'season') expect(text).toMatch(/\d,\d %/);
+    }
+    const list = await (await fetch(`${base}/api/jobs/${id}/files/cut-list.csv?decimal=comma`)).text();
+    expect(list).not.toMatch(/\d\.\d/);
+    expect(page.faults).toEqual([]);
+  });
+
   it('the dialog of sheets and files saves every one of them, after a search that can be stopped, or says why not', async () => {
     const fresh = (await newJob('Files for a test')).id;
     const page = await openPage(`/jobs/${fresh}/plan`);

@@ -23,7 +23,7 @@ export interface Dimension {
   id: string;
   from: Point;
   to: Point;
-  /** Which side of the piece the figure stands, and how many steps away from it. */
+  /** Which side of its two points it is drawn, and how many steps away from them; 0 where there is room between the parts. */
   side: 'above' | 'below' | 'left' | 'right';
   step: number;
   /** True length, mm; not that of the exaggerated drawing. */
@@ -399,6 +399,9 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
   const [foot0, foot1] = name === 'front' ? [ground.left, ground.right] : [ground.low, ground.high];
   const across = name === 'front' ? piece.overall.length : width;
   const apron = drawn.find((d) => d.part.kind === 'apron');
+  const foot = drawn.find((d) => d.part.kind === 'leg' && d.part.taper)?.part.taper?.foot;
+  // Across the piece, with the floor free under it.
+  const stretcher = drawn.find((d) => d.part.kind === 'stretcher' && Math.abs(d.part.frame.length[1]) > 0.99);
   // Where it is hollowed for the knees, in its middle.
   const hollow = Math.min(0, ...(apron?.part.profile ?? []).map(({ sagitta = 0 }) => sagitta));
   const apronDeep = (apron?.real.width ?? 0) + hollow;
@@ -409,5 +412,9 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
     dimension('base', [foot0, 0], [foot1, 0], 'below', 1, foot1 - foot0),
     dimension('knees', [u0, -under], [u0, 0], 'left', 1, under),
     ...(apron ? [dimension('apron', [u0, -(under + apronDeep)], [u0, -under], 'left', 1, apronDeep)] : []),
+    ...(foot === undefined ? [] : [dimension('foot', [foot0, 0], [foot0 + foot, 0], 'below', 0, foot)]),
+    ...(stretcher && name === 'end'
+      ? [dimension('stretcher', [0, -stretcher.part.frame.at[2]], [0, 0], 'left', 0, stretcher.part.frame.at[2])]
+      : []),
   ];
 }

@@ -108,11 +108,11 @@ const boxOf = ({ x, y, align, text }: { x: number; y: number; align: string; tex
 /** Dimensions with their figures; one that would lie on another moves along its line until it is free. */
 function dimensionMarks(dimensions: readonly Dimension[], at: (p: Flat) => Flat, say: Say): Mark[] {
   const taken: Box[] = [];
-  return dimensions.flatMap(({ from, to, side, value }): Mark[] => {
+  return dimensions.flatMap(({ from, to, side, step, value }): Mark[] => {
     const away = AWAY[side];
     const [a, b] = [from, to].map((p): Flat => {
       const [x, y] = at(p);
-      return [x + away[0], y + away[1]];
+      return [x + away[0] * step, y + away[1] * step];
     }) as [Flat, Flat];
     const [mx, my] = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
     const text = say(value);

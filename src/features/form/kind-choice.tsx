@@ -1,13 +1,19 @@
 'use client';
 
-import { useState } from 'react';
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
 import { type Change, sayKindChange } from '@/core';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/fields';
 import { PhraseText } from '@/ui/units';
 import { useChanges, useDecisions, useDerived } from '../job/job-context';
 
-/** A kind of top or base. Another one is looked at first: what it changes is said, and done when it is taken. */
+/** Fetched when a kind is looked at: it derives a piece. */
+const KindPreview = dynamic(() => import('./kind-preview').then((m) => m.KindPreview), {
+  loading: () => <div className="h-[120px]" />,
+});
+
+/** A kind of top or base. Another one is looked at first: the piece is drawn with it, what it changes is said, and done when it is taken. */
 export function KindChoice<K extends string>({
   label,
   value,
@@ -28,8 +34,9 @@ export function KindChoice<K extends string>({
   const next = looked === value ? null : looked;
   const nameOf = (kind: K) => options.find((own) => own.value === kind)?.label ?? kind;
   const cut = piece.parts.filter((part) => part.cut).length;
+  const changes = useMemo(() => (next ? changesFor(next) : []), [next, changesFor]);
   const take = () => {
-    if (next) void changeAll(changesFor(next));
+    if (next) void changeAll(changes);
     setLooked(null);
   };
   return (
@@ -44,8 +51,11 @@ export function KindChoice<K extends string>({
       />
       {next ? (
         <section aria-label="What this changes" className="mb-3 border-layout border-l-2 pl-3">
+          <div className="mb-2 flex h-[120px] items-end">
+            <KindPreview changes={changes} name={`As it would be: ${nameOf(next).toLowerCase()}`} />
+          </div>
           <ul role="status">
-            {sayKindChange(changesFor(next), form).map((phrase, i) => (
+            {sayKindChange(changes, form).map((phrase, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: the list is never reordered
               <li key={i}>
                 <PhraseText of={phrase} />

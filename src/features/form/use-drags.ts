@@ -1,11 +1,15 @@
 'use client';
 
 import {
+  baseKind,
   boundsOf,
   type DecisionPath,
+  type Form,
+  type FormField,
   FormSchema,
   HEIGHT_FIELDS,
   leadingPart,
+  type Part,
   SIZE_FIELDS,
   type ViewName,
   valueAt,
@@ -15,7 +19,7 @@ import { useChange, useDecisions, useDerived } from '../job/job-context';
 
 type Pulled = readonly [
   dimension: string,
-  at: 'top.length' | 'top.width' | 'top.endOverhang' | 'base.height',
+  at: 'top.length' | 'top.width' | 'top.endOverhang' | 'base.height' | 'base.leg.taper.foot' | 'base.stretchers.at',
   end: 'from' | 'to',
 ];
 
@@ -24,10 +28,13 @@ const IN_VIEW: Readonly<Partial<Record<ViewName, readonly Pulled[]>>> = {
   front: [
     ['across', 'top.length', 'to'],
     ['height', 'base.height', 'from'],
+    ['foot', 'base.leg.taper.foot', 'to'],
   ],
   end: [
     ['across', 'top.width', 'to'],
     ['height', 'base.height', 'from'],
+    ['foot', 'base.leg.taper.foot', 'to'],
+    ['stretcher', 'base.stretchers.at', 'from'],
   ],
   plan: [
     ['length', 'top.length', 'to'],
@@ -44,24 +51,38 @@ export function useDrags(view: ViewName): Readonly<Record<string, Draggable>> {
   const form = useDecisions((own) => own.form);
   const { piece } = useDerived();
   const change = useChange();
+  const leg = piece.parts.find(({ kind, taper }) => kind === 'leg' && taper?.faces === 'inside');
+  const stretcher = piece.parts.find(({ kind, frame }) => kind === 'stretcher' && Math.abs(frame.length[1]) > 0.99);
+  const isCut = (kind: Part['kind']) => piece.parts.some((part) => part.kind === kind && part.cut);
   const cut = leadingPart(piece).cut;
+  const labelOf = (at: string) =>
+    askedAs([...SIZE_FIELDS, ...HEIGHT_FIELDS], form, at, form) ??
+    askedAs(baseKind(form.base.kind).fields, form.base, at.replace(/^base\./, ''), form);
   const shown = {
     'top.length': piece.overall.length,
     'top.width': piece.top.size.width,
     'top.endOverhang': piece.overhang.end,
     'base.height': piece.overall.height,
+    'base.leg.taper.foot': isCut('leg') ? undefined : leg?.taper?.foot,
+    'base.stretchers.at': isCut('stretcher') ? undefined : stretcher?.frame.at[2],
   };
   return Object.fromEntries(
     (IN_VIEW[view] ?? []).flatMap(([dimension, at, end]) => {
-      const field = [...SIZE_FIELDS, ...HEIGHT_FIELDS].find((own) => own.ask === 'figure' && own.at === at);
-      const asked = field?.ask === 'figure' && (field.when?.(form, form) ?? true);
       const bounds = boundsOf(FormSchema, form, at);
       const value = valueAt(form, at);
-      if (cut || !asked || !bounds || typeof value !== 'number' || Math.abs(value - shown[at]) > SAME) return [];
-      const label = typeof field.label === 'string' ? field.label : field.label(form);
+      const label = labelOf(at);
+      const isShown = typeof value === 'number' && Math.abs(value - (shown[at] ?? Number.NaN)) < SAME;
+      if (cut || label === null || !bounds || !isShown) return [];
       const { least, most } = bounds;
       const onDrop = (mm: number) => void change(`form.${at}` as DecisionPath)(mm);
       return [[dimension, { label, end, value, least, most, onDrop }]];
     }),
   );
+}
+
+/** What a figure is called among some fields, where it is asked; null where it is not. */
+function askedAs<F>(fields: readonly FormField<F>[], own: F, at: string, whole: Form): string | null {
+  const field = fields.find((one) => one.ask === 'figure' && `${one.at}` === at);
+  if (field?.ask !== 'figure' || !(field.when?.(own, whole) ?? true)) return null;
+  return typeof field.label === 'string' ? field.label : field.label(own);
 }
