@@ -41,6 +41,7 @@ export { type Conflict, differences, type Merge, mergeDocuments, resolved } from
 export * from './document/piece-in-job';
 export { OF_THE_PIECE } from './document/version-1';
 export {
+  type Apart,
   type Dimension,
   drawView,
   type FastenerMark,

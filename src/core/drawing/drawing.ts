@@ -54,8 +54,8 @@ export interface ViewOptions {
   exaggeration?: number;
   /** Widths of the top's strips in order, for its joint lines. */
   strips?: readonly number[];
-  /** Taken apart: how far, as a share of each part's distance from the middle. */
-  apart?: number;
+  /** Taken apart: how far. */
+  apart?: Apart;
 }
 
 /** How a view looks on the piece: its two axes on paper, v downward, and the way toward the one who looks. */
@@ -93,7 +93,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
   const paper = onPaper(look);
   const drawn = piece.parts.map((part): DrawnPart => {
     const drawnAs = asDrawn(piece, part, options);
-    const away = name === 'apart' ? takenApart(piece, part, options.apart ?? 0) : null;
+    const away = name === 'apart' ? takenApart(piece, part, options.apart ?? TOGETHER) : null;
     const set = (list: readonly Convex[]) => (away ? list.map((solid) => shifted(solid, away)) : list);
     const [solids, tenons, real] = [set(drawnAs.solids), set(drawnAs.tenons), drawnAs.real];
     // What is let into its own part too is seen only when the piece is taken apart.
@@ -219,13 +219,21 @@ function curved(part: Part, by: Vec, away: Vec | null, look: Look): Point[][] {
   return [face(-near), face(near)];
 }
 
-/** Where a part goes when the piece is taken apart: away from the middle, the top straight up. */
-export function takenApart(piece: Piece, part: Part, share: number): Vec {
+/** How far a piece is taken apart: its top, and what is under it, each part by a share of its distance from the middle. */
+export interface Apart {
+  top: number;
+  rest: number;
+}
+
+const TOGETHER: Apart = { top: 0, rest: 0 };
+
+/** Where a part is moved when the piece is taken apart: away from the middle, the top straight up. */
+export function takenApart(piece: Piece, part: Part, apart: Apart): Vec {
   const middle: Vec = [0, 0, piece.overall.height / 2];
   const away = minus(part.frame.at, middle);
   const lifted = piece.top.parts.includes(part.id);
   const own: Vec = lifted ? [away[0] * 0.5, away[1] * 0.5, piece.overall.height * 0.7] : away;
-  return times(own, share);
+  return times(own, lifted ? apart.top : apart.rest);
 }
 
 /** Whether everything of a part lies behind what stands nearer. */

@@ -55,7 +55,7 @@ export function viewsOnPaper(piece: Piece, strips: readonly number[], room: Room
 
 /** The piece taken apart, each part with its letter where there is room for it. */
 export function apartOnPaper(piece: Piece, room: Room): PaperDrawing {
-  const view = drawView(piece, 'apart', { apart: 0.55 });
+  const view = drawView(piece, 'apart', { apart: { top: 0.55, rest: 0.55 } });
   const scale = Math.min((room.width - 2) / view.bounds.width, (room.height - 2) / view.bounds.height);
   const at = placed(view, scale, [1, 1]);
   return {

@@ -7,7 +7,7 @@ import { NumberField } from '@/ui/fields';
 import { FigureButton } from '@/ui/figure';
 import { request } from '@/ui/request';
 import { useUnits } from '@/ui/units';
-import { useTabs } from '../form/piece-drawing';
+import { useTabs } from '@/ui/use-tabs';
 import { AirChart } from './air-chart';
 import { BoardsToMill } from './boards-to-mill';
 import { Devices } from './devices';

@@ -10,7 +10,8 @@ import { LengthField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Form } from '@/ui/form';
 import { Length } from '@/ui/units';
-import { PieceDrawing, useTabs } from '../form/piece-drawing';
+import { useTabs } from '@/ui/use-tabs';
+import { PieceDrawing } from '../form/piece-drawing';
 import { useChange, useChanges, useDecisions, useDerived, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 

@@ -1,10 +1,10 @@
 'use client';
 
-import { ToggleGroup } from 'radix-ui';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { drawView, panelOfTop, sizeAt, type ViewName } from '@/core';
 import type { Draggable } from '@/ui/dimension-grip';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
+import { useTabs } from '@/ui/use-tabs';
 import { useDecisions, useDerived, useLook, useShownDay } from '../job/job-context';
 import { TakenApart } from './taken-apart';
 
@@ -14,33 +14,6 @@ const VIEWS: readonly { value: ViewName; label: string }[] = [
   { value: 'plan', label: 'Plan' },
   { value: 'apart', label: 'Taken apart' },
 ];
-
-/** Tabs above a drawing, with a state of their own. */
-export function useTabs<T extends string>(tabs: readonly { value: T; label: string }[], first: T) {
-  const [value, setValue] = useState<T>(first);
-  const bar = (
-    <ToggleGroup.Root
-      type="single"
-      aria-label="What is drawn"
-      value={value}
-      onValueChange={(next) => {
-        if (next) setValue(next as T);
-      }}
-      className="flex flex-wrap gap-x-5"
-    >
-      {tabs.map((tab) => (
-        <ToggleGroup.Item
-          key={tab.value}
-          value={tab.value}
-          className="border-transparent border-b-2 py-1 text-ink-2 hover:text-ink data-[state=on]:border-layout data-[state=on]:font-semibold data-[state=on]:text-ink"
-        >
-          {tab.label}
-        </ToggleGroup.Item>
-      ))}
-    </ToggleGroup.Root>
-  );
-  return { value, setValue, bar };
-}
 
 export function useViewTabs(first: ViewName) {
   return useTabs(VIEWS, first);

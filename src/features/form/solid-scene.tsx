@@ -4,7 +4,7 @@ import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry, EdgesGeometry } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import { type PartMesh, type Piece, takenApart } from '@/core';
+import { type Apart, type PartMesh, type Piece, takenApart } from '@/core';
 
 const WOOD = '#efe4cf';
 const TOP = '#e6d3b0';
@@ -22,7 +22,7 @@ export default function SolidScene({
 }: {
   piece: Piece;
   meshes: readonly PartMesh[];
-  apart: number;
+  apart: Apart;
   lit: readonly string[];
   onLight: (ids: readonly string[]) => void;
 }) {
@@ -70,7 +70,7 @@ function PartSolid({
 }: {
   piece: Piece;
   mesh: PartMesh;
-  apart: number;
+  apart: Apart;
   lit: boolean;
   onLight: (ids: readonly string[]) => void;
 }) {

@@ -2,8 +2,9 @@
 
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useState } from 'react';
-import { drawView, type PartMesh } from '@/core';
+import { type Apart, drawView, type PartMesh } from '@/core';
 import { MeasuredDrawing } from '@/ui/measured-drawing';
+import { useTabs } from '@/ui/use-tabs';
 import { useWorker } from '@/ui/use-worker';
 import type { Solids } from '@/workers/solids.worker';
 import { useDerived, useLook } from '../job/job-context';
@@ -14,12 +15,22 @@ const SolidScene = dynamic(() => import('./solid-scene'), { ssr: false });
 
 type Scene = { state: 'making' } | { state: 'made'; meshes: readonly PartMesh[] } | { state: 'drawn' };
 
+const TOGETHER: Apart = { top: 0, rest: 0 };
+/** The looks a maker takes at a piece, from the finished one to its parts. */
+const LOOKS: readonly { value: string; label: string; apart: Apart }[] = [
+  { value: 'together', label: 'Together', apart: TOGETHER },
+  { value: 'top-off', label: 'Top off', apart: { top: 0.6, rest: 0 } },
+  { value: 'joints', label: 'Joints open', apart: { top: 0.6, rest: 0.12 } },
+  { value: 'parts', label: 'Every part', apart: { top: 0.7, rest: 0.6 } },
+];
+
 /** The piece taken apart: solids to be turned about, and a still drawing where the browser shows none. */
 export function TakenApart() {
   const { piece } = useDerived();
   const lit = useLook((look) => look.lit);
   const light = useLook((look) => look.light);
-  const [apart, setApart] = useState(0.35);
+  const looks = useTabs(LOOKS, 'joints', 'How far apart');
+  const apart = LOOKS.find(({ value }) => value === looks.value)?.apart ?? TOGETHER;
   const scene = useSolids();
   const names = useMemo(
     () => Object.fromEntries(piece.parts.map((part) => [part.id, `${part.letter}, ${part.name}`])),
@@ -44,20 +55,7 @@ export function TakenApart() {
           wood={piece.top.parts}
         />
       ) : null}
-      <label className="absolute top-1 right-2 flex items-center gap-2">
-        together
-        <input
-          type="range"
-          aria-label="How far apart"
-          className="accent-layout"
-          min={0}
-          max={1}
-          step={0.05}
-          value={apart}
-          onChange={(event) => setApart(Number(event.target.value))}
-        />
-        apart
-      </label>
+      <div className="absolute top-1 right-2">{looks.bar}</div>
       <p className="absolute bottom-1 left-2 text-ink-2" aria-live="polite">
         {one && names[one]
           ? names[one]

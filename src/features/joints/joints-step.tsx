@@ -5,7 +5,7 @@ import { drawJoint, drawView, jointFamilies, jointFigures, wordsOfJoint } from '
 import { Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { PhraseText } from '@/ui/units';
-import { useTabs } from '../form/piece-drawing';
+import { useTabs } from '@/ui/use-tabs';
 import { DecisionFigure } from '../job/decision-figure';
 import { useChange, useDecisions, useDerived } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';

@@ -9,7 +9,7 @@ import { later } from '@/ui/later';
 import { ProgressBar } from '@/ui/progress-bar';
 import { useUnits } from '@/ui/units';
 import { usePanZoom } from '@/ui/use-pan-zoom';
-import { useTabs } from '../form/piece-drawing';
+import { useTabs } from '@/ui/use-tabs';
 import { useChange, useChanges, useDecisions, useDerived, useJobState } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { useLightInJob } from '../job/use-light-in-job';
