@@ -13,6 +13,7 @@ import {
   PROPOSAL,
   shoppingList,
   whyToBuy,
+  withMark,
   writeQuantity,
 } from '@/core';
 import { Choice, Select, TextField } from '@/ui/fields';
@@ -194,6 +195,7 @@ const WEIGHTS = [
 
 /** What the search is for, and what that makes everything count for. */
 function Aim() {
+  const { style } = useUnits();
   const { aim, weights } = useDecisions((own) => own.layout);
   const change = useChange();
   const counted = aim === 'own' ? weights : LAYOUT_AIMS[aim];
@@ -217,7 +219,7 @@ function Aim() {
           {WEIGHTS.map(({ key, label }) => (
             <Fragment key={key}>
               <dt>{label}</dt>
-              <dd className="figures text-right">{counted[key]}</dd>
+              <dd className="figures text-right">{withMark(`${counted[key]}`, style.decimal)}</dd>
             </Fragment>
           ))}
         </dl>
