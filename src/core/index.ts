@@ -177,7 +177,7 @@ export { derivePiece } from './piece/derive-piece';
 export { KIND_PLURALS } from './piece/kind-words';
 export { isMade, MATERIALS, madeParts } from './piece/material';
 export type { Fastener, Fitting, Part, PartKind, Size } from './piece/part';
-export { findPart, leadingPart, type Piece, partsOfKind } from './piece/piece';
+export { findPart, leadingPart, type Piece, partsOfKind, type TablePiece } from './piece/piece';
 export { drawnSize } from './piece/settle-locks';
 export { solveX } from './piece/table/bases/frames/x-legs';
 export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above';

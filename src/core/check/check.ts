@@ -7,7 +7,7 @@ import type { Figure } from '../measure/figure';
 import type { Phrase, Quantity } from '../measure/quantity';
 import { isMade } from '../piece/material';
 import { woodOf } from '../piece/part';
-import type { Piece } from '../piece/piece';
+import type { TablePiece } from '../piece/piece';
 import type { PieceRestraint } from '../season/restraint-of-piece';
 import type { Season } from '../season/season-state';
 import type { Board } from '../stock/board';
@@ -45,7 +45,7 @@ export interface Check {
 
 export interface CheckContext {
   document: PieceInJob;
-  piece: Piece;
+  piece: TablePiece;
   season: Season;
   restraint: PieceRestraint;
   /** Of the parts that are of no other. */

@@ -1,7 +1,7 @@
 import type { PieceInJob } from '../document/piece-in-job';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
-import { type Piece, topLoads } from '../piece/piece';
+import { type TablePiece, topLoads } from '../piece/piece';
 import { baseKind } from '../piece/table/form';
 import { boundsOf, type Convex, shifted } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
@@ -34,7 +34,7 @@ const solidsOf = (parts: readonly Part[]): Convex[] =>
   parts.flatMap((part) => [...part.placed, ...part.added.map(({ solid }) => solid)]);
 
 /** The solids of a piece as it is carried: a top that draws out is closed, its leaves are carried by themselves. */
-function carried(piece: Piece): { tops: Convex[]; base: Convex[] } {
+function carried(piece: TablePiece): { tops: Convex[]; base: Convex[] } {
   const { closed } = piece.top;
   const travel = closed === undefined ? 0 : (piece.overall.length - closed) / 2;
   const tops = new Set(piece.top.parts);
@@ -152,7 +152,7 @@ export function throughTheDoor({ document, piece }: CheckContext): Check[] {
 }
 
 /** The top by itself, or each part of it that is carried alone, and the base by itself. */
-function wayApart(piece: Piece, base: readonly Convex[], door: PieceInJob['brief']['door']) {
+function wayApart(piece: TablePiece, base: readonly Convex[], door: PieceInJob['brief']['door']) {
   const ways = [...topLoads(piece).map(solidsOf), base].map((solids) => wayThroughDoor(solids, door));
   return ways.every(Boolean) ? ways : null;
 }

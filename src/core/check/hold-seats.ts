@@ -1,5 +1,5 @@
 import { count, mm, movement, say } from '../measure/quantity';
-import { findPart, type Piece } from '../piece/piece';
+import { findPart, type TablePiece } from '../piece/piece';
 import { topKind } from '../piece/table/form';
 import { HOLDS, travelOf } from '../piece/table/holds/hold';
 import { LEAST_BEHIND_SEAT, railThickness, travelInRail } from '../piece/table/holds/hold-seats';
@@ -9,7 +9,7 @@ import { thinnestWall } from './collisions';
 import { otherHolds } from './hold-changes';
 
 /** Fasteners that let the top go and are of the kind chosen for the piece. */
-export const slidingFasteners = (piece: Piece) =>
+export const slidingFasteners = (piece: TablePiece) =>
   piece.fasteners.filter((fastener) => !fastener.holdsMiddle && !fastener.own);
 
 /** How far the top must go at the outer one of them, either way, mm. */

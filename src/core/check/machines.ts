@@ -3,7 +3,7 @@ import { UNDER_DOWEL } from '../joint/corner-dowels';
 import { type InsertedCorner, isInserted } from '../joint/leg-corner';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
-import type { Piece } from '../piece/piece';
+import type { TablePiece } from '../piece/piece';
 import { type Check, type CheckContext, judge, type WayOut } from './check';
 import { FITS } from './slots';
 
@@ -84,7 +84,7 @@ export function mortisesByTheShop({ piece, shop }: CheckContext): Check[] {
 }
 
 /** A dowel, a bit and a stop that fit one another: the hole is as wide as the dowel, or nothing holds. Common practice. */
-function dowelsByTheShop(piece: Piece, { tenon }: InsertedCorner, shop: Shop): Check[] {
+function dowelsByTheShop(piece: TablePiece, { tenon }: InsertedCorner, shop: Shop): Check[] {
   const where = piece.parts.filter((part) => part.kind === 'leg' || part.kind === 'apron').map((part) => part.id);
   const wanted = tenon.length + tenon.intoApron;
   const bored = shop.tools.borers.some((diameter) => Math.abs(diameter - tenon.thickness) <= FITS);

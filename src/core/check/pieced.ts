@@ -1,7 +1,7 @@
 import { seamTenons } from '../joint/end-seam';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
-import type { Piece } from '../piece/piece';
+import type { TablePiece } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { boundsOf } from '../solid/convex';
 import { type Check, type CheckContext, judge, weakestOf } from './check';
@@ -17,7 +17,7 @@ interface SeamPlace {
 }
 
 /** Seams in which end grain meets anything, from left to right: a stripe has one at either side. */
-const seamsOf = (piece: Piece): SeamPlace[] =>
+const seamsOf = (piece: TablePiece): SeamPlace[] =>
   piece.joints.flatMap(({ kind, ties, into, from }) => {
     const at = ties[0]?.at;
     return kind === 'end-seam' && at ? [{ x: at.x, parts: [from, into] }] : [];
@@ -56,7 +56,7 @@ function endGrain({ document, piece }: CheckContext, stripe: boolean): Check {
 }
 
 /** Parts of the base that the top lies on: whose upper face is at its underside. */
-function underTop(piece: Piece): { part: Part; bounds: ReturnType<typeof boundsOf> }[] {
+function underTop(piece: TablePiece): { part: Part; bounds: ReturnType<typeof boundsOf> }[] {
   const underside = piece.overall.height - piece.top.size.thickness;
   return piece.parts.flatMap((part) => {
     if (piece.top.parts.includes(part.id) || part.kind === 'batten') return [];

@@ -1,7 +1,7 @@
 import { crushingAcrossGrain } from '../joint/hold-strength';
 import { count, mm, movement, newton, say } from '../measure/quantity';
 import { woodOf } from '../piece/part';
-import { findPart, type Piece, partsOfKind } from '../piece/piece';
+import { findPart, partsOfKind, type TablePiece } from '../piece/piece';
 import { keyOf } from '../piece/table/holds/slides';
 import { travelOfHalf } from '../piece/table/tops/extending';
 import { boundsOf, box } from '../solid/convex';
@@ -18,10 +18,10 @@ const ROUND_LEAF = 10;
 
 const extendingOf = ({ document }: CheckContext) => (document.form.top.kind === 'extending' ? document.form.top : null);
 
-const runnersOf = (piece: Piece) => partsOfKind(piece, 'slide').filter(({ id }) => id.startsWith('runner'));
+const runnersOf = (piece: TablePiece) => partsOfKind(piece, 'slide').filter(({ id }) => id.startsWith('runner'));
 
 /** How much of a runner stays between the end apron and its inner end when the table is drawn out, mm. */
-function heldIn(piece: Piece): number {
+function heldIn(piece: TablePiece): number {
   const apron = findPart(piece, 'apron-left');
   const runner = findPart(piece, 'runner-left-front');
   if (!apron || !runner) return 0;

@@ -2,7 +2,7 @@ import type { BaseKindName } from '../document/job-document';
 import { count, mm, say } from '../measure/quantity';
 import { KIND_PLURALS } from '../piece/kind-words';
 import { isPanel, type Part, type PartKind, woodOf } from '../piece/part';
-import type { Piece } from '../piece/piece';
+import type { TablePiece } from '../piece/piece';
 import { legBlanks } from '../piece/table/bases/leg-apron/making';
 import { makingOf } from '../piece/table/making-of';
 import { isSheetOf } from '../stock/as-dressed';
@@ -135,7 +135,7 @@ function sheetOnTheRack(
   path: string,
   plain: string,
   boards: readonly Board[],
-  piece: Piece,
+  piece: TablePiece,
 ): Check {
   const own = boards.filter((board) => board.species === wood.id);
   const fitting = own.filter((board) => isSheetOf(part.size.thickness, board)).length;

@@ -1,7 +1,7 @@
 import type { BaseKindName } from '../document/job-document';
 import { mm, movement, say } from '../measure/quantity';
 import { type Part, woodOf } from '../piece/part';
-import { type Piece, partsOfKind } from '../piece/piece';
+import { partsOfKind, type TablePiece } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { fibresThrough } from '../solid/profile';
 import { bendingStress, centreSag, uniformSag } from './beam';
@@ -48,7 +48,7 @@ function stoodOn(part: Part, context: CheckContext): Stood {
   };
 }
 
-const worstOf = (piece: Piece, context: CheckContext): Stood | null =>
+const worstOf = (piece: TablePiece, context: CheckContext): Stood | null =>
   partsOfKind(piece, 'stretcher')
     .map((part) => stoodOn(part, context))
     .reduce<Stood | null>((a, b) => (!a || (b.own + b.once) / b.span > (a.own + a.once) / a.span ? b : a), null);

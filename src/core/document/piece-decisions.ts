@@ -3,7 +3,7 @@ import { BenchSchema } from '../decision/bench';
 import { amount, day, length, line, name, whole } from '../decision/fields';
 import { JointsSchema } from '../decision/joints';
 import { USES } from '../decision/use';
-import { FormSchema } from '../piece/table/form';
+import { TableFormSchema } from '../piece/table/form';
 
 export * from '../decision/bench';
 export * from '../decision/hold';
@@ -107,7 +107,7 @@ export const PieceSchema = v.pipe(
     wood: id,
     /** Ids of the woods of parts that are of another, by their kind or by their own id. */
     woodOf: v.optional(v.record(line(40), id), {}),
-    form: FormSchema,
+    form: TableFormSchema,
     season: PieceSeasonSchema,
     joints: JointsSchema,
     layout: PieceLayoutSchema,

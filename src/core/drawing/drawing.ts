@@ -1,5 +1,5 @@
 import { isRow, type Part, type Size } from '../piece/part';
-import type { Piece } from '../piece/piece';
+import type { CasePiece, Piece, TablePiece } from '../piece/piece';
 import { areaVectors, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
@@ -116,7 +116,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
           : Math.max(...solids.flatMap((solid) => solid.corners).map((p) => dot(look.toward, p))),
     };
   });
-  const isTop = (d: DrawnPart) => piece.top.parts.includes(d.part.id);
+  const isTop = (d: DrawnPart) => piece.over.includes(d.part.id);
   // Put together, the top hides whatever lies under it.
   const ordered = [...drawn].sort((a, b) =>
     name === 'above' && isTop(a) !== isTop(b) ? (isTop(a) ? 1 : -1) : a.near - b.near,
@@ -148,9 +148,9 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
         .filter((solid) => areaOnPaper(solid, look))
         .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(solid.corners.map(paper)) })),
     ),
-    ...(name === 'plan' ? holesFromAbove(piece) : []),
+    ...(name === 'plan' && piece.build === 'table' ? holesFromAbove(piece) : []),
     ...(name === 'plan' ? seen.flatMap(stripsFromAbove) : []),
-    ...(name === 'plan' && options.strips ? jointLines(piece, drawn, options.strips) : []),
+    ...(name === 'plan' && options.strips && piece.build === 'table' ? jointLines(piece, drawn, options.strips) : []),
   ];
 
   const points = shapes.flatMap((shape) => shape.points);
@@ -177,7 +177,7 @@ function asDrawn(piece: Piece, part: Part, { sizeOf, exaggeration = 1 }: ViewOpt
   const ratio = (now: number, was: number) => (was > 0 ? 1 + (now / was - 1) * exaggeration : 1);
   const by: Vec = [1, ratio(real.width, part.size.width), ratio(real.thickness, part.size.thickness)];
   const grown = part.body.map((solid) => solidInPiece(part.frame, stretched(solid, by)));
-  const top = piece.top.parts.includes(part.id);
+  const top = piece.over.includes(part.id);
   const level = (solids: readonly Convex[]) => {
     const heights = solids.flatMap((solid) => solid.corners).map((p) => p[2]);
     return top ? Math.min(...heights) : Math.max(...heights);
@@ -231,7 +231,7 @@ const TOGETHER: Apart = { top: 0, rest: 0 };
 export function takenApart(piece: Piece, part: Part, apart: Apart): Vec {
   const middle: Vec = [0, 0, piece.overall.height / 2];
   const away = minus(part.frame.at, middle);
-  const lifted = piece.top.parts.includes(part.id);
+  const lifted = piece.over.includes(part.id);
   const own: Vec = lifted ? [away[0] * 0.5, away[1] * 0.5, piece.overall.height * 0.7] : away;
   return times(own, lifted ? apart.top : apart.rest);
 }
@@ -290,7 +290,7 @@ const areaOnPaper = (solid: Convex, { u, v }: Look) => {
   return spread(u) > 1e-6 && spread(v) > 1e-6;
 };
 
-const holesFromAbove = ({ top }: Piece): Shape[] =>
+const holesFromAbove = ({ top }: TablePiece): Shape[] =>
   [...(top.holes ?? []), ...(top.notches ?? [])].map(({ left, right, low, high }) => ({
     part: top.leading,
     style: 'cut',
@@ -302,7 +302,7 @@ const holesFromAbove = ({ top }: Piece): Shape[] =>
     ],
   }));
 
-function jointLines(piece: Piece, drawn: readonly DrawnPart[], strips: readonly number[]): Shape[] {
+function jointLines(piece: TablePiece, drawn: readonly DrawnPart[], strips: readonly number[]): Shape[] {
   const panel = drawn.find((d) => d.part.kind === 'top');
   if (!panel) return [];
   const ys = panel.solids.flatMap((solid) => solid.corners);
@@ -358,8 +358,51 @@ function stripsFromAbove({ part, real }: DrawnPart): Shape[] {
   });
 }
 
-function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[]): Dimension[] {
-  const tops = drawn.filter((d) => piece.top.parts.includes(d.part.id));
+const dimension = (
+  id: string,
+  from: Point,
+  to: Point,
+  side: Dimension['side'],
+  step: number,
+  value: number,
+  moves = false,
+): Dimension => ({ id, from, to, side, step, value, moves });
+
+const dimensionsOf = (piece: Piece, name: ViewName, drawn: readonly DrawnPart[]): Dimension[] =>
+  piece.build === 'table' ? dimensionsOfTable(piece, name, drawn) : dimensionsOfCase(piece, name, drawn);
+
+/** Over all, what it stands on, and every clear space between two boards that lie over or beside one another. */
+function dimensionsOfCase(piece: CasePiece, name: ViewName, drawn: readonly DrawnPart[]): Dimension[] {
+  const { length, width, height } = piece.overall;
+  const side = drawn.find(({ part }) => part.id === piece.leading);
+  const deep = side?.real.width ?? width;
+  const [x, y] = [length / 2, deep / 2];
+  if (name === 'plan')
+    return [
+      dimension('length', [-x, -y], [x, -y], 'above', 1, length),
+      dimension('width', [-x, -y], [-x, y], 'left', 1, deep, true),
+    ];
+  const across =
+    name === 'front'
+      ? dimension('across', [-x, -height], [x, -height], 'above', 1, length)
+      : dimension('across', [-y, -height], [y, -height], 'above', 1, deep, true);
+  const edge = name === 'front' ? x : y;
+  return [
+    across,
+    dimension('height', [edge, -height], [edge, 0], 'right', 1, height),
+    ...(name === 'front'
+      ? piece.spaces.flatMap(({ id, left, right, low, high }): Dimension[] => [
+          dimension(`high-${id}`, [left, -high], [left, -low], 'right', 0, high - low),
+          ...(right - left < length - 200
+            ? [dimension(`wide-${id}`, [left, -low], [right, -low], 'above', 0, right - left)]
+            : []),
+        ])
+      : []),
+  ];
+}
+
+function dimensionsOfTable(piece: TablePiece, name: ViewName, drawn: readonly DrawnPart[]): Dimension[] {
+  const tops = drawn.filter((d) => piece.over.includes(d.part.id));
   const all = tops.flatMap((d) => d.solids.flatMap((solid) => solid.corners));
   const leading = tops.find((d) => d.part.id === piece.top.leading);
   if (all.length === 0 || !leading) return [];
@@ -371,15 +414,6 @@ function dimensionsOf(piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
   const from = { x: of(0, Math.min), y: Math.min(...wide.map((p) => p[1])) };
   const to = { x: of(0, Math.max), y: Math.max(...wide.map((p) => p[1])) };
   const h = of(2, Math.max);
-  const dimension = (
-    id: string,
-    a: Point,
-    b: Point,
-    side: Dimension['side'],
-    step: number,
-    value: number,
-    moves = false,
-  ): Dimension => ({ id, from: a, to: b, side, step, value, moves });
   const { ground } = piece;
   const width = slatted ? piece.top.size.width : leading.real.width;
 

@@ -94,6 +94,13 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   'steel-leg': 'steel leg',
   lift: 'mechanism',
   connector: 'connector',
+  'case-top': 'top',
+  'case-bottom': 'bottom',
+  upright: 'upright',
+  'case-shelf': 'shelf',
+  back: 'back',
+  'back-panel': 'back',
+  plinth: 'plinth',
 };
 
 /** Parts that have a word of their own among those of their kind. */

@@ -34,7 +34,7 @@ export function smallDrawing(pieces: readonly Piece[]): SmallDrawing {
     }
     for (const [part, list] of byPart) {
       const path = list.map((shape) => pathOf(shape, across, down)).join('');
-      shapes.push({ path, top: piece.top.parts.includes(part) });
+      shapes.push({ path, top: piece.over.includes(part) });
     }
     width += view.bounds.width;
   }

@@ -18,8 +18,8 @@ export interface Assembly {
 const withoutPlace = (name: string) => name.replace(/,.*$/, '').replace(/ \d+$/, '');
 
 /** A cut list by what is built together; parts that are cut alike come in one row with all of their letters. */
-export function assembliesOf(piece: Pick<Piece, 'parts' | 'top'>, demand: Demand): Assembly[] {
-  const tops = new Set(piece.parts.filter(({ id }) => piece.top.parts.includes(id)).map(({ letter }) => letter));
+export function assembliesOf(piece: Pick<Piece, 'parts' | 'over'>, demand: Demand): Assembly[] {
+  const tops = new Set(piece.parts.filter(({ id }) => piece.over.includes(id)).map(({ letter }) => letter));
   const rows = cutList(piece.parts, demand);
   // A blank is called by its part's letter and a number of its own.
   const ofTop = ({ letter }: CutListRow) => tops.has(letter.split('.', 1)[0] ?? letter);

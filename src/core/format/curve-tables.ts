@@ -1,5 +1,5 @@
 import type { Part } from '../piece/part';
-import type { Piece } from '../piece/piece';
+import type { TablePiece } from '../piece/piece';
 import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import { boundsOfFlat, type Outline, radiusOf } from '../solid/outline';
 import { plainName } from './full-size-drawing';
@@ -19,7 +19,7 @@ const STEP = 50;
  * Arcs of the top's outline and of curved parts with offsets from their chords; for a round or oval top half its width at
  * every step along.
  */
-export function curveTables(piece: Piece): CurveTable[] {
+export function curveTables(piece: TablePiece): CurveTable[] {
   return [...topTables(piece.top), ...partTables(piece.parts)];
 }
 
@@ -63,7 +63,7 @@ function tableOf(name: string, chord: number, sagitta: number): CurveTable {
   };
 }
 
-function topTables({ outline, polygon }: Piece['top']): CurveTable[] {
+function topTables({ outline, polygon }: TablePiece['top']): CurveTable[] {
   if (outline.length > 12) {
     const { left, right, high } = boundsOfFlat(polygon);
     const chord = right - left;

@@ -1,7 +1,7 @@
 import DxfParser from 'dxf-parser';
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
-import { findPart, type Piece } from '../piece/piece';
+import { findPart, type TablePiece } from '../piece/piece';
 import { curveTables } from './curve-tables';
 import { fullSizeDrawings } from './full-size';
 import { FULL_SIZE_LAYERS, type FullSizeDrawing } from './full-size-drawing';
@@ -10,8 +10,8 @@ import { fullSizeSheets } from './full-size-sheets';
 import { writeOffsetsCsv } from './offsets-csv';
 
 const mm = { system: 'metric' } as const;
-const pieceOf = (name: string): Piece => derived(CONSTRUCTIONS.find((c) => c.name.includes(name))!.document).piece;
-const drawingsOf = (piece: Piece) => fullSizeDrawings(piece, mm);
+const pieceOf = (name: string): TablePiece => derived(CONSTRUCTIONS.find((c) => c.name.includes(name))!.document).piece;
+const drawingsOf = (piece: TablePiece) => fullSizeDrawings(piece, mm);
 const stickFor = (drawings: readonly FullSizeDrawing[], letter: string) =>
   drawings.find((d) => d.group === 'stick' && d.title.split(':')[0]!.split(' ').includes(letter))!;
 

@@ -2,7 +2,7 @@ import { drawJoint, jointFamilies } from '../drawing/joint-drawing';
 import { formatLength, type LengthStyle } from '../measure/length';
 import { isMade } from '../piece/material';
 import type { Part } from '../piece/part';
-import { findPart, type Piece } from '../piece/piece';
+import { findPart, type TablePiece } from '../piece/piece';
 import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import { inPart } from '../solid/frame';
 import { boundsOfFlat, type Flat, hullOf, type Outline, polygonOf } from '../solid/outline';
@@ -12,7 +12,7 @@ import { edgeSticks, type PanelEdges, storySticks } from './story-sticks';
 
 /** Everything of a piece that is wanted at full size: a story stick a family of parts, templates, joints face on. */
 export function fullSizeDrawings(
-  piece: Piece,
+  piece: TablePiece,
   style: LengthStyle,
   panels: readonly PanelEdges[] = [],
 ): FullSizeDrawing[] {
@@ -25,7 +25,7 @@ export function fullSizeDrawings(
 }
 
 /** Parts whose face is not a rectangle, and the outline of the top where it is not. */
-function templates(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
+function templates(piece: TablePiece, style: LengthStyle): FullSizeDrawing[] {
   const found: FullSizeDrawing[] = [];
   const seen = new Set<string>();
   const panel = piece.parts.find((part) => part.kind === 'top');
@@ -94,7 +94,7 @@ function isRectangle(points: readonly Flat[]): boolean {
 }
 
 function partTemplate(
-  piece: Piece,
+  piece: TablePiece,
   part: Part,
   face: 'width' | 'thickness',
   outline: Outline,
@@ -186,7 +186,7 @@ const LAYER_OF = {
   strip: 'CENTRE',
 } as const;
 
-function jointFaces(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
+function jointFaces(piece: TablePiece, style: LengthStyle): FullSizeDrawing[] {
   return jointFamilies(piece).flatMap(({ id, words, joints }): FullSizeDrawing[] => {
     const view = drawJoint(piece, id, 'face');
     const into = findPart(piece, joints[0]?.into ?? '');

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, type Derived } from '../../../tests/fixtures/demo';
 import { read } from '../decision/issues';
-import { FormSchema, valueAt, withChanges } from '../document/job-document';
+import { TableFormSchema, valueAt, withChanges } from '../document/job-document';
 import type { PieceInJob } from '../document/piece-in-job';
 
 // Whatever the piece: less wood, a wider span and a heavier load never look better; more travel never holds the wood more.
@@ -17,7 +17,7 @@ function scaled(document: PieceInJob, path: string, times: number): Derived | nu
   const now = valueAt(document, path);
   if (typeof now !== 'number' || now === 0) return null;
   const next = withChanges(document, [{ path, value: Math.round(now * times * 10) / 10 }]);
-  if ('problems' in read(FormSchema, next.form, 'form')) return null;
+  if ('problems' in read(TableFormSchema, next.form, 'form')) return null;
   const job = derived(next);
   return job.problems.length > 0 ? null : job;
 }

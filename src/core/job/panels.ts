@@ -8,7 +8,7 @@ import { type AlignerSize, alignerSize } from '../joint/edge-joint';
 import type { Demand, PanelDemand } from '../layout/demand';
 import type { Layout } from '../layout/layout';
 import type { Part } from '../piece/part';
-import { findPart, type Piece } from '../piece/piece';
+import { findPart, type TablePiece } from '../piece/piece';
 import type { Season } from '../season/season-state';
 import type { Flat } from '../solid/outline';
 import type { Board } from '../stock/board';
@@ -33,13 +33,13 @@ export const panelOfTop = <T extends Pick<WorkedPanel, 'demand'>>({
   piece,
   panels,
 }: {
-  piece: Piece;
+  piece: TablePiece;
   panels: readonly T[];
 }) => panels.find(({ demand }) => demand.id === piece.top.leading);
 
 /** The panels of a piece whose strips are found. @param given.layout its share; null until that is whole */
 export function workPanels(
-  { document, piece, demand }: { document: PieceInJob; piece: Piece; demand: Demand },
+  { document, piece, demand }: { document: PieceInJob; piece: TablePiece; demand: Demand },
   given: { layout: Layout | null; boards: readonly Board[]; tools: Parameters<typeof alignerSize>[2] },
 ): Omit<WorkedPanel, 'inSeason'>[] {
   const { layout, boards, tools } = given;
@@ -55,10 +55,11 @@ export function workPanels(
 }
 
 /** In a panel that is crosscut later nobody knows yet where anything may stand. */
-const isCrosscutLater = (piece: Piece, panel: PanelDemand) => piece.parts.some((part) => part.oneWith === panel.id);
+const isCrosscutLater = (piece: TablePiece, panel: PanelDemand) =>
+  piece.parts.some((part) => part.oneWith === panel.id);
 
 /** Of everything that is driven or cut into a panel, mm from its middle to the right, as it is looked along. */
-export function keptOffJoints(piece: Piece, panel: string): number[] {
+export function keptOffJoints(piece: TablePiece, panel: string): number[] {
   const part = findPart(piece, panel);
   return part ? takenFrom(piece, part).flatMap(({ low, high }) => (low === high ? [-low] : [-low, -high])) : [];
 }
@@ -71,7 +72,7 @@ interface Taken {
 }
 
 /** What is driven into a panel, and the cut-outs in it, from its own middle. mm */
-function takenFrom(piece: Piece, part: Part): Taken[] {
+function takenFrom(piece: TablePiece, part: Part): Taken[] {
   const [x, y] = part.frame.at;
   const driven = piece.fasteners
     .filter(({ holds }) => holds === part.id)
@@ -88,7 +89,7 @@ const FASTENER = 5;
 
 /** Aligners along the joints of a panel, clear of all that is driven and cut into it. mm from its own middle */
 function edgesOf(
-  piece: Piece,
+  piece: TablePiece,
   panel: PanelDemand,
   strips: readonly GlueStrip[],
   trim: PanelTrim | null,
@@ -124,7 +125,7 @@ function edgesOf(
 }
 
 /** Its outline from its own middle: of a top that is one panel the top's own, else its rectangle. mm */
-export function outlineOfPanel(piece: Piece, part: Part): readonly Flat[] {
+export function outlineOfPanel(piece: TablePiece, part: Part): readonly Flat[] {
   if (part.id === piece.top.leading && piece.top.parts.length === 1) return piece.top.polygon;
   const [l, w] = [part.shoulderLength / 2, part.size.width / 2];
   return [

@@ -105,6 +105,10 @@ export type JointKind =
   | 'slide-key'
   | 'slide-way'
   | 'cast'
+  | 'case-dovetails'
+  | 'rabbet'
+  | 'housing'
+  | 'back-rabbet'
   /** The seat of a fastener of the top. */
   | 'hold';
 

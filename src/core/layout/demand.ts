@@ -1,10 +1,11 @@
 import type { Shop } from '../decision/shop';
 import type { PieceInJob } from '../document/piece-in-job';
 import { sawStep, upToStep } from '../measure/length';
+import type { Form } from '../piece/form';
 import { madeParts } from '../piece/material';
 import { isPanel, type Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
-import { blankId, legBlanks } from '../piece/table/bases/leg-apron/making';
+import { blankId, legBlanks, SOLID } from '../piece/table/bases/leg-apron/making';
 import { makingOf } from '../piece/table/making-of';
 import { chordAt, type Flat } from '../solid/outline';
 import type { Use } from '../stock/spoils';
@@ -81,8 +82,11 @@ export interface Demand {
   panels: readonly PanelDemand[];
 }
 
+/** What was decided of a piece that bears on what is cut for it. */
+export type DemandDecided = Pick<PieceInJob, 'species' | 'layout'> & { form: Form };
+
 /** What the piece wants cut from boards, with the shop's allowances; a cut part keeps the size it was designed with. */
-export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand {
+export function demandOf(piece: Piece, document: DemandDecided, shop: Shop): Demand {
   const { allowances } = shop;
   const step = sawStep(shop.units);
   const parts: PartDemand[] = [];
@@ -136,7 +140,7 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
         finished,
         rough: { length, width },
         bands,
-        ...(bands.length > 1 ? { outline: piece.top.polygon } : {}),
+        ...(bands.length > 1 && piece.build === 'table' ? { outline: piece.top.polygon } : {}),
         leastStrip,
         greatestStrip,
         jointing: allowances.stripJointing,
@@ -150,7 +154,7 @@ export function demandOf(piece: Piece, document: PieceInJob, shop: Shop): Demand
       length: upToStep(size.length + allowances.partLength, step),
       width: upToStep(size.width + allowances.partWidth, step),
     });
-    const making = makingOf(document.form, part.kind);
+    const making = document.form.build === 'table' ? makingOf(document.form, part.kind) : SOLID;
     if (making.kind !== 'solid') {
       for (const blank of legBlanks({ ...part, size: finished }, making)) {
         parts.push({
@@ -263,13 +267,15 @@ const WORTH_ANOTHER_LENGTH = 0.04;
  * ones toward the sides of a round one. Bands are about as wide as a strip and alike on both sides of the middle.
  */
 function bandsOf(
-  { top }: Piece,
+  piece: Piece,
   rough: { length: number; width: number },
   finished: { length: number; width: number },
   strip: number,
   sawn: number,
 ): Band[] {
   const whole = [rough];
+  if (piece.build !== 'table') return whole;
+  const { top } = piece;
   if (top.gap !== undefined || top.parts.length > 1) return whole;
   const extra = { length: rough.length - finished.length, width: rough.width - finished.width };
   const half = finished.width / 2;

@@ -7,7 +7,7 @@ import { writePhrase } from '../measure/write-quantity';
 import type { Convex } from '../solid/convex';
 import { solidInPiece } from '../solid/frame';
 import type { Part } from './part';
-import type { Piece } from './piece';
+import type { TablePiece } from './piece';
 import { BASE_KINDS, TOP_KINDS } from './table/form';
 import { HOLDS } from './table/holds/hold';
 import { partVolume } from './weight';
@@ -136,7 +136,7 @@ describe('together they cover', () => {
 
 describe('the stretcher’s ends', () => {
   const pieceOf = (name: string) => derived(CONSTRUCTIONS.find((c) => c.name.includes(name))!.document).piece;
-  const part = (piece: Piece, id: string) => piece.parts.find((own) => own.id === id)!;
+  const part = (piece: TablePiece, id: string) => piece.parts.find((own) => own.id === id)!;
 
   it('a tusk bears on the post’s outer face, and its mortise begins behind that face so that it can draw', () => {
     const piece = pieceOf('drawn by tusks');

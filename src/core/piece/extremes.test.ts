@@ -8,7 +8,7 @@ import { drawView } from '../drawing/drawing';
 import { fullSizeDrawings } from '../format/full-size';
 import { startBase, startTop } from '../start/start-form';
 import { derivePiece } from './derive-piece';
-import { FormSchema } from './table/form';
+import { TableFormSchema } from './table/form';
 
 /** Every number among the decisions of the form, by its path. */
 function* numbers(thing: unknown, path: string[] = []): Generator<string[]> {
@@ -39,7 +39,7 @@ describe('decisions as far off as they are let', () => {
         for (const value of [(i + n) % 2 === 0 ? 0 : 6000]) {
           const odd = withNumber(document, path, value);
           // What the form itself refuses never comes to be derived.
-          if ('problems' in read(FormSchema, odd.form, 'form')) continue;
+          if ('problems' in read(TableFormSchema, odd.form, 'form')) continue;
           const words = `${path.join('.')} = ${value}`;
           const job = derived(odd);
           expect(notANumber(job.checks.map((c) => [c.value, c.limit])), words).toBe(false);
@@ -61,7 +61,7 @@ describe('decisions as far off as they are let', () => {
         // Much smaller or much larger by turns: with so many constructions every figure has its turn at both.
         for (const far of [(i + n) % 2 === 0 ? 0.4 * value : 2.5 * value]) {
           const odd = withNumber(document, path, Math.round(far * 10) / 10);
-          if ('problems' in read(FormSchema, odd.form, 'form')) continue;
+          if ('problems' in read(TableFormSchema, odd.form, 'form')) continue;
           if (derivePiece(odd).problems.every(({ mends }) => mends === undefined)) continue;
           const words = `${path.join('.')} = ${far}`;
           for (const { id, wayOut } of derived(odd).checks) {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, level } from '../../../tests/fixtures/demo';
 import { boundsOf } from '../solid/convex';
-import { findPart, type Piece } from './piece';
+import { findPart, type TablePiece } from './piece';
 
 const named = (words: string) => CONSTRUCTIONS.find((c) => c.name.includes(words))!.document;
 type Document = ReturnType<typeof named>;
@@ -22,8 +22,8 @@ function cut(document: Document, ids: readonly string[], by: number) {
   );
   return { drawn, piece: job.piece, job };
 }
-const middleOf = (piece: Piece, id: string) => findPart(piece, id)!.frame.at;
-const top = (piece: Piece) => boundsOf(findPart(piece, piece.top.leading)!.placed).from[2];
+const middleOf = (piece: TablePiece, id: string) => findPart(piece, id)!.frame.at;
+const top = (piece: TablePiece) => boundsOf(findPart(piece, piece.top.leading)!.placed).from[2];
 
 describe('what is cut is followed in its length', () => {
   const trestle = () => named('a refectory table');
@@ -63,7 +63,7 @@ describe('what is cut is followed in its length', () => {
     expect(piece.overall.height).toBeLessThan(drawn.overall.height);
     expect(piece.base.width).toBeCloseTo(drawn.base.width, 6);
     // Pythagoras on the leg's middle line, from foot to head; what is cut level at both ends changes next to nothing.
-    const run = (p: Piece) => {
+    const run = (p: TablePiece) => {
       const leg = findPart(p, 'leg-left-a')!;
       const { from, to } = boundsOf(leg.placed);
       return Math.hypot(to[1] - from[1], to[2] - from[2]);
@@ -80,7 +80,7 @@ describe('what is cut is followed in its length', () => {
     expect(legs.piece.overall.height - legs.drawn.overall.height).toBeCloseTo(-10 * up, 9);
     expect(level(legs.job, 'form.parts-meet')).toBe('good');
     const aprons = cut(table, ['apron-front', 'apron-back'], 12);
-    const at = (piece: Piece) => middleOf(piece, 'leg-back-right');
+    const at = (piece: TablePiece) => middleOf(piece, 'leg-back-right');
     expect(at(aprons.piece)[0] - at(aprons.drawn)[0]).toBeCloseTo(6, 9);
     expect(at(aprons.piece)[1]).toBeCloseTo(at(aprons.drawn)[1], 9);
     expect(aprons.piece.overall.height).toBeCloseTo(aprons.drawn.overall.height, 9);
@@ -90,11 +90,11 @@ describe('what is cut is followed in its length', () => {
   it('feet and bearers, each by itself', () => {
     const feet = cut(trestle(), ['foot-left', 'foot-right'], -20);
     expect(feet.piece.base.width - feet.drawn.base.width).toBeCloseTo(-20, 9);
-    const long = (piece: Piece, id: string) => findPart(piece, id)!.size.length;
+    const long = (piece: TablePiece, id: string) => findPart(piece, id)!.size.length;
     expect(long(feet.piece, 'bearer-left')).toBeCloseTo(long(feet.drawn, 'bearer-left'), 9);
     const bearers = cut(trestle(), ['bearer-left', 'bearer-right'], -20);
     expect(long(bearers.piece, 'foot-left')).toBeCloseTo(long(bearers.drawn, 'foot-left'), 9);
-    const reach = (piece: Piece) => boundsOf(findPart(piece, 'bearer-left')!.placed).to[1];
+    const reach = (piece: TablePiece) => boundsOf(findPart(piece, 'bearer-left')!.placed).to[1];
     expect(reach(bearers.piece) - reach(bearers.drawn)).toBeCloseTo(-10, 9);
   });
 
@@ -106,7 +106,7 @@ describe('what is cut is followed in its length', () => {
       9,
     );
     const arms = cut(named('an oval table'), ['arm-1', 'arm-2', 'arm-3', 'arm-4'], 15);
-    const out = (piece: Piece) => Math.hypot(middleOf(piece, 'leg-1')[0], middleOf(piece, 'leg-1')[1]);
+    const out = (piece: TablePiece) => Math.hypot(middleOf(piece, 'leg-1')[0], middleOf(piece, 'leg-1')[1]);
     expect(out(arms.piece) - out(arms.drawn)).toBeCloseTo(15, 6);
     expect(level(arms.job, 'form.parts-meet')).toBe('good');
   });

@@ -7,7 +7,18 @@ import { profiled } from '../solid/profile';
 import type { Species } from '../wood/species';
 
 /** Kinds that are glued up of strips. */
-export const isPanel = (kind: PartKind): boolean => kind === 'top' || kind === 'leaf' || kind === 'side';
+export const isPanel = (kind: PartKind): boolean => PANELS.has(kind);
+
+const PANELS: ReadonlySet<PartKind> = new Set([
+  'top',
+  'leaf',
+  'side',
+  'case-top',
+  'case-bottom',
+  'upright',
+  'case-shelf',
+  'back-panel',
+]);
 
 export type PartKind =
   | 'top'
@@ -38,7 +49,15 @@ export type PartKind =
   | 'channel'
   | 'steel-leg'
   | 'lift'
-  | 'connector';
+  | 'connector'
+  /** Of a case: level above and below, upright within, its shelves, boards of its back, what it stands on. */
+  | 'case-top'
+  | 'case-bottom'
+  | 'upright'
+  | 'case-shelf'
+  | 'back'
+  | 'back-panel'
+  | 'plinth';
 
 /** What is bought in and not made of the job's wood. */
 export type Material = 'steel' | 'glass' | 'resin' | 'sheet';

@@ -2,21 +2,46 @@ import type { Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
 import type { Bounds } from '../solid/convex';
 import type { Flat } from '../solid/outline';
+import type { ShelfSpan } from './case/case-plan';
+import type { CaseForm } from './case/form';
+import type { Form } from './form';
 import type { Fastener, Fitting, Part, Unreached } from './part';
 import type { BasePlan, BendingPart, Leaned, Racking, TopPlan, TopSpan } from './plans';
-import type { Form } from './table/form';
+import type { TableForm } from './table/form';
 import type { Unbuildable } from './unbuildable';
 
 export type { BendingPart, Hole, Leaned, Racking, Resistance, Rest, TopPlan, TopSize, TopSpan } from './plans';
 
-export interface Piece {
-  kind: { top: Form['top']['kind']; base: Form['base']['kind'] };
+/** What every piece has, however it is built. */
+export interface AnyPiece {
   parts: readonly Part[];
   joints: readonly Joint[];
   /** What the fasteners of the top want cut into the parts they sit on. */
   seats: readonly Joint[];
   /** Fasteners that no hand or driver comes to. */
   unreached: readonly Unreached[];
+  fasteners: readonly Fastener[];
+  fittings: readonly Fitting[];
+  /** Id of the part by whose width through the year the season of the piece is told. */
+  leading: string;
+  /** Ids of the parts that lie over all others: drawn over them from above, lifted first. */
+  over: readonly string[];
+  /** The box round all of its solids, tenons and feet beyond the top with them, mm. */
+  envelope: Bounds;
+  /** Over all, and its height, mm: what is set and said. */
+  overall: { length: number; width: number; height: number };
+  /** Over the legs or feet on the floor. */
+  base: { length: number; width: number };
+  feet: readonly Flat[];
+  /** From the middle to where the outermost feet stand, mm; three legs do not stand alike on both sides. */
+  ground: { left: number; right: number; low: number; high: number };
+  problems: readonly Unbuildable[];
+}
+
+/** A top on a base. */
+export interface TablePiece extends AnyPiece {
+  build: 'table';
+  kind: { top: TableForm['top']['kind']; base: TableForm['base']['kind'] };
   top: Omit<TopPlan, 'drafts' | 'joints' | 'cuts' | 'plates' | 'fittings' | 'problems'> & {
     parts: readonly string[];
     /** The outline as straight lines, mm. */
@@ -24,40 +49,41 @@ export interface Piece {
   };
   /** The joint in every corner of a base of legs and aprons. */
   corner: CornerJoint | null;
-  fasteners: readonly Fastener[];
-  fittings: readonly Fitting[];
-  /** The box round all of its solids, tenons and feet beyond the top with them, mm. */
-  envelope: Bounds;
-  /** Over the top, and its height, mm: what is sat at, set and said. */
-  overall: { length: number; width: number; height: number };
-  /** Over the legs or feet on the floor. */
-  base: { length: number; width: number };
-  feet: readonly Flat[];
-  /** From the middle to where the outermost feet stand, mm; three legs do not stand alike on both sides. */
-  ground: { left: number; right: number; low: number; high: number };
   overhang: { end: number; side: number };
   knees: BasePlan['knees'];
   span: TopSpan;
   bending: readonly BendingPart[];
   racking: readonly Racking[];
   leaned: readonly Leaned[];
-  problems: readonly Unbuildable[];
 }
 
-export function findPart(piece: Piece, id: string): Part | undefined {
+/** A carcass with what is in it. */
+export interface CasePiece extends AnyPiece {
+  build: 'case';
+  /** Shelves, tops and bottoms that bend under what is on them. */
+  spans: readonly ShelfSpan[];
+  /** Every space that is not divided further, clear, in the axes of the piece, mm. */
+  spaces: readonly { id: string; left: number; right: number; low: number; high: number }[];
+}
+
+export type Piece = TablePiece | CasePiece;
+/** The piece that a form gives. */
+export type PieceOf<F extends Form> = F extends TableForm ? TablePiece : F extends CaseForm ? CasePiece : Piece;
+
+export function findPart(piece: Pick<Piece, 'parts'>, id: string): Part | undefined {
   return piece.parts.find((part) => part.id === id);
 }
 
 /** What of the top is turned and carried as one. */
-export function topLoads(piece: Piece): readonly (readonly Part[])[] {
+export function topLoads(piece: TablePiece): readonly (readonly Part[])[] {
   const tops = piece.parts.filter(({ id }) => piece.top.parts.includes(id));
   return piece.top.carriedApart ? tops.map((part) => [part]) : [tops];
 }
 
-/** The part that represents the top: the panel, or a slat. */
-export function leadingPart(piece: Piece): Part {
-  const part = findPart(piece, piece.top.leading);
-  if (!part) throw new Error(`a top without its ${piece.top.leading}`);
+/** The part that represents the piece through the year: the top, a slat, the side of a case. */
+export function leadingPart(piece: Pick<Piece, 'parts' | 'leading'>): Part {
+  const part = findPart(piece, piece.leading);
+  if (!part) throw new Error(`a piece without its ${piece.leading}`);
   return part;
 }
 

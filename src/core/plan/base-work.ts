@@ -2,7 +2,7 @@ import type { PieceInJob } from '../document/piece-in-job';
 import type { Glue } from '../glueup/glue';
 import type { JointKind } from '../joint/joint';
 import { madeParts } from '../piece/material';
-import { type Piece, partsOfKind } from '../piece/piece';
+import { partsOfKind, type TablePiece } from '../piece/piece';
 import { baseKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
 import { makingOf } from '../piece/table/making-of';
@@ -30,7 +30,7 @@ const CORNER_WORK = {
 } as const;
 
 /** A new kind of base is one more line here. */
-function wordsFor(form: PieceInJob['form'], piece: Piece): BaseWords {
+function wordsFor(form: PieceInJob['form'], piece: TablePiece): BaseWords {
   const { base } = form;
   const ids = (...kinds: Parameters<typeof partsOfKind>[1][]) =>
     kinds.flatMap((kind) => partsOfKind(piece, kind).map((part) => part.id));
@@ -385,7 +385,7 @@ function boughtInWork(milled: readonly string[]): { operations: Operation[]; las
 
 /** Posts and feet that are glued of boards face to face. */
 function gluedStaves(
-  piece: Piece,
+  piece: TablePiece,
   form: PieceInJob['form'],
   kind: 'post' | 'foot',
   glue: Glue,

@@ -1,11 +1,11 @@
 import type { PieceInJob } from '../document/piece-in-job';
 import type { Glue } from '../glueup/glue';
 import type { GlueUp } from '../glueup/plan-glue-ups';
-import type { Piece } from '../piece/piece';
+import type { TablePiece } from '../piece/piece';
 
 export interface WorkGiven {
   document: PieceInJob;
-  piece: Piece;
+  piece: TablePiece;
   glueUps: readonly GlueUp[];
   glue: Glue;
   /** How many slots or holes are cut in pairs along the edges of the panel's boards. */

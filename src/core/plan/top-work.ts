@@ -1,5 +1,5 @@
 import type { Edge, TopOf } from '../document/job-document';
-import { type Piece, partsOfKind } from '../piece/piece';
+import { partsOfKind, type TablePiece } from '../piece/piece';
 import { channelLines, resinFor } from '../piece/table/tops/channel';
 import type { Stripes } from '../piece/table/tops/stripes';
 import type { Operation, WorkGiven } from './operation';
@@ -309,7 +309,7 @@ function cutOutWork({ piece, panel, add }: TopJob, after: readonly string[]): st
 /** A frame round a panel that is glued up, or bought as a sheet. */
 function framedWork(
   form: TopOf<'framed'>,
-  piece: Piece,
+  piece: TablePiece,
   panelDone: readonly string[],
   milled: readonly string[],
   hours: number,
@@ -360,7 +360,7 @@ type Add = (
 ) => string[];
 
 /** Two slabs and what lies between them; glass itself is set when the table stands where it is to stand. */
-function channelWork(form: TopOf<'channel'>, piece: Piece, milled: readonly string[], add: Add): string[] {
+function channelWork(form: TopOf<'channel'>, piece: TablePiece, milled: readonly string[], add: Add): string[] {
   const slabs = partsOfKind(piece, 'slab').map((part) => part.id);
   const area = (piece.overall.length * piece.overall.width) / 1e6;
   const flat = add(

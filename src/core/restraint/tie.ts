@@ -31,15 +31,22 @@ export const CROSS_GRAIN_LIMIT = 100;
 /** The difference of movement that glue and wood take up in a narrow cross-grain joint, as a strain; common practice. */
 const CROSS_GRAIN_STRAIN = 0.03;
 
+/**
+ * What long glued parts take up as stress alone, as a strain: a tenth of what wood bears along its grain before it gives
+ * (proportional limit about 40 MPa at 10 000 MPa and more, Wood Handbook ch. 5; from memory).
+ */
+const ELASTIC_STRAIN = 0.0005;
+
 const even = (room: number): Room => ({ minus: room, plus: room });
 
 /**
- * What each end of a glued breadth may be off, mm. Up to the school's limit, wood and glue take up 3 % of it; beyond, the
+ * What each end of a glued breadth may be off, mm: never less than its length takes up as stress. Up to the school's limit, wood and glue take up 3 % of it; beyond, the
  * ends must give ever more for the middle that holds them, and can ever less: by the square of how far it is over.
  */
 export function gluedGive(breadth: number, limit = CROSS_GRAIN_LIMIT): number {
   const half = Math.min(breadth, limit) / 2;
-  return Math.max(JOINT_GIVE, CROSS_GRAIN_STRAIN * half * Math.min(1, limit / Math.max(breadth, 1e-9)) ** 2);
+  const acrossGrain = CROSS_GRAIN_STRAIN * half * Math.min(1, limit / Math.max(breadth, 1e-9)) ** 2;
+  return Math.max(JOINT_GIVE, (ELASTIC_STRAIN * breadth) / 2, acrossGrain);
 }
 
 type Between = Pick<Tie, 'id' | 'name' | 'a' | 'b' | 'at'>;

@@ -1,5 +1,5 @@
-import type { Form } from '../document/job-document';
 import { asPoint } from '../joint/joint';
+import type { Form } from '../piece/form';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { type DayOfStrain, judgeRestraint, type LedgerLine, type Verdict } from '../restraint/restraint';
@@ -73,7 +73,7 @@ export function travelOfTop(piece: Piece, restraint: PieceRestraint): TravelOfTo
     const tie = byId.get(line.tie);
     if (line.axis !== 'y' || !tie || held.has(line.tie)) return [];
     // The ledger tells the second part against the first; where the first is the panel, what goes out is the panel.
-    const panel = tie.a === piece.top.leading;
+    const panel = tie.a === piece.leading;
     const away = tie.at.y > 0 !== panel;
     const [outward, inward] = away ? [line.plus, line.minus] : [line.minus, line.plus];
     const what = fasteners.has(line.tie) ? null : whatOf(tie);

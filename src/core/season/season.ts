@@ -35,9 +35,12 @@ export interface StripOfLayout {
   bestHeartUp: boolean;
 }
 
+/** What was decided of a piece that bears on its season. */
+export type SeasonDecided = Pick<PieceInJob, 'season' | 'plan' | 'bench'>;
+
 /** The air a piece goes through and what its top does in it. */
 export function deriveSeason(given: {
-  document: PieceInJob;
+  document: SeasonDecided;
   piece: Piece;
   /** Of the parts that are of no other. */
   species: Species;
@@ -82,7 +85,7 @@ export function deriveSeason(given: {
   });
   const gluedAt = moistureAtGluing ?? inForce[gluedIndex] ?? airAt(gluedIndex);
 
-  const lock = document.bench.locks[piece.top.leading];
+  const lock = document.bench.locks[piece.leading];
   const measuredOn = lock?.width != null ? lock.on : null;
   const uncorrectedAt = (index: number) => inForce[Math.min(days - 1, Math.max(0, index))] ?? 0;
   const reference = {
@@ -165,7 +168,7 @@ export function deriveSeason(given: {
 export function stripsOfPanel(
   given: readonly StripOfLayout[],
   reference: Season['reference'],
-  document: PieceInJob,
+  document: SeasonDecided,
   species: Species,
   shopAir: Place,
 ): Season['strips'] {

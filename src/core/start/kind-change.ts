@@ -1,22 +1,22 @@
 import type { Change } from '../document/job-document';
 import { mm, type Phrase, say } from '../measure/quantity';
-import { baseKind, type Form, topKind } from '../piece/table/form';
+import { baseKind, type TableForm, topKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
 
 /** Says what a change of the kind of top or base changes beside it: one sentence for each decision. */
-export function sayKindChange(changes: readonly Change[], form: Form): Phrase[] {
+export function sayKindChange(changes: readonly Change[], form: TableForm): Phrase[] {
   return changes.flatMap(({ path, value }): Phrase[] => {
     switch (path) {
       case 'form.top': {
-        const next = value as Form['top'];
+        const next = value as TableForm['top'];
         return [say`Top: ${topKind(form.top.kind).name.toLowerCase()} → ${topKind(next.kind).name.toLowerCase()}.`];
       }
       case 'form.base': {
-        const next = value as Form['base'];
+        const next = value as TableForm['base'];
         return [say`Base: ${baseKind(form.base.kind).name.toLowerCase()} → ${baseKind(next.kind).name.toLowerCase()}.`];
       }
       case 'form.hold': {
-        const next = value as Form['hold'];
+        const next = value as TableForm['hold'];
         if (next.kind === form.hold.kind) return [];
         return [say`Held by ${HOLDS[form.hold.kind].name.toLowerCase()} → ${HOLDS[next.kind].name.toLowerCase()}.`];
       }

@@ -5,7 +5,7 @@ import {
   type Base,
   type BaseKindName,
   baseKind,
-  type Form,
+  type TableForm,
   type Top,
   type TopKindName,
   topKind,
@@ -54,7 +54,7 @@ const put = <K extends { kind: string }>(list: readonly K[], own: K): K[] => [
 ];
 
 /** What changes when the top is made one of another kind: what was decided of the old one is put aside, and comes back. */
-export function startTopChanges(kind: TopKindName, { top, aside }: Form): Change[] {
+export function startTopChanges(kind: TopKindName, { top, aside }: TableForm): Change[] {
   if (kind === top.kind) return [];
   const before = aside.tops.find((own) => own.kind === kind);
   const next = before ? { ...before, ...sizesOf(top) } : startTop(kind, top);
@@ -68,7 +68,7 @@ export function startTopChanges(kind: TopKindName, { top, aside }: Form): Change
  * What changes when another base is put under a top: feet that stand on lines of their own come farther in from the
  * ends, so that the top has less to span. What was decided of the old one is put aside, and comes back.
  */
-export function startBaseChanges(kind: BaseKindName, form: Form): Change[] {
+export function startBaseChanges(kind: BaseKindName, form: TableForm): Change[] {
   const { top, base, aside } = form;
   if (kind === base.kind) return [];
   const [next, was] = [baseKind(kind), baseKind(base.kind)];
@@ -100,7 +100,7 @@ export function startBaseChanges(kind: BaseKindName, form: Form): Change[] {
 }
 
 /** What the new base is held by; a rail of wood takes what held the top before, or buttons, where the old base had a hold of its own. */
-function holdChanges(kind: BaseKindName, { base, hold, top, aside }: Form): Change[] {
+function holdChanges(kind: BaseKindName, { base, hold, top, aside }: TableForm): Change[] {
   const [next, was] = [baseKind(kind), baseKind(base.kind)];
   if (next.heldBy && !next.heldBy.includes(hold.kind)) {
     const insert = within(Math.floor((top.thickness - 8) / 5) * 5, 5, 30);

@@ -1,7 +1,7 @@
 import { EDGE_PER_CHAIR } from '../decision/room-for-people';
 import { USE_OF_PIECE, type Use } from '../decision/use';
 import { type Brief, type Change, type PieceDecisions, withChanges } from '../document/job-document';
-import type { BaseKindName, Form, TopKindName } from '../piece/table/form';
+import type { BaseKindName, TableForm, TopKindName } from '../piece/table/form';
 import { formForUse } from './form-for-use';
 import { startBaseChanges, startTopChanges } from './start-form';
 
@@ -82,7 +82,7 @@ export function formForStart(
   const piece = formForUse(use, brief, size, long ? 'long' : 'by-seats');
   let { form } = piece;
   const change = (changes: readonly Change[]) => {
-    form = withChanges({ form }, changes).form as Form;
+    form = withChanges({ form }, changes).form as TableForm;
   };
   if (round) {
     const across = roundFor(brief.seats);

@@ -60,6 +60,7 @@ export function tableForBrief(
     use: 'dining',
     count: 1,
     form: {
+      build: 'table',
       aside: { tops: [], bases: [], hold: null },
       top: {
         kind: 'glued-panel',

@@ -4,7 +4,6 @@ import {
   BASE_QUESTION,
   BASE_QUESTIONS,
   FLAT_QUESTION,
-  FormSchema,
   HEIGHT_FIELDS,
   JOINED_QUESTION,
   LOAD_FIELDS,
@@ -13,6 +12,7 @@ import {
   SIZE_FIELDS,
   SIZE_QUESTION,
   speciesIn,
+  TableFormSchema,
   TOP_QUESTION,
   TOP_QUESTIONS,
   woodChanges,
@@ -72,7 +72,7 @@ export function FormStep() {
   return (
     <StepFrame
       step="form"
-      title="Form"
+      title="TableForm"
       views={views.bar}
       drawing={<PieceDrawing view={views.value} drags={drags} />}
       lead={
@@ -102,13 +102,13 @@ export function FormStep() {
         <FieldsQuestion
           question={SIZE_QUESTION}
           fields={[...SIZE_FIELDS, ...HEIGHT_FIELDS]}
-          schema={FormSchema}
+          schema={TableFormSchema}
           at="form"
           answer={size}
         />
         <TopFields />
         <BaseFields />
-        <FieldsQuestion question={LOAD_QUESTION} fields={LOAD_FIELDS} schema={FormSchema} at="form" />
+        <FieldsQuestion question={LOAD_QUESTION} fields={LOAD_FIELDS} schema={TableFormSchema} at="form" />
       </div>
       <button
         type="button"

@@ -1,6 +1,6 @@
 'use client';
 
-import { acrossAt, boundsOf, type DecisionPath, FormSchema, valueAt } from '@/core';
+import { acrossAt, boundsOf, type DecisionPath, TableFormSchema, valueAt } from '@/core';
 import { LengthField, NumberField } from '@/ui/fields';
 import { useUnits } from '@/ui/units';
 import { useChange, useDecisions } from '../job/job-context';
@@ -16,7 +16,7 @@ export function LiveEdgeField({ label, path }: { label: string; path: DecisionPa
     <fieldset className="mt-1 border-hairline border-b pb-1">
       <legend className="text-ink-2">{label} slab, wide</legend>
       {widths.map((width, i) => {
-        const bounds = boundsOf(FormSchema, form, `${path.slice('form.'.length)}.${i}`);
+        const bounds = boundsOf(TableFormSchema, form, `${path.slice('form.'.length)}.${i}`);
         return (
           <LengthField
             // biome-ignore lint/suspicious/noArrayIndexKey: a place along the slab is its number

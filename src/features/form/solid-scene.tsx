@@ -4,7 +4,7 @@ import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry, EdgesGeometry } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import { type Apart, type PartMesh, type Piece, takenApart } from '@/core';
+import { type Apart, type PartMesh, type TablePiece, takenApart } from '@/core';
 
 const WOOD = '#efe4cf';
 const TOP = '#e6d3b0';
@@ -20,7 +20,7 @@ export default function SolidScene({
   lit,
   onLight,
 }: {
-  piece: Piece;
+  piece: TablePiece;
   meshes: readonly PartMesh[];
   apart: Apart;
   lit: readonly string[];
@@ -68,7 +68,7 @@ function PartSolid({
   lit,
   onLight,
 }: {
-  piece: Piece;
+  piece: TablePiece;
   mesh: PartMesh;
   apart: Apart;
   lit: boolean;

@@ -4,10 +4,10 @@ import {
   byQuestion,
   FLAT_FIELDS,
   FLAT_QUESTION,
-  FormSchema,
   JOINED_FIELDS,
   JOINED_QUESTION,
   startTopChanges,
+  TableFormSchema,
   TOP_KINDS,
   TOP_QUESTION,
   TOP_QUESTIONS,
@@ -42,9 +42,9 @@ export function TopFields() {
         <FieldsQuestion key={own.question.id} {...own} schema={schema} at="form.top" />
       ))}
       {'cutOuts' in top ? (
-        <FieldsQuestion question={FLAT_QUESTION} fields={FLAT_FIELDS} schema={FormSchema} at="form" />
+        <FieldsQuestion question={FLAT_QUESTION} fields={FLAT_FIELDS} schema={TableFormSchema} at="form" />
       ) : null}
-      <FieldsQuestion question={JOINED_QUESTION} fields={JOINED_FIELDS} schema={FormSchema} at="form" />
+      <FieldsQuestion question={JOINED_QUESTION} fields={JOINED_FIELDS} schema={TableFormSchema} at="form" />
     </>
   );
 }

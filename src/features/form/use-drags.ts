@@ -4,13 +4,13 @@ import {
   baseKind,
   boundsOf,
   type DecisionPath,
-  type Form,
   type FormField,
-  FormSchema,
   HEIGHT_FIELDS,
   leadingPart,
   type Part,
   SIZE_FIELDS,
+  type TableForm,
+  TableFormSchema,
   type ViewName,
   valueAt,
 } from '@/core';
@@ -68,7 +68,7 @@ export function useDrags(view: ViewName): Readonly<Record<string, Draggable>> {
   };
   return Object.fromEntries(
     (IN_VIEW[view] ?? []).flatMap(([dimension, at, end]) => {
-      const bounds = boundsOf(FormSchema, form, at);
+      const bounds = boundsOf(TableFormSchema, form, at);
       const value = valueAt(form, at);
       const label = labelOf(at);
       const isShown = typeof value === 'number' && Math.abs(value - (shown[at] ?? Number.NaN)) < SAME;
@@ -81,7 +81,7 @@ export function useDrags(view: ViewName): Readonly<Record<string, Draggable>> {
 }
 
 /** What a figure is called among some fields, where it is asked; null where it is not. */
-function askedAs<F>(fields: readonly FormField<F>[], own: F, at: string, whole: Form): string | null {
+function askedAs<F>(fields: readonly FormField<F>[], own: F, at: string, whole: TableForm): string | null {
   const field = fields.find((one) => one.ask === 'figure' && `${one.at}` === at);
   if (field?.ask !== 'figure' || !(field.when?.(own, whole) ?? true)) return null;
   return typeof field.label === 'string' ? field.label : field.label(own);

@@ -1,12 +1,12 @@
 'use client';
 
-import { CORNERS, type Piece } from '@/core';
+import { CORNERS, type TablePiece } from '@/core';
 import { Choice, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { DecisionFigure } from '../job/decision-figure';
 import { useChange, useDecisions, useDerived } from '../job/job-context';
 
-type Corner = NonNullable<Piece['corner']>;
+type Corner = NonNullable<TablePiece['corner']>;
 
 const kinds = Object.entries(CORNERS).map(([value, { name }]) => ({
   value: value as keyof typeof CORNERS,

@@ -26,8 +26,8 @@ import {
   outlineOfPanel,
   type PanelTrim,
   type Part,
-  type Piece,
   partnerOf,
+  type TablePiece,
   type WorkedPanel,
 } from '@/core';
 import { EndGrain } from '@/ui/end-grain';
@@ -289,7 +289,7 @@ function Overlay({
   /** From the panel's own middle, mm. */
   outline: readonly Flat[];
   driven: readonly Fastener[];
-  holes: NonNullable<Piece['top']['holes']>;
+  holes: NonNullable<TablePiece['top']['holes']>;
 } & Pick<WorkedPanel, 'edges'> & { trim: PanelTrim }) {
   const { length, width } = { length: part.size.length, width: part.size.width };
   const x0 = ((rough - length) / 2) * scale;

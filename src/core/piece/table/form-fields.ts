@@ -1,5 +1,5 @@
 import { type FormField, noneOr, optionsOf } from '../../decision/form-field';
-import type { Form, Top } from './form';
+import type { TableForm, Top } from './form';
 import { baseKind, topKind } from './form';
 import { FLATNESS } from './holds/battens';
 
@@ -7,7 +7,7 @@ const hasOneSize = ({ top }: { top: Top }) =>
   top.kind === 'glued-panel' && (top.outline.kind === 'round' || top.outline.kind === 'polygon');
 
 /** Sizes that every top has. */
-export const SIZE_FIELDS: readonly FormField<Form>[] = [
+export const SIZE_FIELDS: readonly FormField<TableForm>[] = [
   {
     ask: 'figure',
     at: 'top.length',
@@ -40,7 +40,7 @@ export const SIZE_FIELDS: readonly FormField<Form>[] = [
 ];
 
 /** What keeps a wide panel flat beside the base. */
-export const FLAT_FIELDS: readonly FormField<Form>[] = [
+export const FLAT_FIELDS: readonly FormField<TableForm>[] = [
   {
     ask: 'choice',
     at: 'flat',
@@ -65,18 +65,18 @@ export const FLAT_FIELDS: readonly FormField<Form>[] = [
   { ask: 'figure', at: 'flat.travel', label: 'Slots, travel each way' },
 ];
 
-const mayBeJoined = ({ top, base }: Form) =>
+const mayBeJoined = ({ top, base }: TableForm) =>
   !topKind(top.kind).drawsOut &&
   !baseKind(base.kind).foldedWithTop &&
   !('outline' in top && top.outline.kind !== 'rectangle');
 
 /** Another table like it at the right end, and what holds the two together. */
-export const JOINED_FIELDS: readonly FormField<Form>[] = [
+export const JOINED_FIELDS: readonly FormField<TableForm>[] = [
   {
     at: 'joined',
     label: 'The table',
     when: (form) => form.joined !== null || mayBeJoined(form),
-    ...noneOr<Form, Form['joined']>(
+    ...noneOr<TableForm, TableForm['joined']>(
       ({ joined }) => joined,
       {
         none: 'Stands alone',
@@ -97,10 +97,12 @@ export const JOINED_FIELDS: readonly FormField<Form>[] = [
   },
 ];
 
-export const HEIGHT_FIELDS: readonly FormField<Form>[] = [{ ask: 'figure', at: 'base.height', label: 'Table height' }];
+export const HEIGHT_FIELDS: readonly FormField<TableForm>[] = [
+  { ask: 'figure', at: 'base.height', label: 'Table height' },
+];
 
 /** What it is to carry and to stand against. */
-export const LOAD_FIELDS: readonly FormField<Form>[] = [
+export const LOAD_FIELDS: readonly FormField<TableForm>[] = [
   { ask: 'figure', at: 'loads.edge', label: 'Leaning on the edge', step: 50 },
   { ask: 'figure', at: 'loads.spread', label: 'Spread on the top', step: 100 },
   { ask: 'figure', at: 'loads.push', label: 'Pushing at its edge, level', step: 50 },

@@ -29,7 +29,8 @@ export const BaseSchema = v.variant(
 );
 
 /** How a table is composed: a top on a base, and what holds them together. */
-export const FormSchema = v.object({
+export const TableFormSchema = v.object({
+  build: v.optional(v.literal('table'), 'table'),
   top: TopSchema,
   base: BaseSchema,
   hold: HoldSchema,
@@ -48,9 +49,9 @@ export const FormSchema = v.object({
   ),
 });
 
-export type Form = v.InferOutput<typeof FormSchema>;
-export type Top = Form['top'];
-export type Base = Form['base'];
+export type TableForm = v.InferOutput<typeof TableFormSchema>;
+export type Top = TableForm['top'];
+export type Base = TableForm['base'];
 export type TopKindName = Top['kind'];
 export type BaseKindName = Base['kind'];
 /** The decisions of one kind of base, and of one kind of top. */

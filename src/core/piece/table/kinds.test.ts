@@ -5,7 +5,7 @@ import { withChanges } from '../../decision/changes';
 import type { FormField } from '../../decision/form-field';
 import { optionsAt, schemaAt } from '../../decision/schema-at';
 import { startBase, startBaseChanges, startTop, startTopChanges } from '../../start/start-form';
-import { BASE_KINDS, BaseSchema, baseKind, FormSchema, TOP_KINDS, TopSchema, topKind } from './form';
+import { BASE_KINDS, BaseSchema, baseKind, TableFormSchema, TOP_KINDS, TopSchema, topKind } from './form';
 import { FLAT_FIELDS, HEIGHT_FIELDS, JOINED_FIELDS, LOAD_FIELDS, SIZE_FIELDS } from './form-fields';
 
 const { form } = sixSeats();
@@ -59,7 +59,7 @@ describe.each(TOP_KINDS)('a top of $name', ({ kind }) => {
     const own = { ...form, top: { ...startTop(kind, form.top), thickness: 33 } };
     for (const other of TOP_KINDS) {
       const tried = withChanges({ form: own }, startTopChanges(other.kind, own)).form;
-      expect(v.is(FormSchema, tried)).toBe(true);
+      expect(v.is(TableFormSchema, tried)).toBe(true);
       const back = withChanges({ form: tried }, startTopChanges(kind, tried)).form;
       expect(back.top).toEqual(own.top);
     }
@@ -81,7 +81,7 @@ describe.each(BASE_KINDS)('a base of $name', ({ kind }) => {
     const own = withChanges({ form }, startBaseChanges(kind, form)).form;
     for (const other of BASE_KINDS) {
       const tried = withChanges({ form: own }, startBaseChanges(other.kind, own)).form;
-      expect(v.is(FormSchema, tried)).toBe(true);
+      expect(v.is(TableFormSchema, tried)).toBe(true);
       const back = withChanges({ form: tried }, startBaseChanges(kind, tried)).form;
       expect(back.base).toEqual({ ...own.base, height: tried.base.height });
       expect(back.hold).toEqual(own.hold);
@@ -91,5 +91,5 @@ describe.each(BASE_KINDS)('a base of $name', ({ kind }) => {
 
 it('what every table is asked is there', () => {
   const shared = [...SIZE_FIELDS, ...HEIGHT_FIELDS, ...FLAT_FIELDS, ...JOINED_FIELDS, ...LOAD_FIELDS];
-  expectFieldsOf(FormSchema, form, shared);
+  expectFieldsOf(TableFormSchema, form, shared);
 });

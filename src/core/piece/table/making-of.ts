@@ -1,7 +1,7 @@
 import type { PartKind } from '../part';
 import { type Making, SOLID } from './bases/leg-apron/making';
-import { baseKind, type Form } from './form';
+import { baseKind, type TableForm } from './form';
 
 /** How parts of a kind are made: as the base says of its own, all others of one blank. */
-export const makingOf = ({ base }: Pick<Form, 'base'>, kind: PartKind): Making =>
+export const makingOf = ({ base }: Pick<TableForm, 'base'>, kind: PartKind): Making =>
   baseKind(base.kind).making?.(base, kind) ?? SOLID;

@@ -6,10 +6,10 @@ import { chordAt, polygonOf } from '../../../solid/outline';
 import type { Draft, Fitting } from '../../part';
 import type { BasePlan, Rest, TopPlan } from '../../plans';
 import { atFigure, type Unbuildable } from '../../unbuildable';
-import type { Form } from '../form';
+import type { TableForm } from '../form';
 
 /** What keeps a wide top flat, where makers differ. Common practice. */
-export const FLATNESS: Readonly<Record<Form['flat']['kind'], { name: string; reason: string }>> = {
+export const FLATNESS: Readonly<Record<TableForm['flat']['kind'], { name: string; reason: string }>> = {
   none: { name: 'The base', reason: 'Aprons, rails or bearers hold it; enough for most tops.' },
   battens: {
     name: 'Battens',
@@ -48,7 +48,7 @@ type Place = { id: string; x: number; reach: number };
 
 /** What lies across under the top, even along it and clear of what crosses under it already. */
 export function planBattens(
-  form: Form,
+  form: TableForm,
   top: TopPlan,
   base: Pick<BasePlan, 'rests' | 'underside' | 'clearAcross'>,
 ): BattenPlan {
@@ -111,8 +111,8 @@ export function planBattens(
 }
 
 function placesFor(
-  form: Form,
-  flat: Exclude<Form['flat'], { kind: 'none' }>,
+  form: TableForm,
+  flat: Exclude<TableForm['flat'], { kind: 'none' }>,
   top: TopPlan,
   base: Pick<BasePlan, 'rests' | 'underside' | 'clearAcross'>,
 ): { places: Place[]; problems: Unbuildable[] } {
@@ -149,7 +149,7 @@ function placesFor(
   return { places, problems };
 }
 
-type Channels = Extract<Form['flat'], { kind: 'channels' }>;
+type Channels = Extract<TableForm['flat'], { kind: 'channels' }>;
 
 /** A channel with its web against the top and its flanges down, flush with the underside. */
 function channel({ id, x, reach }: Place, i: number, { width, depth }: Channels, underside: number): Draft {

@@ -5,10 +5,10 @@ import type { Draft } from '../../part';
 import { type BasePlan, NO_GEAR, type Rest, type TopGear, type TopPlan } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
 import { THROUGH_STEEL } from '../bases/frames/steel';
-import type { Form } from '../form';
+import type { TableForm } from '../form';
 
 /** A pair of bought-in mechanisms that lift a top toward the sitter, each inside an end apron. mm */
-export function planLift(form: Form, _top: TopPlan, base: BasePlan): TopGear {
+export function planLift(form: TableForm, _top: TopPlan, base: BasePlan): TopGear {
   if (form.top.kind !== 'glued-panel' || !form.top.lift) return NO_GEAR;
   const { lift } = form.top;
   const upright = form.base.kind === 'leg-apron' && form.base.leg.splay.ends === 0 && form.base.leg.splay.sides === 0;
@@ -80,7 +80,7 @@ export function planLift(form: Form, _top: TopPlan, base: BasePlan): TopGear {
   };
 }
 
-function impossible({ hold, flat }: Form, lift: { least: number; most: number }): Unbuildable[] {
+function impossible({ hold, flat }: TableForm, lift: { least: number; most: number }): Unbuildable[] {
   const problems: Unbuildable[] = [];
   if (!THROUGH_STEEL.includes(hold.kind)) {
     problems.push({

@@ -4,11 +4,11 @@ import { change, level } from '../../../../../tests/fixtures/demo';
 import { barInBed } from '../../../check/slides';
 import { withChanges } from '../../../document/job-document';
 import { boundsOf } from '../../../solid/convex';
-import { findPart, type Piece } from '../../piece';
+import { findPart, type TablePiece } from '../../piece';
 
 const table = () => CONSTRUCTIONS.find((c) => c.name.includes('leaves on slides'))!.document;
 const check = (job: ReturnType<typeof derived>, id: string) => job.checks.find((c) => c.id === id)!;
-const along = (piece: Piece, id: string) => {
+const along = (piece: TablePiece, id: string) => {
   const { from, to } = boundsOf(findPart(piece, id)!.placed);
   return { from: from[0], to: to[0] };
 };

@@ -6,7 +6,7 @@ import type { Vec } from '../../../solid/vector';
 import type { Draft } from '../../part';
 import { type BasePlan, type BendingPart, NO_GEAR, type Rest, type TopGear, type TopPlan } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
-import type { Form } from '../form';
+import type { TableForm } from '../form';
 import { travelOfHalf } from '../tops/extending';
 
 /**
@@ -43,7 +43,7 @@ const ENDS = [
   { word: 'right', end: 1 },
 ] as const;
 
-export function planSlides(form: Form, top: TopPlan, base: BasePlan): TopGear {
+export function planSlides(form: TableForm, top: TopPlan, base: BasePlan): TopGear {
   const { top: extending, base: under } = form;
   if (extending.kind !== 'extending') return NOTHING;
   if (under.kind !== 'leg-apron' || under.leg.splay.ends > 0 || under.leg.splay.sides > 0 || under.leg.through) {

@@ -5,7 +5,7 @@ import { squareFrame } from '../../../solid/frame';
 import { covers, type Draft } from '../../part';
 import { type BasePlan, NO_GEAR, type TopGear, type TopPlan } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
-import type { Form } from '../form';
+import type { TableForm } from '../form';
 
 /** A connector: a flat steel plate let in flush across the seam, half of it under either table; mm, common practice. */
 export const CONNECTOR = { half: 60, wide: 40, thick: 4 };
@@ -19,7 +19,7 @@ export function connectorPlaces(width: number, count: number): number[] {
 }
 
 /** The right end of a table that stands end to end with another like it: recesses under its top, and the plates in them. */
-export function planJoinedEnd(form: Form, top: TopPlan, base: BasePlan): TopGear {
+export function planJoinedEnd(form: TableForm, top: TopPlan, base: BasePlan): TopGear {
   const { joined } = form;
   if (!joined) return NO_GEAR;
   const problems: Unbuildable[] = [];

@@ -4,7 +4,7 @@ import type { CornerScrews } from '../../../../joint/corner-screws';
 import { CORNERS, type InsertedCorner, isInserted } from '../../../../joint/leg-corner';
 import type { Figure } from '../../../../measure/figure';
 import { count, mm, movement, type Quantity } from '../../../../measure/quantity';
-import { findPart, type Piece } from '../../../piece';
+import { findPart, type TablePiece } from '../../../piece';
 
 const input = (label: string, quantity: Quantity | string): Figure['inputs'][number] => ({ label, quantity });
 const figure = (
@@ -17,7 +17,7 @@ const figure = (
 ): Figure => ({ id, label, quantity, formula, inputs, source });
 
 /** How the aprons stand in the legs, in the order in which it is marked out. */
-export function cornerFigures(piece: Piece, choice: Joints): Figure[] {
+export function cornerFigures(piece: TablePiece, choice: Joints): Figure[] {
   const { corner } = piece;
   if (!corner) return [];
   const own = isInserted(corner)
@@ -28,7 +28,7 @@ export function cornerFigures(piece: Piece, choice: Joints): Figure[] {
   return [...own, ...apron(piece)];
 }
 
-function inserted(piece: Piece, corner: InsertedCorner, choice: Joints): Figure[] {
+function inserted(piece: TablePiece, corner: InsertedCorner, choice: Joints): Figure[] {
   const { tenon, haunch } = corner;
   const front = findPart(piece, 'apron-front');
   const height = front?.size.width ?? 0;
@@ -116,7 +116,7 @@ function inserted(piece: Piece, corner: InsertedCorner, choice: Joints): Figure[
   ];
 }
 
-function screwed(piece: Piece, { screw, wallOutside }: CornerScrews): Figure[] {
+function screwed(piece: TablePiece, { screw, wallOutside }: CornerScrews): Figure[] {
   const height = findPart(piece, 'apron-front')?.size.width ?? 0;
   return [
     figure('screw-length', 'Pocket screws, long', mm(screw.length), 'by the apron’s thickness', [
@@ -163,7 +163,7 @@ function plated({ plate, bolt, wallOutside }: CornerPlate): Figure[] {
   ];
 }
 
-function apron(piece: Piece): Figure[] {
+function apron(piece: TablePiece): Figure[] {
   const front = findPart(piece, 'apron-front');
   return [
     figure(

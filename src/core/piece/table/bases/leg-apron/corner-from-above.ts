@@ -1,5 +1,5 @@
 import { type Flat, hullOf } from '../../../../solid/outline';
-import type { Piece } from '../../../piece';
+import type { TablePiece } from '../../../piece';
 
 /** Something cut into a leg or grown into it, seen from above. mm from the leg's outer corner, along both aprons. */
 export interface CutFromAbove {
@@ -12,7 +12,7 @@ export interface CutFromAbove {
 }
 
 /** Everything that joints cut and put into the first leg and its aprons, seen from above. */
-export function cornerFromAbove({ base, joints, corner }: Piece): CutFromAbove[] {
+export function cornerFromAbove({ base, joints, corner }: TablePiece): CutFromAbove[] {
   const staggered = corner !== null && 'meeting' in corner && corner.meeting === 'staggered';
   return joints
     .filter((joint) => joint.into === 'leg-front-left' && joint.kind !== 'corner-block')

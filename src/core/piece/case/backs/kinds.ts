@@ -1,0 +1,5 @@
+/** The kinds of backs of a case: one line each. */
+export { boards } from './boards';
+export { open } from './open';
+export { panel } from './panel';
+export { sheet } from './sheet';

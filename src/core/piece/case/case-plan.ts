@@ -1,0 +1,17 @@
+/** A board of a case that bends between what it rests on under what stands on it. mm */
+export interface ShelfSpan {
+  /** Names it among the checks. */
+  id: string;
+  part: string;
+  /** In a sentence: “The shelf in the middle bay”. */
+  words: string;
+  /** Clear between its ends. */
+  span: number;
+  breadth: number;
+  thickness: number;
+
+  /** Depth and thickness of a lip glued under its front edge; null where there is none. */
+  lip: { depth: number; thickness: number } | null;
+  /** What stands on it, N/m. */
+  load: number;
+}

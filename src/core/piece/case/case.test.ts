@@ -1,0 +1,150 @@
+import ManifoldModule from 'manifold-3d';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { bookcase, caseInSeason, caseOf, sideboard } from '../../../../tests/fixtures/cases';
+import { partMeshes } from '../../drawing/part-meshes';
+import { caseDovetails, layOutDovetails, usualTails } from '../../joint/case-dovetails';
+import { volumeOf } from '../../solid/convex';
+import type { CasePiece } from '../piece';
+import { findPart } from '../piece';
+import type { CaseForm } from './form';
+
+type Library = Awaited<ReturnType<typeof ManifoldModule>>;
+let library: Library;
+beforeAll(async () => {
+  library = await ManifoldModule();
+  library.setup();
+});
+
+const sizeOf = (piece: CasePiece, id: string) => {
+  const part = findPart(piece, id);
+  if (!part) throw new Error(`no ${id}`);
+  const { length, width, thickness } = part.size;
+  return [length, width, thickness];
+};
+const space = (piece: CasePiece, id: string) => {
+  const own = piece.spaces.find((one) => one.id === id);
+  if (!own) throw new Error(`no space ${id}`);
+  return { wide: own.right - own.left, high: own.high - own.low };
+};
+
+describe('a bookcase', () => {
+  const piece = caseOf(bookcase);
+
+  it('its parts are as long as they are worked out by hand', () => {
+    expect(sizeOf(piece, 'side-left')).toEqual([1800, 300, 20]);
+    // In rabbets two thirds of the side deep: 900 − 2 · 20 + 2 · 13.
+    expect(sizeOf(piece, 'top')).toEqual([886, 300, 20]);
+    // Housed a third of the side deep: 860 + 2 · 7; shelves too, and they end before the back.
+    expect(sizeOf(piece, 'bottom')).toEqual([874, 300, 20]);
+    expect(sizeOf(piece, 'shelf-1')).toEqual([872, 294, 20]);
+    // Between bottom and top with 10 mm of a rabbet on every side.
+    expect(sizeOf(piece, 'back')).toEqual([1800 - 80 - 40 + 20, 880, 6]);
+    expect(piece.overall).toEqual({ length: 900, width: 300, height: 1800 });
+  });
+
+  it('its four spaces share what three shelves leave', () => {
+    const high = (1800 - 80 - 2 * 20 - 3 * 20) / 4;
+    for (const id of ['s1', 's2', 's3', 's4']) expect(space(piece, id)).toEqual({ wide: 860, high });
+  });
+});
+
+describe('spaces again and again', () => {
+  const piece = caseOf(sideboard);
+  it('clear sizes come first, shares take what is left', () => {
+    const inner = 1400 - 2 * 22;
+    expect(space(piece, 'middle').wide).toBeCloseTo(inner - 2 * 400 - 2 * 20, 9);
+    expect(space(piece, 'right').wide).toBeCloseTo(400, 9);
+    const high = 820 - 90 - 2 * 22 - 20;
+    expect(space(piece, 'low').high).toBeCloseTo((high * 2) / 3, 9);
+    expect(space(piece, 'high').high).toBeCloseTo(high / 3, 9);
+  });
+
+  it('asked for more than there is, nothing is drawn and it says where', () => {
+    const cells = sideboard.inside.cells.map((cell) => (cell.id === 'left' ? { ...cell, clear: 1000 } : cell));
+    const tight = caseOf({ ...sideboard, inside: { ...sideboard.inside, cells } });
+    expect(tight.problems.map(({ where }) => where)).toContain('form.inside.cells');
+    expect(tight.parts.some(({ kind }) => kind === 'upright')).toBe(false);
+  });
+});
+
+describe('through dovetails', () => {
+  const layout = layOutDovetails({ width: 450, thickness: 22, tails: 8, pin: 11, slope: 1 / 8 });
+  it('are equal from half pin to half pin', () => {
+    // 8 tails and 9 pins of 11 are 450: a tail is 43.875 wide, and 5.5 narrower at its baseline.
+    expect(layout?.tail.wide).toBeCloseTo((450 - 9 * 11) / 8, 9);
+    expect(layout?.tail.narrow).toBeCloseTo(43.875 - 2 * (22 / 8), 9);
+    expect(usualTails(450, 22)).toBe(8);
+  });
+
+  it('tails and pins fill the corner, and each leans by the slope', () => {
+    if (!layout) throw new Error('no layout');
+    const joint = caseDovetails({
+      id: 'c',
+      name: 'c',
+      layout,
+      tails: 'a',
+      pins: 'b',
+      x: [678, 700],
+      y: [-225, 225],
+      z: [798, 820],
+    });
+    expect(volumeOf(joint.added.map(({ solid }) => solid))).toBeCloseTo(22 * 22 * 450, 3);
+    const [tail] = joint.added.filter(({ part }) => part === 'a');
+    const at = (z: number) => {
+      const ys = (tail?.solid.corners ?? []).filter((p) => Math.abs(p[2] - z) < 1e-9).map((p) => p[1]);
+      return Math.max(...ys) - Math.min(...ys);
+    };
+    expect((at(820) - at(798)) / 2 / 22).toBeCloseTo(1 / 8, 9);
+  });
+
+  it('too many leave no neck: it says so, and the way out has one', () => {
+    const many = {
+      ...sideboard,
+      carcass: { ...sideboard.carcass, corner: { kind: 'dovetails' as const, tails: 30, pin: 8, slope: 6 } },
+    };
+    const [problem] = caseOf(many).problems;
+    expect(problem?.where).toBe('form.carcass.corner.tails');
+    const mended = {
+      ...many,
+      carcass: { ...many.carcass, corner: { ...many.carcass.corner, tails: problem?.mends ?? 0 } },
+    };
+    expect(caseOf(mended).problems).toEqual([]);
+  });
+});
+
+describe.each<[string, CaseForm]>([
+  ['bookcase', bookcase],
+  ['bookcase with boards behind', { ...bookcase, back: { kind: 'boards', count: 8, thickness: 12, lap: 8, gap: 2 } }],
+  [
+    'bookcase in dovetails, open',
+    {
+      ...bookcase,
+      carcass: { sides: 20, across: 20, corner: { kind: 'dovetails', tails: 6, pin: 10, slope: 7 } },
+      back: { kind: 'open' },
+    },
+  ],
+  ['sideboard', sideboard],
+  ['sideboard in rabbets', { ...sideboard, carcass: { ...sideboard.carcass, corner: { kind: 'rabbets' } } }],
+])('%s', (_, form) => {
+  it('no part stands in another, and volumes are those of the mesh library', () => {
+    const piece = caseOf(form);
+    const { Manifold } = library;
+    const meshes = partMeshes(piece.parts, library);
+    const solids = meshes.map(
+      ({ positions, indices }) =>
+        new Manifold(new library.Mesh({ numProp: 3, vertProperties: positions, triVerts: indices })),
+    );
+    for (const [i, mesh] of meshes.entries()) {
+      const part = piece.parts[i];
+      expect(mesh.volume * 1e-9, part?.name).toBeCloseTo(part?.volume ?? 0, 6);
+      for (const [j, other] of solids.entries()) {
+        if (j <= i) continue;
+        expect(solids[i]?.intersect(other).volume(), `${part?.name} and ${piece.parts[j]?.name}`).toBeLessThan(1);
+      }
+    }
+  });
+
+  it('can live through its years', () => {
+    expect(caseInSeason(form).restraint.traps).toEqual([]);
+  });
+});

@@ -1,0 +1,25 @@
+import * as backs from './backs/kinds';
+import * as corners from './corners/kinds';
+import type { CaseForm } from './form';
+import type { BackKind, CornerKind, KindSchema, StandKind } from './kind';
+import * as stands from './stands/kinds';
+
+type Stored = { schema: { entries: { kind: { literal: string } } } };
+
+const byName = (kinds: Readonly<Record<string, Stored>>): ReadonlyMap<string, unknown> =>
+  new Map(Object.values(kinds).map((kind) => [kind.schema.entries.kind.literal, kind]));
+
+const CORNERS = byName(corners);
+const BACKS = byName(backs);
+const STANDS = byName(stands);
+
+/** A kind that says what its own decisions are: whoever asks has them from a form, where they are of that kind. */
+function known<K>(table: ReadonlyMap<string, unknown>, name: string): K {
+  const kind = table.get(name);
+  if (!kind) throw new Error(`no kind is called ${name}`);
+  return kind as K;
+}
+
+export const cornerKind = (name: CaseForm['carcass']['corner']['kind']): CornerKind<KindSchema> => known(CORNERS, name);
+export const backKind = (name: CaseForm['back']['kind']): BackKind<KindSchema> => known(BACKS, name);
+export const standKind = (name: CaseForm['stand']['kind']): StandKind<KindSchema> => known(STANDS, name);

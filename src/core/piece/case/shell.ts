@@ -1,0 +1,33 @@
+import { squareFrame } from '../../solid/frame';
+import type { Draft } from '../part';
+import type { Shell } from './kind';
+
+export const SHELL = { left: 'side-left', right: 'side-right', top: 'top', bottom: 'bottom' } as const;
+
+/** A side from one height to another, with what stands beyond its shoulders. */
+export function sideDraft(shell: Shell, side: -1 | 1, from: number, to: number, beyond = { start: 0, end: 0 }): Draft {
+  const x = side * (shell.width / 2 - shell.sides / 2);
+  return {
+    id: side < 0 ? SHELL.left : SHELL.right,
+    name: side < 0 ? 'Side, left' : 'Side, right',
+    kind: 'side',
+    grade: 'all-faces',
+    size: { length: to - from + beyond.start + beyond.end, width: shell.depth, thickness: shell.sides },
+    beyond,
+    frame: squareFrame([x, 0, (from + to) / 2], { length: 'z', width: 'y', thickness: 'x' }),
+  };
+}
+
+/** Top or bottom: its length between its shoulders, its underside, and what stands beyond both of them. */
+export function acrossDraft(shell: Shell, which: 'top' | 'bottom', long: number, beyond = 0): Draft {
+  const z = which === 'top' ? shell.over - shell.across / 2 : shell.under + shell.across / 2;
+  return {
+    id: SHELL[which],
+    name: which === 'top' ? 'Top' : 'Bottom',
+    kind: which === 'top' ? 'case-top' : 'case-bottom',
+    grade: which === 'top' ? 'all-faces' : 'one-face',
+    size: { length: long + 2 * beyond, width: shell.depth, thickness: shell.across },
+    beyond: { start: beyond, end: beyond },
+    frame: squareFrame([0, 0, z], { length: 'x', width: 'y', thickness: 'z' }),
+  };
+}
