@@ -78,7 +78,7 @@ describe('a case of solid wood moves in its depth', () => {
     ['a solid panel behind, glued all round', 'oak-white', back({ ...panel, hold: 'all-round' }), 'fights'],
     [
       'a solid panel behind, glued all round, of a wood that moves little',
-      'mahogany',
+      'mahogany-true',
       back({ ...panel, hold: 'all-round' }),
       'fights',
     ],
