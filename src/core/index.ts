@@ -2,6 +2,7 @@
 export * from './check/beam';
 export type { Check, CheckContext, Level, Step, WayOut } from './check/check';
 export { runChecks } from './check/run-checks';
+export { shelfSag, shelfSecondMoment } from './check/shelf-beam';
 export { pieceWeight } from './check/stability';
 export { CLIMATE_TYPES, type ClimateType, turnedSouth } from './climate/climate-types';
 export { indoorClimate, type Room, RoomSchema } from './climate/indoor';
@@ -102,6 +103,7 @@ export { POCKET_ANGLE } from './joint/corner-screws';
 export { ALIGNERS, type AlignerSize } from './joint/edge-joint';
 export { SEAMS } from './joint/end-seam';
 export { dowelWithdrawal, lagWithdrawal, screwWithdrawal, shearAlongGrain } from './joint/hold-strength';
+export { housingDepth } from './joint/housing';
 export type { Joint, JointKind } from './joint/joint';
 export {
   CORNERS,
@@ -172,6 +174,7 @@ export {
   type MillingLimits,
 } from './milling/forecast-milling';
 export { daysToRest, millingFigures } from './milling/milling-figures';
+export type { CaseForm, Cell } from './piece/case/form';
 export type { PieceDecided } from './piece/derive-piece';
 export { derivePiece } from './piece/derive-piece';
 export { KIND_PLURALS } from './piece/kind-words';
@@ -189,13 +192,14 @@ export { FLATNESS } from './piece/table/holds/battens';
 export { HOLDS } from './piece/table/holds/hold';
 export { FRAMED_PANELS } from './piece/table/tops/framed';
 export { partVolume, partWeight } from './piece/weight';
+export { FINISH_NAMES } from './plan/finishing';
 export type { Operation } from './plan/operation';
-export { FINISH_NAMES, planOperations } from './plan/operations';
+export { planOperations } from './plan/operations';
 export { type DatedOperation, type Schedule, schedule } from './plan/schedule';
 export * from './restraint/restraint';
 export * from './restraint/tie';
 export { CHAIR, chairsOf } from './room/chairs';
-export { inRoom, outlineInRoom, roomOf, type Standing } from './room/standing';
+export { inRoom, outlineInRoom, roomOf, type Standing, seenFromAbove } from './room/standing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
 export { type Correction, learnFrom, type MeasuredWidth } from './season/learning';
 export { type PieceRestraint, restraintOfPiece, travelOfTop } from './season/restraint-of-piece';

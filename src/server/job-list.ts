@@ -5,6 +5,7 @@ import {
   type DerivedJob,
   deriveJob,
   drawnSize,
+  type Form,
   findSpecies,
   type JobDocument,
   madeParts,
@@ -141,7 +142,7 @@ export function listedOf(
     summary: {
       species: [...new Set(species)].join(', '),
       pieces: document.pieces.reduce((sum, { count }) => sum + count, 0),
-      ...(first ? drawnSize(first.form.top) : { length: 0, width: 0 }),
+      ...(first ? sizeOf(first.form) : { length: 0, width: 0 }),
       cut: made.filter((part) => part.cut).length,
       parts: made.length,
       stops: whole ? ownedChecks(whole).filter(({ check }) => check.level === 'stop').length : 0,
@@ -151,6 +152,10 @@ export function listedOf(
     picture: smallDrawing(drawn.map(({ piece }) => piece)),
   };
 }
+
+/** As it is drawn, seen from above, mm. */
+const sizeOf = (form: Form) =>
+  form.build === 'table' ? drawnSize(form.top) : { length: form.width, width: form.depth };
 
 /** Of a job of many pieces so many are drawn in the list. */
 const MOST_DRAWN = 4;

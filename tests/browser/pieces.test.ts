@@ -2,6 +2,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { type Board, checkLayout, deriveJob, type JobDocument, type KeptLayout, type Place, type Shop } from '@/core';
+import { tableOf } from '../fixtures/demo';
 import type { JobReply } from '../http/api';
 import {
   base,
@@ -94,8 +95,8 @@ describe('a job of several pieces', () => {
     );
     await fill(page, 'Length', '1250');
     await saved(page);
-    expect((await decisions(id)).pieces.map(({ form }) => form.top.length)[1]).toBe(1250);
-    expect((await decisions(id)).pieces[0]!.form.top.length).toBe(decided.pieces[0]!.form.top.length);
+    expect((await decisions(id)).pieces.map((own) => tableOf(own).top.length)[1]).toBe(1250);
+    expect(tableOf((await decisions(id)).pieces[0]!).top.length).toBe(tableOf(decided.pieces[0]!).top.length);
     await goTo(page, 'joints');
     expect(await chosen(page)).toMatch(/^Bench/);
 

@@ -3,7 +3,7 @@ import { createServer } from 'node:net';
 import pg from 'pg';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { JobDocument, PieceInJob } from '@/core';
+import type { JobDocument, TableInJob } from '@/core';
 import { base, fill, newJob, openPage, withBrowser } from '../browser/desk';
 import { onlyPiece } from '../fixtures/demo';
 import { dice } from '../fixtures/dice';
@@ -11,7 +11,7 @@ import { dice } from '../fixtures/dice';
 const ROUNDS = Number(process.env.TAB_ROUNDS ?? 15);
 
 /** What is edited, between which figures, and where it is in a document. */
-const FIELDS: { label: string; from: number; to: number; at: (own: PieceInJob) => unknown }[] = [
+const FIELDS: { label: string; from: number; to: number; at: (own: TableInJob) => unknown }[] = [
   { label: 'Thickness', from: 280, to: 380, at: ({ form }) => form.top.thickness },
   { label: 'Table height', from: 7200, to: 7700, at: ({ form }) => (form.base as { height: number }).height },
   { label: 'Length', from: 15_000, to: 17_000, at: ({ form }) => form.top.length },

@@ -1,9 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { shelfSag, shelfSecondMoment } from '@/core/check/shelf-beam';
-import { housingDepth } from '@/core/joint/housing';
-import type { CaseForm } from '@/core/piece/case/form';
-import { judgeRestraint } from '@/core/restraint/restraint';
-import { findSpecies } from '@/core/wood/species';
+import { type CaseForm, findSpecies, housingDepth, judgeRestraint, shelfSag, shelfSecondMoment } from '@/core';
 import { bookcase, caseInSeason, caseOf, sideboard } from '../fixtures/cases';
 
 const INCH = 25.4;

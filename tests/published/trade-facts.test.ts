@@ -10,7 +10,7 @@ import {
   newJob,
   seatsAt,
 } from '@/core';
-import { insertedCorner } from '../fixtures/demo';
+import { insertedCorner, tableOf } from '../fixtures/demo';
 
 const inch = (n: number) => n * 25.4;
 
@@ -91,7 +91,7 @@ describe('facts of the trade (common practice)', () => {
       homePlaceId: 'h',
       startOn: '2027-03-01',
     }).pieces;
-    const { form } = piece!;
+    const form = tableOf(piece!);
     const { base } = form;
     if (base.kind !== 'leg-apron') throw new Error('a first table stands on legs and aprons');
     expect(form.base.height).toBeGreaterThanOrEqual(inch(28));

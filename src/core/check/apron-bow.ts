@@ -1,7 +1,7 @@
 import { mm, movement, newton, say } from '../measure/quantity';
 import { type Part, woodOf } from '../piece/part';
 import { findPart, partsOfKind } from '../piece/piece';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 import { type PlaneFrame, solveFrame } from './plane-frame';
 
 /** A rail that is pushed aside by more than this share of its length is felt to be weak; common practice. */
@@ -65,7 +65,7 @@ export function apronLadder(given: {
 }
 
 /** The ladder of a table on legs and aprons, pushed with its design push; null for other bases. */
-export function ladderOf({ document, piece, species }: Pick<CheckContext, 'document' | 'piece' | 'species'>) {
+export function ladderOf({ document, piece, species }: Pick<TableContext, 'document' | 'piece' | 'species'>) {
   const { base, loads } = document.form;
   const [front, side] = [findPart(piece, 'apron-front'), findPart(piece, 'apron-left')];
   if (base.kind !== 'leg-apron' || !front || !side) return null;
@@ -97,7 +97,7 @@ export function ladderOf({ document, piece, species }: Pick<CheckContext, 'docum
 }
 
 /** A knee or a clamp against a long apron in its middle: cross rails hand it on to the other apron. */
-export function apronsPushedAside(context: CheckContext): Check[] {
+export function apronsPushedAside(context: TableContext): Check[] {
   const { base, loads } = context.document.form;
   const ladder = ladderOf(context);
   const front = findPart(context.piece, 'apron-front');

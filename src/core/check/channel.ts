@@ -4,7 +4,7 @@ import { findPart } from '../piece/piece';
 import { channelLines, resinFor, slabHeldAt } from '../piece/table/tops/channel';
 import { sizeAt } from '../season/size-at';
 import { acrossAt, betweenLines } from '../solid/line-across';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /** The least that glass lies on in the driest week, pushed to one side; and what stays free in the wettest. mm, common practice. */
 const LEAST_BEARING = 6;
@@ -13,7 +13,7 @@ const LEAST_ROOM = 1;
 const GLASS_STRESS = 40;
 
 /** Glass in its recess through the year: each slab moves about where it is held, the glass stays as it is. */
-export function glassInChannel({ document, piece, season }: CheckContext): Check[] {
+export function glassInChannel({ document, piece, season }: TableContext): Check[] {
   const { top } = document.form;
   if (top.kind !== 'channel' || top.fill.kind !== 'glass') return [];
   const { fill } = top;
@@ -125,7 +125,7 @@ export function glassInChannel({ document, piece, season }: CheckContext): Check
 }
 
 /** Resin as it is poured. */
-export function resinInChannel({ document, piece }: CheckContext): Check[] {
+export function resinInChannel({ document, piece }: TableContext): Check[] {
   const { top } = document.form;
   if (top.kind !== 'channel' || top.fill.kind !== 'resin') return [];
   const lines = channelLines(top, piece.top.size);

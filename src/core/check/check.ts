@@ -2,12 +2,12 @@ import type { Place } from '../climate/place';
 import type { Shop } from '../decision/shop';
 import type { Change } from '../document/job-document';
 import type { Spot } from '../document/piece-decisions';
-import type { PieceInJob } from '../document/piece-in-job';
+import type { CaseInJob, PieceInJob, TableInJob } from '../document/piece-in-job';
 import type { Figure } from '../measure/figure';
 import type { Phrase, Quantity } from '../measure/quantity';
 import { isMade } from '../piece/material';
 import { woodOf } from '../piece/part';
-import type { TablePiece } from '../piece/piece';
+import type { CasePiece, Piece, TablePiece } from '../piece/piece';
 import type { PieceRestraint } from '../season/restraint-of-piece';
 import type { Season } from '../season/season-state';
 import type { Board } from '../stock/board';
@@ -45,7 +45,7 @@ export interface Check {
 
 export interface CheckContext {
   document: PieceInJob;
-  piece: TablePiece;
+  piece: Piece;
   season: Season;
   restraint: PieceRestraint;
   /** Of the parts that are of no other. */
@@ -61,6 +61,15 @@ export interface CheckContext {
   used: readonly string[] | null;
   shopAir: Place;
 }
+
+/** The same of a table, and of a case. */
+export type TableContext = CheckContext & { document: TableInJob; piece: TablePiece };
+export type CaseContext = CheckContext & { document: CaseInJob; piece: CasePiece };
+
+export const isOfTable = (context: CheckContext): context is TableContext =>
+  context.document.form.build === 'table' && context.piece.build === 'table';
+export const isOfCase = (context: CheckContext): context is CaseContext =>
+  context.document.form.build === 'case' && context.piece.build === 'case';
 
 /** Species of some parts of a piece, by their ids; of the piece, where none is named. */
 const speciesOf = ({ piece, species }: Pick<CheckContext, 'piece' | 'species'>, ids: readonly string[]): Species[] => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, demoJob, derive, type JobOn, jobOn, level, sixSeats } from '../../../tests/fixtures/demo';
 import { withChanges } from '../document/job-document';
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 
 const good = () =>
   change(demoJob('1-square-table'), (d) => {
@@ -290,7 +290,7 @@ describe('checks', () => {
   });
 
   it('a top that came out 9 mm narrow needs less travel at its fasteners', () => {
-    const travel = (d: PieceInJob) => derive(d).checks.find((c) => c.id === 'season.top-travel')!.value.amount;
+    const travel = (d: TableInJob) => derive(d).checks.find((c) => c.id === 'season.top-travel')!.value.amount;
     const narrow = change(good(), (d) => {
       d.bench.locks.top = { length: null, width: 841, thickness: null, on: d.season.gluedOn };
     });
@@ -301,7 +301,7 @@ describe('checks', () => {
 
 describe('tenons askew to the grain', () => {
   const desk = CONSTRUCTIONS.find((c) => c.name.includes('a desk on crossed legs'))!.document;
-  const found = (document: PieceInJob) => derived(document).checks.find((c) => c.id === 'joints.short-grain');
+  const found = (document: TableInJob) => derived(document).checks.find((c) => c.id === 'joints.short-grain');
 
   it('of crossing legs lose by L·tan α what runs out at their side', () => {
     const job = derived(desk);

@@ -5,7 +5,7 @@ import { findPart, type Piece } from '../piece/piece';
 import { boundsOf, type Convex, clipAll, gapBetween, type Plane, planesOf, reach } from '../solid/convex';
 import { distance, overlap } from '../solid/distance';
 import { dot } from '../solid/vector';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, type CheckContext, isOfTable, judge } from './check';
 import { otherHolds } from './hold-changes';
 
 /** Wood between two cuts in one part, and between a cut and a face it must not come through; mm, common practice. */
@@ -152,7 +152,8 @@ function eachPair(own: ReadonlyMap<string, OwnCut[]>, look: (part: string, a: Ow
 
 function betweenCheck(context: CheckContext, { part, a, b, apart }: Between): Check {
   const { piece } = context;
-  const ways = a.joint.kind === 'hold' || b.joint.kind === 'hold' ? otherHolds(context) : [];
+  const ofHold = a.joint.kind === 'hold' || b.joint.kind === 'hold';
+  const ways = ofHold && isOfTable(context) ? otherHolds(context) : [];
   const level = judge(apart, 0, { sense: 'at-least', watchFrom: LEAST_BETWEEN });
   const name = findPart(piece, part)?.name ?? part;
   return {

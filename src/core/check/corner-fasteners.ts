@@ -2,7 +2,7 @@ import { isInserted } from '../joint/leg-corner';
 import { legPeg, pegSetBack } from '../joint/pegs';
 import { mm, movement, say } from '../measure/quantity';
 import { partsOfKind } from '../piece/piece';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /** Wood between a screw's or bolt's point and the outside of the leg, mm; common practice. */
 const LEAST_BEFORE_OUTSIDE = 6;
@@ -10,7 +10,7 @@ const LEAST_BEFORE_OUTSIDE = 6;
 const LEAST_BITE = 4;
 
 /** Screws and bolts that hold aprons to legs: what they bite, and what is left before they come out. */
-export function cornerFasteners({ piece }: CheckContext): Check[] {
+export function cornerFasteners({ piece }: TableContext): Check[] {
   const { corner } = piece;
   if (!corner || isInserted(corner)) return [];
   const legs = partsOfKind(piece, 'leg').map((part) => part.id);
@@ -48,7 +48,7 @@ export function cornerFasteners({ piece }: CheckContext): Check[] {
 }
 
 /** Pegs through a leg's tenons: what is left of the tenon beyond them, and of the leg's edge before them. */
-export function pegsInLegs({ document, piece }: CheckContext): Check[] {
+export function pegsInLegs({ document, piece }: TableContext): Check[] {
   const { corner } = piece;
   const { pegs } = document.joints;
   if (!isInserted(corner) || corner.kind === 'dowels' || pegs === 'none') return [];
@@ -90,7 +90,7 @@ export function pegsInLegs({ document, piece }: CheckContext): Check[] {
 }
 
 /** A haunch that is chosen and for which there is no room, or no place between legs that lean. */
-export function haunchLeftOut({ document, piece }: CheckContext): Check[] {
+export function haunchLeftOut({ document, piece }: TableContext): Check[] {
   const { corner } = piece;
   const { haunch } = document.joints;
   if (corner?.kind !== 'mortise-tenon' || haunch === 'none' || corner.haunch) return [];

@@ -3,7 +3,7 @@ import { findPart, type Hole } from '../piece/piece';
 import { box } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { type Flat, insideBy } from '../solid/outline';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /** Wood between a cut-out and the edge, or another; mm, common practice. */
 const LEAST_TO_EDGE = 25;
@@ -26,13 +26,13 @@ const cornersOf = ({ left, right, low, high }: Hole): Flat[] => [
 const apart = (a: Hole, b: Hole) => Math.max(a.left - b.right, b.left - a.right, a.low - b.high, b.low - a.high);
 
 /** Holes through the top against its edge, one another, what runs under it and what is driven into it. */
-export function cutOuts(context: CheckContext): Check[] {
+export function cutOuts(context: TableContext): Check[] {
   const { holes = [] } = context.piece.top;
   if (holes.length === 0) return [];
   return [...edges(context, holes), ...under(context, holes), ...leftBeside(context, holes), byTheCutter(context)];
 }
 
-function edges({ piece }: CheckContext, holes: readonly Hole[]): Check[] {
+function edges({ piece }: TableContext, holes: readonly Hole[]): Check[] {
   // A panel between breadboard ends is shorter than the top.
   const panel = (findPart(piece, piece.top.leading)?.shoulderLength ?? piece.top.size.length) / 2;
   const toEdge = holes.map((hole) =>
@@ -59,7 +59,7 @@ function edges({ piece }: CheckContext, holes: readonly Hole[]): Check[] {
   ];
 }
 
-function under({ piece }: CheckContext, holes: readonly Hole[]): Check[] {
+function under({ piece }: TableContext, holes: readonly Hole[]): Check[] {
   const underside = piece.overall.height - piece.top.size.thickness;
   const base = piece.parts.filter((part) => !piece.top.parts.includes(part.id));
   const found = holes.flatMap((hole) => {
@@ -100,7 +100,7 @@ function under({ piece }: CheckContext, holes: readonly Hole[]): Check[] {
 }
 
 /** Whether a straight cutter of the shop comes through the top, from one face or from both. */
-function byTheCutter({ piece, shop }: CheckContext): Check {
+function byTheCutter({ piece, shop }: TableContext): Check {
   const { thickness } = piece.top.size;
   const reach = Math.max(0, ...shop.tools.cutters.map((cutter) => cutter.reach));
   const fits = thickness <= reach + 1e-9;
@@ -131,7 +131,7 @@ function byTheCutter({ piece, shop }: CheckContext): Check {
 }
 
 /** How much of the top's width is left where it is cut most. */
-function leftBeside({ piece }: CheckContext, holes: readonly Hole[]): Check[] {
+function leftBeside({ piece }: TableContext, holes: readonly Hole[]): Check[] {
   const { width } = piece.top.size;
   const shares = holes.map((hole) => {
     const beside = holes.filter((other) => other.left < hole.right && other.right > hole.left);

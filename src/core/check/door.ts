@@ -7,7 +7,7 @@ import { boundsOf, type Convex, shifted } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
 import { narrowest, type Passage, throughOpening } from '../solid/through-opening';
 import type { Vec } from '../solid/vector';
-import type { Check, CheckContext } from './check';
+import type { Check, TableContext } from './check';
 
 /** Room for hands and a blanket in the width of a door, and in its height, mm; common practice. */
 export const HAND_ROOM = 20;
@@ -98,7 +98,7 @@ function wayOf(all: ReturnType<typeof outlinesOf>, door: PieceInJob['brief']['do
 }
 
 /** Whether the piece goes through the door, whole or with the top taken off. */
-export function throughTheDoor({ document, piece }: CheckContext): Check[] {
+export function throughTheDoor({ document, piece }: TableContext): Check[] {
   const { door } = document.brief;
   const { tops, base } = carried(piece);
   const outlines = outlinesOf([...tops, ...base]);

@@ -2,7 +2,7 @@ import { count, mm, say } from '../measure/quantity';
 import { KIND_PLURALS } from '../piece/kind-words';
 import { woodOf } from '../piece/part';
 import { hasDressedEdges, hasSectionOf } from '../stock/as-dressed';
-import type { Check, CheckContext, WayOut } from './check';
+import type { Check, TableContext, WayOut } from './check';
 
 /** Where the one figure of a square section is decided. */
 const SECTION_PATHS: Readonly<Record<string, string>> = {
@@ -11,7 +11,7 @@ const SECTION_PATHS: Readonly<Record<string, string>> = {
 };
 
 /** Whether the rack has dressed stock of the section of parts that are to be taken as dressed. Common practice. */
-export function dressedStock({ document, piece, species, boards: all }: CheckContext): Check[] {
+export function dressedStock({ document, piece, species, boards: all }: TableContext): Check[] {
   if (!all) return [];
   const { asDressed } = document.layout;
   return asDressed.flatMap((kind): Check[] => {

@@ -1,11 +1,11 @@
 import { count, mm, movement, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
 import { HOLDS, pilotHole } from '../piece/table/holds/hold';
-import { type Check, type CheckContext, judge, type WayOut } from './check';
+import { type Check, judge, type TableContext, type WayOut } from './check';
 import { LEAST_BITE, LEAST_OVER_SCREW, otherHolds, screwFor } from './hold-changes';
 
 /** A slat that nothing lies under is held by nothing; one held once turns about its screw. */
-export function everySlatHeld({ piece }: CheckContext): Check[] {
+export function everySlatHeld({ piece }: TableContext): Check[] {
   if (piece.top.gap === undefined) return [];
   const held = (id: string) => piece.fasteners.filter((fastener) => fastener.holds === id).length;
   const loose = piece.top.parts.filter((id) => held(id) < 2);
@@ -33,7 +33,7 @@ export function everySlatHeld({ piece }: CheckContext): Check[] {
   ];
 }
 
-export function screwsThroughTheTop(context: CheckContext): Check[] {
+export function screwsThroughTheTop(context: TableContext): Check[] {
   const { document, piece, shop } = context;
   const { hold } = document.form;
   if (!piece.fasteners.some((fastener) => !fastener.own)) return [];

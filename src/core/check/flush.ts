@@ -1,13 +1,13 @@
 import { movement, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
 import { sizeAt } from '../season/size-at';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /**
  * Surfaces meant to lie flush, or set back by little: the leg's section and the apron's thickness move differently, so
  * that the step between them changes through the year.
  */
-export function stepAtTheLegs({ document, piece, season }: CheckContext): Check[] {
+export function stepAtTheLegs({ document, piece, season }: TableContext): Check[] {
   const [leg, apron] = [findPart(piece, 'leg-front-left'), findPart(piece, 'apron-front')];
   if (!leg || !apron) return [];
   const { base } = document.form;

@@ -2,13 +2,13 @@ import { mm, movement, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
 import { STAYS_IN } from '../piece/table/tops/framed';
 import { sizeAt } from '../season/size-at';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /** A mitre that has opened by more is seen and felt, mm; common practice. */
 const SEEN = 0.3;
 
 /** A panel in its frame through the year, and the frame's own mitres. */
-export function framedPanel({ document, piece, season }: CheckContext): Check[] {
+export function framedPanel({ document, piece, season }: TableContext): Check[] {
   const { top } = document.form;
   const panel = findPart(piece, 'panel');
   const border = findPart(piece, 'border-front');

@@ -1,9 +1,9 @@
 import { boltsFor } from '../joint/draw-bolts';
 import { count, say } from '../measure/quantity';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /** Bolts along the seam of a top in two halves. */
-export function boltedHalves({ document, piece }: CheckContext): Check[] {
+export function boltedHalves({ document, piece }: TableContext): Check[] {
   const { top } = document.form;
   if (top.kind !== 'halves') return [];
   const asked = boltsFor(piece.top.size.length);

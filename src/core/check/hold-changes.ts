@@ -3,7 +3,7 @@ import type { HoldKind } from '../document/job-document';
 import { MM_PER_INCH } from '../measure/length';
 import { mm, movement, say } from '../measure/quantity';
 import { HOLDS } from '../piece/table/holds/hold';
-import type { CheckContext, WayOut } from './check';
+import type { TableContext, WayOut } from './check';
 
 /** Wood left between a screw's point and the show face, 1/4 in, and what it must bite into the top, mm; common practice. */
 export const LEAST_OVER_SCREW = MM_PER_INCH / 4;
@@ -40,7 +40,7 @@ const PROPOSED: readonly HoldKind[] = [
  *
  * @param travel mm each way, outward and inward
  */
-export function otherHolds({ document, piece, shop }: CheckContext, travel?: number): WayOut[] {
+export function otherHolds({ document, piece, shop }: TableContext, travel?: number): WayOut[] {
   const { hold } = document.form;
   return PROPOSED.flatMap((kind): WayOut[] => {
     const screw = screwFor(kind, piece.top.size.thickness, shop.units);

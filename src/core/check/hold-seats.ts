@@ -4,7 +4,7 @@ import { topKind } from '../piece/table/form';
 import { HOLDS, travelOf } from '../piece/table/holds/hold';
 import { LEAST_BEHIND_SEAT, railThickness, travelInRail } from '../piece/table/holds/hold-seats';
 import { travelOfTop } from '../season/restraint-of-piece';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 import { thinnestWall } from './collisions';
 import { otherHolds } from './hold-changes';
 
@@ -13,7 +13,7 @@ export const slidingFasteners = (piece: TablePiece) =>
   piece.fasteners.filter((fastener) => !fastener.holdsMiddle && !fastener.own);
 
 /** How far the top must go at the outer one of them, either way, mm. */
-export function travelNeeded({ piece, restraint }: Pick<CheckContext, 'piece' | 'restraint'>): {
+export function travelNeeded({ piece, restraint }: Pick<TableContext, 'piece' | 'restraint'>): {
   outward: number;
   inward: number;
 } {
@@ -26,7 +26,7 @@ export function travelNeeded({ piece, restraint }: Pick<CheckContext, 'piece' | 
 }
 
 /** The most that every rail of the piece has room for, outward and inward together, mm. */
-export const travelInRails = ({ document, piece }: Pick<CheckContext, 'document' | 'piece'>): number => {
+export const travelInRails = ({ document, piece }: Pick<TableContext, 'document' | 'piece'>): number => {
   const { kind } = document.form.hold;
   return Math.min(
     2 * HOLDS[kind].greatestTravel,
@@ -38,7 +38,7 @@ export const travelInRails = ({ document, piece }: Pick<CheckContext, 'document'
 };
 
 /** What to give outward and inward, a quarter more than the season asks; null where kind or rails have not the room. mm */
-export function enoughTravel(context: CheckContext): { outward: number; inward: number } | null {
+export function enoughTravel(context: TableContext): { outward: number; inward: number } | null {
   const { kind } = context.document.form.hold;
   const { greatestTravel, slots } = HOLDS[kind];
   const need = travelNeeded(context);
@@ -67,7 +67,7 @@ export const letItGo = ({ outward, inward }: { outward: number; inward: number }
       };
 
 /** What the fasteners of the top want cut into their rails, against what is left of these. */
-export function seatsInRails(context: CheckContext): Check[] {
+export function seatsInRails(context: TableContext): Check[] {
   const { document, piece } = context;
   const wall = thinnestWall(piece, piece.seats);
   if (!wall) return [];
@@ -117,7 +117,7 @@ export function seatsInRails(context: CheckContext): Check[] {
 const LEAST_WALL = 3;
 
 /** Whether a hand or a driver comes to every fastener. */
-export function fastenersInReach(context: CheckContext): Check[] {
+export function fastenersInReach(context: TableContext): Check[] {
   const { document, piece } = context;
   const [first] = piece.unreached;
   if (piece.fasteners.length === 0) return [];

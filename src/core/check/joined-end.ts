@@ -4,7 +4,7 @@ import { CONNECTOR, connectorPlaces } from '../piece/table/tops/joined-end';
 import { sizeAt } from '../season/size-at';
 import { boundsOf, box } from '../solid/convex';
 import { overlap } from '../solid/distance';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /** What a drill and a hand want free under a connector, and what may stand in it, mm; common practice. */
 const HAND = 80;
@@ -13,7 +13,7 @@ const IN_THE_WAY = 2;
 const IN_HAND = 1;
 
 /** Two tables end to end: slots of the connectors, and room to get at them. */
-export function joinedEnd(context: CheckContext): Check[] {
+export function joinedEnd(context: TableContext): Check[] {
   const { document, piece, season } = context;
   const { joined } = document.form;
   const plates = partsOfKind(piece, 'connector');
@@ -62,7 +62,7 @@ export function joinedEnd(context: CheckContext): Check[] {
 }
 
 /** A bevel from below takes away what the connectors are let into. */
-function bevelled({ document, piece }: CheckContext): Check[] {
+function bevelled({ document, piece }: TableContext): Check[] {
   const { top } = document.form;
   if (!('edge' in top) || top.edge.kind !== 'under-bevelled') return [];
   const { width, left } = top.edge;
@@ -83,7 +83,7 @@ function bevelled({ document, piece }: CheckContext): Check[] {
 }
 
 /** A hand with a driver under every connector. */
-function reach({ document, piece }: CheckContext): Check {
+function reach({ document, piece }: TableContext): Check {
   const { length, width } = piece.top.size;
   const underside = piece.overall.height - piece.top.size.thickness;
   const count = document.form.joined?.connectors ?? 0;

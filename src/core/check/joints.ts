@@ -1,12 +1,12 @@
 import { dowelDiameter } from '../joint/corner-dowels';
 import { CORNERS, isInserted, LEAST_BACK_WALL, tenonThickness } from '../joint/leg-corner';
 import { mm, say } from '../measure/quantity';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 const LEAST_OUTSIDE_WALL = 6;
 
 /** Depth, walls, meeting and thickness of the leg's tenons or dowels. Limits are common practice. */
-export function cornerTenons({ document, piece }: CheckContext): Check[] {
+export function cornerTenons({ document, piece }: TableContext): Check[] {
   const { corner } = piece;
   const { base } = document.form;
   if (!isInserted(corner) || base.kind !== 'leg-apron') return [];
@@ -175,7 +175,7 @@ export function cornerTenons({ document, piece }: CheckContext): Check[] {
 }
 
 /** Parts that should be alike and were cut unlike. */
-export function cutAlike({ piece }: CheckContext): Check[] {
+export function cutAlike({ piece }: TableContext): Check[] {
   const pairs = [
     { ids: ['apron-front', 'apron-back'], what: 'long aprons' },
     { ids: ['apron-left', 'apron-right'], what: 'short aprons' },

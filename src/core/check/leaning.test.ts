@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 import { reach } from '../solid/convex';
 
 const document = (name: string) => CONSTRUCTIONS.find((c) => c.name.includes(name))!.document;
-const on = (name: string, edit: (draft: PieceInJob) => void = () => {}) => derived(change(document(name), edit));
+const on = (name: string, edit: (draft: TableInJob) => void = () => {}) => derived(change(document(name), edit));
 const check = (job: ReturnType<typeof on>, id: string) => job.checks.find((own) => own.id === id);
 
 describe('somebody leaning on the edge', () => {

@@ -9,7 +9,7 @@ import {
 } from '../joint/lateral-strength';
 import { mm, say } from '../measure/quantity';
 import type { Leaned } from '../piece/piece';
-import { type Check, type CheckContext, judge, WORKING_STRESS_SCHOOL, weakestOf } from './check';
+import { type Check, judge, type TableContext, WORKING_STRESS_SCHOOL, weakestOf } from './check';
 import { STRESS_FACTOR } from './stiffness';
 
 const megapascal = (amount: number) => ({ amount, unit: 'megapascal' as const });
@@ -17,7 +17,7 @@ const newton = (amount: number) => ({ amount, unit: 'newton' as const });
 const WHY = `Somebody sits down on the edge, or leans on it with both hands, just where a joint is alone with it. Allowed is the breaking stress over ${STRESS_FACTOR}; a design figure, not a certification.`;
 
 /** The edge load right over a joint: what bends it, and what shears it. */
-export function leanedOn(context: CheckContext): Check[] {
+export function leanedOn(context: TableContext): Check[] {
   return context.piece.leaned.flatMap((own) => [
     ...(own.lever > 0 && own.modulus !== null ? [bent(context, own, own.modulus)] : []),
     ...(own.area === null ? [] : [sheared(context, own, own.area)]),
@@ -25,7 +25,7 @@ export function leanedOn(context: CheckContext): Check[] {
   ]);
 }
 
-function bent(context: CheckContext, { id, joint, parts, lever, formula }: Leaned, modulus: number): Check {
+function bent(context: TableContext, { id, joint, parts, lever, formula }: Leaned, modulus: number): Check {
   const { document } = context;
   const species = weakestOf(context, parts);
   const { edge } = document.form.loads;
@@ -59,7 +59,7 @@ function bent(context: CheckContext, { id, joint, parts, lever, formula }: Leane
   };
 }
 
-function sheared(context: CheckContext, { id, joint, parts }: Leaned, area: number): Check {
+function sheared(context: TableContext, { id, joint, parts }: Leaned, area: number): Check {
   const { document } = context;
   const species = weakestOf(context, parts);
   const { edge } = document.form.loads;
@@ -99,7 +99,7 @@ const ROOT = 0.8;
 
 /** Screws or bolts square to their length, the wood on both sides of them pressing back. */
 function pinned(
-  context: CheckContext,
+  context: TableContext,
   { id, joint, parts }: Leaned,
   { what, count, diameter, main, side }: NonNullable<Leaned['pins']>,
 ): Check {

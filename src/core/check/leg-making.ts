@@ -1,9 +1,9 @@
 import { mm, say } from '../measure/quantity';
 import { halfDiagonal } from '../piece/table/bases/leg-apron/making';
-import type { Check, CheckContext } from './check';
+import type { Check, TableContext } from './check';
 
 /** Whether the shop's saws reach what the making of the legs asks of them. Common practice. */
-export function legsByTheShop({ document, piece, shop }: CheckContext): Check[] {
+export function legsByTheShop({ document, piece, shop }: TableContext): Check[] {
   const { base } = document.form;
   if (base.kind !== 'leg-apron') return [];
   const { making, taper } = base.leg;

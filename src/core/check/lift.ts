@@ -1,7 +1,7 @@
 import { kilogram, mm, newton, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 import { pieceWeight } from './stability';
 
 /** Lifted, somebody works or eats at it: the height of a low desk, mm; common practice. */
@@ -10,7 +10,7 @@ const WORKED_AT = { least: 600, most: 760 };
 const NEAR = 0.1;
 
 /** A top on a lifting mechanism: its weight in the window, the mechanism in the base, the table with its top forward. */
-export function liftedTop(context: CheckContext): Check[] {
+export function liftedTop(context: TableContext): Check[] {
   const { document, piece, species, season } = context;
   const { top } = document.form;
   if (top.kind !== 'glued-panel' || !top.lift || !findPart(piece, 'lift-left')) return [];

@@ -4,11 +4,11 @@ import { type InsertedCorner, isInserted } from '../joint/leg-corner';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import type { TablePiece } from '../piece/piece';
-import { type Check, type CheckContext, judge, type WayOut } from './check';
+import { type Check, judge, type TableContext, type WayOut } from './check';
 import { FITS } from './slots';
 
 /** Whether the shop's own cutters make the corner's mortises, and how else they are made. Common practice. */
-export function mortisesByTheShop({ piece, shop }: CheckContext): Check[] {
+export function mortisesByTheShop({ piece, shop }: TableContext): Check[] {
   const { corner } = piece;
   if (!isInserted(corner)) return [];
   if (corner.kind === 'dowels') return dowelsByTheShop(piece, corner, shop);
@@ -133,7 +133,7 @@ function dowelsByTheShop(piece: TablePiece, { tenon }: InsertedCorner, shop: Sho
 }
 
 /** What of the top is crosscut and worked on the bench, against saw and bench: the widest and the longest of it. Common practice. */
-export function topOnSawAndBench({ piece, shop }: CheckContext): Check[] {
+export function topOnSawAndBench({ piece, shop }: TableContext): Check[] {
   const tops = piece.parts.filter((part) => piece.top.parts.includes(part.id) && !part.material && !part.cut);
   const [first] = tops;
   if (!first) return [];

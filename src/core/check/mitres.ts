@@ -1,8 +1,8 @@
 import { mm, say } from '../measure/quantity';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /** A mitre through the whole thickness against the saw tilted to 45°. */
-export function mitresByTheSaw({ piece, shop }: CheckContext): Check[] {
+export function mitresByTheSaw({ piece, shop }: TableContext): Check[] {
   const mitred = piece.joints.filter(({ kind }) => kind === 'mitre-spline' || kind === 'mitre-dowels');
   if (mitred.length === 0) return [];
   const { thickness } = piece.top.size;

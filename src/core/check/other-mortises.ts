@@ -1,13 +1,13 @@
 import { mm, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
-import type { Check, CheckContext } from './check';
+import type { Check, TableContext } from './check';
 import { byHand, makerOf, type Slot, slotsOf } from './slots';
 
 /** How deep a slot is for the tool that makes it. */
 const depthOf = ({ fork, deep }: Slot): number => fork?.deep ?? deep;
 
 /** Mortises, slots, grooves and forks of all other joints against the cutters and the saw on hand; the deepest that none makes is reported. Common practice. */
-export function otherMortises({ piece, shop }: CheckContext): Check[] {
+export function otherMortises({ piece, shop }: TableContext): Check[] {
   const slots = slotsOf(piece);
   if (slots.length === 0) return [];
   const unmade = slots.filter((slot) => makerOf(slot, shop) === null);

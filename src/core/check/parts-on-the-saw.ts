@@ -1,9 +1,9 @@
 import { mm, say } from '../measure/quantity';
 import { isPanel, type Part } from '../piece/part';
-import type { Check, CheckContext } from './check';
+import type { Check, TableContext } from './check';
 
 /** Parts other than panels crosscut on the saw: flat or on edge, in one pass or in two. Common practice. */
-export function partsOnTheSaw({ piece, shop }: CheckContext): Check[] {
+export function partsOnTheSaw({ piece, shop }: TableContext): Check[] {
   const { crosscut, sawDepth } = shop.tools;
   const parts = piece.parts.filter(
     (part) => !part.material && !part.cut && !isPanel(part.kind) && !piece.top.parts.includes(part.id),

@@ -12,10 +12,10 @@ import { USE_OF_PIECE } from '../decision/use';
 import { count, mm, say } from '../measure/quantity';
 import { isSatAllRound } from '../piece/table/form';
 import { roundOf } from '../solid/outline';
-import { type Check, type CheckContext, judge, type WayOut } from './check';
+import { type Check, judge, type TableContext, type WayOut } from './check';
 
 /** How many sit at a piece: along the edge of a round top, else along its sides and at its ends. */
-export function seatsOf({ document, piece }: Pick<CheckContext, 'document' | 'piece'>, edge?: number): number {
+export function seatsOf({ document, piece }: Pick<TableContext, 'document' | 'piece'>, edge?: number): number {
   const { top, joined } = document.form;
   if (!isSatAllRound(top)) {
     // Where another table stands at its end nobody sits.
@@ -25,7 +25,7 @@ export function seatsOf({ document, piece }: Pick<CheckContext, 'document' | 'pi
   return Math.floor((roundOf(piece.top.polygon) + 1e-6) / (edge ?? EDGE_PER_CHAIR));
 }
 
-export function kneeRoom({ document, piece }: CheckContext): Check[] {
+export function kneeRoom({ document, piece }: TableContext): Check[] {
   const { base } = document.form;
   if (USE_OF_PIECE[document.use].sitting !== 'at') return [];
   const { height, parts, words } = piece.knees;
@@ -73,7 +73,7 @@ const HIGHEST = 780;
 const LEAST_TOP = 18;
 
 /** How many sit on a stool or a bench. */
-function seatsOn({ piece }: CheckContext, seats: number): Check {
+function seatsOn({ piece }: TableContext, seats: number): Check {
   const on = seatsOnBench(piece.overall.length);
   const longer = Math.ceil((seats * EDGE_ON_BENCH) / 10) * 10;
   return {
@@ -101,7 +101,7 @@ function seatsOn({ piece }: CheckContext, seats: number): Check {
   };
 }
 
-export function seatCount(context: CheckContext): Check[] {
+export function seatCount(context: TableContext): Check[] {
   const { document, piece } = context;
   const { brief, use, seatsAsked } = document;
   const { sitting } = USE_OF_PIECE[use];

@@ -4,7 +4,7 @@ import type { Part } from '../piece/part';
 import type { TablePiece } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { boundsOf } from '../solid/convex';
-import { type Check, type CheckContext, judge, weakestOf } from './check';
+import { type Check, judge, type TableContext, weakestOf } from './check';
 import { STRESS_FACTOR } from './stiffness';
 
 /** A seam nearer to a rail than this lies on it, mm. */
@@ -24,7 +24,7 @@ const seamsOf = (piece: TablePiece): SeamPlace[] =>
   });
 
 /** A top of fields end to end: what its seams hold, and what carries them. */
-export function piecedSeams(context: CheckContext): Check[] {
+export function piecedSeams(context: TableContext): Check[] {
   const { top } = context.document.form;
   if (top.kind !== 'pieced') return [];
   // Where nothing but glue is, there are no tenons to be bent.
@@ -32,7 +32,7 @@ export function piecedSeams(context: CheckContext): Check[] {
 }
 
 /** End grain that is glued and nothing more. */
-function endGrain({ document, piece }: CheckContext, stripe: boolean): Check {
+function endGrain({ document, piece }: TableContext, stripe: boolean): Check {
   const { top } = document.form;
   const glued = top.kind === 'pieced' && top.seam === 'glued';
   return {
@@ -66,7 +66,7 @@ function underTop(piece: TablePiece): { part: Part; bounds: ReturnType<typeof bo
 }
 
 /** A seam on a rail is carried by it; one between rails by its tenons alone. */
-function carriedSeams(context: CheckContext): Check[] {
+function carriedSeams(context: TableContext): Check[] {
   const { document, piece, season } = context;
   const species = weakestOf(context, piece.top.parts);
   const { width, thickness } = piece.top.size;

@@ -1,9 +1,9 @@
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 import { dowelWithdrawal, lagWithdrawal, screwWithdrawal } from '../joint/hold-strength';
 import { mm, movement, say } from '../measure/quantity';
 import type { Racking, Resistance } from '../piece/piece';
 import type { Species } from '../wood/species';
-import { type Check, type CheckContext, judge, softestOf, weakestOf } from './check';
+import { type Check, judge, softestOf, type TableContext, weakestOf } from './check';
 import { STRESS_FACTOR } from './stiffness';
 
 /** A table that goes sideways by more than a hundredth of its height under a push is felt to be loose; common practice. */
@@ -12,11 +12,11 @@ const SWAY = 1 / 100;
 const WAYS = { along: 'along the table', across: 'across the table' } as const;
 
 /** A level push at the top: what it does to the joint that keeps the base upright, and how far the top goes. */
-export function racked(context: CheckContext): Check[] {
+export function racked(context: TableContext): Check[] {
   return context.piece.racking.flatMap((racking) => [strength(context, racking), sway(context, racking)]);
 }
 
-function strength(context: CheckContext, racking: Racking): Check {
+function strength(context: TableContext, racking: Racking): Check {
   return racking.resists.kind === 'bent'
     ? bent(context, racking, racking.resists)
     : drawn(context, racking, racking.resists);
@@ -26,7 +26,7 @@ const WHY = `Tables are dragged, and leaned on from the end. What is allowed is 
 const newton = (amount: number) => ({ amount, unit: 'newton' as const });
 
 function bent(
-  context: CheckContext,
+  context: TableContext,
   { way, joint, parts, lever, formula }: Racking,
   { modulus }: Extract<Resistance, { kind: 'bent' }>,
 ): Check {
@@ -83,7 +83,7 @@ const WITHDRAWAL = {
 
 /** Fasteners that a moment draws out of the part they stand in. */
 function drawn(
-  context: CheckContext,
+  context: TableContext,
   { way, joint, parts, lever, formula }: Racking,
   { what, reach, diameter, bite }: Extract<Resistance, { kind: 'drawn' }>,
 ): Check {
@@ -125,7 +125,7 @@ function drawn(
 }
 
 /** @param over how many times more is asked than is allowed */
-function waysToHold({ form: { base } }: PieceInJob, over: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+function waysToHold({ form: { base } }: TableInJob, over: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
   const advice = { say: say`Take larger plates, or longer inserts in a thicker top`, changes: [] };
   if (base.kind !== 'leg-apron') return { wayOut: advice };
   const higher = Math.ceil(base.apron.height * Math.sqrt(Math.min(16, Math.max(1, over)) * 1.25));
@@ -140,7 +140,7 @@ function waysToHold({ form: { base } }: PieceInJob, over: number): Pick<Check, '
   };
 }
 
-function sway(context: CheckContext, racking: Racking): Check {
+function sway(context: TableContext, racking: Racking): Check {
   const { document, piece } = context;
   const { way, parts } = racking;
   const { push } = document.form.loads;

@@ -4,10 +4,10 @@ import type { JobDocument } from '../document/job-document';
 import { count, mm, say } from '../measure/quantity';
 import { freeAround, roomOf, type Standing } from '../room/standing';
 import { gapBetween } from '../solid/outline';
-import type { Check, CheckContext, WayOut } from './check';
+import type { Check, TableContext, WayOut } from './check';
 
 /** Behind the chairs of a table that is dined at, where it stands. */
-export function roomAround(context: CheckContext): Check[] {
+export function roomAround(context: TableContext): Check[] {
   const { document, piece, spot } = context;
   // Chairs are pushed back from what is sat at in company; a desk may stand at a wall.
   if (document.use !== 'dining') return [];
@@ -49,7 +49,7 @@ export function roomAround(context: CheckContext): Check[] {
   ];
 }
 
-function moreRoom({ document }: CheckContext, need: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+function moreRoom({ document }: TableContext, need: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
   const room = roomOf(document.brief);
   const fits = {
     length: Math.floor((room.length - 2 * need) / 10) * 10,

@@ -1,7 +1,8 @@
 import { apronsPushedAside } from './apron-bow';
 import { boardsAsDryAsTheAir } from './boards-and-air';
+import { shelvesOfCase } from './case-shelves';
 import { glassInChannel, resinInChannel } from './channel';
-import type { Check, CheckContext } from './check';
+import { type CaseContext, type Check, type CheckContext, isOfCase, isOfTable, type TableContext } from './check';
 import { cutsInParts, partsInParts } from './collisions';
 import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
 import { cutOuts } from './cut-outs';
@@ -40,8 +41,22 @@ import { stretchersStoodOn } from './stretchers';
 import { stripesApart } from './stripes';
 import { baseUnderOutline, breadboardEnds, fastenersInOutline, gapsOfSlats, pegsInSlots } from './tops';
 
-/** Every family of checks; a new one is one file and one line here. */
-const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
+/** What is judged of every piece; a new family of checks is one file and one line here or below. */
+const OF_ALL: readonly ((context: CheckContext) => Check[])[] = [
+  tiesThatFight,
+  boardsAsDryAsTheAir,
+  cutsInParts,
+  partsInParts,
+  roundHoles,
+  cutsBesideHollows,
+  curvedParts,
+];
+
+/** Of cases alone. */
+const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [shelvesOfCase];
+
+/** Of tables alone. */
+const OF_TABLES: readonly ((context: TableContext) => Check[])[] = [
   seatCount,
   roomAround,
   throughTheDoor,
@@ -57,9 +72,7 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   topOnItsFasteners,
   battensInSlots,
   roomInNotches,
-  tiesThatFight,
   stepAtTheLegs,
-  boardsAsDryAsTheAir,
   cornerTenons,
   cornerFasteners,
   pegsInLegs,
@@ -71,7 +84,6 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   cutAlike,
   mortisesByTheShop,
   otherMortises,
-  roundHoles,
   topOnSawAndBench,
   partsOnTheSaw,
   mitresByTheSaw,
@@ -96,14 +108,14 @@ const FAMILIES: readonly ((context: CheckContext) => Check[])[] = [
   baseUnderOutline,
   fastenersInOutline,
   cutOuts,
-  cutsInParts,
   sectionsLeft,
-  partsInParts,
   slantedTenons,
-  curvedParts,
-  cutsBesideHollows,
 ];
 
 export function runChecks(context: CheckContext): Check[] {
-  return inOrder(FAMILIES.flatMap((family) => family(context)));
+  return inOrder([
+    ...(isOfTable(context) ? OF_TABLES.flatMap((family) => family(context)) : []),
+    ...(isOfCase(context) ? OF_CASES.flatMap((family) => family(context)) : []),
+    ...OF_ALL.flatMap((family) => family(context)),
+  ]);
 }

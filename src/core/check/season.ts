@@ -2,12 +2,12 @@ import { movement, say } from '../measure/quantity';
 import { HOLDS, travelOf } from '../piece/table/holds/hold';
 import { travelOfTop } from '../season/restraint-of-piece';
 import { MOVEMENT_SCHOOLS } from '../wood/movement-school';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 import { otherHolds } from './hold-changes';
 import { enoughTravel, letItGo, slidingFasteners, travelNeeded } from './hold-seats';
 
 /** The top's growth against what its fasteners allow, both ways, at the fastener that is worst off. */
-export function topOnItsFasteners(context: CheckContext): Check[] {
+export function topOnItsFasteners(context: TableContext): Check[] {
   const { document, piece, season } = context;
   const hold = document.form.hold;
   const rule = HOLDS[hold.kind];
@@ -64,7 +64,7 @@ export function topOnItsFasteners(context: CheckContext): Check[] {
 }
 
 /** The outer screws of battens in their slots. */
-export function battensInSlots({ document, piece, restraint }: CheckContext): Check[] {
+export function battensInSlots({ document, piece, restraint }: TableContext): Check[] {
   const { flat } = document.form;
   const own = piece.fasteners.filter((fastener) => fastener.own && !fastener.holdsMiddle);
   if (flat.kind === 'none' || own.length === 0) return [];
@@ -104,7 +104,7 @@ export function battensInSlots({ document, piece, restraint }: CheckContext): Ch
 }
 
 /** A top notched round its legs: it moves past them, the legs stand. */
-export function roomInNotches({ document, piece, season }: CheckContext): Check[] {
+export function roomInNotches({ document, piece, season }: TableContext): Check[] {
   const { base } = document.form;
   if (base.kind !== 'leg-apron' || !base.leg.through) return [];
   const { room } = base.leg.through;

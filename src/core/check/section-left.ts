@@ -1,11 +1,11 @@
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 import type { Cut, Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { type Convex, planesOf } from '../solid/convex';
 import { dot, type Vec } from '../solid/vector';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /** Of a part's section so much must be left where the cuts of several joints lie in one another; common practice. */
 const LEAST_LEFT = 0.25;
@@ -20,7 +20,7 @@ interface Gutted {
 }
 
 /** Where the cuts of several joints lie in one section of a part: a lap that a mortise goes through, mortises one behind the other. */
-export function sectionsLeft({ document, piece }: CheckContext): Check[] {
+export function sectionsLeft({ document, piece }: TableContext): Check[] {
   const worst = piece.parts.reduce<Gutted | null>((before, part) => {
     const own = gutted(piece, part);
     return own && (!before || own.left < before.left - 1e-9) ? own : before;
@@ -44,7 +44,7 @@ export function sectionsLeft({ document, piece }: CheckContext): Check[] {
   ];
 }
 
-function waysOut({ form: { base } }: PieceInJob): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+function waysOut({ form: { base } }: TableInJob): Pick<Check, 'wayOut' | 'otherWaysOut'> {
   const advice = { say: say`Make the part thicker, the tenon smaller, or set the joints apart along it`, changes: [] };
   if (base.kind !== 'x-frame') return { wayOut: advice };
   const [lower, wider] = [Math.floor(base.stretcher.height * 0.8), Math.ceil(base.leg.width * 1.15)];

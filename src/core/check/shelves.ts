@@ -4,7 +4,7 @@ import { partsOfKind } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { sizeAt } from '../season/size-at';
 import { bendingStress, uniformSag } from './beam';
-import { type Check, type CheckContext, judge, WORKING_STRESS_SCHOOL } from './check';
+import { type Check, judge, type TableContext, WORKING_STRESS_SCHOOL } from './check';
 import { CREEP, SAG_PER_SPAN, STRESS_FACTOR, WATCHED } from './stiffness';
 
 const CAUTION = 'A design figure for clear, straight-grained wood; not a certification.';
@@ -12,7 +12,7 @@ const CAUTION = 'A design figure for clear, straight-grained wood; not a certifi
 const LEAST_GAP = 1;
 
 /** A low shelf: what its boards sag under their load, and whether they have room to swell. */
-export function shelves(context: CheckContext): Check[] {
+export function shelves(context: TableContext): Check[] {
   const { document, piece, season } = context;
   const { base } = document.form;
   const boards = partsOfKind(piece, 'shelf');

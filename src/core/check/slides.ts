@@ -6,7 +6,7 @@ import { keyOf } from '../piece/table/holds/slides';
 import { travelOfHalf } from '../piece/table/tops/extending';
 import { boundsOf, box } from '../solid/convex';
 import { overlap } from '../solid/distance';
-import { type Check, type CheckContext, judge, type WayOut, WORKING_STRESS_SCHOOL } from './check';
+import { type Check, judge, type TableContext, type WayOut, WORKING_STRESS_SCHOOL } from './check';
 import { ACROSS_GRAIN_RATIO, STRESS_FACTOR } from './stiffness';
 
 /** Under a way in a rail so much of the rail must be left, mm; common practice. */
@@ -16,7 +16,7 @@ const LEAST_GIVE = 8;
 /** A stored leaf wants so much air round it, mm. */
 const ROUND_LEAF = 10;
 
-const extendingOf = ({ document }: CheckContext) => (document.form.top.kind === 'extending' ? document.form.top : null);
+const extendingOf = ({ document }: TableContext) => (document.form.top.kind === 'extending' ? document.form.top : null);
 
 const runnersOf = (piece: TablePiece) => partsOfKind(piece, 'slide').filter(({ id }) => id.startsWith('runner'));
 
@@ -29,7 +29,7 @@ function heldIn(piece: TablePiece): number {
 }
 
 /** Runners in their guides, drawn out. */
-export function runnersHeld(context: CheckContext): Check[] {
+export function runnersHeld(context: TableContext): Check[] {
   const top = extendingOf(context);
   const { piece } = context;
   if (!top || runnersOf(piece).length === 0) return [];
@@ -66,7 +66,7 @@ export function runnersHeld(context: CheckContext): Check[] {
 }
 
 /** Everything the runners sweep over on their way, against all that stands still; and what their ways leave of the rails. */
-export function slidesOnTheirWay(context: CheckContext): Check[] {
+export function slidesOnTheirWay(context: TableContext): Check[] {
   const top = extendingOf(context);
   const { piece } = context;
   const runners = runnersOf(piece);
@@ -173,7 +173,7 @@ export function barInBed(load: number, out: number, held: number, bed: number): 
  * and is held down at the runner's inner end; the keys tilt by their play; and they press into the wood of their grooves,
  * the more the shorter they are held.
  */
-export function drawnOutEnd(context: CheckContext): Check[] {
+export function drawnOutEnd(context: TableContext): Check[] {
   const top = extendingOf(context);
   const { piece, document } = context;
   const [runner] = runnersOf(piece);
@@ -278,7 +278,7 @@ export function drawnOutEnd(context: CheckContext): Check[] {
 }
 
 /** Leaves kept in the base, their length along the table. */
-export function leavesStored(context: CheckContext): Check[] {
+export function leavesStored(context: TableContext): Check[] {
   const top = extendingOf(context);
   const { piece, document } = context;
   const { base } = document.form;

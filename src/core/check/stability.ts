@@ -4,7 +4,7 @@ import { topLoads } from '../piece/piece';
 import { GRAVITY, partWeight, weightOf } from '../piece/weight';
 import { middleOf } from '../solid/convex';
 import { type Flat, hullOf } from '../solid/outline';
-import { type Check, type CheckContext, judge, type WayOut } from './check';
+import { type Check, type CheckContext, judge, type TableContext, type WayOut } from './check';
 
 /** Load constant for one person under ideal conditions, kg (NIOSH revised lifting equation; from memory). */
 export const LIFT_CONSTANT = 23;
@@ -15,7 +15,7 @@ export function pieceWeight({ piece, species, season }: Pick<CheckContext, 'piec
 }
 
 /** Middle of mass of the whole piece seen from above, mm. */
-function middleOfMass({ piece, species, season }: CheckContext): Flat {
+function middleOfMass({ piece, species, season }: TableContext): Flat {
   let [total, x, y] = [0, 0, 0];
   for (const part of piece.parts) {
     const mass = partWeight(part, species, season.glued.moisture);
@@ -36,7 +36,7 @@ interface Edge {
 }
 
 /** Every line that the piece can tip about: the sides of the smallest loop round its feet. */
-function tippingEdges(context: CheckContext): Edge[] {
+function tippingEdges(context: TableContext): Edge[] {
   const { piece } = context;
   const loop = hullOf(piece.feet);
   const mass = middleOfMass(context);
@@ -51,7 +51,7 @@ function tippingEdges(context: CheckContext): Edge[] {
 }
 
 /** Moments about the lines of the feet: the load at the very edge of the top that lifts the other side. */
-export function tipping(context: CheckContext): Check[] {
+export function tipping(context: TableContext): Check[] {
   const { document, piece } = context;
   const weight = pieceWeight(context) * GRAVITY;
   const design = document.form.loads.edge;
@@ -129,7 +129,7 @@ const tipsAt = (weight: number, { base, overhang }: Edge) =>
   overhang <= 0 ? Number.POSITIVE_INFINITY : (weight * Math.max(0, base)) / overhang;
 
 /** How the feet can come under a load on the edge. @param over mm by which the top stands too far beyond them */
-function waysToStand({ document }: CheckContext, path: string | null, name: string, over: number): WayOut[] {
+function waysToStand({ document }: TableContext, path: string | null, name: string, over: number): WayOut[] {
   const { base, top } = document.form;
   const smaller = { length: Math.floor(top.length * 0.9), width: Math.floor(top.width * 0.9) };
   const advice = {
@@ -161,7 +161,7 @@ function waysToStand({ document }: CheckContext, path: string | null, name: stri
 }
 
 /** Whether one person can turn and carry it. */
-export function lifting(context: CheckContext): Check[] {
+export function lifting(context: TableContext): Check[] {
   const weight = pieceWeight(context);
   const { piece, species, season } = context;
   const loads = topLoads(piece).map((parts) => ({

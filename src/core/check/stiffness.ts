@@ -3,7 +3,7 @@ import { type BendingPart, findPart, leadingPart } from '../piece/piece';
 import { topKind } from '../piece/table/form';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { bendingStress, cantileverSag, cantileverUniformSag, uniformSag } from './beam';
-import { type Check, type CheckContext, judge, type WayOut, WORKING_STRESS_SCHOOL, weakestOf } from './check';
+import { type Check, judge, type TableContext, type WayOut, WORKING_STRESS_SCHOOL, weakestOf } from './check';
 
 /** 0.02 in per foot of span, the sag an eye accepts; common practice. */
 export const SAG_PER_SPAN = 0.02 / 12;
@@ -19,7 +19,7 @@ export const STRESS_FACTOR = 4;
 const CAUTION = 'A design figure for clear, straight-grained wood; not a certification.';
 
 /** Sag of what carries the top, and of the top between and beyond what it rests on, after creep. */
-export function sagging(context: CheckContext): Check[] {
+export function sagging(context: TableContext): Check[] {
   const { document, piece, species, season } = context;
   const moisture = season.glued.moisture;
   const tops = piece.parts.filter((part) => piece.top.parts.includes(part.id));
@@ -80,14 +80,14 @@ interface Sag {
 }
 
 /** Parts of the same kind carry alike; all of them are lit. */
-const alike = (piece: CheckContext['piece'], id: string) => {
+const alike = (piece: TableContext['piece'], id: string) => {
   const part = findPart(piece, id);
   return piece.parts
     .filter((other) => other.kind === part?.kind && Math.abs(other.shoulderLength - part.shoulderLength) < 1)
     .map((other) => other.id);
 };
 
-function bendingOf(bending: BendingPart, context: CheckContext, load: number, made: (sag: Sag) => Check): Check[] {
+function bendingOf(bending: BendingPart, context: TableContext, load: number, made: (sag: Sag) => Check): Check[] {
   const { span, breadth, depth, how, words, share, path } = bending;
   // Where nothing is left of it, it cannot be built, and that is reported.
   if (span <= 0 || depth <= 0) return [];
@@ -169,15 +169,15 @@ const thickerFor = (thickness: number, sag: number, limit: number) =>
   Math.ceil(thickness * Math.cbrt(sag / (WATCHED * limit)) + 0.5);
 
 /** Wood of the top across its width: slats have gaps between them, slabs a channel. mm */
-const sideBySide = ({ parts }: CheckContext['piece']) => parts.some(({ kind }) => kind === 'slat' || kind === 'slab');
-const woodAcross = (piece: CheckContext['piece']) =>
+const sideBySide = ({ parts }: TableContext['piece']) => parts.some(({ kind }) => kind === 'slat' || kind === 'slab');
+const woodAcross = (piece: TableContext['piece']) =>
   !sideBySide(piece)
     ? piece.top.size.width
     : piece.parts
         .filter((part) => part.kind === 'slat' || part.kind === 'slab')
         .reduce((sum, part) => sum + part.size.width, 0);
 
-function topBetween(context: CheckContext, load: number): Sag {
+function topBetween(context: TableContext, load: number): Sag {
   const { document, piece } = context;
   const species = weakestOf(context, piece.top.parts);
   const modulus = species.modulusOfElasticity;
@@ -230,7 +230,7 @@ function topBetween(context: CheckContext, load: number): Sag {
   };
 }
 
-function topBeyond(context: CheckContext): Sag {
+function topBeyond(context: TableContext): Sag {
   const { document, piece } = context;
   const species = weakestOf(context, piece.top.parts);
   const { edge } = document.form.loads;

@@ -10,7 +10,7 @@ import type { Board } from '../stock/board';
 import { planedThickness } from '../stock/thickness';
 import { speciesIn } from '../wood/blend';
 import type { Species } from '../wood/species';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 
 /** What a part thicker than any board is made of instead, where it can be. */
 function inStaves(kind: PartKind, base: BaseKindName, words: string, least: number): Check['wayOut'] | null {
@@ -57,7 +57,7 @@ const PATHS: Partial<Record<PartKind, Partial<Record<BaseKindName | 'any', strin
 };
 
 /** Finished thickness against what the boards on the rack can be planed to. */
-export function thicknessOnTheRack({ document, piece, shop, boards, species }: CheckContext): Check[] {
+export function thicknessOnTheRack({ document, piece, shop, boards, species }: TableContext): Check[] {
   if (!boards) return [];
   const kinds = [...new Set(piece.parts.map((part) => part.kind))];
   return kinds.flatMap((kind): Check[] => {

@@ -5,7 +5,7 @@ import { partsOfKind, type TablePiece } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { fibresThrough } from '../solid/profile';
 import { bendingStress, centreSag, uniformSag } from './beam';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 import { CREEP, STRESS_FACTOR } from './stiffness';
 
 /** A bar that feet rest on may give so much of its span; common practice. */
@@ -29,7 +29,7 @@ interface Stood {
   stress: number;
 }
 
-function stoodOn(part: Part, context: CheckContext): Stood {
+function stoodOn(part: Part, context: TableContext): Stood {
   const { document, season } = context;
   const species = woodOf(part, context.species);
   const span = part.shoulderLength;
@@ -48,13 +48,13 @@ function stoodOn(part: Part, context: CheckContext): Stood {
   };
 }
 
-const worstOf = (piece: TablePiece, context: CheckContext): Stood | null =>
+const worstOf = (piece: TablePiece, context: TableContext): Stood | null =>
   partsOfKind(piece, 'stretcher')
     .map((part) => stoodOn(part, context))
     .reduce<Stood | null>((a, b) => (!a || (b.own + b.once) / b.span > (a.own + a.once) / a.span ? b : a), null);
 
 /** Stretchers, stringers and low rails with somebody's foot on their middle. */
-export function stretchersStoodOn(context: CheckContext): Check[] {
+export function stretchersStoodOn(context: TableContext): Check[] {
   const { document, piece } = context;
   const worst = worstOf(piece, context);
   if (!worst) return [];

@@ -2,7 +2,7 @@ import { mm, movement, say } from '../measure/quantity';
 import type { DesignedStrip, Part } from '../piece/part';
 import { dimensionalChange } from '../wood/movement';
 import type { Species } from '../wood/species';
-import type { Check, CheckContext, Level } from './check';
+import type { Check, Level, TableContext } from './check';
 
 /** A step that a finger feels on a finished face, mm; common practice. */
 const FELT = 0.1;
@@ -25,7 +25,7 @@ interface Apart {
 }
 
 /** Strips of several woods glued side by side: what they move apart, in mm and as stress in the seam. */
-export function stripesApart(context: CheckContext): Check[] {
+export function stripesApart(context: TableContext): Check[] {
   return context.piece.parts.flatMap((part) => {
     const { strips } = part;
     if (!strips || new Set(strips.map(({ wood }) => wood?.id)).size < 2) return [];
@@ -42,16 +42,16 @@ const worst = (list: readonly Apart[]): Apart | undefined =>
   list.reduce<Apart | undefined>((most, own) => (most && most.off >= own.off ? most : own), undefined);
 
 /** How much more one wood grows than another from the day of gluing to a day, as a strain, at a ring angle in degrees. */
-function moreBy(context: CheckContext, ringAngle: number, [a, b]: Apart['woods'], toMoisture: number): number {
+function moreBy(context: TableContext, ringAngle: number, [a, b]: Apart['woods'], toMoisture: number): number {
   const fromMoisture = context.season.glued.moisture;
   const grown = (species: Species) => dimensionalChange({ dimension: 1, species, ringAngle, fromMoisture, toMoisture });
   return grown(a) - grown(b);
 }
 
 /** The driest and the wettest day, on which two woods are farthest apart. */
-const extremes = ({ season }: CheckContext): number[] => [season.wettest.moisture, season.driest.moisture];
+const extremes = ({ season }: TableContext): number[] => [season.wettest.moisture, season.driest.moisture];
 
-const strainOf = (context: CheckContext, ringAngle: number, woods: Apart['woods']): number =>
+const strainOf = (context: TableContext, ringAngle: number, woods: Apart['woods']): number =>
   Math.max(...extremes(context).map((moisture) => Math.abs(moreBy(context, ringAngle, woods, moisture))));
 
 /** Strips of a block, and those that end at it, from the panel's inside outward. */
@@ -71,7 +71,7 @@ function blockOf(strips: readonly DesignedStrip[]) {
 }
 
 /** Through its thickness a strip moves as its rings lie there: a step between two of them that touch. */
-function sidesOf(part: Part, strips: readonly DesignedStrip[], context: CheckContext): Apart[] {
+function sidesOf(part: Part, strips: readonly DesignedStrip[], context: TableContext): Apart[] {
   const row = strips.filter(({ of }) => of !== 'block');
   const block = blockOf(strips);
   const touching = [
@@ -87,7 +87,7 @@ function sidesOf(part: Part, strips: readonly DesignedStrip[], context: CheckCon
 }
 
 /** A block grows in its width as its wood does, the ends of the strips that meet it as theirs do: added up from the inside outward. */
-function endsOf(strips: readonly DesignedStrip[], context: CheckContext): Apart[] {
+function endsOf(strips: readonly DesignedStrip[], context: TableContext): Apart[] {
   const block = blockOf(strips);
   if (!block) return [];
   const { ringAngle } = context.season;
@@ -109,7 +109,7 @@ function endsOf(strips: readonly DesignedStrip[], context: CheckContext): Apart[
   return [{ words: 'end to end at the block', off: Math.max(...off), ...most }];
 }
 
-function told(part: Part, apart: Apart, limit: number, id: string, { document }: CheckContext): Check {
+function told(part: Part, apart: Apart, limit: number, id: string, { document }: TableContext): Check {
   const { words, off, strain, woods } = apart;
   const [a, b] = woods;
   // Glued together each takes half of the difference.

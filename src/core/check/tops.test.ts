@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change, sixSeats } from '../../../tests/fixtures/demo';
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 import { findPart } from '../piece/piece';
 import { HOLDS, holdTie, pilotHole } from '../piece/table/holds/hold';
 import { shifted } from '../solid/convex';
 import { startBase } from '../start/start-form';
 import { dimensionalChange } from '../wood/movement';
-import type { CheckContext } from './check';
+import type { TableContext } from './check';
 import { cutsInParts } from './collisions';
 import { seatsOf } from './people';
 
 const named = (name: string) => CONSTRUCTIONS.find((c) => c.name.includes(name))!.document;
-const check = (document: PieceInJob, id: string) => derived(document).checks.find((c) => c.id === id)!;
+const check = (document: TableInJob, id: string) => derived(document).checks.find((c) => c.id === id)!;
 
 describe('slats', () => {
   const document = named('slats on crossed legs');
@@ -131,7 +131,7 @@ describe('what runs into what', () => {
       })),
     });
     const judged = (by: number, id: string) =>
-      cutsInParts({ piece: { ...piece, joints: [joint, moved('moved', by)] } } as unknown as CheckContext).find(
+      cutsInParts({ piece: { ...piece, joints: [joint, moved('moved', by)] } } as unknown as TableContext).find(
         (c) => c.id === id,
       )!;
     expect(judged(2, 'joints.cuts-meet').level).toBe('stop');
@@ -219,7 +219,7 @@ describe('battens', () => {
 
 describe('where there is nothing to judge', () => {
   it('of an apron that is hollowed by its whole height no sag is told: it cannot be built', () => {
-    const hollow = change(sixSeats() as PieceInJob, (d) => {
+    const hollow = change(sixSeats() as TableInJob, (d) => {
       const base = baseOf(d, 'leg-apron');
       base.apron.arch = base.apron.height;
     });
@@ -229,7 +229,7 @@ describe('where there is nothing to judge', () => {
   });
 
   it('a top that is screwed to its battens alone has no screw in its bevel', () => {
-    const box = change(sixSeats() as PieceInJob, (d) => {
+    const box = change(sixSeats() as TableInJob, (d) => {
       d.form.base = startBase('box', d.form.top, 450);
       d.form.top = { ...topOf(d, 'glued-panel'), edge: { kind: 'under-bevelled', width: 60, left: 12 } };
       d.form.flat = { kind: 'channels', count: 1, width: 22, depth: 12, travel: 4 };

@@ -8,7 +8,7 @@ import { travelOfTop } from '../season/restraint-of-piece';
 import { sizeAt } from '../season/size-at';
 import type { Convex } from '../solid/convex';
 import { type Flat, hullOf, insideBy } from '../solid/outline';
-import { type Check, type CheckContext, judge } from './check';
+import { type Check, judge, type TableContext } from './check';
 import { LEAST_OVER_SCREW } from './hold-changes';
 
 /** A gap that closes presses slat on slat; common practice leaves so much at the wettest, mm. */
@@ -17,7 +17,7 @@ const LEAST_GAP = 2;
 const GREATEST_GAP = 7;
 
 /** The gaps of a slatted top at the driest and at the wettest: each slat moves about its own middle. */
-export function gapsOfSlats({ document, piece, season }: CheckContext): Check[] {
+export function gapsOfSlats({ document, piece, season }: TableContext): Check[] {
   const { gap } = piece.top;
   const slat = findPart(piece, piece.top.leading);
   const { top } = document.form;
@@ -84,7 +84,7 @@ export function gapsOfSlats({ document, piece, season }: CheckContext): Check[] 
 const FELT = 3;
 
 /** Breadboard ends keep their length while the panel between them comes and goes. */
-export function breadboardEnds({ document, piece, season }: CheckContext): Check[] {
+export function breadboardEnds({ document, piece, season }: TableContext): Check[] {
   const { top } = document.form;
   const end = findPart(piece, 'breadboard-left');
   const panel = findPart(piece, 'top');
@@ -143,7 +143,7 @@ export function breadboardEnds({ document, piece, season }: CheckContext): Check
 }
 
 /** The outer pegs of a breadboard against the slots their tenons have room for. */
-export function pegsInSlots({ document, piece, restraint }: CheckContext): Check[] {
+export function pegsInSlots({ document, piece, restraint }: TableContext): Check[] {
   const { top } = document.form;
   if (top.kind !== 'breadboard' || top.end.pegs === 'none') return [];
   const ways = travelOfTop(piece, restraint).filter((way) => way.tie.includes(':peg-'));
@@ -201,7 +201,7 @@ export function pegsInSlots({ document, piece, restraint }: CheckContext): Check
 }
 
 /** What stands under the top must not come out beyond its outline. */
-export function baseUnderOutline({ document, piece }: CheckContext): Check[] {
+export function baseUnderOutline({ document, piece }: TableContext): Check[] {
   const { polygon } = piece.top;
   const { base } = document.form;
   // Sides mitred to the top end with it.
@@ -251,7 +251,7 @@ export function baseUnderOutline({ document, piece }: CheckContext): Check[] {
 }
 
 /** Corners of each part of the base at the height of the top's underside, seen from above. */
-function headsUnderTop(piece: CheckContext['piece']) {
+function headsUnderTop(piece: TableContext['piece']) {
   const underside = piece.overall.height - piece.top.size.thickness;
   return piece.parts.flatMap((part) => {
     // What holds two tables together stands out under the other.
@@ -269,7 +269,7 @@ function headsUnderTop(piece: CheckContext['piece']) {
 }
 
 /** Fasteners against the outline that is cut, and against an edge bevelled from below. */
-export function fastenersInOutline({ document, piece }: CheckContext): Check[] {
+export function fastenersInOutline({ document, piece }: TableContext): Check[] {
   if (piece.fasteners.length === 0) return [];
   const { top, hold } = document.form;
   const edge = 'edge' in top ? top.edge : ({ kind: 'square' } as const);

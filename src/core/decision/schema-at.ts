@@ -24,9 +24,11 @@ const bare = (schema: SchemaLike): SchemaLike =>
 function memberOf(schema: SchemaLike, value: unknown): SchemaLike | undefined {
   const key = schema.key ?? 'kind';
   const kind = (value as Record<string, unknown> | null | undefined)?.[key];
-  return (schema.options as readonly SchemaLike[]).find(
-    (own) => (own.entries?.[key] as SchemaLike | undefined)?.literal === kind,
-  );
+  return (schema.options as readonly SchemaLike[]).find((own) => {
+    const said = own.entries?.[key] as SchemaLike | undefined;
+    // A member that need not say its kind is the one of a value that does not say it.
+    return said !== undefined && (bare(said).literal === kind || (kind === undefined && said.type === 'optional'));
+  });
 }
 
 /**

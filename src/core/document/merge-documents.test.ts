@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { jobOf, sixSeats } from '../../../tests/fixtures/demo';
+import { jobOf, sixSeats, tableOf } from '../../../tests/fixtures/demo';
 import { type JobDocument, valueAt, withChanges } from './job-document';
 import { differences, mergeDocuments, resolved } from './merge-documents';
 
@@ -52,7 +52,7 @@ describe('two sets of decisions from one state', () => {
       client: 'Theirs',
       pieces: [{ form: { base: { height: 740 } } }],
     });
-    expect(resolved(merge, {}).pieces[0]!.form.base.height).toBe(740);
+    expect(tableOf(resolved(merge, {}).pieces[0]!).base.height).toBe(740);
     expect(resolved(merge, { 'pieces.p1.form.base.height': 'theirs' })).toMatchObject({
       name: 'Mine',
       pieces: [{ form: { base: { height: 760 } } }],
@@ -94,7 +94,7 @@ describe('two sets of decisions from one state', () => {
 
   it('of another kind are taken whole', () => {
     const mine = set(base, 'pieces.p1.form.top.thickness', 30);
-    const theirs = set(base, 'pieces.p1.form.top', { ...base.pieces[0]!.form.top, kind: 'slatted' });
+    const theirs = set(base, 'pieces.p1.form.top', { ...tableOf(base.pieces[0]!).top, kind: 'slatted' });
     const { conflicts } = mergeDocuments(base, mine, theirs);
     expect(conflicts.map(({ path }) => path)).toContain('pieces.p1.form.top');
   });

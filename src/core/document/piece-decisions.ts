@@ -3,12 +3,13 @@ import { BenchSchema } from '../decision/bench';
 import { amount, day, length, line, name, whole } from '../decision/fields';
 import { JointsSchema } from '../decision/joints';
 import { USES } from '../decision/use';
-import { TableFormSchema } from '../piece/table/form';
+import { FormSchema } from '../piece/form';
 
 export * from '../decision/bench';
 export * from '../decision/hold';
 export * from '../decision/joints';
 export * from '../decision/top-shapes';
+export * from '../piece/form';
 export * from '../piece/table/form';
 
 /** Kinds of parts that may be taken as dressed stock, and planed no further. */
@@ -107,7 +108,7 @@ export const PieceSchema = v.pipe(
     wood: id,
     /** Ids of the woods of parts that are of another, by their kind or by their own id. */
     woodOf: v.optional(v.record(line(40), id), {}),
-    form: TableFormSchema,
+    form: FormSchema,
     season: PieceSeasonSchema,
     joints: JointsSchema,
     layout: PieceLayoutSchema,
@@ -118,6 +119,14 @@ export const PieceSchema = v.pipe(
     /** Where the maker has put them in the room, by the same numbers; null or nothing where a place is found. */
     spots: v.optional(v.record(numberFrom1, v.nullable(SpotSchema)), {}),
   }),
+  v.forward(
+    v.partialCheck(
+      [['form']],
+      ({ form }) => form.build === 'table',
+      'this Taller plans tables, benches and stands; it does not plan cases yet',
+    ),
+    ['form', 'build'],
+  ),
   v.forward(
     v.partialCheck(
       [['layout']],

@@ -1,5 +1,7 @@
 import type { Change } from '../decision/changes';
 import type { Path } from '../decision/form-field';
+import type { CaseForm } from '../piece/case/form';
+import type { TableForm } from '../piece/table/form';
 import type { Bench, JobDocument, PieceDecisions } from './job-document';
 import type { Spot } from './piece-decisions';
 import { seatsAsked } from './seats-asked';
@@ -36,6 +38,10 @@ export interface PieceInJob {
   /** What is cut and measured of this instance. */
   bench: Bench;
 }
+
+/** What was decided of a table, and of a case. */
+export type TableInJob = PieceInJob & { form: TableForm };
+export type CaseInJob = PieceInJob & { form: CaseForm };
 
 /** Where a decision of one piece is, as screens and checks of a piece name it. */
 export type PiecePath = Path<

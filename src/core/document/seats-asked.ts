@@ -2,7 +2,7 @@ import { seatsOnBench } from '../decision/room-for-people';
 import { USE_OF_PIECE } from '../decision/use';
 import type { JobDocument, PieceDecisions } from './job-document';
 
-const capacity = ({ form }: PieceDecisions): number => seatsOnBench(form.top.length);
+const capacity = ({ form }: PieceDecisions): number => (form.build === 'table' ? seatsOnBench(form.top.length) : 0);
 
 /**
  * How many of those that the brief seats one of a piece must seat. A dining table seats all of them; benches and stools

@@ -1,5 +1,5 @@
 import type { Part } from '../piece/part';
-import type { TablePiece } from '../piece/piece';
+import type { Piece, TablePiece } from '../piece/piece';
 import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import { boundsOfFlat, type Outline, radiusOf } from '../solid/outline';
 import { plainName } from './full-size-drawing';
@@ -19,8 +19,8 @@ const STEP = 50;
  * Arcs of the top's outline and of curved parts with offsets from their chords; for a round or oval top half its width at
  * every step along.
  */
-export function curveTables(piece: TablePiece): CurveTable[] {
-  return [...topTables(piece.top), ...partTables(piece.parts)];
+export function curveTables(piece: Piece): CurveTable[] {
+  return [...(piece.build === 'table' ? topTables(piece.top) : []), ...partTables(piece.parts)];
 }
 
 /** Every arc of a curved part once, by the part's name; a hollow is told as the bulge it leaves. */

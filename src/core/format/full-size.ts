@@ -2,7 +2,7 @@ import { drawJoint, jointFamilies } from '../drawing/joint-drawing';
 import { formatLength, type LengthStyle } from '../measure/length';
 import { isMade } from '../piece/material';
 import type { Part } from '../piece/part';
-import { findPart, type TablePiece } from '../piece/piece';
+import { findPart, type Piece } from '../piece/piece';
 import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import { inPart } from '../solid/frame';
 import { boundsOfFlat, type Flat, hullOf, type Outline, polygonOf } from '../solid/outline';
@@ -12,7 +12,7 @@ import { edgeSticks, type PanelEdges, storySticks } from './story-sticks';
 
 /** Everything of a piece that is wanted at full size: a story stick a family of parts, templates, joints face on. */
 export function fullSizeDrawings(
-  piece: TablePiece,
+  piece: Piece,
   style: LengthStyle,
   panels: readonly PanelEdges[] = [],
 ): FullSizeDrawing[] {
@@ -24,21 +24,22 @@ export function fullSizeDrawings(
   ];
 }
 
+const isSquare = (outline: Outline) => outline.length === 4 && outline.every(({ sagitta }) => !sagitta);
+
 /** Parts whose face is not a rectangle, and the outline of the top where it is not. */
-function templates(piece: TablePiece, style: LengthStyle): FullSizeDrawing[] {
+function templates(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   const found: FullSizeDrawing[] = [];
   const seen = new Set<string>();
   const panel = piece.parts.find((part) => part.kind === 'top');
-  const square = piece.top.outline.length === 4 && piece.top.outline.every(({ sagitta }) => !sagitta);
-  if (panel && !square && piece.kind.top === 'glued-panel')
+  if (panel && piece.build === 'table' && piece.kind.top === 'glued-panel' && !isSquare(piece.top.outline))
     found.push(outlineTemplate(panel, piece.top.outline, style));
   for (const part of piece.parts) {
     // Live edges, glass and the shaped ends of a breadboarded top.
-    if (piece.top.parts.includes(part.id) && part.profile && part.material !== 'resin') {
+    if (piece.over.includes(part.id) && part.profile && part.material !== 'resin') {
       found.push(partTemplate(piece, part, 'width', part.profile, style));
       continue;
     }
-    if (!isMade(part) || piece.top.parts.includes(part.id)) continue;
+    if (!isMade(part) || piece.over.includes(part.id)) continue;
     if (part.profile) {
       const key = `${part.kind} ${part.profile.map(({ at, sagitta = 0 }) => `${at.map((n) => n.toFixed(1)).join()} ${sagitta.toFixed(1)}`).join(' ')}`;
       if (!seen.has(key)) found.push(partTemplate(piece, part, 'width', part.profile, style));
@@ -94,7 +95,7 @@ function isRectangle(points: readonly Flat[]): boolean {
 }
 
 function partTemplate(
-  piece: TablePiece,
+  piece: Piece,
   part: Part,
   face: 'width' | 'thickness',
   outline: Outline,
@@ -103,7 +104,7 @@ function partTemplate(
   const { left, right, low, high } = boundsOfFlat(polygonOf(outline));
   // Its upper edge stands above on paper, as on the board.
   const at = ([x, y]: Flat): Flat => [MARGIN + x - left, MARGIN + 10 + high - y];
-  const alike = piece.top.parts.includes(part.id)
+  const alike = piece.over.includes(part.id)
     ? [part]
     : piece.parts.filter((own) => own.kind === part.kind && Math.abs(own.size.length - part.size.length) < 0.1);
   const letters = alike.map((own) => own.letter).join(' ');
@@ -186,7 +187,7 @@ const LAYER_OF = {
   strip: 'CENTRE',
 } as const;
 
-function jointFaces(piece: TablePiece, style: LengthStyle): FullSizeDrawing[] {
+function jointFaces(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   return jointFamilies(piece).flatMap(({ id, words, joints }): FullSizeDrawing[] => {
     const view = drawJoint(piece, id, 'face');
     const into = findPart(piece, joints[0]?.into ?? '');

@@ -9,8 +9,8 @@ import { pairChecks } from '../check/layout/pair-checks';
 import { sequenceChecks } from '../check/layout/sequence-checks';
 import { runChecks } from '../check/run-checks';
 import type { Shop } from '../decision/shop';
-import type { Change } from '../document/job-document';
-import { changesInJob } from '../document/piece-in-job';
+import type { Change, Edge } from '../document/job-document';
+import { changesInJob, type PieceInJob } from '../document/piece-in-job';
 import { demandOfSpecies } from '../layout/demand';
 import { labelsBy } from '../layout/labels';
 import type { Layout } from '../layout/layout';
@@ -35,11 +35,14 @@ export function checkPiece(own: WorkedPiece, woods: readonly BoardsOfPiece[], co
   ];
 }
 
+const edgeOfTop = ({ form }: PieceInJob): Edge =>
+  form.build === 'table' && 'edge' in form.top ? form.top.edge : { kind: 'square' };
+
 /** What is judged of one panel; `place` sets its checks off from those of another. */
 function checkPanel({ document, piece }: WorkedPiece, panel: WorkedPanel, shop: Shop, place: string): Check[] {
   const { demand, laid, trim, strips, edges } = panel;
   const part = findPart(piece, demand.id);
-  const top = demand.id === piece.top.leading;
+  const top = demand.id === piece.leading;
   const checks = [
     ...(trim ? panelChecks(demand, laid, trim, document.layout.jointMargin) : []),
     ...(edges && part
@@ -51,7 +54,7 @@ function checkPanel({ document, piece }: WorkedPiece, panel: WorkedPanel, shop: 
           joints: edges.joints,
           strips,
           thickness: demand.finished.thickness,
-          edge: top && 'edge' in document.form.top ? document.form.top.edge : { kind: 'square' },
+          edge: top ? edgeOfTop(document) : { kind: 'square' },
           polygon: outlineOfPanel(piece, part),
         })
       : []),

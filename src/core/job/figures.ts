@@ -1,4 +1,4 @@
-import type { CheckContext } from '../check/check';
+import { type CheckContext, isOfTable, type TableContext } from '../check/check';
 import { seatsOf } from '../check/people';
 import { pieceWeight } from '../check/stability';
 import { edgePerPerson } from '../decision/room-for-people';
@@ -32,8 +32,10 @@ export const figuresOfPiece = (given: {
   glue: Glue;
   panels: readonly WorkedPanel[];
 }): Figure[] => [
-  ...pieceFigures(given.context),
-  ...cornerFigures(given.context.piece, given.context.document.joints),
+  weightFigure(given.context),
+  ...(isOfTable(given.context)
+    ? [...tableFigures(given.context), ...cornerFigures(given.context.piece, given.context.document.joints)]
+    : []),
   ...given.context.season.figures,
   ...given.panels.flatMap(({ laid }, i) => panelFigures(laid, i === 0 ? '' : `-${i + 1}`)),
   ...glueFigures(given.glueUps, given.glue),
@@ -41,7 +43,7 @@ export const figuresOfPiece = (given: {
 ];
 
 /** How wide the strips of a panel are whose strips are decided. */
-const stripFigures = ({ piece, document }: CheckContext): Figure[] =>
+const stripFigures = ({ piece, document }: TableContext): Figure[] =>
   piece.parts.flatMap((part) => {
     const own = part.strips?.filter(({ of }) => of !== 'block') ?? [];
     const [first] = own;
@@ -58,31 +60,35 @@ const stripFigures = ({ piece, document }: CheckContext): Figure[] =>
     ];
   });
 
-function pieceFigures(context: CheckContext): Figure[] {
-  const { piece, season, document } = context;
+const weightFigure = (context: CheckContext): Figure => {
+  const { piece, season } = context;
+  return figure(
+    'weight',
+    'Weight',
+    kilogram(pieceWeight(context)),
+    'Σ volume · 1000 · G₁₂ · (1 + M/100)',
+    [
+      input('Parts', count(piece.parts.length)),
+      ...context.woods.map(({ commonName, specificGravity }) =>
+        input(context.woods.length === 1 ? 'Specific gravity at 12 %' : `Specific gravity at 12 %, ${commonName}`, {
+          amount: specificGravity,
+          unit: 'ratio',
+        }),
+      ),
+      input('Moisture', { amount: season.glued.moisture, unit: 'percent-moisture' }),
+    ],
+    'Wood Handbook ch. 4; volumes of the solids: tenons with them, mortises, tapers and notches taken out',
+  );
+};
+
+function tableFigures(context: TableContext): Figure[] {
+  const { piece, document } = context;
   const { brief, form } = document;
   const each = edgePerPerson(brief.seating);
   const proposed = topForBrief(brief);
   const cut = 'geometry; where a part is cut, from its real size';
   return [
     ...stripFigures(context),
-    figure(
-      'weight',
-      'Weight of the table',
-      kilogram(pieceWeight(context)),
-      'Σ volume · 1000 · G₁₂ · (1 + M/100)',
-      [
-        input('Parts', count(piece.parts.length)),
-        ...context.woods.map(({ commonName, specificGravity }) =>
-          input(context.woods.length === 1 ? 'Specific gravity at 12 %' : `Specific gravity at 12 %, ${commonName}`, {
-            amount: specificGravity,
-            unit: 'ratio',
-          }),
-        ),
-        input('Moisture', { amount: season.glued.moisture, unit: 'percent-moisture' }),
-      ],
-      'Wood Handbook ch. 4; volumes of the solids: tenons with them, mortises, tapers and notches taken out',
-    ),
     figure(
       'top-length',
       'Top, long',

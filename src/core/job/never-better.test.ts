@@ -3,7 +3,7 @@ import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, type Derived } from '../../../tests/fixtures/demo';
 import { read } from '../decision/issues';
 import { TableFormSchema, valueAt, withChanges } from '../document/job-document';
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 
 // Whatever the piece: less wood, a wider span and a heavier load never look better; more travel never holds the wood more.
 
@@ -13,7 +13,7 @@ const traps = (job: Derived) =>
   job.checks.filter(({ id, level }) => id.startsWith('season.ties-') && level === 'stop').length;
 
 /** The piece with one figure of its form multiplied; null where the form does not take it, or it cannot be built. */
-function scaled(document: PieceInJob, path: string, times: number): Derived | null {
+function scaled(document: TableInJob, path: string, times: number): Derived | null {
   const now = valueAt(document, path);
   if (typeof now !== 'number' || now === 0) return null;
   const next = withChanges(document, [{ path, value: Math.round(now * times * 10) / 10 }]);

@@ -8,7 +8,7 @@ import { type AlignerSize, alignerSize } from '../joint/edge-joint';
 import type { Demand, PanelDemand } from '../layout/demand';
 import type { Layout } from '../layout/layout';
 import type { Part } from '../piece/part';
-import { findPart, type TablePiece } from '../piece/piece';
+import { findPart, type Piece } from '../piece/piece';
 import type { Season } from '../season/season-state';
 import type { Flat } from '../solid/outline';
 import type { Board } from '../stock/board';
@@ -28,18 +28,18 @@ export interface WorkedPanel {
   inSeason: Season['strips'];
 }
 
-/** The panel of a piece's top; undefined where its top has none whose strips are found. */
+/** The panel by which the season of a piece is told: a table's top, a case's side; undefined where its strips are not found. */
 export const panelOfTop = <T extends Pick<WorkedPanel, 'demand'>>({
   piece,
   panels,
 }: {
-  piece: TablePiece;
+  piece: Piece;
   panels: readonly T[];
-}) => panels.find(({ demand }) => demand.id === piece.top.leading);
+}) => panels.find(({ demand }) => demand.id === piece.leading);
 
 /** The panels of a piece whose strips are found. @param given.layout its share; null until that is whole */
 export function workPanels(
-  { document, piece, demand }: { document: PieceInJob; piece: TablePiece; demand: Demand },
+  { document, piece, demand }: { document: PieceInJob; piece: Piece; demand: Demand },
   given: { layout: Layout | null; boards: readonly Board[]; tools: Parameters<typeof alignerSize>[2] },
 ): Omit<WorkedPanel, 'inSeason'>[] {
   const { layout, boards, tools } = given;
@@ -55,11 +55,10 @@ export function workPanels(
 }
 
 /** In a panel that is crosscut later nobody knows yet where anything may stand. */
-const isCrosscutLater = (piece: TablePiece, panel: PanelDemand) =>
-  piece.parts.some((part) => part.oneWith === panel.id);
+const isCrosscutLater = (piece: Piece, panel: PanelDemand) => piece.parts.some((part) => part.oneWith === panel.id);
 
 /** Of everything that is driven or cut into a panel, mm from its middle to the right, as it is looked along. */
-export function keptOffJoints(piece: TablePiece, panel: string): number[] {
+export function keptOffJoints(piece: Piece, panel: string): number[] {
   const part = findPart(piece, panel);
   return part ? takenFrom(piece, part).flatMap(({ low, high }) => (low === high ? [-low] : [-low, -high])) : [];
 }
@@ -72,12 +71,15 @@ interface Taken {
 }
 
 /** What is driven into a panel, and the cut-outs in it, from its own middle. mm */
-function takenFrom(piece: TablePiece, part: Part): Taken[] {
+function takenFrom(piece: Piece, part: Part): Taken[] {
   const [x, y] = part.frame.at;
   const driven = piece.fasteners
     .filter(({ holds }) => holds === part.id)
     .map((own) => ({ left: own.x - x, right: own.x - x, low: own.y - y, high: own.y - y }));
-  const cut = part.id === piece.top.leading ? [...(piece.top.holes ?? []), ...(piece.top.notches ?? [])] : [];
+  const cut =
+    part.id === piece.leading && piece.build === 'table'
+      ? [...(piece.top.holes ?? []), ...(piece.top.notches ?? [])]
+      : [];
   return [
     ...driven,
     ...cut.map(({ left, right, low, high }) => ({ left: left - x, right: right - x, low: low - y, high: high - y })),
@@ -89,7 +91,7 @@ const FASTENER = 5;
 
 /** Aligners along the joints of a panel, clear of all that is driven and cut into it. mm from its own middle */
 function edgesOf(
-  piece: TablePiece,
+  piece: Piece,
   panel: PanelDemand,
   strips: readonly GlueStrip[],
   trim: PanelTrim | null,
@@ -125,8 +127,8 @@ function edgesOf(
 }
 
 /** Its outline from its own middle: of a top that is one panel the top's own, else its rectangle. mm */
-export function outlineOfPanel(piece: TablePiece, part: Part): readonly Flat[] {
-  if (part.id === piece.top.leading && piece.top.parts.length === 1) return piece.top.polygon;
+export function outlineOfPanel(piece: Piece, part: Part): readonly Flat[] {
+  if (part.id === piece.leading && piece.build === 'table' && piece.top.parts.length === 1) return piece.top.polygon;
   const [l, w] = [part.shoulderLength / 2, part.size.width / 2];
   return [
     [-l, -w],

@@ -12,7 +12,7 @@ import type { Layout } from '../layout/layout';
 import { resawWork } from '../layout/resaw-work';
 import { derivePiece } from '../piece/derive-piece';
 import { type Part, woodOf } from '../piece/part';
-import { findPart, type TablePiece } from '../piece/piece';
+import { findPart, type Piece } from '../piece/piece';
 import { ownerOf } from '../piece/table/bases/leg-apron/making';
 import type { Operation } from '../plan/operation';
 import { planOperations } from '../plan/operations';
@@ -42,7 +42,7 @@ export interface DrawnPiece {
   mark: string;
   document: PieceInJob;
   species: Species;
-  piece: TablePiece;
+  piece: Piece;
   demand: Demand;
 }
 
@@ -89,7 +89,7 @@ export function drawPieces(job: JobDocument, shop: Shop): (DrawnPiece | { unknow
 const PAINTED = { painted: true } as const;
 
 /** The parts that are of another species than the piece say so, and those that are painted; what is bought in is of none. */
-function withWoods(piece: TablePiece, species: Species, { speciesOf, plan }: PieceInJob, shop: Shop): TablePiece {
+function withWoods(piece: Piece, species: Species, { speciesOf, plan }: PieceInJob, shop: Shop): Piece {
   if (Object.keys(speciesOf).length === 0 && plan.painted.length === 0 && !species.sheet) return piece;
   return {
     ...piece,
@@ -122,10 +122,10 @@ function striped(part: Part, woodOfStrip: (of: 'stripes' | 'block') => Species, 
 }
 
 const drawings = emptyMemory<DrawnPiece>();
-const pieces = emptyMemory<TablePiece>();
+const pieces = emptyMemory<Piece>();
 
 /** Instances of which nothing is cut are one and the same. */
-const pieceOf = ({ form, joints, bench }: PieceInJob): TablePiece =>
+const pieceOf = ({ form, joints, bench }: PieceInJob): Piece =>
   remembered(pieces, [form, joints, bench], () => derivePiece({ form, joints, bench }));
 
 const works = emptyMemory<WorkedPiece>();
@@ -226,7 +226,7 @@ function worked(drawn: DrawnPiece, given: WorkGround): WorkedPiece {
     (own): WorkedPanel => ({
       ...own,
       inSeason:
-        own.demand.id === piece.top.leading
+        own.demand.id === piece.leading
           ? season.strips
           : stripsOfPanel(
               seasonStrips(own.laid),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { boards, demoJobs, jobOf, places, shop, sixSeats } from '../../../tests/fixtures/demo';
+import { boards, demoJobs, jobOf, places, shop, sixSeats, tableOf } from '../../../tests/fixtures/demo';
 import { USES } from '../decision/use';
 import { type JobDocument, sharing, valueAt, withChanges } from '../document/job-document';
 import { partInJob, partOfPiece, pathInJob, pieceInJob } from '../document/piece-in-job';
@@ -150,7 +150,7 @@ describe('one more piece', () => {
     const job = derive(withPiece(one, piece));
     const stops = ownedChecks(job).filter(({ owner, check }) => owner === 'p2.1' && check.level === 'stop');
     expect(stops.map(({ check }) => check.id)).toEqual([]);
-    expect(piece.form.base.height).toBeGreaterThan(0);
+    expect(tableOf(piece).base.height).toBeGreaterThan(0);
   });
 
   it('like another has its decisions, a name of its own, and nothing cut', () => {
@@ -180,7 +180,7 @@ describe('what is computed again', () => {
     const next = sharing(one, structuredClone(withChanges(one, [{ path: 'pieces.p1.form.top.length', value: 1700 }])));
     expect(next.pieces[0]!.joints).toBe(one.pieces[0]!.joints);
     expect(next.brief).toBe(one.brief);
-    expect(next.pieces[0]!.form.top.length).toBe(1700);
+    expect(tableOf(next.pieces[0]!).top.length).toBe(1700);
     expect(sharing(one, structuredClone(one))).toBe(one);
   });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { thickBoards } from '../../../tests/fixtures/constructions';
-import { boards, jobOf, places, shop, sixSeats } from '../../../tests/fixtures/demo';
+import { boards, jobOf, places, shop, sixSeats, tableOf } from '../../../tests/fixtures/demo';
 import { type JobDocument, withChanges } from '../document/job-document';
 import { checkLayout } from '../layout/check-layout';
 import { planLayout } from '../layout/plan-layout';
@@ -90,7 +90,7 @@ describe('a panel of a sheet in a mitred frame', () => {
   const framed = withChanges(plain, [
     {
       path: 'pieces.p1.form.top',
-      value: { ...startTop('framed', plain.pieces[0]!.form.top), panel: 'sheet', panelThickness: 18 },
+      value: { ...startTop('framed', tableOf(plain.pieces[0]!).top), panel: 'sheet', panelThickness: 18 },
     },
   ]);
   const wanted = (document: JobDocument) =>

@@ -3,7 +3,7 @@ import { CONSTRUCTIONS, thickBoards } from '../../../tests/fixtures/construction
 import { change, type Derived, derive as deriveAny, shop, waysOutOf } from '../../../tests/fixtures/demo';
 import { randomDocuments } from '../../../tests/fixtures/random-documents';
 import { withChanges } from '../document/job-document';
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 import { writePhrase } from '../measure/write-quantity';
 import type { ProvenWayOut } from './ways-out';
 
@@ -11,8 +11,8 @@ import type { ProvenWayOut } from './ways-out';
 const COUNT = Number(process.env.RANDOM_WAYS_OUT ?? 30);
 const RANK = { stop: 0, watch: 1, good: 2 };
 
-const derive = (document: PieceInJob): Derived => deriveAny(document, { boards: thickBoards });
-const found = (document: PieceInJob, more = {}): ProvenWayOut[] =>
+const derive = (document: TableInJob): Derived => deriveAny(document, { boards: thickBoards });
+const found = (document: TableInJob, more = {}): ProvenWayOut[] =>
   waysOutOf(document, { boards: thickBoards, ...more });
 
 const numbered = (id: string) => id.replace(/-\d+$/, '');
@@ -31,7 +31,7 @@ const reported = new Set(
 );
 
 /** Presses every button that is offered, and says what is wrong with it. */
-function faultsOf(document: PieceInJob, name: string): string[] {
+function faultsOf(document: TableInJob, name: string): string[] {
   const before = derive(document);
   return found(document).flatMap(({ check, wayOut }) => {
     if (wayOut.changes.length === 0) return [];

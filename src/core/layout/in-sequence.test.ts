@@ -4,7 +4,7 @@ import { change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { aBoard, aPart, demandFor, plainOptions as options } from '../../../tests/fixtures/layout-parts';
 import { layoutChecks } from '../check/layout/layout-checks';
 import { sequenceChecks } from '../check/layout/sequence-checks';
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 import { checkLayout } from './check-layout';
 import { inSequence } from './in-sequence';
 import type { Placement } from './layout';
@@ -75,7 +75,7 @@ describe('aprons that no one board gives', () => {
     const set = demandFor(aprons.map((part) => ({ ...part, together: 'apron' })));
     const boards = [aBoard('a', 1500, 95), aBoard('b', 1500, 95)];
     const { species, piece } = derive(demoJob('1-square-table'));
-    const wishes = (oneBoard: PieceInJob['layout']['oneBoard']) => ({ oneBoard, asDressed: [] });
+    const wishes = (oneBoard: TableInJob['layout']['oneBoard']) => ({ oneBoard, asDressed: [] });
     const [check] = layoutChecks(planLayout(set, boards, options), set, piece, species, wishes(['leg', 'apron']));
     expect(check!.level).toBe('stop');
     expect(check!.wayOut!.changes).toEqual([{ path: 'layout.oneBoard', value: ['leg'] }]);

@@ -3,7 +3,7 @@ import { CONSTRUCTIONS, derived } from '../../../tests/fixtures/constructions';
 import { change, sixSeats } from '../../../tests/fixtures/demo';
 import { read } from '../decision/issues';
 import { withChanges } from '../document/job-document';
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 import { drawView } from '../drawing/drawing';
 import { fullSizeDrawings } from '../format/full-size';
 import { startBase, startTop } from '../start/start-form';
@@ -16,7 +16,7 @@ function* numbers(thing: unknown, path: string[] = []): Generator<string[]> {
   else if (thing && typeof thing === 'object')
     for (const [key, value] of Object.entries(thing)) yield* numbers(value, [...path, key]);
 }
-const withNumber = (document: PieceInJob, path: readonly string[], value: number): PieceInJob => {
+const withNumber = (document: TableInJob, path: readonly string[], value: number): TableInJob => {
   const draft = structuredClone(document);
   let at = draft.form as unknown as Record<string, unknown>;
   for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;
@@ -80,7 +80,7 @@ describe('decisions as far off as they are let', () => {
 });
 
 it('a top of fields between mitred sides so near to one another that a field is cut away is told, and has a size', () => {
-  const document = change(sixSeats() as PieceInJob, (d) => {
+  const document = change(sixSeats() as TableInJob, (d) => {
     d.form.base = startBase('box', d.form.top, 450);
     d.form.top = { ...startTop('pieced', d.form.top), length: 240, width: 150, thickness: 40, stripe: 123, seams: 1 };
   });

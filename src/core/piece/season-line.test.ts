@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { boards, change, demoJob, derive } from '../../../tests/fixtures/demo';
+import { boards, change, demoJob, derive, type JobOn } from '../../../tests/fixtures/demo';
 import { planLayout } from '../layout/plan-layout';
 import type { Season } from '../season/season-state';
 import { topWidthAt } from '../season/size-at';
 
-const job = (edit: Parameters<typeof change>[1] = () => {}) => derive(change(demoJob('2-long-table'), edit));
+const job = (edit: (draft: JobOn<'leg-apron'>) => void = () => {}) => derive(change(demoJob('2-long-table'), edit));
 const simulated = (season: Season) => season.line.mean;
 const swing = (line: readonly number[], from: number) => Math.max(...line.slice(from)) - Math.min(...line.slice(from));
 
@@ -18,7 +18,7 @@ describe('the simulated line of a piece', () => {
   });
 
   it('a better finish and a thicker top swing less, a bare top more', () => {
-    const of = (edit: Parameters<typeof change>[1]) => {
+    const of = (edit: (draft: JobOn<'leg-apron'>) => void) => {
       const { season } = job(edit);
       return swing(simulated(season), season.delivered.index + 60);
     };

@@ -1,9 +1,8 @@
-import type { PieceInJob } from '../document/piece-in-job';
 import type { Glue } from '../glueup/glue';
 import type { JointKind } from '../joint/joint';
 import { madeParts } from '../piece/material';
 import { partsOfKind, type TablePiece } from '../piece/piece';
-import { baseKind } from '../piece/table/form';
+import { baseKind, type TableForm } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
 import { makingOf } from '../piece/table/making-of';
 import type { Operation, WorkGiven } from './operation';
@@ -30,7 +29,7 @@ const CORNER_WORK = {
 } as const;
 
 /** A new kind of base is one more line here. */
-function wordsFor(form: PieceInJob['form'], piece: TablePiece): BaseWords {
+function wordsFor(form: TableForm, piece: TablePiece): BaseWords {
   const { base } = form;
   const ids = (...kinds: Parameters<typeof partsOfKind>[1][]) =>
     kinds.flatMap((kind) => partsOfKind(piece, kind).map((part) => part.id));
@@ -386,7 +385,7 @@ function boughtInWork(milled: readonly string[]): { operations: Operation[]; las
 /** Posts and feet that are glued of boards face to face. */
 function gluedStaves(
   piece: TablePiece,
-  form: PieceInJob['form'],
+  form: TableForm,
   kind: 'post' | 'foot',
   glue: Glue,
   rough: readonly string[],

@@ -1,10 +1,24 @@
-import type { PieceInJob } from '../document/piece-in-job';
+import type { PieceInJob, TableInJob } from '../document/piece-in-job';
 import type { Glue } from '../glueup/glue';
 import type { GlueUp } from '../glueup/plan-glue-ups';
-import type { TablePiece } from '../piece/piece';
+import type { ResawWork } from '../layout/resaw-work';
+import type { Piece, TablePiece } from '../piece/piece';
 
-export interface WorkGiven {
+/** What the order of work of a piece follows from. */
+export interface PlanGiven {
   document: PieceInJob;
+  piece: Piece;
+  glueUps: readonly GlueUp[];
+  glue: Glue;
+  aligners: number;
+  /** How many boards are cut, and what is resawn of them. */
+  boards: number;
+  resaw: ResawWork;
+}
+
+/** The same of a table's top and base. */
+export interface WorkGiven {
+  document: TableInJob;
   piece: TablePiece;
   glueUps: readonly GlueUp[];
   glue: Glue;
@@ -17,7 +31,7 @@ export interface Operation {
   name: string;
   /** What it is done to, where a job has several pieces. */
   of?: string;
-  group: 'Milling' | 'Top' | 'Base' | 'Finish' | 'Delivery';
+  group: 'Milling' | 'Top' | 'Base' | 'Case' | 'Finish' | 'Delivery';
   /** Hours at the bench. */
   work: number;
   /** Hours that must pass afterwards before what follows. */

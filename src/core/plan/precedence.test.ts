@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
 import { change } from '../../../tests/fixtures/demo';
 import { withChanges } from '../document/job-document';
-import type { PieceInJob } from '../document/piece-in-job';
+import type { TableInJob } from '../document/piece-in-job';
 import { GLUES } from '../glueup/glue';
 import type { Operation } from './operation';
 import { schedule } from './schedule';
@@ -10,7 +10,7 @@ import { schedule } from './schedule';
 // What must come before what, in every plan: common practice.
 
 const named = (name: string) => CONSTRUCTIONS.find((c) => c.name.includes(name))!.document;
-const planOf = (document: PieceInJob) => derived(document).operations;
+const planOf = (document: TableInJob) => derived(document).operations;
 const find = (plan: readonly Operation[], id: string) => plan.find((own) => own.id === id);
 
 /** Whether one operation waits for another, by whatever way. */

@@ -13,7 +13,7 @@ const DRAWN_UP = 200;
 export function chairsOf(piece: Piece, { brief, form, seatsAsked }: PieceInJob): Flat[] {
   const { length, width } = piece.overall;
   const count = seatsAsked ?? 0;
-  if (isSatAllRound(form.top)) return chairsRound(count, length, width);
+  if (form.build === 'table' && isSatAllRound(form.top)) return chairsRound(count, length, width);
   return chairsAlong(count, length, width, brief.seating === 'benches' ? EDGE_ON_BENCH : EDGE_PER_CHAIR);
 }
 

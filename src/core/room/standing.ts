@@ -1,6 +1,6 @@
 import type { Spot } from '../document/piece-decisions';
 import type { PieceInJob } from '../document/piece-in-job';
-import type { TablePiece } from '../piece/piece';
+import type { Piece } from '../piece/piece';
 import { type Flat, hullOf } from '../solid/outline';
 
 /** The longer and the shorter side of a room, mm. */
@@ -15,7 +15,7 @@ export interface InRoom {
   instance: number;
   title: string;
   document: PieceInJob;
-  piece: TablePiece;
+  piece: Piece;
 }
 
 /** Where one instance of a piece stands in the room of its job. */
@@ -84,7 +84,7 @@ function standingOf({ pieceId, instance, title, document, piece }: InRoom, spot:
     judged: document.spot ?? (document.use === 'dining' ? { ...spot, x: 0, y: 0 } : spot),
     outline: outlineInRoom(piece, spot),
     height: piece.overall.height,
-    under: piece.knees.height,
+    under: piece.build === 'table' ? piece.knees.height : 0,
   };
 }
 
@@ -96,10 +96,10 @@ export function inRoom({ x, y, turn }: Spot, [px, py]: Flat): Flat {
 }
 
 /** Its longer side along that of the room. */
-const turnAlong = ({ overall }: TablePiece): number => (overall.width > overall.length ? 90 : 0);
+const turnAlong = ({ overall }: Piece): number => (overall.width > overall.length ? 90 : 0);
 
 /** What stays free to the nearest wall at the ends of a piece and at its sides, feet and all that projects counted. mm */
-export function freeAround(piece: TablePiece, spot: Spot, room: RoomSize): { ends: number; sides: number } {
+export function freeAround(piece: Piece, spot: Spot, room: RoomSize): { ends: number; sides: number } {
   const { from, to } = piece.envelope;
   const corners = [from[0], to[0]].flatMap((x) => [from[1], to[1]].map((y) => inRoom(spot, [x, y])));
   const free = (axis: 0 | 1, size: number) => size / 2 - Math.max(...corners.map((corner) => Math.abs(corner[axis])));
@@ -112,8 +112,24 @@ export function freeAround(piece: TablePiece, spot: Spot, room: RoomSize): { end
 /** A round edge is taken by so many points at most: of a table of 1.5 m to within 2 mm. */
 const FINE = 48;
 
+/** The outline of a piece from above: of a table's top, of a case its width and depth. mm */
+export function seenFromAbove(piece: Piece): readonly Flat[] {
+  if (piece.build === 'table') return piece.top.polygon;
+  const [x, y] = [piece.overall.length / 2, piece.overall.width / 2];
+  return [
+    [-x, -y],
+    [x, -y],
+    [x, y],
+    [-x, y],
+  ];
+}
+
 /** What a piece covers of the floor at a spot: its top, and its feet and ends where they project beyond it. mm */
-export function outlineInRoom({ top, feet, envelope: { from, to } }: TablePiece, spot: Spot): Flat[] {
+export function outlineInRoom(piece: Piece, spot: Spot): Flat[] {
+  const {
+    feet,
+    envelope: { from, to },
+  } = piece;
   const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
   const projecting: Flat[] = [
     [from[0], y],
@@ -121,8 +137,9 @@ export function outlineInRoom({ top, feet, envelope: { from, to } }: TablePiece,
     [x, from[1]],
     [x, to[1]],
   ];
-  const each = Math.ceil(top.polygon.length / FINE);
-  const edge = top.polygon.filter((_, i) => i % each === 0);
+  const upper = seenFromAbove(piece);
+  const each = Math.ceil(upper.length / FINE);
+  const edge = upper.filter((_, i) => i % each === 0);
   return hullOf([...edge, ...feet, ...projecting]).map((point) => inRoom(spot, point));
 }
 
@@ -146,7 +163,7 @@ interface Side {
   benches: InRoom[];
 }
 
-const sidesOf = ({ length, width }: TablePiece['overall'], table: Spot): Side[] =>
+const sidesOf = ({ length, width }: Piece['overall'], table: Spot): Side[] =>
   [-1, 1].map((sign) => ({ table, edge: (sign * width) / 2, length, benches: [] }));
 
 const longOf = (benches: readonly InRoom[]): number =>
@@ -188,7 +205,7 @@ function wallsOf({ length, width }: RoomSize, deep: number): Wall[] {
   ];
 }
 
-function takeWall(walls: Wall[], { length, width }: TablePiece['overall']): Spot {
+function takeWall(walls: Wall[], { length, width }: Piece['overall']): Spot {
   const wall = walls.find((one) => one.taken + length <= one.length) ?? (walls[0] as Wall);
   const [x, y] = wall.at(wall.taken + length / 2, width / 2);
   wall.taken += length + ALONG_WALL;

@@ -1,8 +1,8 @@
 import { seatsOnBench } from '../decision/room-for-people';
 import { USE_OF_PIECE, type Use } from '../decision/use';
-import type { Brief, PieceDecisions } from '../document/job-document';
+import type { Brief } from '../document/job-document';
 import { startBase, startTop } from './start-form';
-import { type TableShape, tableForBrief } from './table-for-brief';
+import { type StartedTable, type TableShape, tableForBrief } from './table-for-brief';
 
 /** A sound first form of a piece for a use: on legs and aprons, of sizes by common practice or as they are wished, mm. */
 export function formForUse(
@@ -10,7 +10,7 @@ export function formForUse(
   brief: Brief,
   wished: { length: number; width: number; height: number } | null = null,
   shape: TableShape = 'by-seats',
-): Pick<PieceDecisions, 'use' | 'count' | 'form'> {
+): StartedTable {
   const { start, sitting, loads } = USE_OF_PIECE[use];
   if (!start) return tableForBrief(brief, shape);
   const { height, ...size } = { ...start, ...wished };

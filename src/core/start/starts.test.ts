@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { boards, places, shop } from '../../../tests/fixtures/demo';
+import { boards, places, shop, tableOf, tablePiece } from '../../../tests/fixtures/demo';
 import { seatsOf } from '../check/people';
 import { deriveJob } from '../job/derive-job';
 import { drawnStarts } from '../job/drawn-starts';
@@ -45,7 +45,7 @@ describe('what a job begins with', () => {
     (start, seats) => {
       const room = { length: 9000, width: 7000 };
       const { job } = proposed({ start, brief: { ...brief, seats, room } });
-      expect(seatsOf(job.pieces[0]!)).toBeGreaterThanOrEqual(seats);
+      expect(seatsOf(tablePiece(job.pieces[0]!))).toBeGreaterThanOrEqual(seats);
     },
   );
 
@@ -54,7 +54,7 @@ describe('what a job begins with', () => {
     (start, species) => {
       const { document, stops } = proposed({ start, species, units: 'inch' }, species === 'oak-white' ? boards : null);
       expect(stops.map(({ check }) => check.id)).toEqual([]);
-      const { top, base } = document.pieces[0]!.form;
+      const { top, base } = tableOf(document.pieces[0]!);
       const sizes = { length: top.length, width: top.width, height: base.height, thickness: top.thickness };
       for (const [name, mm] of Object.entries(sizes)) {
         const eighths = (mm / 25.4) * 8;
@@ -73,7 +73,7 @@ describe('what a job begins with', () => {
   });
 
   it('a table on trestles is long, however few sit at it', () => {
-    const { top } = proposed({ start: 'trestle', brief: { ...brief, seats: 2 } }).document.pieces[0]!.form;
+    const { top } = tableOf(proposed({ start: 'trestle', brief: { ...brief, seats: 2 } }).document.pieces[0]!);
     expect(top.length).toBeGreaterThanOrEqual(1400);
     expect(top.width).toBeLessThan(1000);
   });

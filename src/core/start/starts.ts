@@ -1,9 +1,10 @@
 import { EDGE_PER_CHAIR } from '../decision/room-for-people';
 import { USE_OF_PIECE, type Use } from '../decision/use';
-import { type Brief, type Change, type PieceDecisions, withChanges } from '../document/job-document';
+import { type Brief, type Change, withChanges } from '../document/job-document';
 import type { BaseKindName, TableForm, TopKindName } from '../piece/table/form';
 import { formForUse } from './form-for-use';
 import { startBaseChanges, startTopChanges } from './start-form';
+import type { StartedTable } from './table-for-brief';
 
 /** What a maker says that he will make: a use, and what it is built like. */
 interface Beginning {
@@ -73,11 +74,7 @@ export function usualSize(start: Start): StartSize | null {
 const roundFor = (seats: number): number => Math.max(700, Math.ceil((seats * EDGE_PER_CHAIR) / Math.PI / 10) * 10);
 
 /** A sound first form: what is usual for the use, then of the kind that is meant. Sizes in mm, where they are wished. */
-export function formForStart(
-  start: Start,
-  brief: Brief,
-  size: StartSize | null = null,
-): Pick<PieceDecisions, 'use' | 'count' | 'form'> {
+export function formForStart(start: Start, brief: Brief, size: StartSize | null = null): StartedTable {
   const { use, round, long, top, base }: Beginning = STARTS[start];
   const piece = formForUse(use, brief, size, long ? 'long' : 'by-seats');
   let { form } = piece;

@@ -1,6 +1,7 @@
 import { BEHIND_CHAIR, EDGE_PER_CHAIR, edgePerPerson } from '../decision/room-for-people';
 import type { Brief, PieceDecisions } from '../document/job-document';
 import { MM_PER_INCH, type UnitSystem } from '../measure/length';
+import type { TableForm } from '../piece/table/form';
 
 const up = (value: number) => Math.ceil((value - 1e-6) / 10) * 10;
 const down = (value: number) => Math.floor((value + 1e-6) / 10) * 10;
@@ -13,6 +14,9 @@ const WIDE = { most: 900, least: up(EDGE_PER_CHAIR) };
 const FOR_THE_ENDS = 380;
 
 /** A few sit at a square, or the table is a long one however few they are. */
+/** A piece as it is begun. */
+export type StartedTable = Pick<PieceDecisions, 'use' | 'count'> & { form: TableForm };
+
 export type TableShape = 'by-seats' | 'long';
 /** Shorter than this no table is called long, mm; common practice. */
 const LONG = 1400;
@@ -46,10 +50,7 @@ export function inRoundFigures<T extends { length: number; width: number }>(top:
 }
 
 /** A table for all the seats of a brief, on legs and aprons. */
-export function tableForBrief(
-  brief: Brief,
-  shape: TableShape = 'by-seats',
-): Pick<PieceDecisions, 'use' | 'count' | 'form'> {
+export function tableForBrief(brief: Brief, shape: TableShape = 'by-seats'): StartedTable {
   const top = topForBrief(brief, shape);
   const large = top.length > 1300;
   // Long rails are made deeper, and the table a little higher so that knees keep their room.

@@ -17,7 +17,7 @@ import { Choice, LengthField, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length, useUnits } from '@/ui/units';
 import { DecisionFigure } from '../job/decision-figure';
-import { useChange, useChanges, useDecisions, useDerived } from '../job/job-context';
+import { useChange, useChanges, useDecisions, useDerived, useTable } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { RoomDrawing } from './room-drawing';
 
@@ -29,7 +29,7 @@ export function BriefStep() {
   const { brief } = document;
   const { style } = useUnits();
   const rule = (mm: number) => writeRule(mm, style);
-  const { top: now } = document.form;
+  const { top: now } = useTable().form;
   const top = inRoundFigures(topForBrief(brief, now.length > now.width * 1.2 ? 'long' : 'by-seats'), style.system);
   const fits = Math.abs(top.length - now.length) < 0.1 && Math.abs(top.width - now.width) < 0.1;
   return (

@@ -14,6 +14,7 @@ import {
   roomOf,
   type Spot,
   type Standing,
+  seenFromAbove,
   writeRule,
 } from '@/core';
 import { useHeld } from '@/ui/settling';
@@ -289,13 +290,11 @@ function PieceInRoom({
       }}
     >
       <polygon
-        points={own.piece.top.polygon.map((point) => scale.at(inRoom(spot, point)).join(',')).join(' ')}
+        points={seenFromAbove(own.piece)
+          .map((point) => scale.at(inRoom(spot, point)).join(','))
+          .join(' ')}
         className={`stroke-ink ${
-          !shown
-            ? 'fill-paper'
-            : own.piece.top.parts.some((part) => lit.includes(part))
-              ? 'fill-layout-tint'
-              : 'fill-wood'
+          !shown ? 'fill-paper' : own.piece.over.some((part) => lit.includes(part)) ? 'fill-layout-tint' : 'fill-wood'
         }`}
         strokeWidth={shown ? 1.5 : 1}
       />

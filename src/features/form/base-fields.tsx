@@ -1,7 +1,7 @@
 'use client';
 
 import { BASE_KINDS, BASE_QUESTION, BASE_QUESTIONS, baseKind, byQuestion, startBaseChanges } from '@/core';
-import { useDecisions } from '../job/job-context';
+import { useTable } from '../job/job-context';
 import { FieldsQuestion } from './form-question';
 import { KindChoice } from './kind-choice';
 
@@ -9,7 +9,7 @@ const options = BASE_KINDS.map(({ kind, name }) => ({ value: kind, label: name }
 
 /** The kind of base, and what is asked of it. */
 export function BaseFields() {
-  const form = useDecisions((own) => own.form);
+  const { form } = useTable();
   const { kind } = form.base;
   const { name, reason, schema, fields } = baseKind(kind);
   const { rest, asked } = byQuestion(fields, BASE_QUESTIONS);

@@ -3,7 +3,7 @@
 import { boundsOf, type CutOut, CutOutSchema, type DecisionPath, valueAt } from '@/core';
 import { AskedFigure } from '@/ui/asked-figure';
 import { Button } from '@/ui/button';
-import { useChange, useDecisions } from '../job/job-context';
+import { useChange, useTable } from '../job/job-context';
 
 const FIGURES = [
   ['fromEnd', 'From the left end'],
@@ -14,7 +14,7 @@ const FIGURES = [
 
 /** Holes through the top, each with where its middle is. */
 export function CutOutFields({ path }: { path: DecisionPath }) {
-  const form = useDecisions((own) => own.form);
+  const { form } = useTable();
   const change = useChange();
   const list = valueAt({ form }, path) as readonly CutOut[];
   const fresh: CutOut = { fromEnd: form.top.length / 2, fromFront: form.top.width / 2, length: 120, width: 60 };

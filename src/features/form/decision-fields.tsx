@@ -30,7 +30,7 @@ export function DecisionFields<F>({
   at: string;
 }) {
   const own = useDecisions((decided) => valueAt(decided, at)) as F;
-  const whole: WholeForm = useDecisions((decided) => decided.form);
+  const whole = useDecisions((decided) => decided.form) as WholeForm;
   const { figures } = useDerived();
   const change = useChange();
   const drawn = (field: FormField<F>) => {

@@ -82,7 +82,7 @@ export function FieldsQuestion<F>({
   children?: ReactNode;
 }) {
   const own = useDecisions((decided) => valueAt(decided, at)) as F;
-  const whole: WholeForm = useDecisions((decided) => decided.form);
+  const whole = useDecisions((decided) => decided.form) as WholeForm;
   const { style } = useUnits();
   const now = fields.filter((field) => isAskedNow(field, own, whole, schema));
   if (now.length === 0 && !children) return null;

@@ -21,7 +21,7 @@ import { Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { useSpecies } from '@/ui/species';
 import { Length, useUnits } from '@/ui/units';
-import { useChanges, useDecisions, useDerived, useJobInputs, useJobState, useLook } from '../job/job-context';
+import { useChanges, useDecisions, useDerived, useJobInputs, useJobState, useLook, useTable } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { BaseFields } from './base-fields';
 import { FieldsQuestion } from './form-question';
@@ -43,7 +43,8 @@ const QUESTIONS = [
 ].map(({ id }) => id);
 
 export function FormStep() {
-  const { piece, figures, species } = useDerived();
+  const { figures, species } = useDerived();
+  const { piece } = useTable();
   const { solid } = useSpecies();
   const own = useDecisions((decided) => decided);
   const { document: job } = useJobInputs();

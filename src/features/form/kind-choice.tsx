@@ -6,7 +6,7 @@ import { type Change, sayKindChange } from '@/core';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/fields';
 import { PhraseText } from '@/ui/units';
-import { useChanges, useDecisions, useDerived } from '../job/job-context';
+import { useChanges, useDerived, useTable } from '../job/job-context';
 
 /** Fetched when a kind is looked at: it derives a piece. */
 const KindPreview = dynamic(() => import('./kind-preview').then((m) => m.KindPreview), {
@@ -27,7 +27,7 @@ export function KindChoice<K extends string>({
   hint: string;
   changesFor: (kind: K) => readonly Change[];
 }) {
-  const form = useDecisions((own) => own.form);
+  const { form } = useTable();
   const { piece } = useDerived();
   const changeAll = useChanges();
   const [looked, setLooked] = useState<K | null>(null);

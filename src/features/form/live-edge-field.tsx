@@ -3,11 +3,11 @@
 import { acrossAt, boundsOf, type DecisionPath, TableFormSchema, valueAt } from '@/core';
 import { LengthField, NumberField } from '@/ui/fields';
 import { useUnits } from '@/ui/units';
-import { useChange, useDecisions } from '../job/job-context';
+import { useChange, useTable } from '../job/job-context';
 
 /** Widths of a slab at even places along it, from its straight edge to its live one. */
 export function LiveEdgeField({ label, path }: { label: string; path: DecisionPath }) {
-  const form = useDecisions((own) => own.form);
+  const { form } = useTable();
   const change = useChange();
   const units = useUnits();
   const widths = valueAt({ form }, path) as readonly number[];

@@ -31,7 +31,7 @@ function MeasuredPiece({ view: name, drags = {} }: { view: ViewName; drags?: Rea
   const light = useLook((look) => look.light);
   const exaggeration = useLook((look) => look.exaggeration);
   const { moisture } = useShownDay();
-  const travel = useDecisions((own) => own.form.hold.travel);
+  const travel = useDecisions(({ form }) => (form.build === 'table' ? form.hold.travel : undefined));
   const view = useMemo(
     () =>
       drawView(piece, name, {
@@ -52,8 +52,8 @@ function MeasuredPiece({ view: name, drags = {} }: { view: ViewName; drags?: Rea
       lit={lit}
       onLight={light}
       partNames={names}
-      travel={travel}
-      wood={piece.top.parts}
+      {...(travel === undefined ? {} : { travel })}
+      wood={piece.over}
       drags={drags}
     />
   );

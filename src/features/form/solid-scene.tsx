@@ -4,7 +4,7 @@ import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry, EdgesGeometry } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import { type Apart, type PartMesh, type TablePiece, takenApart } from '@/core';
+import { type Apart, type PartMesh, type Piece, takenApart } from '@/core';
 
 const WOOD = '#efe4cf';
 const TOP = '#e6d3b0';
@@ -20,7 +20,7 @@ export default function SolidScene({
   lit,
   onLight,
 }: {
-  piece: TablePiece;
+  piece: Piece;
   meshes: readonly PartMesh[];
   apart: Apart;
   lit: readonly string[];
@@ -68,7 +68,7 @@ function PartSolid({
   lit,
   onLight,
 }: {
-  piece: TablePiece;
+  piece: Piece;
   mesh: PartMesh;
   apart: Apart;
   lit: boolean;
@@ -91,7 +91,7 @@ function PartSolid({
   );
   const part = piece.parts.find((own) => own.id === mesh.part);
   if (!part) return null;
-  const top = piece.top.parts.includes(part.id);
+  const top = piece.over.includes(part.id);
   return (
     <group position={[...takenApart(piece, part, apart)]}>
       <mesh

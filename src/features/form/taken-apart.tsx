@@ -46,14 +46,7 @@ export function TakenApart() {
       {scene.state === 'made' ? (
         <SolidScene piece={piece} meshes={scene.meshes} apart={apart} lit={lit} onLight={light} />
       ) : view ? (
-        <MeasuredDrawing
-          view={view}
-          name="Taken apart"
-          lit={lit}
-          onLight={light}
-          partNames={names}
-          wood={piece.top.parts}
-        />
+        <MeasuredDrawing view={view} name="Taken apart" lit={lit} onLight={light} partNames={names} wood={piece.over} />
       ) : null}
       <div className="absolute top-1 right-2">{looks.bar}</div>
       <p className="absolute bottom-1 left-2 text-ink-2" aria-live="polite">

@@ -13,7 +13,7 @@ import {
   TOP_QUESTIONS,
   topKind,
 } from '@/core';
-import { useDecisions } from '../job/job-context';
+import { useTable } from '../job/job-context';
 import { DecisionFields } from './decision-fields';
 import { FieldsQuestion } from './form-question';
 import { KindChoice } from './kind-choice';
@@ -22,7 +22,7 @@ const options = TOP_KINDS.map(({ kind, name }) => ({ value: kind, label: name })
 
 /** The kind of top, its shape, and what is asked of it. */
 export function TopFields() {
-  const form = useDecisions((own) => own.form);
+  const { form } = useTable();
   const { top } = form;
   const { name, reason, schema, shape, fields } = topKind(top.kind);
   const { rest, asked } = byQuestion(fields, TOP_QUESTIONS);

@@ -15,7 +15,7 @@ import {
   valueAt,
 } from '@/core';
 import type { Draggable } from '@/ui/dimension-grip';
-import { useChange, useDecisions, useDerived } from '../job/job-context';
+import { useChange, useTable } from '../job/job-context';
 
 type Pulled = readonly [
   dimension: string,
@@ -48,8 +48,7 @@ const SAME = 0.6;
 
 /** Sizes of the form that can be dragged in a view; what is cut follows no drawing any more. */
 export function useDrags(view: ViewName): Readonly<Record<string, Draggable>> {
-  const form = useDecisions((own) => own.form);
-  const { piece } = useDerived();
+  const { form, piece } = useTable();
   const change = useChange();
   const leg = piece.parts.find(({ kind, taper }) => kind === 'leg' && taper?.faces === 'inside');
   const stretcher = piece.parts.find(({ kind, frame }) => kind === 'stretcher' && Math.abs(frame.length[1]) > 0.99);

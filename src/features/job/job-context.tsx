@@ -24,6 +24,8 @@ import {
   type Problem,
   type ShownPiece,
   shownPiece,
+  type TableForm,
+  type TablePiece,
 } from '@/core';
 import { SettlingProvider } from '@/ui/settling';
 import { createDerivedStore, type Derived, type Settled } from './derived-store';
@@ -172,6 +174,13 @@ export function useDecisions<T>(select: (own: PieceInJob) => T): T {
   const { shown } = useInJob(ShownContext);
   if (!shown) throw new Error('nothing is derived');
   return select(shown.document);
+}
+
+/** What was decided of the table that is looked at, and what it is. @throws where it is not a table */
+export function useTable(): { form: TableForm; piece: TablePiece } {
+  const { document, piece } = useDerived();
+  if (document.form.build !== 'table' || piece.build !== 'table') throw new Error('this is asked of tables');
+  return { form: document.form, piece };
 }
 
 /** Changes decisions, by paths of the piece that is looked at or of the job; returns what is wrong with them, and then changes nothing. */

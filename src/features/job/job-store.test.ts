@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { JobReply } from '@/contract/replies';
 import { planLayout } from '@/core';
-import { boards, demoJob, derive, jobOf, places, shop } from '../../../tests/fixtures/demo';
+import { boards, demoJob, derive, jobOf, places, shop, tableOf } from '../../../tests/fixtures/demo';
 import { createJobStore } from './job-store';
 
 /** A server of one job, as far as the store can tell: it accepts, refuses, is away, or was written to by another. */
@@ -43,7 +43,7 @@ function fakeServer() {
     history,
     byAnother: (height: number, name?: string) => {
       const document = structuredClone(current.document);
-      document.pieces[0]!.form.base.height = height;
+      tableOf(document.pieces[0]!).base.height = height;
       if (name) document.name = name;
       history.push(document);
       current = { ...current, revision: current.revision + 1, document };
@@ -96,7 +96,7 @@ describe('what is decided at the desk', () => {
   it('stands at once, is kept in the browser, and is sent after a pause', async () => {
     const store = open();
     expect(store.getState().change(height(740))).toBeUndefined();
-    expect(store.getState().document.pieces[0]!.form.base.height).toBe(740);
+    expect(tableOf(store.getState().document.pieces[0]!).base.height).toBe(740);
     expect(store.getState().saving).toBe('saving');
     expect(pending()).toMatchObject({ revision: 1, document: { pieces: [{ form: { base: { height: 740 } } }] } });
     expect(server.sent).toHaveLength(0);
@@ -114,7 +114,7 @@ describe('what is decided at the desk', () => {
     }
     await pass(400);
     expect(server.sent).toHaveLength(1);
-    expect(server.job().document.pieces[0]!.form.base.height).toBe(739);
+    expect(tableOf(server.job().document.pieces[0]!).base.height).toBe(739);
   });
 
   it('that cannot be is refused with its place, and changes nothing', async () => {
@@ -125,7 +125,7 @@ describe('what is decided at the desk', () => {
     );
     await pass(1000);
     expect(server.sent).toHaveLength(0);
-    expect(store.getState().document.pieces[0]!.form.base.height).toBe(745);
+    expect(tableOf(store.getState().document.pieces[0]!).base.height).toBe(745);
   });
 
   it('while another is on its way is sent after it, from the revision that came back', async () => {
@@ -137,7 +137,9 @@ describe('what is decided at the desk', () => {
     await pass(400);
     release();
     await pass(1000);
-    expect(server.sent.map((s) => [s.body.revision, s.body.document?.pieces[0]?.form.base.height])).toEqual([
+    expect(
+      server.sent.map((s) => [s.body.revision, s.body.document && tableOf(s.body.document.pieces[0]!).base.height]),
+    ).toEqual([
       [1, 740],
       [2, 741],
     ]);
@@ -152,13 +154,13 @@ describe('what is decided at the desk', () => {
     expect(store.getState().saving).toBe('unreachable');
     store.getState().change(height(742));
     await pass(6000);
-    expect(pending().document.pieces[0]!.form.base.height).toBe(742);
+    expect(tableOf(pending().document.pieces[0]!).base.height).toBe(742);
     server.is('fails');
     await pass(3000);
     expect(store.getState().saving).toBe('unreachable');
     server.is('up');
     await pass(3000);
-    expect(server.job().document.pieces[0]!.form.base.height).toBe(742);
+    expect(tableOf(server.job().document.pieces[0]!).base.height).toBe(742);
     expect(store.getState().saving).toBe('saved');
     expect(pending()).toBeNull();
   });
@@ -171,8 +173,8 @@ describe('what is decided at the desk', () => {
     server.is('up');
     const second = open();
     await second.getState().wake();
-    expect(second.getState().document.pieces[0]!.form.base.height).toBe(740);
-    expect(server.job().document.pieces[0]!.form.base.height).toBe(740);
+    expect(tableOf(second.getState().document.pieces[0]!).base.height).toBe(740);
+    expect(tableOf(server.job().document.pieces[0]!).base.height).toBe(740);
   });
 
   it('and kept from an older revision than now stands, is shown beside it and not sent over it', async () => {
@@ -189,10 +191,10 @@ describe('what is decided at the desk', () => {
     expect(second.getState().conflict?.merge.conflicts).toEqual([
       { path: 'pieces.p1.form.base.height', mine: 740, theirs: 760 },
     ]);
-    expect(server.job().document.pieces[0]!.form.base.height).toBe(760);
+    expect(tableOf(server.job().document.pieces[0]!).base.height).toBe(760);
     expect(pending()).not.toBeNull();
     await second.getState().settle({ 'pieces.p1.form.base.height': 'mine' });
-    expect(server.job().document.pieces[0]!.form.base.height).toBe(740);
+    expect(tableOf(server.job().document.pieces[0]!).base.height).toBe(740);
     expect(pending()).toBeNull();
   });
 
@@ -230,10 +232,10 @@ describe('what is decided at the desk', () => {
 
   it('as what a Taller of before kept, without the state it was made from', async () => {
     const document = structuredClone(server.job().document);
-    document.pieces[0]!.form.base.height = 741;
+    tableOf(document.pieces[0]!).base.height = 741;
     kept.set('taller-pending-j', JSON.stringify({ revision: 1, document }));
     await open().getState().wake();
-    expect(server.job().document.pieces[0]!.form.base.height).toBe(741);
+    expect(tableOf(server.job().document.pieces[0]!).base.height).toBe(741);
     expect(pending()).toBeNull();
   });
 
@@ -251,15 +253,15 @@ describe('what is decided at the desk', () => {
       expect(store.getState().conflict?.merge.conflicts).toEqual([
         { path: 'pieces.p1.form.base.height', mine: 740, theirs: 760 },
       ]);
-      expect(server.job().document.pieces[0]!.form.base.height).toBe(760);
+      expect(tableOf(server.job().document.pieces[0]!).base.height).toBe(760);
       await store.getState().settle({ 'pieces.p1.form.base.height': whose });
       expect(server.job().document).toMatchObject({
         name: 'By another',
         pieces: [{ form: { base: { height: left } } }],
       });
-      expect(server.history.map((document) => document.pieces[0]!.form.base.height)).toEqual(history);
+      expect(server.history.map((document) => tableOf(document.pieces[0]!).base.height)).toEqual(history);
       expect(store.getState()).toMatchObject({ conflict: null, saving: 'saved', revision: server.job().revision });
-      expect(store.getState().document.pieces[0]!.form.base.height).toBe(left);
+      expect(tableOf(store.getState().document.pieces[0]!).base.height).toBe(left);
     },
   );
 
@@ -289,7 +291,7 @@ describe('what is decided at the desk', () => {
     store.getState().change(height(740));
     await pass(400);
     expect(store.getState()).toMatchObject({ saving: 'refused', refusal: [{ problem: 'No.' }] });
-    expect(store.getState().document.pieces[0]!.form.base.height).toBe(740);
+    expect(tableOf(store.getState().document.pieces[0]!).base.height).toBe(740);
     expect(pending()).not.toBeNull();
   });
 
@@ -309,7 +311,7 @@ describe('what is decided at the desk', () => {
       ['undo', 4],
     ]);
     expect(store.getState().conflict).toBeNull();
-    expect(store.getState().document.pieces[0]!.form.base.height).toBe(demoJob('1-square-table').form.base.height);
+    expect(tableOf(store.getState().document.pieces[0]!).base.height).toBe(demoJob('1-square-table').form.base.height);
   });
 
   it('is undone from the server’s history, what is not yet sent being sent first', async () => {
@@ -317,7 +319,7 @@ describe('what is decided at the desk', () => {
     store.getState().change(height(740));
     await store.getState().undo();
     expect(server.sent.map((s) => s.path.split('/').at(-1))).toEqual(['j', 'undo']);
-    expect(store.getState().document.pieces[0]!.form.base.height).toBe(745);
+    expect(tableOf(store.getState().document.pieces[0]!).base.height).toBe(745);
     expect(store.getState().revision).toBe(3);
   });
 });

@@ -56,8 +56,11 @@ export function useFoundInJob(openSheets: () => void): readonly Found[] {
       detail: writePhrase(sentence, style),
       href: hrefOf(step),
     }));
-  const { top, base } = shown.document.form;
-  const asked = [...SIZE_FIELDS, ...topKind(top.kind).fields, ...baseKind(base.kind).fields];
+  const { form } = shown.document;
+  const asked =
+    form.build === 'table'
+      ? [...SIZE_FIELDS, ...topKind(form.top.kind).fields, ...baseKind(form.base.kind).fields]
+      : [];
   const fields = [...new Set(asked.flatMap((field) => label(field.label)))].map((name) => ({
     label: name,
     detail: 'in Form',

@@ -4,7 +4,7 @@ import { CORNERS, type TablePiece } from '@/core';
 import { Choice, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { DecisionFigure } from '../job/decision-figure';
-import { useChange, useDecisions, useDerived } from '../job/job-context';
+import { useChange, useDecisions, useDerived, useTable } from '../job/job-context';
 
 type Corner = NonNullable<TablePiece['corner']>;
 
@@ -36,9 +36,8 @@ export function CornerChoices() {
 
 function TenonChoices() {
   const joints = useDecisions((own) => own.joints);
-  const leaning = useDecisions(({ form }) =>
-    form.base.kind === 'leg-apron' ? form.base.leg.splay.ends + form.base.leg.splay.sides > 0 : false,
-  );
+  const { base } = useTable().form;
+  const leaning = base.kind === 'leg-apron' && base.leg.splay.ends + base.leg.splay.sides > 0;
   const change = useChange();
   return (
     <>

@@ -3,13 +3,13 @@
 import { CORNERS, cornerFromAbove, isInserted, POCKET_ANGLE } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
-import { useDerived, useLook } from '../job/job-context';
+import { useLook, useTable } from '../job/job-context';
 
 const COS_POCKET = Math.cos((POCKET_ANGLE * Math.PI) / 180);
 
 /** One leg from above with both aprons and what holds them in it, to scale. */
 export function CornerDrawing() {
-  const { piece } = useDerived();
+  const { piece } = useTable();
   const lit = useLook((look) => look.lit);
   const light = useLook((look) => look.light);
   const units = useUnits();

@@ -26,9 +26,9 @@ const TABS = [
 
 export function JointsStep() {
   const { piece, figures } = useDerived();
-  const hold = useDecisions((own) => own.form.hold);
+  const travel = useDecisions(({ form }) => (form.build === 'table' ? form.hold.travel : undefined));
   const _change = useChange();
-  const { corner } = piece;
+  const corner = piece.build === 'table' ? piece.corner : null;
   const tabs = useTabs(corner ? [CORNER, ...TABS] : TABS, corner ? 'corner' : 'face');
   const shown = tabs.value === 'corner' && !corner ? 'face' : tabs.value;
   const families = useMemo(() => jointFamilies(piece), [piece]);
@@ -55,7 +55,13 @@ export function JointsStep() {
         ) : shown === 'full-size' ? (
           <FullSizeView />
         ) : view ? (
-          <LitDrawing view={view} name={shown} partNames={names} travel={hold.travel} wood={piece.top.parts} />
+          <LitDrawing
+            view={view}
+            name={shown}
+            partNames={names}
+            {...(travel === undefined ? {} : { travel })}
+            wood={piece.over}
+          />
         ) : (
           <p className="p-6 text-ink-2">Nothing is cut out for this joint; how its ends are cut stands beside.</p>
         )

@@ -97,7 +97,7 @@ export default function PanelView({ hands, zoom }: { hands: PanelHands; zoom: nu
             </ul>
             <Overlay
               {...{ scale, drawn, height, trim, edges, part, driven }}
-              holes={part.id === piece.top.leading ? (piece.top.holes ?? []) : []}
+              holes={part.id === piece.leading && piece.build === 'table' ? (piece.top.holes ?? []) : []}
               outline={outlineOfPanel(piece, part)}
               rough={panel.rough.length}
             />

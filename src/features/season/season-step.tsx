@@ -9,7 +9,7 @@ import { QuantityText, useUnits } from '@/ui/units';
 import { useTabs } from '@/ui/use-tabs';
 import { Group } from '../form/group';
 import { Exaggeration, PieceDrawing } from '../form/piece-drawing';
-import { useChange, useDecisions, useDerived, useJobState, useShownDay } from '../job/job-context';
+import { useChange, useDecisions, useDerived, useJobState, useShownDay, useTable } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { MeasuredWidths } from './measured-widths';
 import { ShapeView } from './shape-view';
@@ -58,6 +58,7 @@ function WidthOnDay() {
   const units = useUnits();
   const { index, moisture } = useShownDay();
   const width = topWidthAt(season, moisture);
+  const gap = piece.build === 'table' ? piece.top.gap : undefined;
   const shown = figures['top-width-wettest'];
   const onDay = shown && {
     ...shown,
@@ -81,14 +82,14 @@ function WidthOnDay() {
         </FigureButton>{' '}
         <span className="text-ink-2">
           {units.system === 'metric' ? 'mm ' : ''}
-          {piece.top.leads ?? 'wide'} on {sayDayShort(plusDays(season.start, index))}
+          {(piece.build === 'table' && piece.top.leads) || 'wide'} on {sayDayShort(plusDays(season.start, index))}
         </span>
       </p>
-      {piece.top.gap === undefined ? null : (
+      {gap === undefined ? null : (
         <p>
           leaving gaps of{' '}
           <b className="figures font-semibold">
-            {units.length(piece.top.gap - (width - topWidthAt(season, season.glued.moisture)), true)}
+            {units.length(gap - (width - topWidthAt(season, season.glued.moisture)), true)}
           </b>{' '}
           between slats
         </p>
@@ -224,7 +225,7 @@ function Reckoning() {
 }
 
 function HeldBy() {
-  const { hold } = useDecisions((own) => own.form);
+  const { hold } = useTable().form;
   const change = useChange();
   return (
     <Group title="How the top is held">

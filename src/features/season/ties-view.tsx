@@ -16,7 +16,7 @@ interface Way {
 export function TiesView() {
   const units = useUnits();
   const { restraint, piece, season, figures } = useDerived();
-  const kind = useDecisions((own) => own.form.hold.kind);
+  const kind = useDecisions(({ form }) => (form.build === 'table' ? form.hold.kind : null));
   const lit = useLook((look) => look.lit);
   const light = useLook((look) => look.light);
   const tight = restraint.ties.filter((tie) => !tie.slides).length;
@@ -70,7 +70,7 @@ export function TiesView() {
               onPointerLeave={() => light([])}
             >
               <td className="py-2 pr-2">
-                {ids.length} × {what ?? HOLDS[kind].one}
+                {ids.length} × {what ?? (kind && HOLDS[kind].one)}
                 <span className="block text-[12px] text-ink-2">{on}</span>
               </td>
               <td>
@@ -87,7 +87,7 @@ export function TiesView() {
         </tbody>
       </table>
       <p className="mt-3 max-w-[62ch] text-[12px] text-ink-2 leading-4">
-        {HOLDS[kind].measured} A fifth is added to what the reckoning asks.
+        {kind ? HOLDS[kind].measured : null} A fifth is added to what the reckoning asks.
       </p>
     </div>
   );

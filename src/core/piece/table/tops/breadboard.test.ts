@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { CONSTRUCTIONS, derived, topOf } from '../../../../../tests/fixtures/constructions';
 import { change } from '../../../../../tests/fixtures/demo';
-import type { PieceInJob } from '../../../document/piece-in-job';
+import type { TableInJob } from '../../../document/piece-in-job';
 import { fullSizeDrawings } from '../../../format/full-size';
 import { pegDiameter } from '../../../joint/breadboard';
 import type { Cut } from '../../../joint/joint';
 import { boundsOfFlat, polygonOf, radiusOf } from '../../../solid/outline';
 import { findPart } from '../../piece';
 
-const table = (shape: Extract<PieceInJob['form']['top'], { kind: 'breadboard' }>['end']['shape']) =>
+const table = (shape: Extract<TableInJob['form']['top'], { kind: 'breadboard' }>['end']['shape']) =>
   change(CONSTRUCTIONS.find((c) => c.name.includes('a breadboarded trestle table'))!.document, (d) => {
     topOf(d, 'breadboard').end.shape = shape;
   });
-const volumeOfEnd = (document: PieceInJob, id: string) => findPart(derived(document).piece, id)!.volume * 1e9;
+const volumeOfEnd = (document: TableInJob, id: string) => findPart(derived(document).piece, id)!.volume * 1e9;
 
 describe('the ends of a breadboarded top', () => {
   it('curved, lose what lies between the arc and its box: the segment of a circle is left', () => {

@@ -2,14 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
 import { change, level } from '../../../../../../tests/fixtures/demo';
 import { withChanges } from '../../../../document/job-document';
-import type { PieceInJob } from '../../../../document/piece-in-job';
+import type { TableInJob } from '../../../../document/piece-in-job';
 import { cutList } from '../../../../format/cut-list';
 import { startBaseChanges } from '../../../../start/start-form';
 import { partWeight } from '../../../weight';
 
 const named = (name: string) => CONSTRUCTIONS.find((c) => c.name.includes(name))!.document;
-const on = (name: string, edit: (draft: PieceInJob) => void = () => {}) => derived(change(named(name), edit));
-const damp = (d: PieceInJob) => {
+const on = (name: string, edit: (draft: TableInJob) => void = () => {}) => derived(change(named(name), edit));
+const damp = (d: TableInJob) => {
   d.season.homePlaceId = 'heron-ferry';
 };
 

@@ -2,10 +2,10 @@ import { Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
 import { change } from '../../../../../../tests/fixtures/demo';
-import type { PieceInJob } from '../../../../document/piece-in-job';
+import type { TableInJob } from '../../../../document/piece-in-job';
 import { findPart } from '../../../piece';
 
-const table = (angled: PieceInJob['joints']['angled']) =>
+const table = (angled: TableInJob['joints']['angled']) =>
   change(CONSTRUCTIONS.find((c) => c.name.includes('splayed both ways'))!.document, (d) => {
     d.joints.angled = angled;
   });
@@ -55,7 +55,7 @@ describe('tenons of aprons in legs that lean', () => {
   });
 
   it('ask nothing of legs that stand upright', () => {
-    const upright = (angled: PieceInJob['joints']['angled']) =>
+    const upright = (angled: TableInJob['joints']['angled']) =>
       derived(
         change(table(angled), (d) => {
           baseOf(d, 'leg-apron').leg.splay = { ends: 0, sides: 0 };

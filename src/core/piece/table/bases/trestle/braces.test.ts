@@ -2,6 +2,7 @@ import { Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
 import { change, level } from '../../../../../../tests/fixtures/demo';
+import type { TableInJob } from '../../../../document/piece-in-job';
 import { findPart } from '../../../piece';
 
 const table = () => CONSTRUCTIONS.find((c) => c.name.includes('with glass between'))!.document;
@@ -49,7 +50,7 @@ describe('buttresses along the table', () => {
   });
 
   it('are stopped on an arched stretcher and where they reach into the bearers', () => {
-    const where = (edit: Parameters<typeof change>[1]) =>
+    const where = (edit: (draft: TableInJob) => void) =>
       derived(change(table(), edit as never)).problems.map((p) => p.where);
     expect(
       where((d) => {
