@@ -23,6 +23,7 @@ const LET_IN: readonly JointKind[] = [
   'slide-way',
   'leg-lap',
   'panel-groove',
+  'back-rabbet',
 ];
 
 /** Parts that stand in one another, joints aside; those that are let into each other are judged by their joint. */

@@ -1,4 +1,5 @@
 import { movement, say } from '../measure/quantity';
+import type { Piece } from '../piece/piece';
 import type { Trap } from '../restraint/restraint';
 import type { Check, CheckContext } from './check';
 
@@ -30,7 +31,7 @@ export function tiesThatFight({ piece, restraint }: CheckContext): Check[] {
       id: `season.ties-${i + 1}`,
       step: 'season',
       level: 'stop',
-      sentence: say`${listed(parts.map((part) => part.name.toLowerCase()))} hold each other ${ALONG[trap.axis]}: ${movement(trap.missing)} are missing.`,
+      sentence: say`${listed(parts.map((part) => part.name.toLowerCase()))} hold each other ${ALONG[piece.build][trap.axis]}: ${movement(trap.missing)} are missing.`,
       value: movement(trap.missing),
       limit: movement(0),
       where: [...trap.bodies],
@@ -41,7 +42,10 @@ export function tiesThatFight({ piece, restraint }: CheckContext): Check[] {
   });
 }
 
-const ALONG: Record<Trap['axis'], string> = { x: 'along the table', y: 'across the table', z: 'in height' };
+const ALONG: Record<Piece['build'], Record<Trap['axis'], string>> = {
+  table: { x: 'along the table', y: 'across the table', z: 'in height' },
+  case: { x: 'across the case', y: 'in its depth', z: 'in height' },
+};
 
 const namesOf = (trap: Trap, byId: ReadonlyMap<string, { name: string }>) => [
   ...new Set(trap.ties.map((id) => byId.get(id)?.name ?? id)),

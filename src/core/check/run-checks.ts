@@ -1,6 +1,7 @@
 import { apronsPushedAside } from './apron-bow';
 import { boardsAsDryAsTheAir } from './boards-and-air';
 import { shelvesOfCase } from './case-shelves';
+import { slotsOfCase } from './case-slots';
 import { glassInChannel, resinInChannel } from './channel';
 import { type CaseContext, type Check, type CheckContext, isOfCase, isOfTable, type TableContext } from './check';
 import { cutsInParts, partsInParts } from './collisions';
@@ -53,7 +54,7 @@ const OF_ALL: readonly ((context: CheckContext) => Check[])[] = [
 ];
 
 /** Of cases alone. */
-const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [shelvesOfCase];
+const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [shelvesOfCase, slotsOfCase];
 
 /** Of tables alone. */
 const OF_TABLES: readonly ((context: TableContext) => Check[])[] = [

@@ -20,6 +20,8 @@ export interface Tie {
   room: Partial<Readonly<Record<Axis, Room>>>;
   /** A fastener or joint that is meant to slide: its need and room stand in the ledger. */
   slides?: boolean;
+  /** Where in the decisions its room is chosen, and of which of its two ways that is. */
+  sets?: { path: string; ways: 'both' | 'plus' | 'minus' };
 }
 
 /** What even a tight joint gives before anything breaks, mm. */

@@ -36,14 +36,14 @@ describe('a bookcase', () => {
     expect(sizeOf(piece, 'top')).toEqual([886, 300, 20]);
     // Housed a third of the side deep: 860 + 2 · 7; shelves too, and they end before the back.
     expect(sizeOf(piece, 'bottom')).toEqual([874, 300, 20]);
-    expect(sizeOf(piece, 'shelf-1')).toEqual([872, 294, 20]);
+    expect(sizeOf(piece, 'shelf-1')).toEqual([872, 294, 24]);
     // Between bottom and top with 10 mm of a rabbet on every side.
     expect(sizeOf(piece, 'back')).toEqual([1800 - 80 - 40 + 20, 880, 6]);
     expect(piece.overall).toEqual({ length: 900, width: 300, height: 1800 });
   });
 
   it('its four spaces share what three shelves leave', () => {
-    const high = (1800 - 80 - 2 * 20 - 3 * 20) / 4;
+    const high = (1800 - 80 - 2 * 20 - 3 * 24) / 4;
     for (const id of ['s1', 's2', 's3', 's4']) expect(space(piece, id)).toEqual({ wide: 860, high });
   });
 });

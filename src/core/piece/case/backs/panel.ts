@@ -87,8 +87,12 @@ export const panel: BackKind<typeof schema> = {
       if (level) return [fixed(between)];
       // Outward until the rabbet is full, inward until its edge is out of it.
       const [outward, inward] = [free, over - free];
+      const right = at === 'right';
       return [
-        sliding(between, { x: at === 'right' ? { plus: outward, minus: inward } : { plus: inward, minus: outward } }),
+        {
+          ...sliding(between, { x: right ? { plus: outward, minus: inward } : { plus: inward, minus: outward } }),
+          sets: { path: 'form.back.room', ways: right ? 'plus' : 'minus' },
+        },
       ];
     };
     const joints = (['left', 'right', 'top', 'bottom'] as const).map((at) =>

@@ -79,7 +79,10 @@ export const plinth: StandKind<typeof schema> = {
       const name = `Bottom on the plinth’s ${end}`;
       const at = { x: 0, y: end === 'front' ? front + thickness / 2 : back - thickness / 2, z: height };
       const between = { id, name, a: into, b: SHELL.bottom, at };
-      const tie = end === 'front' ? fixed(between) : sliding(between, { y: travel });
+      const tie =
+        end === 'front'
+          ? fixed(between)
+          : { ...sliding(between, { y: travel }), sets: { path: 'form.stand.travel', ways: 'both' as const } };
       return { id, kind: 'screwed', name, into, from: SHELL.bottom, removed: [], added: [], ties: [tie] };
     });
     return {

@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest';
+import { bookcase, sideboard } from '../../../tests/fixtures/cases';
+import { boards, demoJob, jobOf, places, shop } from '../../../tests/fixtures/demo';
+import type { PieceInJob } from '../document/piece-in-job';
+import { drawView } from '../drawing/drawing';
+import { assembliesOf } from '../format/assemblies';
+import { fullSizeDrawings } from '../format/full-size';
+import { writePhrase } from '../measure/write-quantity';
+import type { CaseForm } from '../piece/case/form';
+import { deriveJob } from './derive-job';
+import { ownedChecks } from './shown-piece';
+
+const inJob = (form: CaseForm): PieceInJob => ({ ...demoJob('2-long-table'), use: 'stand', seatsAsked: null, form });
+
+function caseJob(form: CaseForm) {
+  const job = deriveJob({ document: jobOf(inJob(form)), shop, places, boards, layouts: [] });
+  if (!('pieces' in job)) throw new Error(JSON.stringify(job.problems));
+  const [own] = job.pieces;
+  if (own?.piece.build !== 'case') throw new Error('no case');
+  return { job, own, piece: own.piece };
+}
+
+describe.each<[string, CaseForm]>([
+  ['bookcase', bookcase],
+  ['sideboard', sideboard],
+])('a %s through the chain', (_, form) => {
+  const { job, own, piece } = caseJob(form);
+
+  it('nothing of the case itself stops the work', () => {
+    const stops = ownedChecks(job).filter(
+      ({ check }) => check.level === 'stop' && ['form', 'season', 'joints'].includes(check.step),
+    );
+    expect(stops.map(({ check }) => `${check.id}: ${writePhrase(check.sentence, { system: 'metric' })}`)).toEqual([]);
+  });
+
+  it('panels are glued up of strips, a sheet is bought, everything else is cut', () => {
+    const panels = own.demand.panels.map(({ id }) => id);
+    expect(panels).toEqual(expect.arrayContaining(['side-left', 'side-right', 'top', 'bottom']));
+    const asked = new Set([...panels, ...own.demand.parts.map(({ id }) => id)]);
+    for (const part of piece.parts) expect(asked.has(part.id), part.id).toBe(part.material === undefined);
+    expect(own.glueUps.map(({ panel }) => panel)).toEqual(panels);
+  });
+
+  it('its side is what the season is told by', () => {
+    expect(own.season.reference.width).toBe(form.depth);
+    expect(own.season.topWidth.wettest).toBeGreaterThan(form.depth);
+  });
+
+  it('the order of work has every part, and each operation after one that is there', () => {
+    const ids = new Set(job.operations.map(({ id }) => id));
+    for (const { after } of job.operations) for (const before of after) expect(ids.has(before)).toBe(true);
+    const worked = new Set(job.operations.flatMap(({ parts }) => parts));
+    for (const part of piece.parts) expect(worked.has(part.id), part.id).toBe(true);
+  });
+
+  it('is drawn from all sides with its clear spaces, and goes out at full size and as a cut list', () => {
+    for (const view of ['plan', 'front', 'end', 'apart', 'above'] as const)
+      expect(drawView(piece, view).shapes.length).toBeGreaterThan(0);
+    const high = drawView(piece, 'front').dimensions.filter(({ id }) => id.startsWith('high-'));
+    expect(high.map(({ value }) => value)).toEqual(piece.spaces.map((space) => space.high - space.low));
+    expect(fullSizeDrawings(piece, { system: 'metric' }).length).toBeGreaterThan(0);
+    const rows = assembliesOf(piece, own.demand).flatMap((assembly) => assembly.rows);
+    expect(rows.reduce((sum, { count }) => sum + count, 0)).toBeGreaterThanOrEqual(piece.parts.length - 1);
+  });
+});
+
+describe('what goes wrong with a case', () => {
+  const levelOf = (form: CaseForm, id: string) => caseJob(form).own.checks.find((check) => check.id === id)?.level;
+
+  it('shelves too long for books sag; a lip or a thicker board mends it', () => {
+    const long: CaseForm = { ...bookcase, width: 1000, inside: { ...bookcase.inside, thickness: 18 } };
+    expect(levelOf(long, 'stiffness.case-shelf')).toBe('stop');
+    const check = caseJob(long).own.checks.find(({ id }) => id === 'stiffness.case-shelf');
+    const lip = { depth: 38, thickness: 20 };
+    expect(check?.wayOut?.changes[0]).toEqual({ path: expect.stringMatching(/form\.inside\.lip$/), value: lip });
+    expect(levelOf({ ...long, inside: { ...long.inside, lip } }, 'stiffness.case-shelf')).not.toBe('stop');
+  });
+
+  it('a solid back glued all round fights', () => {
+    const fixed: CaseForm = { ...bookcase, back: { kind: 'panel', thickness: 12, hold: 'all-round', room: 0 } };
+    expect(levelOf(fixed, 'season.ties-1')).toBe('stop');
+    const free: CaseForm = { ...bookcase, width: 400, back: { kind: 'panel', thickness: 12, hold: 'middle', room: 6 } };
+    expect(levelOf(free, 'season.ties')).toBe('good');
+    expect(levelOf(free, 'season.slot:side-right/back')).not.toBe('stop');
+    const tight: CaseForm = { ...free, back: { kind: 'panel', thickness: 12, hold: 'middle', room: 1 } };
+    expect(levelOf(tight, 'season.slot:side-right/back')).toBe('stop');
+  });
+
+  it('a plinth with short slots fights', () => {
+    const short: CaseForm = {
+      ...sideboard,
+      stand: { kind: 'plinth', height: 90, thickness: 20, setBack: 20, travel: 3 },
+    };
+    const id = 'season.slot:plinth-back/bottom';
+    const stop = caseJob(short).own.checks.find((check) => check.id === id);
+    expect(stop?.level).toBe('stop');
+    const travel = stop?.wayOut?.changes[0]?.value;
+    expect(levelOf({ ...short, stand: { ...short.stand, travel } as CaseForm['stand'] }, id)).toBe('good');
+  });
+});
