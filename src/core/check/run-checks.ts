@@ -1,7 +1,9 @@
 import { apronsPushedAside } from './apron-bow';
 import { boardsAsDryAsTheAir } from './boards-and-air';
+import { gapsOfBack } from './case-back';
 import { shelvesOfCase } from './case-shelves';
 import { slotsOfCase } from './case-slots';
+import { tippingOfCase } from './case-tipping';
 import { glassInChannel, resinInChannel } from './channel';
 import { type CaseContext, type Check, type CheckContext, isOfCase, isOfTable, type TableContext } from './check';
 import { cutsInParts, partsInParts } from './collisions';
@@ -54,7 +56,12 @@ const OF_ALL: readonly ((context: CheckContext) => Check[])[] = [
 ];
 
 /** Of cases alone. */
-const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [shelvesOfCase, slotsOfCase];
+const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
+  shelvesOfCase,
+  tippingOfCase,
+  slotsOfCase,
+  gapsOfBack,
+];
 
 /** Of tables alone. */
 const OF_TABLES: readonly ((context: TableContext) => Check[])[] = [

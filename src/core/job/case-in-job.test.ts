@@ -76,6 +76,27 @@ describe('what goes wrong with a case', () => {
     expect(levelOf({ ...long, inside: { ...long.inside, lip } }, 'stiffness.case-shelf')).not.toBe('stop');
   });
 
+  it('boards of a back without gaps press on each other; the way out leaves enough', () => {
+    const gapless: CaseForm = { ...sideboard, back: { kind: 'boards', count: 10, thickness: 12, lap: 8, gap: 0 } };
+    const stop = caseJob(gapless).own.checks.find(({ id }) => id === 'season.back-gaps');
+    expect(stop?.level).toBe('stop');
+    const gap = Number(stop?.wayOut?.changes[0]?.value);
+    const mended: CaseForm = { ...gapless, back: { kind: 'boards', count: 10, thickness: 12, lap: 8, gap } };
+    expect(levelOf(mended, 'season.back-gaps')).toBe('good');
+  });
+
+  it('an empty bookcase is tipped by less than it is asked to stand, by hand: m · g · (reach − 5 % of its middle’s height) ÷ height', () => {
+    const { own, piece } = caseJob(bookcase);
+    const check = own.checks.find(({ id }) => id === 'stability.case-tips');
+    const weight = own.figures.find(({ id }) => id === 'weight')?.quantity.amount ?? 0;
+    // 300 deep and 1 800 high. The sheet, 6 of 42 kg and 147 behind the middle, draws the middle of all 20 back.
+    const about = (weight * 9.80665 * (130 - 0.05 * 900)) / 1800;
+    expect(check?.level).toBe('watch');
+    expect(check?.value.amount).toBeGreaterThan(about * 0.97);
+    expect(check?.value.amount).toBeLessThan(about * 1.03);
+    expect(piece.overall.height).toBe(1800);
+  });
+
   it('a solid back glued all round fights', () => {
     const fixed: CaseForm = { ...bookcase, back: { kind: 'panel', thickness: 12, hold: 'all-round', room: 0 } };
     expect(levelOf(fixed, 'season.ties-1')).toBe('stop');

@@ -1,0 +1,66 @@
+import { count, kilogram, mm, newton, say } from '../measure/quantity';
+import { GRAVITY, partWeight } from '../piece/weight';
+import { middleOf } from '../solid/convex';
+import { type CaseContext, type Check, judge } from './check';
+
+/** What a floor may slope, and a carpet give at its edge: so much in a hundred; a design figure, common practice. */
+const SLOPE = 0.05;
+const FIX =
+  'Fix it to the wall, by who knows the wall; where children are, always. A design check, not a test by a standard.';
+
+/**
+ * How a case stands empty, to the front and to the back: the push at its upper edge that tips it, and on a floor that slopes
+ * that way.
+ */
+export function tippingOfCase({ document, piece, season, species }: CaseContext): Check[] {
+  let [mass, y, z] = [0, 0, 0];
+  for (const part of piece.parts) {
+    const own = partWeight(part, species, season.glued.moisture);
+    const middle = middleOf(part.placed);
+    mass += own;
+    y += own * middle[1];
+    z += own * middle[2];
+  }
+  if (mass <= 0) return [];
+  const [middle, high] = [y / mass, z / mass];
+  const { height } = piece.overall;
+  // To the side that it stands nearer over.
+  const reach = Math.min(middle - piece.ground.low, piece.ground.high - middle);
+  // The floor's slope takes its share of the reach before anybody pushes.
+  const push = (mass * GRAVITY * Math.max(0, reach - SLOPE * high)) / height;
+  const asked = document.form.loads.push;
+  const level = reach <= SLOPE * high ? 'stop' : judge(push, asked, { sense: 'at-least' });
+  return [
+    {
+      id: 'stability.case-tips',
+      step: 'form',
+      // It is fixed to the wall where it must be: nothing of its form alone needs to change.
+      level: level === 'stop' && reach > SLOPE * high ? 'watch' : level,
+      sentence:
+        level === 'stop' && reach <= SLOPE * high
+          ? say`Empty, on a floor that slopes 5 in 100, it falls by itself.`
+          : say`Empty, on a floor that slopes 5 in 100, ${newton(push)} at its upper edge tip it; it is asked to stand ${newton(asked)}.`,
+      value: newton(push),
+      limit: newton(asked),
+      where: piece.over,
+      why: `Cases are climbed and leaned on, and a child hangs on a shelf. ${FIX}`,
+      school: 'Statics; ASTM F2057 and EN 14749 test clothing storage units',
+      figure: {
+        id: 'stability.case-tips',
+        label: 'Push that tips it, empty',
+        quantity: newton(push),
+        formula: 'm · g · (reach − slope · height of its middle) ÷ height',
+        inputs: [
+          { label: 'Weight', quantity: kilogram(mass) },
+          { label: 'Its middle to the edge it stands on', quantity: mm(reach) },
+          { label: 'Its middle over the floor', quantity: mm(high) },
+          { label: 'Height', quantity: mm(height) },
+          { label: 'Slope in a hundred', quantity: count(SLOPE * 100) },
+        ],
+        source: 'statics',
+        limits: FIX,
+      },
+      wayOut: { say: say`Fix it to the wall, or make it deeper or lower`, changes: [] },
+    },
+  ];
+}
