@@ -101,6 +101,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   back: 'back',
   'back-panel': 'back',
   plinth: 'plinth',
+  lip: 'lip',
 };
 
 /** Parts that have a word of their own among those of their kind. */

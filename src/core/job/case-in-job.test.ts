@@ -10,6 +10,9 @@ import type { CaseForm } from '../piece/case/form';
 import { deriveJob } from './derive-job';
 import { ownedChecks } from './shown-piece';
 
+/** Birch plywood. */
+const SHEET = 'plywood-birch';
+
 const inJob = (form: CaseForm): PieceInJob => ({ ...demoJob('2-long-table'), use: 'stand', seatsAsked: null, form });
 
 function caseJob(form: CaseForm) {
@@ -61,6 +64,20 @@ describe.each<[string, CaseForm]>([
     expect(fullSizeDrawings(piece, { system: 'metric' }).length).toBeGreaterThan(0);
     const rows = assembliesOf(piece, own.demand).flatMap((assembly) => assembly.rows);
     expect(rows.reduce((sum, { count }) => sum + count, 0)).toBeGreaterThanOrEqual(piece.parts.length - 1);
+  });
+});
+
+describe('of sheet stock', () => {
+  const sheets = { ...inJob(bookcase), species: SHEET };
+  const job = deriveJob({ document: jobOf(sheets), shop, places, boards, layouts: [] });
+  if (!('pieces' in job)) throw new Error(JSON.stringify(job.problems));
+  const [own] = job.pieces;
+
+  it('nothing is glued up, every part is cut from sheets, and nothing fights', () => {
+    expect(own?.demand.panels).toEqual([]);
+    expect(own?.glueUps).toEqual([]);
+    expect(own?.demand.parts.every(({ sheet }) => sheet)).toBe(true);
+    expect(own?.restraint.traps).toEqual([]);
   });
 });
 

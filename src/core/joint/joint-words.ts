@@ -345,6 +345,16 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`A back of solid boards is never glued in: each board is held in its middle alone.`,
   },
+  'glued-edge': {
+    name: 'Glued along the edge',
+    rule: say`Grain along grain, so that glue alone holds it; the lip stands under the shelf and bends with it.`,
+    mark: say`A pencil line along the shelf, the lip flush with its front edge or a hair behind it.`,
+    order: [
+      say`Joint the lip’s upper edge straight and square.`,
+      say`Glue it to the shelf before that goes into the case; clamps every ${mm(200)}.`,
+    ],
+    caution: say`Cut it to the clear length last: it must not keep the shelf out of its housings.`,
+  },
   'panel-groove': {
     name: 'Panel in a groove',
     rule: say`A tongue a third of the panel thick; the groove as deep as the tongue is long, the panel free in it across its grain.`,

@@ -109,6 +109,7 @@ export type JointKind =
   | 'rabbet'
   | 'housing'
   | 'back-rabbet'
+  | 'glued-edge'
   /** The seat of a fastener of the top. */
   | 'hold';
 

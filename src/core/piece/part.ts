@@ -57,7 +57,8 @@ export type PartKind =
   | 'case-shelf'
   | 'back'
   | 'back-panel'
-  | 'plinth';
+  | 'plinth'
+  | 'lip';
 
 /** What is bought in and not made of the job's wood. */
 export type Material = 'steel' | 'glass' | 'resin' | 'sheet';

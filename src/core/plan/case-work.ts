@@ -63,6 +63,16 @@ export function planCase({ document, piece, glueUps, glue, boards, resaw }: Plan
       'A guide clamped at both ends; stops where the housing ends. The cutter takes no more than its own diameter at once.',
       [...shell, ...within],
     );
+  const lips = ids('lip');
+  if (lips.length > 0)
+    then(
+      'lips',
+      'Glue the lips under the front edges of the shelves',
+      0.3 * lips.length,
+      glue.clampFor / 60,
+      `Cauls along the lip; cut to the clear length last. ${glue.caution}`,
+      [...lips, ...ids('case-shelf')],
+    );
   then(
     'dry-fit',
     'Put the carcass together dry; check its diagonals, fit every shelf to its housing',

@@ -1,12 +1,13 @@
 import ManifoldModule from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { bookcase, caseInSeason, caseOf, sideboard } from '../../../../tests/fixtures/cases';
+import { read } from '../../decision/issues';
 import { partMeshes } from '../../drawing/part-meshes';
 import { caseDovetails, layOutDovetails, usualTails } from '../../joint/case-dovetails';
 import { volumeOf } from '../../solid/convex';
 import type { CasePiece } from '../piece';
 import { findPart } from '../piece';
-import type { CaseForm } from './form';
+import { type CaseForm, CaseFormSchema, type Cell } from './form';
 
 type Library = Awaited<ReturnType<typeof ManifoldModule>>;
 let library: Library;
@@ -67,6 +68,26 @@ describe('spaces again and again', () => {
   });
 });
 
+describe('what a case may be', () => {
+  const withCells = (cells: CaseForm['inside']['cells']) =>
+    read(CaseFormSchema, { ...bookcase, inside: { ...bookcase.inside, cells } }, 'form');
+  const [all, first, ...rest] = bookcase.inside.cells as [Cell, Cell, ...Cell[]];
+
+  it('is read as it is written', () => {
+    expect(read(CaseFormSchema, sideboard, 'form')).toEqual({ value: sideboard });
+  });
+
+  it.each<[string, Cell[]]>([
+    ['two spaces of one id', [all, first, first, ...rest]],
+    ['no space that is all of the inside', [first, ...rest]],
+    ['a space of one that is not there', [all, { ...first, of: 'nowhere' }, ...rest]],
+    ['spaces that are part of each other', [all, { ...first, of: 's2' }, { ...first, id: 's2', of: first.id }]],
+  ])('%s: refused with its place', (_, cells) => {
+    const refused = withCells(cells);
+    expect('problems' in refused && [...new Set(refused.problems.map(({ where }) => where))]).toEqual(['inside.cells']);
+  });
+});
+
 describe('through dovetails', () => {
   const layout = layOutDovetails({ width: 450, thickness: 22, tails: 8, pin: 11, slope: 1 / 8 });
   it('are equal from half pin to half pin', () => {
@@ -123,6 +144,7 @@ describe.each<[string, CaseForm]>([
       back: { kind: 'open' },
     },
   ],
+  ['bookcase with lips', { ...bookcase, inside: { ...bookcase.inside, lip: { depth: 38, thickness: 20 } } }],
   ['sideboard', sideboard],
   ['sideboard in rabbets', { ...sideboard, carcass: { ...sideboard.carcass, corner: { kind: 'rabbets' } } }],
 ])('%s', (_, form) => {

@@ -29,6 +29,17 @@ export const CellSchema = v.object({
 });
 export type Cell = v.InferOutput<typeof CellSchema>;
 
+/** Up from a space through those that it is part of, one comes to all of the inside. */
+function reachesRoot(cell: Cell, cells: readonly Cell[]): boolean {
+  let at: Cell | undefined = cell;
+  for (let steps = 0; at && steps <= cells.length; steps += 1) {
+    const { of }: Cell = at;
+    if (of === null) return true;
+    at = cells.find(({ id }) => id === of);
+  }
+  return false;
+}
+
 /** How a case is composed: a carcass, the spaces in it, its back, and what it stands on. */
 export const CaseFormSchema = v.object({
   build: v.literal('case'),
@@ -45,7 +56,20 @@ export const CaseFormSchema = v.object({
   inside: v.object({
     /** Uprights and shelves. */
     thickness: length(9, 60),
-    cells: v.pipe(v.array(CellSchema), v.minLength(1), v.maxLength(200)),
+    cells: v.pipe(
+      v.array(CellSchema),
+      v.minLength(1),
+      v.maxLength(200),
+      v.check((cells) => new Set(cells.map(({ id }) => id)).size === cells.length, 'two spaces have one id'),
+      v.check(
+        (cells) => cells.filter(({ of }) => of === null).length === 1,
+        'one space, and only one, is all of the inside',
+      ),
+      v.check(
+        (cells) => cells.every((cell) => reachesRoot(cell, cells)),
+        'a space must be part of another that is there, and not of itself',
+      ),
+    ),
     /** Glued under the front edge of every shelf; null where there is none. */
     lip: v.optional(v.nullable(v.object({ depth: length(15, 120), thickness: length(9, 60) })), null),
   }),

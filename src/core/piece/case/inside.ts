@@ -1,5 +1,6 @@
 import { HOUSING_STOP, housing, housingDepth } from '../../joint/housing';
 import type { Joint } from '../../joint/joint';
+import { fixed } from '../../restraint/tie';
 import { squareFrame } from '../../solid/frame';
 import type { Draft, Fitting } from '../part';
 import type { Unbuildable } from '../unbuildable';
@@ -162,7 +163,10 @@ export function planInside(given: {
         }),
       );
     });
-    if (!upright) bends(id, `${name}, fixed`, to - from, deep);
+    if (!upright) {
+      bends(id, `${name}, fixed`, to - from, deep);
+      lipUnder(id, name, { left: from, right: to, under: at });
+    }
     return id;
   }
 
@@ -191,7 +195,34 @@ export function planInside(given: {
       });
       pins += 4;
       bends(own, `${name}, on pins`, wide, deep);
+      const middle = (space.left + space.right) / 2;
+      lipUnder(own, name, { left: middle - wide / 2, right: middle + wide / 2, under: z - thickness / 2 });
     }
+  }
+
+  /** Glued under the front edge of a shelf, between its ends. */
+  function lipUnder(shelf: string, name: string, at: { left: number; right: number; under: number }): void {
+    if (!lip) return;
+    const id = `lip-${shelf}`;
+    const middle = { x: (at.left + at.right) / 2, y: y[0] + lip.thickness / 2, z: at.under - lip.depth / 2 };
+    drafts.push({
+      id,
+      name: `Lip of ${name.toLowerCase()}`,
+      kind: 'lip',
+      grade: 'one-face',
+      size: { length: at.right - at.left, width: lip.depth, thickness: lip.thickness },
+      frame: squareFrame([middle.x, middle.y, middle.z], { length: 'x', width: 'z', thickness: 'y' }),
+    });
+    const joint = { id: `${shelf}/${id}`, name: `Lip under ${name.toLowerCase()}` };
+    joints.push({
+      ...joint,
+      kind: 'glued-edge',
+      into: shelf,
+      from: id,
+      removed: [],
+      added: [],
+      ties: [fixed({ ...joint, a: shelf, b: id, at: { ...middle, z: at.under } })],
+    });
   }
 
   function bends(part: string, words: string, span: number, breadth: number): void {
