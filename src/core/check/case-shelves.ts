@@ -2,9 +2,8 @@ import { mm, movement, say } from '../measure/quantity';
 import { woodOf } from '../piece/part';
 import { findPart } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
-import { bendingStress } from './beam';
 import { type CaseContext, type Check, judge, WORKING_STRESS_SCHOOL } from './check';
-import { shelfSag, shelfSecondMoment } from './shelf-beam';
+import { shelfModulus, shelfSag } from './shelf-beam';
 import { CREEP, SAG_PER_SPAN, STRESS_FACTOR, WATCHED } from './stiffness';
 
 const CAUTION = 'A design figure for clear, straight-grained wood; not a certification.';
@@ -31,11 +30,7 @@ export function shelvesOfCase(context: CaseContext): Check[] {
     const limit = span.span * SAG_PER_SPAN;
     const thicker = Math.ceil(span.thickness * Math.cbrt(sag / (WATCHED * limit)) + 1);
     const moment = (perMm * span.span ** 2) / 8;
-    const section = { breadth: span.breadth, depth: span.thickness, modulus: wood.modulusOfElasticity };
-    // At the farther edge of what bends as one; without a lip that of the shelf itself.
-    const stress = span.lip
-      ? (moment * (span.thickness + span.lip.depth)) / shelfSecondMoment(span)
-      : bendingStress(section, moment);
+    const stress = moment / shelfModulus(span);
     const working = wood.modulusOfRupture / STRESS_FACTOR;
     const where = spans.map(({ part: id }) => id);
     const words = spans.length === 1 ? span.words : `${span.words}, and ${spans.length - 1} like it`;
@@ -71,12 +66,13 @@ export function shelvesOfCase(context: CaseContext): Check[] {
             { label: 'Clear between its ends L', quantity: mm(span.span) },
             { label: 'Wide', quantity: mm(span.breadth) },
             { label: 'Thick', quantity: mm(span.thickness) },
+            ...(span.lip ? [{ label: 'Lip, deep', quantity: mm(span.lip.depth) }] : []),
             { label: 'On a metre of it', quantity: newton(span.load) },
             { label: 'E', quantity: megapascal(wood.modulusOfElasticity) },
             { label: 'At once', quantity: movement(once) },
           ],
           source: `Roark, beam formulas with shear (G = E/16); species table; creep × ${CREEP}, Wood Handbook ch. 5`,
-          limits: CAUTION,
+          limits: span.lip ? `A lip at one edge lets the shelf twist a little, which is left out. ${CAUTION}` : CAUTION,
         },
         ...ways,
       },

@@ -10,20 +10,27 @@ const sectionOf = ({ breadth, thickness }: Board, modulus: number): BeamSection 
 });
 
 /** Second moment of a shelf with the lip that is glued under its edge, bent as one section, mm⁴: each about their common middle. */
-export function shelfSecondMoment(board: Board): number {
+export const shelfSecondMoment = (board: Board): number => asOneSection(board).moment;
+
+/** What bends over how far its farther edge is from the middle, mm³. */
+export function shelfModulus(board: Board): number {
+  const { moment, farther } = asOneSection(board);
+  return moment / farther;
+}
+
+function asOneSection(board: Board): { moment: number; farther: number } {
   const { breadth, thickness, lip } = board;
   const alone = secondMoment(sectionOf(board, 1));
-  if (!lip) return alone;
+  if (!lip) return { moment: alone, farther: thickness / 2 };
   const [upper, lower] = [breadth * thickness, lip.thickness * lip.depth];
   // From the lower edge of the lip.
   const [up, low] = [lip.depth + thickness / 2, lip.depth / 2];
   const middle = (upper * up + lower * low) / (upper + lower);
-  return (
-    alone +
-    upper * (up - middle) ** 2 +
-    secondMoment({ breadth: lip.thickness, depth: lip.depth, modulus: 1 }) +
-    lower * (low - middle) ** 2
-  );
+  const ofLip = secondMoment({ breadth: lip.thickness, depth: lip.depth, modulus: 1 });
+  return {
+    moment: alone + upper * (up - middle) ** 2 + ofLip + lower * (low - middle) ** 2,
+    farther: Math.max(middle, lip.depth + thickness - middle),
+  };
 }
 
 /**
