@@ -1,6 +1,7 @@
 import { apronsPushedAside } from './apron-bow';
 import { boardsAsDryAsTheAir } from './boards-and-air';
 import { gapsOfBack } from './case-back';
+import { rackingOfCase } from './case-racking';
 import { shelvesOfCase } from './case-shelves';
 import { slotsOfCase } from './case-slots';
 import { tippingOfCase } from './case-tipping';
@@ -58,6 +59,7 @@ const OF_ALL: readonly ((context: CheckContext) => Check[])[] = [
 /** Of cases alone. */
 const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   shelvesOfCase,
+  rackingOfCase,
   tippingOfCase,
   slotsOfCase,
   gapsOfBack,

@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import { bookcase, caseOf, sideboard } from '../../../tests/fixtures/cases';
+import type { CaseForm } from '../piece/case/form';
+import { frameOfCase } from './case-racking';
+import { solveFrame } from './plane-frame';
+
+const swayOf = (form: CaseForm) => {
+  const made = frameOfCase(caseOf(form), 12_000, 100);
+  return made ? (solveFrame(made.frame)?.[made.pushed]?.[0] ?? Number.NaN) : Number.NaN;
+};
+/** Two sides, top and bottom, nothing between. */
+const portal: CaseForm = {
+  ...bookcase,
+  inside: { ...bookcase.inside, cells: [{ id: 'all', of: null, divided: 'not', clear: null, share: 1, loose: 0 }] },
+  back: { kind: 'open' },
+  stand: { kind: 'sides', lift: 0 },
+};
+
+describe('a case as a frame', () => {
+  it('four equal boards bend each about its middle: P·h²·(h + b)/(24EI)', () => {
+    // Statics: every board is bent the other way beyond its middle, so that each half is a beam held at its corner.
+    const [h, b] = [1800 - 20, 900 - 20];
+    const second = (300 * 20 ** 3) / 12;
+    const bending = (100 * h ** 2 * (h + b)) / (24 * 12_000 * second);
+    const sway = swayOf(portal);
+    expect(sway).toBeGreaterThan(bending * 0.98);
+    expect(sway).toBeLessThan(bending * 1.02);
+  });
+
+  it('every shelf that is joined makes it stiffer, loose ones do not', () => {
+    const shelves = { ...portal, inside: bookcase.inside };
+    expect(swayOf(shelves)).toBeLessThan(swayOf(portal) / 5);
+    const loose = { ...portal, inside: { ...portal.inside, cells: [{ ...portal.inside.cells[0]!, loose: 4 }] } };
+    expect(swayOf(loose)).toBeCloseTo(swayOf(portal), 9);
+  });
+
+  it('uprights help a wide case', () => {
+    const [all] = sideboard.inside.cells;
+    const open = { ...sideboard, inside: { ...sideboard.inside, cells: [{ ...all!, divided: 'not' as const }] } };
+    expect(swayOf(sideboard)).toBeLessThan(swayOf(open) / 2);
+  });
+});

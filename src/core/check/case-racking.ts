@@ -1,0 +1,122 @@
+import { mm, movement, say } from '../measure/quantity';
+import type { Part } from '../piece/part';
+import { type CasePiece, findPart } from '../piece/piece';
+import { type CaseContext, type Check, judge, softestOf } from './check';
+import { type PlaneFrame, solveFrame } from './plane-frame';
+
+/** In the plane of a thin sheet, MPa; plywood and fibreboard, Wood Handbook ch. 12, from memory. */
+const SHEET_SHEAR = 600;
+/** A case that goes farther than this share of its height binds doors and works its joints loose; common practice. */
+const SWAY = 1 / 200;
+
+/**
+ * The boards of a case that are joined to one another, from the front, as a frame with stiff joints: pushed sideways at its
+ * upper edge, its lower ends resting on the floor. N, mm, MPa
+ */
+export function frameOfCase(
+  piece: CasePiece,
+  modulus: number,
+  push: number,
+): { frame: PlaneFrame; pushed: number } | null {
+  const nodes: [number, number][] = [];
+  const node = (x: number, z: number): number => {
+    const known = nodes.findIndex((own) => Math.hypot(own[0] - x, own[1] - z) < 1);
+    return known >= 0 ? known : nodes.push([x, z]) - 1;
+  };
+  const upright = (part: Part) => Math.abs(part.frame.length[2]) > 0.9;
+  const level = (part: Part) => Math.abs(part.frame.length[0]) > 0.9;
+  /** Places along each board where another is joined to it. */
+  const along = new Map<string, number[]>();
+  const meets = (part: Part, place: number) => along.set(part.id, [...(along.get(part.id) ?? []), place]);
+  for (const { into, from } of piece.joints) {
+    const [a, b] = [findPart(piece, into), findPart(piece, from)];
+    if (!a || !b) continue;
+    const [post, rail] = upright(a) && level(b) ? [a, b] : upright(b) && level(a) ? [b, a] : [];
+    if (!post || !rail || post.kind === 'back' || post.kind === 'back-panel' || post.kind === 'sheet') continue;
+    meets(post, rail.frame.at[2]);
+    meets(rail, post.frame.at[0]);
+  }
+  const members: PlaneFrame['members'][number][] = [];
+  for (const [id, places] of along) {
+    const part = findPart(piece, id);
+    if (!part) continue;
+    const standing = upright(part);
+    // A side that runs down stands on the floor.
+    const foot = standing && part.frame.at[2] - part.shoulderLength / 2 < 1 ? [0] : [];
+    const sorted = [...new Set([...foot, ...places])].sort((p, q) => p - q);
+    const { width: breadth, thickness } = part.size;
+    sorted.slice(1).forEach((to, i) => {
+      const before = sorted[i] ?? to;
+      const [a, b] = standing
+        ? [node(part.frame.at[0], before), node(part.frame.at[0], to)]
+        : [node(before, part.frame.at[2]), node(to, part.frame.at[2])];
+      if (a !== b)
+        members.push({ from: a, to: b, area: breadth * thickness, second: (breadth * thickness ** 3) / 12, modulus });
+    });
+  }
+  if (nodes.length < 3) return null;
+  const lowest = Math.min(...nodes.map(([, z]) => z));
+  const highest = Math.max(...nodes.map(([, z]) => z));
+  const held = nodes.flatMap(([, z], i) => (z - lowest < 1 ? [i] : []));
+  const pushed = nodes.findIndex(([x, z]) => highest - z < 1 && x === Math.min(...nodes.map(([own]) => own)));
+  return { frame: { nodes, members, held, loads: [{ node: pushed, force: [push, 0] }] }, pushed };
+}
+
+/**
+ * How far a case goes sideways when it is pushed at its upper edge: its boards as a frame, and a sheet behind that is fixed all
+ * round as a panel in shear beside it, G·t·width ÷ height. Backs of boards and panels that are free to move count for nothing.
+ */
+export function rackingOfCase(context: CaseContext): Check[] {
+  const { piece, document } = context;
+  const { push } = document.form.loads;
+  const boards = piece.parts.filter(({ kind }) =>
+    ['side', 'case-top', 'case-bottom', 'upright', 'case-shelf'].includes(kind),
+  );
+  const where = boards.map(({ id }) => id);
+  const { modulusOfElasticity: modulus } = softestOf(context, where);
+  const made = frameOfCase(piece, modulus, 1);
+  const moved = made && solveFrame(made.frame)?.[made.pushed]?.[0];
+  if (!moved || !Number.isFinite(moved)) return [];
+  const { back } = document.form;
+  const sheet = back.kind === 'sheet' ? piece.parts.find(({ kind }) => kind === 'sheet') : undefined;
+  const shear = sheet ? (SHEET_SHEAR * sheet.size.thickness * sheet.size.width) / sheet.size.length : 0;
+  const value = push / (1 / moved + shear);
+  const limit = piece.overall.height * SWAY;
+  const newton = (amount: number) => ({ amount, unit: 'newton' as const });
+  return [
+    {
+      id: 'stiffness.case-sway',
+      step: 'form',
+      level: judge(value, limit, { sense: 'at-most' }) === 'good' ? 'good' : 'watch',
+      sentence: say`Pushed along at its upper edge it goes ${movement(value)} sideways; a two-hundredth of its height is ${movement(limit)}.`,
+      value: movement(value),
+      limit: movement(limit),
+      where,
+      why: 'A case that racks binds its doors and drawers and works its joints loose. Housings give more than the stiff joints that are computed.',
+      school: 'A two-hundredth of the height, common practice',
+      figure: {
+        id: 'stiffness.case-sway',
+        label: 'Sideways at its upper edge',
+        quantity: movement(value),
+        formula: 'push ÷ (stiffness of the boards as a frame + G·t·width ÷ height of a sheet behind)',
+        inputs: [
+          { label: 'Push', quantity: newton(push) },
+          { label: 'Of the boards alone', quantity: movement(push * moved) },
+          ...(sheet ? [{ label: 'Sheet, thick', quantity: mm(sheet.size.thickness) }] : []),
+          { label: 'E', quantity: { amount: modulus, unit: 'megapascal' as const } },
+          ...(sheet
+            ? [{ label: 'G of the sheet', quantity: { amount: SHEET_SHEAR, unit: 'megapascal' as const } }]
+            : []),
+        ],
+        source:
+          'Direct stiffness of plane frames; a panel in shear (any textbook); G from memory of Wood Handbook ch. 12',
+        limits:
+          'Joints taken as stiff, the sheet as fixed all round and not bulging. Backs of boards count for nothing.',
+      },
+      wayOut: {
+        say: say`Fix a sheet behind, all round`,
+        changes: [{ path: 'form.back', value: { kind: 'sheet', thickness: 6 } }],
+      },
+    },
+  ];
+}
