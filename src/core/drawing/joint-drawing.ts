@@ -105,7 +105,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
 };
 
 /** Parts that have a word of their own among those of their kind. */
-const OWN_WORDS: Readonly<Record<string, string>> = { arm: 'arm', tusk: 'tusk' };
+const OWN_WORDS: Readonly<Record<string, string>> = { arm: 'arm', tusk: 'tusk', back: 'back' };
 
 function familyWords({ kind, hold }: Joint, into: Part, from: Part): string {
   const word = (part: Part) => OWN_WORDS[part.id.split('-', 1)[0] ?? ''] ?? KIND_WORDS[part.kind];
