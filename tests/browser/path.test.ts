@@ -55,7 +55,7 @@ describe('from a room to a cut board', () => {
 
     await goTo(page, 'form');
     await fill(page, 'Thickness', '30');
-    await reads(page, 'h1', /Form/);
+    await reads(page, 'h1', /^Form$/);
     await saved(page);
     expect(await page.$$('svg [data-part="top"]')).not.toHaveLength(0);
 

@@ -73,7 +73,7 @@ export function FormStep() {
   return (
     <StepFrame
       step="form"
-      title="TableForm"
+      title="Form"
       views={views.bar}
       drawing={<PieceDrawing view={views.value} drags={drags} />}
       lead={

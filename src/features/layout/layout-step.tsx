@@ -73,7 +73,7 @@ export function LayoutStep() {
         !layout ? (
           <p className="p-6">
             {boards.length === 0
-              ? `There is no ${species.commonName} on the rack. Add boards on the Rack page, or choose another wood in the step TableForm.`
+              ? `There is no ${species.commonName} on the rack. Add boards on the Rack page, or choose another wood in the step Form.`
               : 'The first layout is being searched …'}
           </p>
         ) : (

@@ -67,7 +67,7 @@ export function layoutChecks(
                 say: say`Take the ${sets.map((kind) => `${kind.replace('-', ' ')}s`).join(' and ')} from several boards`,
                 changes: [{ path: 'layout.oneBoard', value: oneBoard.filter((kind) => !sets.includes(kind)) }],
               }
-            : { say: say`Add boards to the rack, or change sizes or species in the step TableForm`, changes: [] },
+            : { say: say`Add boards to the rack, or change sizes or species in the step Form`, changes: [] },
     },
   ];
 }
