@@ -5,6 +5,7 @@ import type { PieceInJob } from '../document/piece-in-job';
 import { drawView } from '../drawing/drawing';
 import { assembliesOf } from '../format/assemblies';
 import { fullSizeDrawings } from '../format/full-size';
+import { readJobFile, writeJobFile } from '../format/job-file';
 import { writePhrase } from '../measure/write-quantity';
 import type { CaseForm } from '../piece/case/form';
 import { deriveJob } from './derive-job';
@@ -134,5 +135,12 @@ describe('what goes wrong with a case', () => {
     expect(stop?.level).toBe('stop');
     const travel = stop?.wayOut?.changes[0]?.value;
     expect(levelOf({ ...short, stand: { ...short.stand, travel } as CaseForm['stand'] }, id)).toBe('good');
+  });
+});
+
+describe('a job with a case', () => {
+  it('is refused as it is read, with its place, until all of its chain is there', () => {
+    const read = readJobFile(writeJobFile(jobOf(inJob(bookcase)), []));
+    expect('problems' in read && read.problems.map(({ where }) => where)).toEqual(['job.pieces.0.form.build']);
   });
 });
