@@ -1,7 +1,7 @@
 import type { PieceInJob } from '../document/piece-in-job';
 import { madeParts } from '../piece/material';
 import type { Piece } from '../piece/piece';
-import type { Operation } from './operation';
+import { type Operation, operationList } from './operation';
 
 interface FinishWork {
   name: string;
@@ -101,17 +101,7 @@ export function finishing(
 ): { operations: Operation[]; before: string[] } {
   const { document, piece, area, sanded } = given;
   const all = madeParts(piece).map((part) => part.id);
-  const operations: Operation[] = [];
-  const add = (
-    id: string,
-    name: string,
-    group: Operation['group'],
-    work: number,
-    wait: number,
-    after: readonly string[],
-    caution: string,
-    parts: readonly string[],
-  ) => operations.push({ id, name, group, work, wait, after, caution, parts });
+  const { operations, add } = operationList();
 
   const finish = FINISHES[document.plan.finish];
   const grits = GRITS[finish.sandedTo];

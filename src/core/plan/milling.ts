@@ -1,5 +1,5 @@
 import type { ResawWork } from '../layout/resaw-work';
-import type { Operation } from './operation';
+import { type Operation, operationList } from './operation';
 
 /** Resting before final size, days' hours: freshly planed stock moves (common practice). */
 const REST_AFTER_ROUGHING = 72;
@@ -7,17 +7,7 @@ const REST_AFTER_ROUGHING = 72;
 /** From boards to milled stock; everything after it comes after `final-mill`. */
 export function milling(given: { boards: number; resaw: ResawWork; parts: readonly string[] }): Operation[] {
   const { boards, resaw, parts: all } = given;
-  const operations: Operation[] = [];
-  const add = (
-    id: string,
-    name: string,
-    group: Operation['group'],
-    work: number,
-    wait: number,
-    after: readonly string[],
-    caution: string,
-    parts: readonly string[],
-  ) => operations.push({ id, name, group, work, wait, after, caution, parts });
+  const { operations, add } = operationList();
 
   add(
     'crosscut',

@@ -41,3 +41,21 @@ export interface Operation {
   caution: string;
   parts: readonly string[];
 }
+
+/** Operations as they are put down, one after another. */
+export function operationList() {
+  const operations: Operation[] = [];
+  const add = (
+    id: string,
+    name: string,
+    group: Operation['group'],
+    work: number,
+    wait: number,
+    after: readonly string[],
+    caution: string,
+    parts: readonly string[],
+  ) => {
+    operations.push({ id, name, group, work, wait, after, caution, parts });
+  };
+  return { operations, add };
+}

@@ -5,7 +5,7 @@ import { HOLDS } from '../piece/table/holds/hold';
 import { baseWork } from './base-work';
 import { finishing } from './finishing';
 import { milling } from './milling';
-import type { Operation, PlanGiven, WorkGiven } from './operation';
+import { type Operation, operationList, type PlanGiven, type WorkGiven } from './operation';
 import { topWork } from './top-work';
 
 /** What is fitted, marked from one another and cut while nothing is finished yet, one after the other. */
@@ -93,17 +93,7 @@ export function planTable(given: WorkGiven & PlanGiven): Operation[] {
   const top = piece.top.parts;
   const all = madeParts(piece).map((part) => part.id);
   const area = (piece.overall.length * piece.overall.width) / 1e6;
-  const operations: Operation[] = [];
-  const add = (
-    id: string,
-    name: string,
-    group: Operation['group'],
-    work: number,
-    wait: number,
-    after: readonly string[],
-    caution: string,
-    parts: readonly string[],
-  ) => operations.push({ id, name, group, work, wait, after, caution, parts });
+  const { operations, add } = operationList();
 
   operations.push(...milling({ boards, resaw, parts: all }));
   const { operations: ofTop, last: topDone } = topWork(given, ['final-mill']);
