@@ -4,6 +4,7 @@ import { bookcase, caseInSeason, caseOf, sideboard } from '../../../../tests/fix
 import { read } from '../../decision/issues';
 import { partMeshes } from '../../drawing/part-meshes';
 import { caseDovetails, layOutDovetails, usualTails } from '../../joint/case-dovetails';
+import { writePhrase } from '../../measure/write-quantity';
 import { volumeOf } from '../../solid/convex';
 import type { CasePiece } from '../piece';
 import { findPart } from '../piece';
@@ -65,6 +66,20 @@ describe('spaces again and again', () => {
     const tight = caseOf({ ...sideboard, inside: { ...sideboard.inside, cells } });
     expect(tight.problems.map(({ where }) => where)).toContain('form.inside.cells');
     expect(tight.parts.some(({ kind }) => kind === 'upright')).toBe(false);
+  });
+});
+
+describe('clear sizes of their own for every space', () => {
+  const cells = sideboard.inside.cells.map((cell) => (cell.of === 'all' ? { ...cell, clear: 400 } : cell));
+  const problems = caseOf({ ...sideboard, inside: { ...sideboard.inside, cells } }).problems;
+
+  it('say what they leave over, instead of giving it to one of them unsaid', () => {
+    // 1 400 − 2 · 22 − 2 · 20 − 3 · 400.
+    expect(
+      problems.map(({ problem }) =>
+        typeof problem === 'string' ? problem : writePhrase(problem, { system: 'metric' }),
+      ),
+    ).toEqual(['The clear sizes of a space leave 116 mm of it over.']);
   });
 });
 

@@ -1,5 +1,6 @@
 import { HOUSING_STOP, housing, housingDepth } from '../../joint/housing';
 import type { Joint } from '../../joint/joint';
+import { mm, say } from '../../measure/quantity';
 import { fixed } from '../../restraint/tie';
 import { squareFrame } from '../../solid/frame';
 import type { Draft, Fitting } from '../part';
@@ -39,8 +40,9 @@ export interface InsidePlan {
   spaces: ReadonlyMap<string, Space>;
 }
 
-/** Less than this is no space, mm. */
+/** Less than this is no space, and more than that is not lost in making it, mm. */
 const LEAST = 20;
+const LEFT_OVER = 0.5;
 /** Loose shelves are so much shorter than their space at both ends together, and so much shallower behind. mm */
 const LOOSE = { ends: 2, behind: 2 };
 
@@ -99,11 +101,18 @@ export function planInside(given: {
       spaces.set(cell.id, space);
       return;
     }
+    if (shares === 0 && left > LEFT_OVER) {
+      problems.push({
+        problem: say`The clear sizes of a space leave ${mm(left)} of it over.`,
+        where: 'form.inside.cells',
+        wayOut: 'Leave one of them to follow, or make them larger.',
+      });
+    }
     let at = from;
     let before: string | null = null;
     const within = new Set([...above, cell.id]);
     parts.forEach((part, i) => {
-      // What no share takes is left to the last of them.
+      // What is left over is drawn with the last of them.
       const size = part.clear ?? (left * part.share) / shares;
       const end = i === parts.length - 1 ? to : at + size;
       const next = i === parts.length - 1 ? null : board(upright, space, end);
