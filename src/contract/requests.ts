@@ -3,6 +3,7 @@ import {
   BoardReadingSchema,
   BoardSchema,
   BriefSchema,
+  canStartSo,
   JobDocumentSchema,
   KeptLayoutSchema,
   LayoutSchema,
@@ -22,25 +23,35 @@ const revision = v.pipe(
 );
 const uuid = v.pipe(v.string(), v.uuid('this is not the id of a place'));
 
-export const NewJobRequest = v.object({
-  name,
-  client: line(120),
-  brief: BriefSchema,
-  /** Null: the wood that the rack gives all of it of. */
-  species: v.optional(v.nullable(v.pipe(line(80), v.nonEmpty('a species is needed'))), null),
-  homePlaceId: uuid,
-  startOn: day,
-  start: v.optional(v.picklist(START_NAMES), 'dining'),
-  /** How many alike. */
-  count: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(60)), 1),
-  /** In round figures of these. */
-  units: v.optional(v.picklist(['metric', 'inch']), 'metric'),
-  /** Of what has a size of its own, mm; null: the usual one. */
-  size: v.optional(
-    v.nullable(v.object({ length: length(150, 6000), width: length(150, 3000), height: length(150, 1500) })),
-    null,
+export const NewJobRequest = v.pipe(
+  v.object({
+    name,
+    client: line(120),
+    brief: BriefSchema,
+    /** Null: the wood that the rack gives all of it of. */
+    species: v.optional(v.nullable(v.pipe(line(80), v.nonEmpty('a species is needed'))), null),
+    homePlaceId: uuid,
+    startOn: day,
+    start: v.optional(v.picklist(START_NAMES), 'dining'),
+    /** How many alike. */
+    count: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(60)), 1),
+    /** In round figures of these. */
+    units: v.optional(v.picklist(['metric', 'inch']), 'metric'),
+    /** Of what has a size of its own, mm; null: the usual one. */
+    size: v.optional(
+      v.nullable(v.object({ length: length(150, 6000), width: length(80, 3000), height: length(120, 3200) })),
+      null,
+    ),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['start'], ['size']],
+      ({ start, size }) => size === null || canStartSo(start, size),
+      'a table is 150 to 6000 mm long, 150 to 3000 wide and 150 to 1500 high, a case 150 to 4000 wide, 80 to 1200 deep and 120 to 3200 high',
+    ),
+    ['size'],
   ),
-});
+);
 
 export const ExampleRequest = v.object({ example: line(200) });
 export const SaveJobRequest = v.object({ revision, document: JobDocumentSchema });

@@ -35,7 +35,7 @@ export { plainText } from './decision/plain-text';
 export * from './decision/room-for-people';
 export { type Bounds as NumberBounds, boundsOf, optionsAt, type SchemaLike } from './decision/schema-at';
 export { type Shop, ShopSchema } from './decision/shop';
-export { USE_OF_PIECE, USES, type Use as UseOfPiece } from './decision/use';
+export { USE_OF_PIECE, type Use as UseOfPiece, usesOf } from './decision/use';
 export { changedJob } from './document/change-job';
 export * from './document/job-document';
 export { type Conflict, differences, type Merge, mergeDocuments, resolved } from './document/merge-documents';
@@ -174,13 +174,25 @@ export {
   type MillingLimits,
 } from './milling/forecast-milling';
 export { daysToRest, millingFigures } from './milling/milling-figures';
-export type { CaseForm, Cell } from './piece/case/form';
+export { type CaseForm, CaseFormSchema } from './piece/case/form';
+export * from './piece/case/form-fields';
+export * from './piece/case/inside/cells';
+export { BACK_KINDS, backKind, CORNER_KINDS, cornerKind, STAND_KINDS, standKind } from './piece/case/kinds';
 export type { PieceDecided } from './piece/derive-piece';
 export { derivePiece } from './piece/derive-piece';
 export { KIND_PLURALS } from './piece/kind-words';
 export { isMade, MATERIALS, madeParts } from './piece/material';
 export type { Fastener, Fitting, Part, PartKind, Size } from './piece/part';
-export { findPart, leadingPart, type Piece, partsOfKind, type TablePiece } from './piece/piece';
+export {
+  type CasePiece,
+  type CaseSpace,
+  findPart,
+  leadingPart,
+  leadingWord,
+  type Piece,
+  partsOfKind,
+  type TablePiece,
+} from './piece/piece';
 export { drawnSize } from './piece/settle-locks';
 export { solveX } from './piece/table/bases/frames/x-legs';
 export { cornerFromAbove } from './piece/table/bases/leg-apron/corner-from-above';
@@ -202,18 +214,30 @@ export { CHAIR, chairsOf } from './room/chairs';
 export { inRoom, outlineInRoom, roomOf, type Standing, seenFromAbove } from './room/standing';
 export { type Band, type BandInput, bandInputOf, drawBand, SPREADS } from './season/forecast-band';
 export { type Correction, learnFrom, type MeasuredWidth } from './season/learning';
-export { type PieceRestraint, restraintOfPiece, travelOfTop } from './season/restraint-of-piece';
+export { type PieceRestraint, restraintOfPiece, travelInCase, travelOfTop } from './season/restraint-of-piece';
 export { deriveSeason, SEASON_DAYS } from './season/season';
 export { FINISH_OF_PLAN, type Season } from './season/season-state';
 export { freeHeightFigure, layStrips, shapeOfTop } from './season/shape-of-top';
-export { sizeAt, topWidthAt } from './season/size-at';
+export { leadingWidthAt, sizeAt } from './season/size-at';
 export { acrossAt } from './solid/line-across';
 export { type Flat, gapBetween, insideBy } from './solid/outline';
-export { sayKindChange } from './start/kind-change';
+export { sayCaseChange, sayKindChange } from './start/kind-change';
 export { newJob } from './start/new-job';
 export { copyOfJob, copyOfPiece, newPiece, partWoodChanges, woodChanges } from './start/pieces';
+export { startBackChanges, startCornerChanges, startStandChanges } from './start/start-case';
 export { startBase, startBaseChanges, startTop, startTopChanges } from './start/start-form';
-export { isForSeats, isSatOn, START_NAMES, STARTS, type Start, type StartSize, usualSize } from './start/starts';
+export {
+  canStartSo,
+  isCase,
+  isForSeats,
+  isSatOn,
+  SIZES_TO_START,
+  START_NAMES,
+  STARTS,
+  type Start,
+  type StartSize,
+  usualSize,
+} from './start/starts';
 export { inRoundFigures, topForBrief } from './start/table-for-brief';
 export * from './stock/board';
 export { boardFeet } from './stock/board-foot';

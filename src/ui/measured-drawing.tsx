@@ -14,6 +14,16 @@ const STEP = 22;
 const TONES = ['fill-none', 'fill-ink/12', 'fill-ink/28', 'fill-ink/50'] as const;
 const PAINTED: readonly string[] = ['seen', 'edge', 'cut'];
 
+/** A space between parts, as it is drawn. */
+export interface SpaceOnView {
+  id: string;
+  name: string;
+  chosen: boolean;
+  /** Its upper left and its lower right corner. */
+  from: readonly [number, number];
+  to: readonly [number, number];
+}
+
 /** A measured view, its figures readable at any size. Hovering or focusing a part lights it everywhere. */
 export function MeasuredDrawing({
   view,
@@ -24,6 +34,8 @@ export function MeasuredDrawing({
   travel,
   wood,
   drags = {},
+  spaces = [],
+  onSpace,
 }: {
   view: View;
   name: string;
@@ -36,6 +48,9 @@ export function MeasuredDrawing({
   wood?: readonly string[];
   /** By the ids of dimensions, what of them can be dragged. */
   drags?: Readonly<Record<string, Draggable>>;
+  /** Spaces that can be taken in hand, in the axes of the view, mm. */
+  spaces?: readonly SpaceOnView[];
+  onSpace?: (id: string) => void;
 }) {
   const units = useUnits();
   const [ref, size] = useSize<HTMLDivElement>();
@@ -144,6 +159,31 @@ export function MeasuredDrawing({
               onPointerLeave={() => onLight([])}
             />
           ))}
+        {spaces.map(({ id, name, chosen, from, to }) => {
+          const [[x, y], [right, low]] = [at(from), at(to)];
+          return (
+            // biome-ignore lint/a11y/useSemanticElements: there is no button element inside a drawing
+            <rect
+              key={id}
+              {...{ x, y, width: Math.max(0, right - x), height: Math.max(0, low - y) }}
+              role="button"
+              tabIndex={0}
+              data-space={id}
+              aria-label={name}
+              aria-pressed={chosen}
+              className={clsx(
+                'cursor-pointer',
+                chosen ? 'fill-layout-tint/70 stroke-layout' : 'fill-transparent hover:fill-layout-tint/40',
+              )}
+              onClick={() => onSpace?.(id)}
+              onKeyDown={(event) => {
+                if (event.key !== 'Enter' && event.key !== ' ') return;
+                event.preventDefault();
+                onSpace?.(id);
+              }}
+            />
+          );
+        })}
         {view.fasteners.map((fastener) => {
           const [x, y] = at(fastener.at);
           const reach = Math.max(3, (travel ?? 0) * scale);

@@ -69,9 +69,9 @@ function seasonDays(document: Pick<JobDocument, 'brief' | 'season'>, dates: Sche
       level: drifted ? 'watch' : 'good',
       sentence: drifted
         ? gluedAfter
-          ? say`The season has the top glued on ${sayDay(gluedOn)}, when by the plan it is done on ${sayDay(done)}.`
-          : say`The season has the top glued on ${sayDay(gluedOn)}; by the plan it is glued on ${sayDay(gluing)}, ${days(apart)} apart.`
-        : say`The top is glued on ${sayDay(gluedOn)}, as the plan has it or within ${days(DRIFT)} of it.`,
+          ? say`The season has the panels glued on ${sayDay(gluedOn)}, when by the plan the piece is done on ${sayDay(done)}.`
+          : say`The season has the panels glued on ${sayDay(gluedOn)}; by the plan they are glued on ${sayDay(gluing)}, ${days(apart)} apart.`
+        : say`The panels are glued on ${sayDay(gluedOn)}, as the plan has it or within ${days(DRIFT)} of it.`,
       value: days(apart),
       limit: days(DRIFT),
       where: [],

@@ -51,8 +51,8 @@ export function topOnItsFasteners(context: TableContext): Check[] {
         formula:
           'displacement of the top against its rail at the fastener, from what the other ties leave possible, over all days',
         inputs: [
-          { label: 'Widest', quantity: movement(season.topWidth.wettest) },
-          { label: 'Narrowest', quantity: movement(season.topWidth.driest) },
+          { label: 'Widest', quantity: movement(season.leadingWidth.wettest) },
+          { label: 'Narrowest', quantity: movement(season.leadingWidth.driest) },
           { label: 'Outer fastener from the middle', quantity: movement(reach) },
           { label: 'Outward', quantity: movement(need.outward) },
           { label: 'Inward', quantity: movement(need.inward) },
@@ -111,7 +111,7 @@ export function roomInNotches({ document, piece, season }: TableContext): Check[
   const legs = piece.parts.filter((part) => part.kind === 'leg');
   // Held in its middle, the top goes at a leg's outside by its share of half its change.
   const reach = Math.max(...legs.map((leg) => Math.abs(leg.frame.at[1]) + leg.size.thickness / 2));
-  const { driest, wettest } = season.topWidth;
+  const { driest, wettest } = season.leadingWidth;
   const made = piece.top.size.width;
   const needed = (Math.max(wettest - made, made - driest) / 2) * (reach / (made / 2));
   const level = judge(needed, room, { sense: 'at-most', watchFrom: room * 0.8 });

@@ -59,7 +59,7 @@ describe('breadboard ends', () => {
     const first = check(wet, 'season.breadboard-ends');
     const { season } = derived(wet);
     expect(first.level).toBe('watch');
-    expect(first.value.amount).toBeCloseTo((season.topWidth.wettest - document.form.top.width) / 2, 6);
+    expect(first.value.amount).toBeCloseTo((season.leadingWidth.wettest - document.form.top.width) / 2, 6);
     const better = change(wet, (d) => {
       topOf(d, 'breadboard').end.proud = first.wayOut!.changes[0]!.value as number;
     });

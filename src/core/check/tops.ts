@@ -89,7 +89,7 @@ export function breadboardEnds({ document, piece, season }: TableContext): Check
   const end = findPart(piece, 'breadboard-left');
   const panel = findPart(piece, 'top');
   if (top.kind !== 'breadboard' || !end || !panel) return [];
-  const { driest, wettest } = season.topWidth;
+  const { driest, wettest } = season.leadingWidth;
   const [proud, short] = [end.size.length - driest, wettest - end.size.length];
   const worst = Math.max(proud, short) / 2;
   const level = worst > FELT ? 'watch' : 'good';

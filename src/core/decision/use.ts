@@ -1,19 +1,22 @@
 /** What a piece is for, and what that means for its sizes and its checks. Heights and sizes in mm, common practice. */
 export interface UseOfPiece {
   name: string;
+  /** How what is for it is built. */
+  build: 'table' | 'case';
   /** People sit at it with their knees under it, on it, or neither. */
   sitting: 'at' | 'on' | 'none';
   /** Over the top: usual from and to. */
   heights: readonly [least: number, most: number];
   /** A first one, over the top; null where it follows the brief. */
   start: { length: number; width: number; thickness: number; height: number } | null;
-  /** N: leaning or sitting on the edge, spread (of every person, where it is sat on), pushing. */
+  /** N: leaning or sitting on the edge; spread on the top (by every person, where it is sat on), or on a metre of a case’s shelf; pushing. */
   loads: { edge: number; spread: number; push: number };
 }
 
 export const USE_OF_PIECE = {
   dining: {
     name: 'Dining table',
+    build: 'table',
     sitting: 'at',
     heights: [710, 780],
     start: null,
@@ -21,6 +24,7 @@ export const USE_OF_PIECE = {
   },
   coffee: {
     name: 'Coffee table',
+    build: 'table',
     sitting: 'none',
     heights: [350, 500],
     start: { length: 1100, width: 550, thickness: 25, height: 420 },
@@ -28,6 +32,7 @@ export const USE_OF_PIECE = {
   },
   side: {
     name: 'Side table',
+    build: 'table',
     sitting: 'none',
     heights: [450, 700],
     start: { length: 500, width: 450, thickness: 22, height: 550 },
@@ -35,6 +40,7 @@ export const USE_OF_PIECE = {
   },
   console: {
     name: 'Console',
+    build: 'table',
     sitting: 'none',
     heights: [700, 920],
     start: { length: 1200, width: 350, thickness: 25, height: 800 },
@@ -42,6 +48,7 @@ export const USE_OF_PIECE = {
   },
   desk: {
     name: 'Desk',
+    build: 'table',
     sitting: 'at',
     heights: [700, 780],
     start: { length: 1400, width: 700, thickness: 25, height: 740 },
@@ -49,6 +56,7 @@ export const USE_OF_PIECE = {
   },
   bench: {
     name: 'Bench',
+    build: 'table',
     sitting: 'on',
     heights: [400, 500],
     start: { length: 1300, width: 340, thickness: 30, height: 450 },
@@ -56,6 +64,7 @@ export const USE_OF_PIECE = {
   },
   stool: {
     name: 'Stool',
+    build: 'table',
     sitting: 'on',
     heights: [400, 800],
     start: { length: 400, width: 340, thickness: 25, height: 450 },
@@ -63,12 +72,33 @@ export const USE_OF_PIECE = {
   },
   stand: {
     name: 'Stand',
+    build: 'table',
     sitting: 'none',
     heights: [300, 900],
     start: { length: 450, width: 350, thickness: 22, height: 600 },
     loads: { edge: 150, spread: 300, push: 100 },
   },
+  bookcase: {
+    name: 'Bookcase',
+    build: 'case',
+    sitting: 'none',
+    heights: [700, 2400],
+    start: { length: 800, width: 300, thickness: 22, height: 1900 },
+    loads: { edge: 0, spread: 350, push: 150 },
+  },
+  sideboard: {
+    name: 'Sideboard',
+    build: 'case',
+    sitting: 'none',
+    heights: [700, 950],
+    start: { length: 1500, width: 450, thickness: 22, height: 820 },
+    loads: { edge: 0, spread: 250, push: 200 },
+  },
 } as const satisfies Record<string, UseOfPiece>;
 
 export type Use = keyof typeof USE_OF_PIECE;
 export const USES = Object.keys(USE_OF_PIECE) as [Use, ...Use[]];
+
+/** What a piece that is built so can be for. */
+export const usesOf = (build: UseOfPiece['build']): readonly Use[] =>
+  USES.filter((use) => USE_OF_PIECE[use].build === build);

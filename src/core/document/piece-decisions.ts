@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { BenchSchema } from '../decision/bench';
 import { amount, day, length, line, name, whole } from '../decision/fields';
 import { JointsSchema } from '../decision/joints';
-import { USES } from '../decision/use';
+import { USE_OF_PIECE, USES } from '../decision/use';
 import { FormSchema } from '../piece/form';
 
 export * from '../decision/bench';
@@ -121,11 +121,11 @@ export const PieceSchema = v.pipe(
   }),
   v.forward(
     v.partialCheck(
-      [['form']],
-      ({ form }) => form.build === 'table',
-      'this Taller plans tables, benches and stands; it does not plan cases yet',
+      [['form'], ['use']],
+      ({ form, use }) => USE_OF_PIECE[use].build === form.build,
+      'a table is for one of the uses of tables, and a case for one of those of cases',
     ),
-    ['form', 'build'],
+    ['use'],
   ),
   v.forward(
     v.partialCheck(

@@ -1,10 +1,11 @@
 import { isRow, type Part, type Size } from '../piece/part';
-import type { CasePiece, Piece, TablePiece } from '../piece/piece';
+import type { CasePiece, CaseSpace, Piece, TablePiece } from '../piece/piece';
 import { areaVectors, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
 import { type Tone, tonesOf } from '../wood/heartwood';
+import { paintOrder } from './paint-order';
 import { silhouette } from './silhouette';
 
 export type ViewName = 'plan' | 'front' | 'end' | 'apart' | 'above';
@@ -117,10 +118,18 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
     };
   });
   const isTop = (d: DrawnPart) => piece.over.includes(d.part.id);
-  // Put together, the top hides whatever lies under it.
-  const ordered = [...drawn].sort((a, b) =>
-    name === 'above' && isTop(a) !== isTop(b) ? (isTop(a) ? 1 : -1) : a.near - b.near,
-  );
+  const ordered =
+    name === 'apart'
+      ? paintOrder(drawn, look.toward)
+      : name === 'above'
+        ? // Put together, what lies over all hides whatever lies under it.
+          [false, true].flatMap((top) =>
+            paintOrder(
+              drawn.filter((d) => isTop(d) === top),
+              look.toward,
+            ),
+          )
+        : [...drawn].sort((a, b) => a.near - b.near);
   // From above the top hides all else, which is drawn dashed; from the sides what stands behind is left away.
   const seen =
     name === 'plan'
@@ -390,14 +399,22 @@ function dimensionsOfCase(piece: CasePiece, name: ViewName, drawn: readonly Draw
   return [
     across,
     dimension('height', [edge, -height], [edge, 0], 'right', 1, height),
-    ...(name === 'front'
-      ? piece.spaces.flatMap(({ id, left, right, low, high }): Dimension[] => [
-          dimension(`high-${id}`, [left, -high], [left, -low], 'right', 0, high - low),
-          ...(right - left < length - 200
-            ? [dimension(`wide-${id}`, [left, -low], [right, -low], 'above', 0, right - left)]
-            : []),
-        ])
-      : []),
+    ...(name === 'front' ? piece.spaces.flatMap((space) => clearOf(space, piece.spaces)) : []),
+  ];
+}
+
+/** How far into a space its figures are drawn, as a share of it. */
+const IN_SPACE = 0.12;
+
+/** A space along the way that it shares with those beside it; all of the inside both ways, where nothing in it says so. */
+function clearOf({ id, of, divided, left, right, low, high }: CaseSpace, spaces: readonly CaseSpace[]): Dimension[] {
+  const within = spaces.find((space) => space.id === of)?.divided;
+  const [x, z] = [left + IN_SPACE * (right - left), low + IN_SPACE * (high - low)];
+  const wide = dimension(`wide-${id}`, [left, -z], [right, -z], 'above', 0, right - left);
+  const tall = dimension(`high-${id}`, [x, -high], [x, -low], 'right', 0, high - low);
+  return [
+    ...(within === 'uprights' || (of === null && divided !== 'uprights') ? [wide] : []),
+    ...(within === 'shelves' || (of === null && divided !== 'shelves') ? [tall] : []),
   ];
 }
 

@@ -47,7 +47,7 @@ describe.each<[string, CaseForm]>([
 
   it('its side is what the season is told by', () => {
     expect(own.season.reference.width).toBe(form.depth);
-    expect(own.season.topWidth.wettest).toBeGreaterThan(form.depth);
+    expect(own.season.leadingWidth.wettest).toBeGreaterThan(form.depth);
   });
 
   it('the order of work has every part, and each operation after one that is there', () => {
@@ -139,8 +139,15 @@ describe('what goes wrong with a case', () => {
 });
 
 describe('a job with a case', () => {
-  it('is refused as it is read, with its place, until all of its chain is there', () => {
-    const read = readJobFile(writeJobFile(jobOf(inJob(bookcase)), []));
-    expect('problems' in read && read.problems.map(({ where }) => where)).toEqual(['job.pieces.0.form.build']);
+  const written = (use: PieceInJob['use']) => readJobFile(writeJobFile(jobOf({ ...inJob(bookcase), use }), []));
+
+  it('is read as it was written', () => {
+    const read = written('bookcase');
+    expect('value' in read && read.value.job.pieces[0]?.form).toEqual(bookcase);
+  });
+
+  it('for a use of tables is refused with its place', () => {
+    const read = written('dining');
+    expect('problems' in read && read.problems.map(({ where }) => where)).toEqual(['job.pieces.0.use']);
   });
 });

@@ -67,7 +67,7 @@ describe('a top of alternating strips of walnut and maple', () => {
       0,
     );
     // Beyond 14 % the shrinkage of both is averaged, and its curve a little less than exactly.
-    expect((season.topWidth.wettest - 700) / grown).toBeCloseTo(1, 2);
+    expect((season.leadingWidth.wettest - 700) / grown).toBeCloseTo(1, 2);
   });
 
   it('weighs half as walnut and half as maple', () => {

@@ -44,7 +44,7 @@ describe('a top of one wood on a base of another', () => {
   });
 
   it('moves by the wood of each part: the top as oak, the aprons as ash', () => {
-    expect(piece.season.topWidth).toEqual(oaken.season.topWidth);
+    expect(piece.season.leadingWidth).toEqual(oaken.season.leadingWidth);
     const high = (own: DerivedPiece, id: string) => {
       const { season } = own;
       return sizeAt(part(own, id), season, season.wettest.moisture).width / part(own, id).size.width;

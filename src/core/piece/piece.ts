@@ -57,13 +57,24 @@ export interface TablePiece extends AnyPiece {
   leaned: readonly Leaned[];
 }
 
+/** A space of a case: what it is part of, what divides it, and its clear sizes in the axes of the piece, mm. */
+export interface CaseSpace {
+  id: string;
+  of: string | null;
+  divided: 'not' | 'uprights' | 'shelves';
+  left: number;
+  right: number;
+  low: number;
+  high: number;
+}
+
 /** A carcass with what is in it. */
 export interface CasePiece extends AnyPiece {
   build: 'case';
   /** Shelves, tops and bottoms that bend under what is on them. */
   spans: readonly ShelfSpan[];
-  /** Every space that is not divided further, clear, in the axes of the piece, mm. */
-  spaces: readonly { id: string; left: number; right: number; low: number; high: number }[];
+  /** Every space, what is divided before what it is divided into. */
+  spaces: readonly CaseSpace[];
 }
 
 export type Piece = TablePiece | CasePiece;
@@ -79,6 +90,9 @@ export function topLoads(piece: TablePiece): readonly (readonly Part[])[] {
   const tops = piece.parts.filter(({ id }) => piece.top.parts.includes(id));
   return piece.top.carriedApart ? tops.map((part) => [part]) : [tops];
 }
+
+/** What the part is called by which the season of a piece is told. */
+export const leadingWord = ({ build }: Pick<Piece, 'build'>): string => (build === 'case' ? 'side' : 'top');
 
 /** The part that represents the piece through the year: the top, a slat, the side of a case. */
 export function leadingPart(piece: Pick<Piece, 'parts' | 'leading'>): Part {

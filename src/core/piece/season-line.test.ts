@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { boards, change, demoJob, derive, type JobOn } from '../../../tests/fixtures/demo';
 import { planLayout } from '../layout/plan-layout';
 import type { Season } from '../season/season-state';
-import { topWidthAt } from '../season/size-at';
+import { leadingWidthAt } from '../season/size-at';
 
 const job = (edit: (draft: JobOn<'leg-apron'>) => void = () => {}) => derive(change(demoJob('2-long-table'), edit));
 const simulated = (season: Season) => season.line.mean;
@@ -91,25 +91,26 @@ describe('a top of real strips', () => {
     expect(total).toBeCloseTo(900, 6);
     const byStrip = layout.strips.map((strip) => boards.find((board) => board.id === strip.board)!.ringAngle);
     expect(laid.season.strips.map((strip) => strip.rings)).toEqual(byStrip);
-    expect(topWidthAt(laid.season, 12)).not.toBeCloseTo(topWidthAt(plain.season, 12), 2);
+    expect(leadingWidthAt(laid.season, 12)).not.toBeCloseTo(leadingWidthAt(plain.season, 12), 2);
   });
 
   it('on the day of gluing it is as wide as it was drawn, but for boards that have not come to rest', () => {
-    expect(Math.abs(topWidthAt(laid.season, laid.season.glued.moisture) - 900)).toBeLessThan(0.4);
+    expect(Math.abs(leadingWidthAt(laid.season, laid.season.glued.moisture) - 900)).toBeLessThan(0.4);
     const wet = boards.map((board) => ({ ...board, moisture: 14, moistureOn: laid.season.glued.day }));
     const fresh = derive(demoJob('2-long-table'), { layout, boards: wet }).season;
     // Glued wet, the top shrinks as it comes to the shop's air: nearly 5 % at some 0.35 % each.
-    expect(topWidthAt(fresh, fresh.glued.moisture)).toBeLessThan(900 - 10);
+    expect(leadingWidthAt(fresh, fresh.glued.moisture)).toBeLessThan(900 - 10);
     const rested = boards.map((board) => ({ ...board, moisture: 14, moistureOn: '2026-09-01' }));
     const old = derive(demoJob('2-long-table'), { layout, boards: rested }).season;
-    expect(Math.abs(topWidthAt(old, old.glued.moisture) - 900)).toBeLessThan(0.1);
+    expect(Math.abs(leadingWidthAt(old, old.glued.moisture) - 900)).toBeLessThan(0.1);
   });
 
   it('all of quarter-sawn boards it moves as quarter-sawn does', () => {
     const quarter = boards.map((board) => ({ ...board, ringAngle: 90 }));
     const season = derive(demoJob('2-long-table'), { layout, boards: quarter }).season;
     const ratio =
-      (topWidthAt(season, 12) - topWidthAt(season, 8)) / (topWidthAt(plain.season, 12) - topWidthAt(plain.season, 8));
+      (leadingWidthAt(season, 12) - leadingWidthAt(season, 8)) /
+      (leadingWidthAt(plain.season, 12) - leadingWidthAt(plain.season, 8));
     expect(ratio).toBeCloseTo(0.00194 / 0.00364, 1);
   });
 });
@@ -119,14 +120,14 @@ describe('what was measured', () => {
     const before = job();
     const on = '2027-12-17';
     const index = before.season.wettest.index;
-    const found = topWidthAt(before.season, before.season.moistures[index]!) - 6;
+    const found = leadingWidthAt(before.season, before.season.moistures[index]!) - 6;
     const after = job((d) => {
       d.season.measured = [{ on, width: found, note: '' }];
     });
-    const { learned, topWidth } = after.season;
+    const { learned, leadingWidth } = after.season;
     expect(learned!.points[0]!.before - found).toBeCloseTo(6, 1);
     expect(Math.abs(learned!.points[0]!.after - found)).toBeLessThan(2.5);
-    expect(topWidth.wettest).toBeLessThan(before.season.topWidth.wettest - 2);
+    expect(leadingWidth.wettest).toBeLessThan(before.season.leadingWidth.wettest - 2);
     const need = (j: typeof before) => j.checks.find((c) => c.id === 'season.top-travel')!.value.amount;
     expect(need(after)).toBeLessThan(need(before));
   });
@@ -151,6 +152,6 @@ describe('a board whose pith is known', () => {
       expect(offset).toBeCloseTo(side * (sawn.y + sawn.width / 2 - board.width / 2), 9);
     });
     // Near the pith the rings stand steeper than the boards' angles say: the top moves less.
-    expect(topWidthAt(season, 14) - 900).toBeLessThan(topWidthAt(plain.season, 14) - 900);
+    expect(leadingWidthAt(season, 14) - 900).toBeLessThan(leadingWidthAt(plain.season, 14) - 900);
   });
 });

@@ -45,14 +45,15 @@ export const roomOf = ({ room }: PieceInJob['brief']): RoomSize => ({
 
 /**
  * Where every piece of a job stands: where the maker has put it; otherwise tables to dine at in the middle, benches along
- * them, and the rest along the walls. One piece alone stands in the middle. A place that is found does not change because
+ * them, and the rest along the walls. One table alone stands in the middle. A place that is found does not change because
  * another piece is moved, but for benches, which stay with their table.
  */
 export function standingInRoom(pieces: readonly InRoom[], brief: PieceInJob['brief']): Standing[] {
   const room = roomOf(brief);
   const found = new Map<InRoom, Spot>();
   const dined = pieces.filter(({ document }) => document.use === 'dining');
-  const inMiddle = dined.length > 0 ? dined : pieces.slice(0, 1);
+  // A case has its back to a wall.
+  const inMiddle = dined.length > 0 ? dined : pieces.slice(0, 1).filter(({ piece }) => piece.build === 'table');
   const grid = placesInMiddle(inMiddle.length, room);
   inMiddle.forEach((own, i) => {
     const [x, y] = grid[i] as Flat;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive } from '../../../tests/fixtures/demo';
 import { type Band, bandInputOf, drawBand } from './forecast-band';
 import { moistureLine } from './moisture-line';
-import { topWidthAt } from './size-at';
+import { leadingWidthAt } from './size-at';
 
 const finish = (input: ReturnType<typeof bandInputOf>, draws: number, seed = 1): Band => {
   const steps = drawBand(input, draws, seed);
@@ -24,7 +24,7 @@ describe('the band of a forecast', () => {
 
   it('lies round the simulated line on every day, narrow at the day of gluing, wide in the season', () => {
     for (let i = 5; i < band.low.length; i += 30) {
-      const line = topWidthAt(job.season, moistureLine(job.season.lineInput).mean[band.from + i]!);
+      const line = leadingWidthAt(job.season, moistureLine(job.season.lineInput).mean[band.from + i]!);
       expect(band.low[i]!).toBeLessThanOrEqual(band.middle[i]!);
       expect(band.middle[i]!).toBeLessThanOrEqual(band.high[i]!);
       expect(line).toBeGreaterThan(band.low[i]! - 1);
@@ -46,7 +46,7 @@ describe('the band of a forecast', () => {
     const { season } = job;
     const measured = [250, 320, 350, 400, 480].map((index) => ({
       on: new Date(Date.parse(`${season.start}T00:00:00Z`) + index * 86_400_000).toISOString().slice(0, 10),
-      width: Math.round(topWidthAt(season, season.air[index]!) * 10) / 10,
+      width: Math.round(leadingWidthAt(season, season.air[index]!) * 10) / 10,
       note: '',
     }));
     const surer = derive(

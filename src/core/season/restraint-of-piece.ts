@@ -61,6 +61,28 @@ export interface TravelOfTop {
   inward: LedgerLine['plus'];
 }
 
+/** A sliding tie of a case: which part goes how far on which, to the right, back or up, and the other way. */
+export interface TravelInCase {
+  tie: string;
+  name: string;
+  axis: Axis;
+  plus: LedgerLine['plus'];
+  minus: LedgerLine['plus'];
+}
+
+/** Needs and rooms less than this are of no slot, mm. */
+const NOTHING = 0.05;
+
+/** How far every tie of a case that slides must go, and may. */
+export function travelInCase(restraint: PieceRestraint): TravelInCase[] {
+  const names = new Map(restraint.ties.map(({ id, name }) => [id, name]));
+  return restraint.ledger.flatMap(({ tie, axis, plus, minus }) =>
+    Math.max(plus.need, minus.need, plus.room, minus.room) > NOTHING
+      ? [{ tie, name: names.get(tie) ?? tie, axis, plus, minus }]
+      : [],
+  );
+}
+
 /** A peg, a tenon: the name of a tie without its number and its place. */
 const whatOf = ({ name }: Tie): string => name.replace(/( \d+)? (of|in) .*/, '');
 

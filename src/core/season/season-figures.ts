@@ -42,7 +42,7 @@ export function seasonFigures(season: Season, shopAir: Place, homeAir: Place): F
     source,
     limits: LIMITS[season.reckoning],
   });
-  const swing = season.topWidth.wettest - season.topWidth.driest;
+  const swing = season.leadingWidth.wettest - season.leadingWidth.driest;
   const air = (id: string, label: string, at: SeasonDay): Figure => {
     const where = at.index < season.delivered.index ? shopAir : homeAir;
     const year = yearOfAir(where);
@@ -69,16 +69,16 @@ export function seasonFigures(season: Season, shopAir: Place, homeAir: Place): F
       : figure;
   };
   return [
-    width('top-width-driest', 'Narrowest', season.topWidth.driest, driest),
-    width('top-width-wettest', 'Widest', season.topWidth.wettest, wettest),
+    width('top-width-driest', 'Narrowest', season.leadingWidth.driest, driest),
+    width('top-width-wettest', 'Widest', season.leadingWidth.wettest, wettest),
     {
       id: 'top-swing',
       label: 'Between driest and wettest',
       quantity: movement(swing),
       formula: 'widest − narrowest',
       inputs: [
-        { label: 'Widest', quantity: movement(season.topWidth.wettest) },
-        { label: 'Narrowest', quantity: movement(season.topWidth.driest) },
+        { label: 'Widest', quantity: movement(season.leadingWidth.wettest) },
+        { label: 'Narrowest', quantity: movement(season.leadingWidth.driest) },
       ],
       source,
       limits: LIMITS[season.reckoning],

@@ -39,7 +39,7 @@ export interface Season {
   ofPiece: Species;
   /** The strips of the top: those of the layout, or one of the whole width while there is none. */
   strips: readonly (PanelStrip & { bestHeartUp: boolean })[];
-  topWidth: { driest: number; wettest: number };
+  leadingWidth: { driest: number; wettest: number };
   /** What the widths measured since have taught; null while nothing was measured. */
   learned: Learned | null;
   correction: Correction;

@@ -3,7 +3,7 @@ import { change, demoJob, derive, places } from '../../../tests/fixtures/demo';
 import { airOnDay } from '../climate/place';
 import { dayOfYear } from '../measure/calendar';
 import { travelOfTop } from './restraint-of-piece';
-import { sizeAt, topWidthAt } from './size-at';
+import { leadingWidthAt, sizeAt } from './size-at';
 
 const season = (edit: Parameters<typeof change>[1] = () => {}) =>
   derive(change(demoJob('1-square-table'), edit)).season;
@@ -20,11 +20,11 @@ describe('the season of a table', () => {
 
   it('has at gluing the width that was drawn, and between its extremes on every day after', () => {
     const s = season();
-    expect(topWidthAt(s, s.glued.moisture)).toBe(850);
+    expect(leadingWidthAt(s, s.glued.moisture)).toBe(850);
     for (let i = s.glued.index; i < s.moistures.length; i += 7) {
-      const width = topWidthAt(s, s.moistures[i]!);
-      expect(width).toBeGreaterThanOrEqual(s.topWidth.driest - 1e-9);
-      expect(width).toBeLessThanOrEqual(s.topWidth.wettest + 1e-9);
+      const width = leadingWidthAt(s, s.moistures[i]!);
+      expect(width).toBeGreaterThanOrEqual(s.leadingWidth.driest - 1e-9);
+      expect(width).toBeLessThanOrEqual(s.leadingWidth.wettest + 1e-9);
     }
   });
 
@@ -46,7 +46,7 @@ describe('the season of a table', () => {
       expect(middle.at.y).toBe(0);
       const reach = Math.abs(job.piece.fasteners.find((f) => !f.holdsMiddle)!.y);
       const [way] = travelOfTop(job.piece, job.restraint);
-      return { need: way!.outward.need, share: reach / 850, grows: job.season.topWidth.wettest - 850 };
+      return { need: way!.outward.need, share: reach / 850, grows: job.season.leadingWidth.wettest - 850 };
     };
     const [outer, inner] = [at(20), at(150)];
     expect(inner.need).toBeLessThan(outer.need);
@@ -60,8 +60,8 @@ describe('the season of a table', () => {
     });
     const august = s.moistures[212]!;
     expect(s.reference).toEqual({ width: 845, moisture: august, measuredOn: '2027-08-01' });
-    expect(topWidthAt(s, august)).toBe(845);
-    expect(s.topWidth.driest).toBeLessThan(845);
+    expect(leadingWidthAt(s, august)).toBe(845);
+    expect(s.leadingWidth.driest).toBeLessThan(845);
   });
 
   it('quarter-sawn moves less in width and more in thickness', () => {
@@ -69,7 +69,7 @@ describe('the season of a table', () => {
       const s = season((d) => {
         d.season.ringAngle = angle;
       });
-      return s.topWidth.wettest - s.topWidth.driest;
+      return s.leadingWidth.wettest - s.leadingWidth.driest;
     };
     expect(swing(90) / swing(0)).toBeCloseTo(0.00169 / 0.00274, 1);
     const job = derive(demoJob('1-square-table'));

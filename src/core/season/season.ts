@@ -10,7 +10,7 @@ import { learnFrom, NO_CORRECTION } from './learning';
 import { airOfPiece, homeResponse, type LineInput, moistureLine } from './moisture-line';
 import { seasonFigures } from './season-figures';
 import { FINISH_OF_PLAN, type Learned, type Season, type SeasonDay } from './season-state';
-import { topWidthAt, widthOfStrips } from './size-at';
+import { leadingWidthAt, widthOfStrips } from './size-at';
 
 export type { Learned, Season, SeasonDay };
 
@@ -129,14 +129,17 @@ export function deriveSeason(given: {
     species,
     ofPiece: given.species,
     strips,
-    topWidth: { driest: 0, wettest: 0 },
+    leadingWidth: { driest: 0, wettest: 0 },
     learned: null,
     correction,
     line,
     lineInput,
     figures: [],
   };
-  const topWidth = { driest: topWidthAt(season, driest.moisture), wettest: topWidthAt(season, wettest.moisture) };
+  const leadingWidth = {
+    driest: leadingWidthAt(season, driest.moisture),
+    wettest: leadingWidthAt(season, wettest.moisture),
+  };
   const before = (m: number) => widthOfStrips({ ...forecast, correction: NO_CORRECTION }, m);
   const learned: Learned | null =
     measured.length === 0
@@ -150,17 +153,17 @@ export function deriveSeason(given: {
               index,
               width,
               before: before(uncorrectedAt(index)),
-              after: topWidthAt(season, uncorrectedAt(index) + correction.offset * response(index)),
+              after: leadingWidthAt(season, uncorrectedAt(index) + correction.offset * response(index)),
             };
           }),
           swing: {
             before:
               before(Math.max(...inForce.slice(gluedIndex, lastDay))) -
               before(Math.min(...inForce.slice(gluedIndex, lastDay))),
-            after: topWidth.wettest - topWidth.driest,
+            after: leadingWidth.wettest - leadingWidth.driest,
           },
         };
-  const whole = { ...season, topWidth, learned };
+  const whole = { ...season, leadingWidth, learned };
   return { ...whole, figures: seasonFigures(whole, shopAir, homeAir) };
 }
 

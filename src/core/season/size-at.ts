@@ -16,8 +16,8 @@ export function widthOfStrips(given: Pick<Season, 'strips' | 'school' | 'correct
   );
 }
 
-/** Width of the top when it has come to a moisture, mm. */
-export function topWidthAt(season: Season, atMoisture: number): number {
+/** Width of the part that the season is told by, when it has come to a moisture, mm. */
+export function leadingWidthAt(season: Season, atMoisture: number): number {
   return widthOfStrips(season, atMoisture);
 }
 
@@ -37,7 +37,7 @@ export function sizeAt(part: Part, season: Season, atMoisture: number): Size {
       });
   return {
     length: part.size.length * (1 + LENGTHWISE_COEFFICIENT * (atMoisture - season.reference.moisture)),
-    width: part.kind === 'top' ? topWidthAt(season, atMoisture) : change(part.size.width, season.ringAngle),
+    width: part.kind === 'top' ? leadingWidthAt(season, atMoisture) : change(part.size.width, season.ringAngle),
     thickness: change(part.size.thickness, 90 - season.ringAngle),
   };
 }

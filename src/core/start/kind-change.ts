@@ -1,7 +1,34 @@
 import type { Change } from '../document/job-document';
 import { mm, type Phrase, say } from '../measure/quantity';
+import type { CaseForm } from '../piece/case/form';
+import { backKind, cornerKind, standKind } from '../piece/case/kinds';
 import { baseKind, type TableForm, topKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
+
+/** Says what a change of a kind of a case changes: one sentence for each decision. */
+export function sayCaseChange(changes: readonly Change[], form: CaseForm): Phrase[] {
+  const named = (what: string, from: string, to: string) => [say`${what}: ${lower(from)} → ${lower(to)}.`];
+  return changes.flatMap(({ path, value }): Phrase[] => {
+    switch (path) {
+      case 'form.carcass.corner': {
+        const next = value as CaseForm['carcass']['corner'];
+        return named('Corners', cornerKind(form.carcass.corner.kind).name, cornerKind(next.kind).name);
+      }
+      case 'form.back': {
+        const next = value as CaseForm['back'];
+        return named('Back', backKind(form.back.kind).name, backKind(next.kind).name);
+      }
+      case 'form.stand': {
+        const next = value as CaseForm['stand'];
+        return named('Stands on', standKind(form.stand.kind).name, standKind(next.kind).name);
+      }
+      default:
+        return [];
+    }
+  });
+}
+
+const lower = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
 /** Says what a change of the kind of top or base changes beside it: one sentence for each decision. */
 export function sayKindChange(changes: readonly Change[], form: TableForm): Phrase[] {

@@ -28,7 +28,8 @@ export function newJob(given: {
   const { startOn, start = 'dining', size = null, count = 1 } = given;
   const piece = { ...formForStart(start, given.brief, size), count };
   // Who sits on what is built are those that it has room for.
-  const seats = isSatOn(start) ? Math.min(40, count * seatsOnBench(piece.form.top.length)) : given.brief.seats;
+  const long = piece.form.build === 'table' ? piece.form.top.length : 0;
+  const seats = isSatOn(start) ? Math.min(40, count * seatsOnBench(long)) : given.brief.seats;
   const brief = { ...given.brief, seats };
   return {
     format: 'taller.job',

@@ -54,8 +54,16 @@ describe('what a job begins with', () => {
     (start, species) => {
       const { document, stops } = proposed({ start, species, units: 'inch' }, species === 'oak-white' ? boards : null);
       expect(stops.map(({ check }) => check.id)).toEqual([]);
-      const { top, base } = tableOf(document.pieces[0]!);
-      const sizes = { length: top.length, width: top.width, height: base.height, thickness: top.thickness };
+      const { form } = document.pieces[0]!;
+      const sizes =
+        form.build === 'table'
+          ? {
+              length: form.top.length,
+              width: form.top.width,
+              height: form.base.height,
+              thickness: form.top.thickness,
+            }
+          : { width: form.width, height: form.height, depth: form.depth, sides: form.carcass.sides };
       for (const [name, mm] of Object.entries(sizes)) {
         const eighths = (mm / 25.4) * 8;
         expect(Math.abs(eighths - Math.round(eighths)), `${name} ${mm / 25.4}`).toBeLessThan(1e-3);

@@ -1,10 +1,10 @@
 import { EDGE_PER_CHAIR } from '../decision/room-for-people';
-import { USE_OF_PIECE, type Use } from '../decision/use';
-import { type Brief, type Change, withChanges } from '../document/job-document';
+import { USE_OF_PIECE, type Use, type UseOfPiece } from '../decision/use';
+import { type Brief, type Change, type PieceDecisions, withChanges } from '../document/job-document';
 import type { BaseKindName, TableForm, TopKindName } from '../piece/table/form';
+import { caseForUse } from './case-for-use';
 import { formForUse } from './form-for-use';
 import { startBaseChanges, startTopChanges } from './start-form';
-import type { StartedTable } from './table-for-brief';
 
 /** What a maker says that he will make: a use, and what it is built like. */
 interface Beginning {
@@ -47,13 +47,20 @@ export const STARTS = {
   bench: { name: 'Bench', built: 'legs and aprons', use: 'bench' },
   stool: { name: 'Stool', built: 'legs and aprons', use: 'stool' },
   stand: { name: 'Stand', built: 'for a lamp or a plant', use: 'stand' },
+  bookcase: { name: 'Bookcase', built: 'shelves on pins, on its own sides', use: 'bookcase' },
+  sideboard: { name: 'Sideboard', built: 'bays in dovetails, on a plinth', use: 'sideboard' },
 } as const satisfies Record<string, Beginning>;
+
+/** A piece as it is begun. */
+type StartedPiece = Pick<PieceDecisions, 'use' | 'count' | 'form'>;
 
 export type Start = keyof typeof STARTS;
 export const START_NAMES = Object.keys(STARTS) as [Start, ...Start[]];
 
 /** People sit on it. */
 export const isSatOn = (start: Start): boolean => USE_OF_PIECE[STARTS[start].use].sitting === 'on';
+
+export const isCase = (start: Start): boolean => USE_OF_PIECE[STARTS[start].use].build === 'case';
 
 /** Its size follows from who sits at it and from the room; any other has sizes of its own. */
 export const isForSeats = (start: Start): boolean => USE_OF_PIECE[STARTS[start].use].start === null;
@@ -62,6 +69,24 @@ export interface StartSize {
   length: number;
   width: number;
   height: number;
+}
+
+/** The size that a piece can be wished to have at first, mm. */
+export const SIZES_TO_START = {
+  table: {
+    least: { length: 150, width: 150, height: 150 },
+    most: { length: 6000, width: 3000, height: 1500 },
+  },
+  case: {
+    least: { length: 150, width: 80, height: 120 },
+    most: { length: 4000, width: 1200, height: 3200 },
+  },
+} as const satisfies Record<UseOfPiece['build'], Record<'least' | 'most', StartSize>>;
+
+/** Whether a size can be wished for a start. */
+export function canStartSo(start: Start, size: StartSize): boolean {
+  const { least, most } = SIZES_TO_START[isCase(start) ? 'case' : 'table'];
+  return (['length', 'width', 'height'] as const).every((key) => size[key] >= least[key] && size[key] <= most[key]);
 }
 
 /** The usual size of what has one of its own, mm; null where it follows the brief. */
@@ -74,8 +99,10 @@ export function usualSize(start: Start): StartSize | null {
 const roundFor = (seats: number): number => Math.max(700, Math.ceil((seats * EDGE_PER_CHAIR) / Math.PI / 10) * 10);
 
 /** A sound first form: what is usual for the use, then of the kind that is meant. Sizes in mm, where they are wished. */
-export function formForStart(start: Start, brief: Brief, size: StartSize | null = null): StartedTable {
+export function formForStart(start: Start, brief: Brief, size: StartSize | null = null): StartedPiece {
   const { use, round, long, top, base }: Beginning = STARTS[start];
+  const usual = size ?? usualSize(start);
+  if (isCase(start) && usual) return { use, count: 1, form: caseForUse(use, usual) };
   const piece = formForUse(use, brief, size, long ? 'long' : 'by-seats');
   let { form } = piece;
   const change = (changes: readonly Change[]) => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { change, demoJob, derive, level, shop } from '../../../tests/fixtures/demo';
 import { read } from '../decision/issues';
-import { topWidthAt } from '../season/size-at';
+import { leadingWidthAt } from '../season/size-at';
 import { ALL_SPECIES, findSpecies, type OwnSpecies, OwnSpeciesSchema, speciesSource, speciesWith } from './species';
 
 const own: OwnSpecies = {
@@ -26,7 +26,7 @@ describe('woods of the workshop’s own', () => {
   it('a job takes their values, and its figures name their source', () => {
     const withOak = { shop: { ...shop, species: [{ ...own, id: 'oak-white', coefficientTangential: 0.006 }] } };
     const [plain, mine] = [derive(demoJob('2-long-table')), derive(demoJob('2-long-table'), withOak)];
-    expect(topWidthAt(mine.season, 14)).toBeGreaterThan(topWidthAt(plain.season, 14) + 3);
+    expect(leadingWidthAt(mine.season, 14)).toBeGreaterThan(leadingWidthAt(plain.season, 14) + 3);
     expect(mine.figures['top-swing']!.source).toContain('measured on our own sticks');
     expect(speciesSource(own)).toBe(own.sourceNote);
   });

@@ -17,31 +17,56 @@ import { Choice, LengthField, TextField } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { Length, useUnits } from '@/ui/units';
 import { DecisionFigure } from '../job/decision-figure';
-import { useChange, useChanges, useDecisions, useDerived, useTable } from '../job/job-context';
+import { useChange, useChanges, useDecisions, useDerived, useJobInputs } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
 import { RoomDrawing } from './room-drawing';
 
 export function BriefStep() {
-  const { figures } = useDerived();
+  const { piece } = useDerived();
   const document = useDecisions((own) => own);
-  const changeAll = useChanges();
   const change = useChange();
   const { brief } = document;
-  const { style } = useUnits();
-  const rule = (mm: number) => writeRule(mm, style);
-  const { top: now } = useTable().form;
-  const top = inRoundFigures(topForBrief(brief, now.length > now.width * 1.2 ? 'long' : 'by-seats'), style.system);
-  const fits = Math.abs(top.length - now.length) < 0.1 && Math.abs(top.width - now.width) < 0.1;
   return (
     <StepFrame
       step="brief"
       title="Brief"
-      lead="Who sits there, in what room, by when."
+      lead={
+        piece.build === 'case' ? 'What it is for, in what room, by when.' : 'Who sits there, in what room, by when.'
+      }
       tools={<SpotTools />}
       drawing={<RoomDrawing />}
     >
       <TextField label="Job" value={document.name} onCommit={change('name')} required />
       <TextField label="Client" value={document.client} onCommit={change('client')} />
+      <Sitters />
+      <DecisionFigure at="brief.door.width" label="Door, wide" />
+      <DecisionFigure at="brief.door.height" label="Door, high" />
+      <DayField label="Due" value={brief.dueOn} onCommit={change('brief.dueOn')} />
+      <TextField label="Note" value={brief.note} long onCommit={change('brief.note')} />
+      {document.use === 'dining' && document.form.build === 'table' && !isSatAllRound(document.form.top) ? (
+        <TopForBrief now={document.form.top} />
+      ) : null}
+    </StepFrame>
+  );
+}
+
+/** The room, and where a table is among what is built, who sits at it. */
+function Sitters() {
+  const { brief } = useDecisions((own) => own);
+  const { document: job } = useJobInputs();
+  const change = useChange();
+  const { style } = useUnits();
+  const rule = (mm: number) => writeRule(mm, style);
+  const tables = job.pieces.some(({ form }) => form.build === 'table');
+  const room = (
+    <>
+      <DecisionFigure at="brief.room.length" label="Room, long" />
+      <DecisionFigure at="brief.room.width" label="Room, wide" />
+    </>
+  );
+  if (!tables) return room;
+  return (
+    <>
       <DecisionFigure at="brief.seats" label="Seats" />
       <Choice
         label="They sit on"
@@ -56,8 +81,7 @@ export function BriefStep() {
           { value: 'benches', label: 'Benches', reason: `${rule(EDGE_ON_BENCH)} of edge a person.` },
         ]}
       />
-      <DecisionFigure at="brief.room.length" label="Room, long" />
-      <DecisionFigure at="brief.room.width" label="Room, wide" />
+      {room}
       <Choice
         label="Behind the chairs"
         value={brief.behindChairs}
@@ -79,32 +103,38 @@ export function BriefStep() {
         most={900}
         onCommit={(mm) => change('brief.kneeRoom')(Math.abs(mm - KNEE_HEIGHT) < 0.1 ? null : mm)}
       />
-      <DecisionFigure at="brief.door.width" label="Door, wide" />
-      <DecisionFigure at="brief.door.height" label="Door, high" />
-      <DayField label="Due" value={brief.dueOn} onCommit={change('brief.dueOn')} />
-      <TextField label="Note" value={brief.note} long onCommit={change('brief.note')} />
-      {document.use === 'dining' && !isSatAllRound(now) ? (
-        <>
-          <FigureLine label="Seats at ease" figure={figures['seats-at-ease']} />
-          <FigureLine label="Top for this brief" figure={figures['proposed-length']}>
-            <Length mm={top.length} /> × <Length mm={top.width} />
-          </FigureLine>
-          {fits ? null : (
-            <Button
-              className="mt-2"
-              onClick={() =>
-                changeAll([
-                  { path: 'form.top.length', value: top.length },
-                  { path: 'form.top.width', value: top.width },
-                ])
-              }
-            >
-              Make the top <Length mm={top.length} /> × <Length mm={top.width} />
-            </Button>
-          )}
-        </>
-      ) : null}
-    </StepFrame>
+    </>
+  );
+}
+
+/** The top that the brief asks for, and the way to it. */
+function TopForBrief({ now }: { now: { length: number; width: number } }) {
+  const { figures } = useDerived();
+  const { brief } = useDecisions((own) => own);
+  const changeAll = useChanges();
+  const { style } = useUnits();
+  const top = inRoundFigures(topForBrief(brief, now.length > now.width * 1.2 ? 'long' : 'by-seats'), style.system);
+  const fits = Math.abs(top.length - now.length) < 0.1 && Math.abs(top.width - now.width) < 0.1;
+  return (
+    <>
+      <FigureLine label="Seats at ease" figure={figures['seats-at-ease']} />
+      <FigureLine label="Top for this brief" figure={figures['proposed-length']}>
+        <Length mm={top.length} /> × <Length mm={top.width} />
+      </FigureLine>
+      {fits ? null : (
+        <Button
+          className="mt-2"
+          onClick={() =>
+            changeAll([
+              { path: 'form.top.length', value: top.length },
+              { path: 'form.top.width', value: top.width },
+            ])
+          }
+        >
+          Make the top <Length mm={top.length} /> × <Length mm={top.width} />
+        </Button>
+      )}
+    </>
   );
 }
 

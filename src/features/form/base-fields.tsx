@@ -1,6 +1,14 @@
 'use client';
 
-import { BASE_KINDS, BASE_QUESTION, BASE_QUESTIONS, baseKind, byQuestion, startBaseChanges } from '@/core';
+import {
+  BASE_KINDS,
+  BASE_QUESTION,
+  BASE_QUESTIONS,
+  baseKind,
+  byQuestion,
+  sayKindChange,
+  startBaseChanges,
+} from '@/core';
 import { useTable } from '../job/job-context';
 import { FieldsQuestion } from './form-question';
 import { KindChoice } from './kind-choice';
@@ -21,6 +29,7 @@ export function BaseFields() {
           value={kind}
           options={options}
           hint={reason}
+          say={(changes) => sayKindChange(changes, form)}
           changesFor={(next) => startBaseChanges(next, form)}
         />
       </FieldsQuestion>

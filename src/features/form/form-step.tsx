@@ -3,16 +3,14 @@
 import {
   BASE_QUESTION,
   BASE_QUESTIONS,
+  CASE_QUESTIONS,
   FLAT_QUESTION,
-  HEIGHT_FIELDS,
   JOINED_QUESTION,
-  LOAD_FIELDS,
   LOAD_QUESTION,
   madeParts,
-  SIZE_FIELDS,
+  type Piece,
   SIZE_QUESTION,
   speciesIn,
-  TableFormSchema,
   TOP_QUESTION,
   TOP_QUESTIONS,
   woodChanges,
@@ -20,31 +18,45 @@ import {
 import { Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
 import { useSpecies } from '@/ui/species';
-import { Length, useUnits } from '@/ui/units';
-import { useChanges, useDecisions, useDerived, useJobInputs, useJobState, useLook, useTable } from '../job/job-context';
+import { Length } from '@/ui/units';
+import { useChanges, useDecisions, useDerived, useJobInputs, useJobState, useLook } from '../job/job-context';
 import { StepFrame } from '../job/job-desk';
-import { BaseFields } from './base-fields';
-import { FieldsQuestion } from './form-question';
+import { CaseQuestions } from './case-questions';
 import { OtherWoods } from './other-woods';
 import { PieceDrawing, useViewTabs } from './piece-drawing';
-import { TopFields } from './top-fields';
+import { TableQuestions } from './table-questions';
 import { useDrags } from './use-drags';
 
-/** The questions of the form, in their order. */
-const QUESTIONS = [
-  SIZE_QUESTION,
-  TOP_QUESTION,
-  ...TOP_QUESTIONS,
-  FLAT_QUESTION,
-  JOINED_QUESTION,
-  BASE_QUESTION,
-  ...BASE_QUESTIONS,
-  LOAD_QUESTION,
-].map(({ id }) => id);
+/** The questions of each build, in their order. */
+const QUESTIONS = {
+  table: [
+    SIZE_QUESTION,
+    TOP_QUESTION,
+    ...TOP_QUESTIONS,
+    FLAT_QUESTION,
+    JOINED_QUESTION,
+    BASE_QUESTION,
+    ...BASE_QUESTIONS,
+    LOAD_QUESTION,
+  ].map(({ id }) => id),
+  case: Object.values(CASE_QUESTIONS).map(({ id }) => id),
+} as const satisfies Record<Piece['build'], readonly string[]>;
+
+/** What is said first of each: a table lies, a case stands. */
+const OVER_ALL = {
+  table: [
+    { figure: 'top-length', of: 'length' },
+    { figure: 'top-width', of: 'width' },
+  ],
+  case: [
+    { figure: 'case-width', of: 'length' },
+    { figure: 'case-height', of: 'height' },
+    { figure: 'case-depth', of: 'width' },
+  ],
+} as const;
 
 export function FormStep() {
-  const { figures, species } = useDerived();
-  const { piece } = useTable();
+  const { figures, species, piece } = useDerived();
   const { solid } = useSpecies();
   const own = useDecisions((decided) => decided);
   const { document: job } = useJobInputs();
@@ -52,13 +64,10 @@ export function FormStep() {
   const rack = useJobState((state) => state.boards);
   const views = useViewTabs('front');
   const drags = useDrags(views.value);
-  const units = useUnits();
-  const size = [piece.overall.length, piece.overall.width, piece.overall.height]
-    .map((mm) => units.length(mm))
-    .join(' × ');
-  const allOpen = useLook((look) => look.openQuestions.length >= QUESTIONS.length);
+  const questions = QUESTIONS[piece.build];
+  const allOpen = useLook((look) => questions.every((id) => look.openQuestions.includes(id)));
   const showQuestions = useLook((look) => look.showQuestions);
-  const openAll = (open: boolean) => showQuestions(open ? QUESTIONS : [SIZE_QUESTION.id]);
+  const openAll = (open: boolean) => showQuestions(open ? questions : [SIZE_QUESTION.id]);
   const made = madeParts(piece).flatMap(({ wood }) => speciesIn(wood ?? species));
   const named = (made.length > 0 ? made : [species]).map(({ commonName }) => commonName);
   const woods = new Intl.ListFormat('en-GB').format(new Set(named));
@@ -79,13 +88,14 @@ export function FormStep() {
       lead={
         <>
           <span className="figures block font-semibold text-[34px] leading-10">
-            <FigureButton figure={figures['top-length']} big>
-              <Length mm={piece.overall.length} />
-            </FigureButton>{' '}
-            ×{' '}
-            <FigureButton figure={figures['top-width']} big>
-              <Length mm={piece.overall.width} />
-            </FigureButton>
+            {OVER_ALL[piece.build].map(({ figure, of }, i) => (
+              <span key={figure}>
+                {i === 0 ? '' : ' × '}
+                <FigureButton figure={figures[figure]} big>
+                  <Length mm={piece.overall[of]} />
+                </FigureButton>
+              </span>
+            ))}
           </span>
           {woods}, <FigureButton figure={figures.weight} />
         </>
@@ -100,16 +110,7 @@ export function FormStep() {
       />
       <OtherWoods woods={options} />
       <div className="mt-4 border-line border-b">
-        <FieldsQuestion
-          question={SIZE_QUESTION}
-          fields={[...SIZE_FIELDS, ...HEIGHT_FIELDS]}
-          schema={TableFormSchema}
-          at="form"
-          answer={size}
-        />
-        <TopFields />
-        <BaseFields />
-        <FieldsQuestion question={LOAD_QUESTION} fields={LOAD_FIELDS} schema={TableFormSchema} at="form" />
+        {piece.build === 'table' ? <TableQuestions /> : <CaseQuestions />}
       </div>
       <button
         type="button"
@@ -118,9 +119,19 @@ export function FormStep() {
       >
         {allOpen ? 'Close all but the size' : 'Open all questions'}
       </button>
-      <FigureLine label={`Free under ${piece.knees.words}`} figure={figures['knee-height']} />
-      <FigureLine label="Base on the floor, long" figure={figures['base-length']} />
-      <FigureLine label="Base on the floor, wide" figure={figures['base-width']} />
+      {piece.build === 'table' ? (
+        <>
+          <FigureLine label={`Free under ${piece.knees.words}`} figure={figures['knee-height']} />
+          <FigureLine label="Base on the floor, long" figure={figures['base-length']} />
+          <FigureLine label="Base on the floor, wide" figure={figures['base-width']} />
+        </>
+      ) : (
+        <>
+          <FigureLine label="Inside, wide" figure={figures['inside-wide']} />
+          <FigureLine label="Inside, high" figure={figures['inside-high']} />
+          <FigureLine label="Inside, deep" figure={figures['inside-deep']} />
+        </>
+      )}
     </StepFrame>
   );
 }

@@ -2,32 +2,34 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { type Change, sayKindChange } from '@/core';
+import type { Change, Phrase } from '@/core';
 import { Button } from '@/ui/button';
 import { Select } from '@/ui/fields';
 import { PhraseText } from '@/ui/units';
-import { useChanges, useDerived, useTable } from '../job/job-context';
+import { useChanges, useDerived } from '../job/job-context';
 
 /** Fetched when a kind is looked at: it derives a piece. */
 const KindPreview = dynamic(() => import('./kind-preview').then((m) => m.KindPreview), {
   loading: () => <div className="h-[120px]" />,
 });
 
-/** A kind of top or base. Another one is looked at first: the piece is drawn with it, what it changes is said, and done when it is taken. */
+/** A kind of a part of the piece: its top, its base, its back. Another one is looked at first: the piece is drawn with it, what it changes is said, and done when it is taken. */
 export function KindChoice<K extends string>({
   label,
   value,
   options,
   hint,
+  say,
   changesFor,
 }: {
   label: string;
   value: K;
   options: readonly { value: K; label: string }[];
   hint: string;
+  /** What changes do, in sentences. */
+  say: (changes: readonly Change[]) => readonly Phrase[];
   changesFor: (kind: K) => readonly Change[];
 }) {
-  const { form } = useTable();
   const { piece } = useDerived();
   const changeAll = useChanges();
   const [looked, setLooked] = useState<K | null>(null);
@@ -55,7 +57,7 @@ export function KindChoice<K extends string>({
             <KindPreview changes={changes} name={`As it would be: ${nameOf(next).toLowerCase()}`} />
           </div>
           <ul role="status">
-            {sayKindChange(changes, form).map((phrase, i) => (
+            {say(changes).map((phrase, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: the list is never reordered
               <li key={i}>
                 <PhraseText of={phrase} />

@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo } from 'react';
-import { drawView, panelOfTop, sizeAt, type ViewName } from '@/core';
+import { drawView, nameOfCell, panelOfTop, sizeAt, type ViewName } from '@/core';
 import type { Draggable } from '@/ui/dimension-grip';
-import { MeasuredDrawing } from '@/ui/measured-drawing';
+import { MeasuredDrawing, type SpaceOnView } from '@/ui/measured-drawing';
 import { useTabs } from '@/ui/use-tabs';
 import { useDecisions, useDerived, useLook, useShownDay } from '../job/job-context';
 import { TakenApart } from './taken-apart';
@@ -24,7 +24,7 @@ export function PieceDrawing({ view, drags }: { view: ViewName; drags?: Readonly
   return view === 'apart' ? <TakenApart /> : <MeasuredPiece view={view} {...(drags ? { drags } : {})} />;
 }
 
-function MeasuredPiece({ view: name, drags = {} }: { view: ViewName; drags?: Readonly<Record<string, Draggable>> }) {
+function MeasuredPiece({ view: name, drags }: { view: ViewName; drags?: Readonly<Record<string, Draggable>> }) {
   const { piece, season, panels } = useDerived();
   const laid = panelOfTop({ piece, panels })?.laid;
   const lit = useLook((look) => look.lit);
@@ -45,6 +45,8 @@ function MeasuredPiece({ view: name, drags = {} }: { view: ViewName; drags?: Rea
     () => Object.fromEntries(piece.parts.map((part) => [part.id, `${part.letter}, ${part.name}`])),
     [piece],
   );
+  const spaces = useSpaces(drags ? name : null);
+  const takeSpace = useLook((look) => look.takeSpace);
   return (
     <MeasuredDrawing
       view={view}
@@ -54,9 +56,28 @@ function MeasuredPiece({ view: name, drags = {} }: { view: ViewName; drags?: Rea
       partNames={names}
       {...(travel === undefined ? {} : { travel })}
       wood={piece.over}
-      drags={drags}
+      drags={drags ?? {}}
+      spaces={spaces}
+      onSpace={takeSpace}
     />
   );
+}
+
+/** The spaces of a case that are not divided further, where its form is asked and it is seen from the front. */
+function useSpaces(view: ViewName | null): readonly SpaceOnView[] {
+  const { piece } = useDerived();
+  const form = useDecisions((own) => own.form);
+  const taken = useLook((look) => look.space);
+  if (view !== 'front' || piece.build !== 'case' || form.build !== 'case') return [];
+  return piece.spaces
+    .filter(({ divided }) => divided === 'not')
+    .map(({ id, left, right, low, high }) => ({
+      id,
+      name: nameOfCell(form.inside.cells, id),
+      chosen: taken === id,
+      from: [left, -high],
+      to: [right, -low],
+    }));
 }
 
 /** How many times movement is drawn larger than it is; said wherever it is not true to scale. */

@@ -6,6 +6,7 @@ import {
   FLAT_QUESTION,
   JOINED_FIELDS,
   JOINED_QUESTION,
+  sayKindChange,
   startTopChanges,
   TableFormSchema,
   TOP_KINDS,
@@ -34,6 +35,7 @@ export function TopFields() {
           value={top.kind}
           options={options}
           hint={reason}
+          say={(changes) => sayKindChange(changes, form)}
           changesFor={(kind) => startTopChanges(kind, form)}
         />
         {shape ? <DecisionFields fields={shape} schema={schema} at="form.top" /> : null}

@@ -17,7 +17,7 @@ const WALK: readonly { step: Step; says: string }[] = [
   },
   {
     step: 'season',
-    says: 'How much the top moves through the year, and whether what holds it lets it. Drag the day along the year below.',
+    says: 'How much the wood moves through the year, and whether what holds it lets it. Drag the day along the year below.',
   },
   {
     step: 'layout',

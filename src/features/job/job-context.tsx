@@ -16,6 +16,8 @@ import {
 import { useStore } from 'zustand';
 import { derivedAtOnce } from '#derive-at-once';
 import {
+  type CaseForm,
+  type CasePiece,
   type Change,
   changesInJob,
   type DecisionPath,
@@ -180,6 +182,13 @@ export function useDecisions<T>(select: (own: PieceInJob) => T): T {
 export function useTable(): { form: TableForm; piece: TablePiece } {
   const { document, piece } = useDerived();
   if (document.form.build !== 'table' || piece.build !== 'table') throw new Error('this is asked of tables');
+  return { form: document.form, piece };
+}
+
+/** What was decided of the case that is looked at, and what it is. @throws where it is not a case */
+export function useCase(): { form: CaseForm; piece: CasePiece } {
+  const { document, piece } = useDerived();
+  if (document.form.build !== 'case' || piece.build !== 'case') throw new Error('this is asked of cases');
   return { form: document.form, piece };
 }
 

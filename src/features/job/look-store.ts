@@ -15,6 +15,9 @@ export interface Look {
   openQuestions: readonly string[];
   openQuestion: (id: string, open: boolean) => void;
   showQuestions: (ids: readonly string[]) => void;
+  /** Space of a case that is in hand. */
+  space: string | null;
+  takeSpace: (id: string) => void;
   yearFolded: boolean;
   foldYear: (folded: boolean) => void;
 }
@@ -35,6 +38,11 @@ export const createLookStore = () =>
       if (open !== get().openQuestions.includes(id)) set({ openQuestions: open ? [...others, id] : others });
     },
     showQuestions: (openQuestions) => set({ openQuestions }),
+    space: null,
+    takeSpace: (space) => {
+      set({ space });
+      get().openQuestion('inside', true);
+    },
     yearFolded: false,
     foldYear: (yearFolded) => set({ yearFolded }),
   }));

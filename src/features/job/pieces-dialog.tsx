@@ -11,7 +11,7 @@ import {
   STARTS,
   type Start,
   USE_OF_PIECE,
-  USES,
+  usesOf,
 } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -50,7 +50,6 @@ export default function PiecesDialog({ own, onClose }: { own: ShownPiece; onClos
     add(await proposedPiece(inputs, { start, id: freshId(), units: system }));
     setProposing(false);
   };
-  const uses = USES.map((value) => ({ value, label: USE_OF_PIECE[value].name }));
   return (
     <Dialog title="Pieces of this job" open onClose={onClose} wide>
       <ul>
@@ -61,7 +60,7 @@ export default function PiecesDialog({ own, onClose }: { own: ShownPiece; onClos
               <Select
                 label="For"
                 value={piece.use}
-                options={uses}
+                options={usesOf(piece.form.build).map((value) => ({ value, label: USE_OF_PIECE[value].name }))}
                 onCommit={(next) => void set(`pieces.${piece.id}.use`)(next)}
               />
               <NumberField

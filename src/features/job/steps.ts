@@ -1,4 +1,4 @@
-import { madeParts, type Quantity, type ShownPiece, type Step } from '@/core';
+import { madeParts, type Quantity, type ShownPiece, type Step, sayDayShort } from '@/core';
 
 export interface StepRow {
   step: Step;
@@ -9,14 +9,20 @@ export interface StepRow {
 
 /** The steps in the order of the work; the spine, the number keys and the routes all read this table. */
 export const STEPS: readonly StepRow[] = [
-  { step: 'brief', title: 'Brief', figure: ({ document }) => [`${document.brief.seats} seats`] },
+  {
+    step: 'brief',
+    title: 'Brief',
+    figure: ({ document, piece }) => [
+      piece.build === 'case' ? sayDayShort(document.brief.dueOn) : `${document.brief.seats} seats`,
+    ],
+  },
   {
     step: 'form',
     title: 'Form',
     figure: ({ piece }) => [
       { amount: piece.overall.length, unit: 'mm' },
       '×',
-      { amount: piece.overall.width, unit: 'mm' },
+      { amount: piece.build === 'case' ? piece.overall.height : piece.overall.width, unit: 'mm' },
     ],
   },
   {
@@ -24,7 +30,7 @@ export const STEPS: readonly StepRow[] = [
     title: 'Season',
     figure: ({ season }) => [
       '±',
-      { amount: (season.topWidth.wettest - season.topWidth.driest) / 2, unit: 'mm-movement' },
+      { amount: (season.leadingWidth.wettest - season.leadingWidth.driest) / 2, unit: 'mm-movement' },
     ],
   },
   { step: 'joints', title: 'Joints', figure: ({ piece }) => [`${piece.joints.length}`] },

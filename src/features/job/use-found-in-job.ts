@@ -1,7 +1,17 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { baseKind, type Check, SIZE_FIELDS, topKind, writePhrase } from '@/core';
+import {
+  baseKind,
+  CARCASS_FIELDS,
+  CASE_LOAD_FIELDS,
+  CASE_SIZE_FIELDS,
+  type Check,
+  INSIDE_FIELDS,
+  SIZE_FIELDS,
+  topKind,
+  writePhrase,
+} from '@/core';
 import { useUnits } from '@/ui/units';
 import type { Found } from './find';
 import { useJobState, useShownPiece, useStepHref } from './job-context';
@@ -17,6 +27,8 @@ const FILES = [
   'Piece, glTF',
   'Job file',
 ];
+
+const CASE_FIELDS = [...CASE_SIZE_FIELDS, ...CARCASS_FIELDS, ...INSIDE_FIELDS, ...CASE_LOAD_FIELDS];
 
 /** How long a field is waited for after its step was gone to, ms. */
 const PATIENCE = 3000;
@@ -60,7 +72,7 @@ export function useFoundInJob(openSheets: () => void): readonly Found[] {
   const asked =
     form.build === 'table'
       ? [...SIZE_FIELDS, ...topKind(form.top.kind).fields, ...baseKind(form.base.kind).fields]
-      : [];
+      : CASE_FIELDS;
   const fields = [...new Set(asked.flatMap((field) => label(field.label)))].map((name) => ({
     label: name,
     detail: 'in Form',

@@ -5,10 +5,12 @@ import { useState } from 'react';
 import {
   type Brief,
   type DrawnStart,
+  isCase,
   isForSeats,
   isSatOn,
   type Problem,
   plusDays,
+  SIZES_TO_START,
   STARTS,
   type Start,
   type StartSize,
@@ -120,7 +122,7 @@ export function NewJobPage({
           onChoose={(next) => put({ start: next, size: null, count: 1 })}
         />
         <div className="mt-5">
-          <ProposedPiece proposal={proposal} settled={settled} />
+          <ProposedPiece start={start} proposal={proposal} settled={settled} />
         </div>
       </div>
       <div className="max-lg:mt-6">
@@ -224,6 +226,11 @@ function Seats({ brief, onBrief }: { brief: Brief; onBrief: (part: Partial<Brief
   );
 }
 
+const WORDS = {
+  table: { length: 'Long', width: 'Wide', height: 'High' },
+  case: { length: 'Wide', width: 'Deep', height: 'High' },
+} as const;
+
 /** Of what has a size of its own; the usual one until another is written. */
 function Size({
   start,
@@ -238,33 +245,24 @@ function Size({
   onSize: (size: StartSize) => undefined;
   onCount: (count: number) => undefined;
 }) {
+  const build = isCase(start) ? 'case' : 'table';
+  const { least, most } = SIZES_TO_START[build];
   const now = size ?? usualSize(start) ?? { length: 1000, width: 500, height: 500 };
   return (
     <>
       {isSatOn(start) ? (
         <NumberField label="How many alike" value={count} least={1} most={60} onCommit={onCount} />
       ) : null}
-      <LengthField
-        label="Long"
-        mm={now.length}
-        least={150}
-        most={6000}
-        onCommit={(length) => onSize({ ...now, length })}
-      />
-      <LengthField
-        label="Wide"
-        mm={now.width}
-        least={150}
-        most={3000}
-        onCommit={(width) => onSize({ ...now, width })}
-      />
-      <LengthField
-        label="High"
-        mm={now.height}
-        least={150}
-        most={1500}
-        onCommit={(height) => onSize({ ...now, height })}
-      />
+      {(['length', 'width', 'height'] as const).map((size) => (
+        <LengthField
+          key={size}
+          label={WORDS[build][size]}
+          mm={now[size]}
+          least={least[size]}
+          most={most[size]}
+          onCommit={(mm) => onSize({ ...now, [size]: mm })}
+        />
+      ))}
     </>
   );
 }

@@ -1,13 +1,21 @@
 'use client';
 
 import type { Proposal } from '@/contract/replies';
-import type { Phrase } from '@/core';
+import { isCase, type Phrase, type Start } from '@/core';
 import { SmallDrawing } from '@/ui/small-drawing';
 import { Length, PhraseText } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 
 /** What the job would begin with: drawn, its size, and what would stop it. */
-export function ProposedPiece({ proposal, settled }: { proposal: Proposal | null; settled: boolean }) {
+export function ProposedPiece({
+  start,
+  proposal,
+  settled,
+}: {
+  start: Start;
+  proposal: Proposal | null;
+  settled: boolean;
+}) {
   const [ref, size] = useSize<HTMLDivElement>();
   const px = proposal ? Math.min((size.width - 16) / proposal.drawing.width, 250 / proposal.drawing.height, 0.32) : 0;
   return (
@@ -24,7 +32,9 @@ export function ProposedPiece({ proposal, settled }: { proposal: Proposal | null
           <p className="figures mt-2 font-semibold text-[28px] leading-8" aria-live="polite">
             <Length mm={proposal.length} /> × <Length mm={proposal.width} /> × <Length mm={proposal.height} />
           </p>
-          <p className="text-ink-2">long, wide, high; every size can be changed later</p>
+          <p className="text-ink-2">
+            {isCase(start) ? 'wide, deep, high' : 'long, wide, high'}; every size can be changed later
+          </p>
           {proposal.stops.length > 0 ? (
             <ul className="mt-2 max-w-[70ch]">
               {proposal.stops.slice(0, 3).map((stop, i) => (

@@ -81,8 +81,8 @@ function MeritsTable({ now, beside }: { now: Compared; beside: Compared }) {
     { key: 'leftoverArea', label: 'Their faces together', say: (area) => `${units.number(area, 2)} m²` },
     { key: 'longest', label: 'The longest of them', say: (mm) => units.length(mm) },
     { key: 'cuts', label: 'Saw cuts', say: whole },
-    { key: 'jointLines', label: 'Joint lines in the top', say: whole },
-    { key: 'lots', label: 'Lots in the top', say: whole },
+    { key: 'jointLines', label: 'Joint lines in the panels', say: whole },
+    { key: 'lots', label: 'Lots in the panels', say: whole },
   ];
   return (
     <table className="w-full max-w-[640px]">

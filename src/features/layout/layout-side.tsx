@@ -122,7 +122,7 @@ function StripChoices({ panel }: { panel: PanelDemand }) {
   const change = useChange();
   const units = useUnits();
   return (
-    <Group title="Strips of the top">
+    <Group title="Strips of panels">
       <Choice
         label="Widths"
         value={choice.equalStrips === null ? 'free' : 'equal'}

@@ -80,24 +80,28 @@ export function MeasuredWidths() {
             return undefined;
           }}
         />
-        <Choice
-          label="Measured was"
-          value={what}
-          onCommit={(next) => {
-            setWhat(next);
-            setSize(null);
-          }}
-          options={[
-            { value: 'width', label: 'The top’s width' },
-            {
-              value: 'overhang',
-              label: 'Its overhang',
-              reason: 'At one side, the top held in its middle: both sides alike.',
-            },
-          ]}
-        />
+        {piece.build === 'case' ? null : (
+          <Choice
+            label="Measured was"
+            value={what}
+            onCommit={(next) => {
+              setWhat(next);
+              setSize(null);
+            }}
+            options={[
+              { value: 'width', label: 'The top’s width' },
+              {
+                value: 'overhang',
+                label: 'Its overhang',
+                reason: 'At one side, the top held in its middle: both sides alike.',
+              },
+            ]}
+          />
+        )}
         <LengthField
-          label={what === 'width' ? 'Width of the top' : 'Overhang at a side'}
+          label={
+            what === 'overhang' ? 'Overhang at a side' : piece.build === 'case' ? 'Depth of a side' : 'Width of the top'
+          }
           mm={size}
           least={what === 'width' ? 50 : 0}
           most={5000}
@@ -118,8 +122,9 @@ export function MeasuredWidths() {
       </Form>
       {season.learned ? (
         <p className="mt-2" data-learned>
-          This top moves <QuantityText of={{ amount: season.learned.factor, unit: 'ratio' }} /> times what the table
-          says, in air <QuantityText of={{ amount: Math.abs(season.learned.offset), unit: 'percent-moisture' }} />{' '}
+          {piece.build === 'case' ? 'This case' : 'This top'} moves{' '}
+          <QuantityText of={{ amount: season.learned.factor, unit: 'ratio' }} /> times what the table says, in air{' '}
+          <QuantityText of={{ amount: Math.abs(season.learned.offset), unit: 'percent-moisture' }} />{' '}
           {season.learned.offset >= 0 ? 'damper' : 'drier'} than thought: between driest and wettest{' '}
           <QuantityText of={{ amount: season.learned.swing.before, unit: 'mm-movement' }} /> before,{' '}
           <QuantityText of={{ amount: season.learned.swing.after, unit: 'mm-movement' }} /> now.

@@ -1,6 +1,16 @@
 'use client';
 
-import { FINISH_OF_PLAN, FINISHES, HOLDS, MOVEMENT_SCHOOLS, plusDays, sayDay, sayDayShort, topWidthAt } from '@/core';
+import {
+  FINISH_OF_PLAN,
+  FINISHES,
+  HOLDS,
+  leadingWidthAt,
+  leadingWord,
+  MOVEMENT_SCHOOLS,
+  plusDays,
+  sayDay,
+  sayDayShort,
+} from '@/core';
 import { DayField } from '@/ui/day-field';
 import { Choice, LengthField, NumberField, Select } from '@/ui/fields';
 import { FigureButton, FigureLine } from '@/ui/figure';
@@ -39,12 +49,13 @@ export function SeasonStep() {
     >
       <Airs />
       <Reckoning />
-      {piece.fasteners.length > 0 ? <HeldBy /> : null}
+      {piece.build === 'table' && piece.fasteners.length > 0 ? <HeldBy /> : null}
       <SeasonFigures />
       <MeasuredWidths />
       {season.reference.measuredOn ? (
         <p className="mt-2 text-ink-2">
-          The top was measured at <QuantityText of={{ amount: season.reference.width, unit: 'mm-movement' }} /> on{' '}
+          The {leadingWord(piece)} was measured at{' '}
+          <QuantityText of={{ amount: season.reference.width, unit: 'mm-movement' }} /> on{' '}
           {sayDay(season.reference.measuredOn)}; the widths start from there.
         </p>
       ) : null}
@@ -57,7 +68,7 @@ function WidthOnDay() {
   const { season, figures, piece } = useDerived();
   const units = useUnits();
   const { index, moisture } = useShownDay();
-  const width = topWidthAt(season, moisture);
+  const width = leadingWidthAt(season, moisture);
   const gap = piece.build === 'table' ? piece.top.gap : undefined;
   const shown = figures['top-width-wettest'];
   const onDay = shown && {
@@ -82,22 +93,23 @@ function WidthOnDay() {
         </FigureButton>{' '}
         <span className="text-ink-2">
           {units.system === 'metric' ? 'mm ' : ''}
-          {(piece.build === 'table' && piece.top.leads) || 'wide'} on {sayDayShort(plusDays(season.start, index))}
+          {piece.build === 'case' ? 'deep, a side,' : (piece.top.leads ?? 'wide')} on{' '}
+          {sayDayShort(plusDays(season.start, index))}
         </span>
       </p>
       {gap === undefined ? null : (
         <p>
           leaving gaps of{' '}
           <b className="figures font-semibold">
-            {units.length(gap - (width - topWidthAt(season, season.glued.moisture)), true)}
+            {units.length(gap - (width - leadingWidthAt(season, season.glued.moisture)), true)}
           </b>{' '}
           between slats
         </p>
       )}
       <p>
-        between <b className="figures font-semibold">{units.length(season.topWidth.driest, true)}</b> on{' '}
+        between <b className="figures font-semibold">{units.length(season.leadingWidth.driest, true)}</b> on{' '}
         {sayDayShort(season.driest.day)} and{' '}
-        <b className="figures font-semibold">{units.length(season.topWidth.wettest, true)}</b> on{' '}
+        <b className="figures font-semibold">{units.length(season.leadingWidth.wettest, true)}</b> on{' '}
         {sayDayShort(season.wettest.day)},{' '}
         {season.reckoning === 'simulated' ? 'as moisture gets in and out' : 'if the wood followed the air at once'}
       </p>
@@ -210,12 +222,12 @@ function Reckoning() {
           {
             value: 'both',
             label: 'Both faces',
-            reason: 'Alike above and below: the top stays flat while its moisture changes.',
+            reason: 'Alike on both faces: a panel stays flat while its moisture changes.',
           },
           {
             value: 'show',
             label: 'Show face',
-            reason: 'The bare underside follows the air first: the top bows with every change.',
+            reason: 'The bare face follows the air first: a panel bows with every change.',
           },
           { value: 'neither', label: 'Neither', reason: 'Bare wood follows the air fastest.' },
         ]}

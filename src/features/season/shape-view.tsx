@@ -4,6 +4,7 @@ import clsx from 'clsx';
 import { useMemo, useState } from 'react';
 import {
   leadingPart,
+  leadingWord,
   panelOfTop,
   plusDays,
   RING_SCHOOLS,
@@ -56,8 +57,8 @@ export function ShapeView() {
         </div>
       ) : null}
       <p className="mb-2 max-w-[70ch]">
-        The end of {panel && panels.length > 1 ? `panel ${panel.demand.letter}` : 'the top'}, free of what holds it, on{' '}
-        {sayDayShort(plusDays(season.start, index))} at {units.number(moisture, 1)} %
+        The end of {panel && panels.length > 1 ? `panel ${panel.demand.letter}` : `the ${leadingWord(piece)}`}, free of
+        what holds it, on {sayDayShort(plusDays(season.start, index))} at {units.number(moisture, 1)} %
         {Math.abs(slope) > 0.005 ? `, its upper face ${slope > 0 ? 'wetter' : 'drier'} than its lower` : ''}
         {exaggeration === 1 ? '' : `; heights × ${exaggeration}`}.
       </p>
@@ -120,7 +121,7 @@ export function ShapeView() {
       <p className="max-w-[70ch] text-[12px] text-ink-2 leading-4">
         Rings as circles about the pith, strips free of stress, joints closed; without the base, which holds it, and
         without the wood’s own giving way in time. Better for telling the three ways apart than for the height itself.
-        {season.strips.length > 1 ? '' : ' No layout is there yet: the top is thought of in equal strips.'}
+        {season.strips.length > 1 ? '' : ' No layout is there yet: the panel is thought of in equal strips.'}
       </p>
     </div>
   );

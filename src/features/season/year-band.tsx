@@ -3,7 +3,7 @@
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { usePathname } from 'next/navigation';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import { dayOfYear, plusDays, type Season, sayDay, sayDayShort, topWidthAt } from '@/core';
+import { dayOfYear, leadingWidthAt, plusDays, type Season, sayDay, sayDayShort } from '@/core';
 import { useUnits } from '@/ui/units';
 import { useSize } from '@/ui/use-size';
 import { useDerived, useLook, useShownDay } from '../job/job-context';
@@ -212,8 +212,8 @@ function Marks({ season, plot: { width, height, days, x } }: { season: Season; p
   const marks = [
     { at: season.glued.index, text: 'glued' },
     { at: season.delivered.index, text: 'delivered' },
-    { at: season.driest.index, text: `dry ${units.length(season.topWidth.driest, true)}` },
-    { at: season.wettest.index, text: `wet ${units.length(season.topWidth.wettest, true)}` },
+    { at: season.driest.index, text: `dry ${units.length(season.leadingWidth.driest, true)}` },
+    { at: season.wettest.index, text: `wet ${units.length(season.leadingWidth.wettest, true)}` },
   ]
     .filter((mark) => mark.at >= 0 && mark.at < days)
     .sort((a, b) => a.at - b.at);
@@ -288,7 +288,7 @@ function DayShown({ season, plot, onDay }: { season: Season; plot: Plot; onDay: 
         aria-valuemax={days - 1}
         aria-valuenow={day}
         data-day={iso}
-        aria-valuetext={`${sayDay(iso)}, ${units.number(moisture, 1)} percent, top ${units.length(topWidthAt(season, moisture), true)} wide`}
+        aria-valuetext={`${sayDay(iso)}, ${units.number(moisture, 1)} percent, ${units.length(leadingWidthAt(season, moisture), true)} wide`}
         onKeyDown={keys}
         className="cursor-ew-resize"
       >

@@ -13,7 +13,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { plusDays, sayDayShort, topWidthAt } from '@/core';
+import { leadingWidthAt, plusDays, sayDayShort } from '@/core';
 import { LineKey } from '@/ui/line-key';
 import { ProgressBar } from '@/ui/progress-bar';
 import { useUnits } from '@/ui/units';
@@ -38,8 +38,8 @@ export default function YearChart() {
     return [
       {
         index,
-        air: topWidthAt(season, season.air[index] ?? 0),
-        wood: topWidthAt(season, simulated[index] ?? 0),
+        air: leadingWidthAt(season, season.air[index] ?? 0),
+        wood: leadingWidthAt(season, simulated[index] ?? 0),
         ...(low !== undefined && high !== undefined ? { band: [low, high] } : {}),
       },
     ];
@@ -56,7 +56,7 @@ export default function YearChart() {
     />
   );
   return (
-    <figure className="flex h-full min-h-72 flex-col pt-1" aria-label="Width of the top through the year">
+    <figure className="flex h-full min-h-72 flex-col pt-1" aria-label="Width of a panel through the year">
       <figcaption className="flex flex-wrap items-center gap-x-5 gap-y-1 pb-1">
         <LineKey line="stroke-ink" width={2}>
           simulated
@@ -140,8 +140,13 @@ export default function YearChart() {
             <Line dataKey="wood" dot={false} stroke="var(--color-ink)" strokeWidth={2} isAnimationActive={false} />
             {(
               [
-                ['dry', season.driest, season.topWidth.driest, season.driest.index - first < 60 ? 'right' : 'bottom'],
-                ['wet', season.wettest, season.topWidth.wettest, 'top'],
+                [
+                  'dry',
+                  season.driest,
+                  season.leadingWidth.driest,
+                  season.driest.index - first < 60 ? 'right' : 'bottom',
+                ],
+                ['wet', season.wettest, season.leadingWidth.wettest, 'top'],
               ] as const
             )
               .filter(([, at]) => at.index < season.moistures.length)

@@ -91,6 +91,6 @@ it('of pieces alike each has its own glue-up, and the width of the top is that o
     for (const { width } of glueUps.flatMap(({ stages }) => stages))
       expect(words).toContain(formatLength(width, { system: 'metric' }).replace('\u202f', ' '));
   }
-  const driest = Math.min(...derived.pieces.map(({ season }) => season.topWidth.driest));
+  const driest = Math.min(...derived.pieces.map(({ season }) => season.leadingWidth.driest));
   expect(words).toContain(`top ${writeLength(driest, { system: 'metric' }, true)} wide`);
 });

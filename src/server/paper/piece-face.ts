@@ -34,7 +34,7 @@ function facts(group: Alike, { derived, document, style }: SheetGiven, first: bo
   const say = sayIn(style);
   const { piece, season, species, glue } = own;
   // Each has strips of its own: the narrowest and the widest of all of them.
-  const widths = group.map(({ season: { topWidth } }) => topWidth);
+  const widths = group.map(({ season: { leadingWidth } }) => leadingWidth);
   const driest = Math.min(...widths.map((width) => width.driest));
   const wettest = Math.max(...widths.map((width) => width.wettest));
   const wide = (mm: number) => writeLength(mm, style, true);

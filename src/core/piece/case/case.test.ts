@@ -8,7 +8,8 @@ import { writePhrase } from '../../measure/write-quantity';
 import { volumeOf } from '../../solid/convex';
 import type { CasePiece } from '../piece';
 import { findPart } from '../piece';
-import { type CaseForm, CaseFormSchema, type Cell } from './form';
+import { type CaseForm, CaseFormSchema } from './form';
+import type { Cell } from './inside/cells';
 
 type Library = Awaited<ReturnType<typeof ManifoldModule>>;
 let library: Library;

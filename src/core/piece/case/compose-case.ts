@@ -8,7 +8,8 @@ import { letterOf } from '../part';
 import type { CasePiece } from '../piece';
 import type { Unbuildable } from '../unbuildable';
 import type { CaseForm } from './form';
-import { planInside, type Space } from './inside';
+import { planInside } from './inside/plan-inside';
+import type { Space } from './inside/spaces';
 import type { Shell } from './kind';
 import { backKind, cornerKind, standKind } from './kinds';
 import { SHELL } from './shell';
@@ -46,12 +47,12 @@ export function composeCase({ form, bench }: CaseDecided): CasePiece {
     form,
     space,
     y: [-depth / 2, depth / 2 - backs.depth(form.back)],
-    boards: [
-      { id: SHELL.left, thickness: carcass.sides },
-      { id: SHELL.right, thickness: carcass.sides },
-      { id: SHELL.top, thickness: carcass.across },
-      { id: SHELL.bottom, thickness: carcass.across },
-    ],
+    boards: {
+      [SHELL.left]: carcass.sides,
+      [SHELL.right]: carcass.sides,
+      [SHELL.top]: carcass.across,
+      [SHELL.bottom]: carcass.across,
+    },
   });
   const asDrawn = [...drawn.drafts, ...inside.drafts, ...back.drafts, ...stand.drafts];
   const drafts = asDrawn.map(solidDraft);
@@ -82,7 +83,9 @@ export function composeCase({ form, bench }: CaseDecided): CasePiece {
     feet: stand.feet,
     ground,
     spans: inside.spans,
-    spaces: [...inside.spaces].map(([id, { left, right, low, high }]) => ({ id, left, right, low, high })),
+    spaces: inside.spaces.map(({ cell: { id, of }, space: { left, right, low, high }, divided }) => ({
+      ...{ id, of, divided, left, right, low, high },
+    })),
     problems: [...problems, ...nothingLeft(asDrawn, problems)],
   };
 }

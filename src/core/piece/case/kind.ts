@@ -10,6 +10,13 @@ export type KindSchema = v.ObjectSchema<
   undefined
 >;
 
+/** Over all, mm. */
+export interface Outside {
+  width: number;
+  height: number;
+  depth: number;
+}
+
 /** The carcass as its corners see it; mm, x across, y from front to back, z up. */
 export interface Shell {
   /** Outside, from the middle. */
@@ -45,7 +52,7 @@ export interface CornerKind<S extends KindSchema> extends Kind<S> {
 
 /** What closes it behind; its line is in `backs/kinds.ts`. */
 export interface BackKind<S extends KindSchema> extends Kind<S> {
-  start(): v.InferOutput<S>;
+  start(outside: Outside): v.InferOutput<S>;
   /** What of the depth it takes from the inside, mm. */
   depth(own: v.InferOutput<S>): number;
   plan(own: v.InferOutput<S>, shell: Shell): ShellPlan & { fittings: readonly Fitting[] };
@@ -62,6 +69,6 @@ export interface StandPlan extends ShellPlan {
 
 /** What it stands on; its line is in `stands/kinds.ts`. */
 export interface StandKind<S extends KindSchema> extends Kind<S> {
-  start(): v.InferOutput<S>;
+  start(outside: Outside): v.InferOutput<S>;
   plan(own: v.InferOutput<S>, outside: { width: number; depth: number; sides: number }): StandPlan;
 }

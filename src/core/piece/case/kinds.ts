@@ -23,3 +23,11 @@ function known<K>(table: ReadonlyMap<string, unknown>, name: string): K {
 export const cornerKind = (name: CaseForm['carcass']['corner']['kind']): CornerKind<KindSchema> => known(CORNERS, name);
 export const backKind = (name: CaseForm['back']['kind']): BackKind<KindSchema> => known(BACKS, name);
 export const standKind = (name: CaseForm['stand']['kind']): StandKind<KindSchema> => known(STANDS, name);
+
+const listed = (kinds: ReadonlyMap<string, unknown>) =>
+  [...kinds].map(([kind, own]) => ({ kind, name: (own as { name: string }).name }));
+
+/** What there is to choose from, by the names of the kinds. */
+export const CORNER_KINDS = listed(CORNERS) as readonly { kind: CaseForm['carcass']['corner']['kind']; name: string }[];
+export const BACK_KINDS = listed(BACKS) as readonly { kind: CaseForm['back']['kind']; name: string }[];
+export const STAND_KINDS = listed(STANDS) as readonly { kind: CaseForm['stand']['kind']; name: string }[];

@@ -19,6 +19,9 @@ const schema = v.object({
   gap: length(0, 12),
 });
 
+/** About so wide, mm; common practice. */
+const USUAL = 140;
+
 /** Upright boards lapped over one another, each screwed in its middle to top and bottom: every one moves by itself. */
 export const boards: BackKind<typeof schema> = {
   name: 'Lapped boards, each fixed in its middle',
@@ -31,7 +34,13 @@ export const boards: BackKind<typeof schema> = {
     { ask: 'figure', at: 'lap', label: 'Laps' },
     { ask: 'figure', at: 'gap', label: 'Gaps as it is made' },
   ],
-  start: () => ({ kind: 'boards', count: 6, thickness: 12, lap: 8, gap: 2 }),
+  start: ({ width }) => ({
+    kind: 'boards',
+    count: Math.max(2, Math.round(width / USUAL)),
+    thickness: 12,
+    lap: 8,
+    gap: 2,
+  }),
   depth: ({ thickness }) => thickness,
   plan({ count, thickness, lap, gap }, shell) {
     const place = backPlace(shell, thickness);

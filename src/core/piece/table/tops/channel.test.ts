@@ -101,7 +101,7 @@ describe('two slabs and glass', () => {
     expect(level(sound, 'channel.bearing')).toBe('good');
     expect(level(sound, 'channel.room')).toBe('good');
     // Each slab closes it by its growth from its middle: less than all of it grows.
-    const { wettest } = sound.season.topWidth;
+    const { wettest } = sound.season.leadingWidth;
     const grows = wettest - sound.piece.parts.find(({ id }) => id === 'slab-front')!.size.width;
     const closes = job.checks.find((c) => c.id === 'channel.room')!.figure!.inputs[1]!.quantity as Quantity;
     expect(closes.amount).toBeGreaterThan(grows * 0.5);

@@ -59,7 +59,7 @@ describe('a panel in a mitred frame', () => {
     expect(room.level).toBe('stop');
     const job = derived(tight);
     const panel = findPart(job.piece, 'panel')!;
-    const grows = (job.season.topWidth.wettest - panel.size.width) / 2;
+    const grows = (job.season.leadingWidth.wettest - panel.size.width) / 2;
     expect(room.value.amount).toBeCloseTo(1 - grows, 6);
     const mended = withChanges(tight, room.wayOut!.changes);
     expect(level(derived(mended), 'framed.room')).toBe('good');

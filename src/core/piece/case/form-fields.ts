@@ -1,0 +1,60 @@
+import { type FormField, noneOr } from '../../decision/form-field';
+import type { PartKind } from '../part';
+import type { FormQuestion } from '../table/form-questions';
+import type { CaseForm } from './form';
+
+/** Sizes over all. */
+export const CASE_SIZE_FIELDS: readonly FormField<CaseForm>[] = [
+  { ask: 'figure', at: 'width', label: 'Width, over all' },
+  { ask: 'figure', at: 'height', label: 'Height, over all' },
+  { ask: 'figure', at: 'depth', label: 'Depth, over all' },
+];
+
+/** Its four boards. */
+export const CARCASS_FIELDS: readonly FormField<CaseForm>[] = [
+  { ask: 'figure', at: 'carcass.sides', label: 'Sides, thick' },
+  { ask: 'figure', at: 'carcass.across', label: 'Top and bottom, thick' },
+];
+
+/** What is between the boards, beside the spaces themselves. */
+export const INSIDE_FIELDS: readonly FormField<CaseForm>[] = [
+  { ask: 'figure', at: 'inside.thickness', label: 'Shelves and uprights, thick' },
+  {
+    at: 'inside.lip',
+    label: 'Under the front of shelves',
+    ...noneOr<CaseForm, CaseForm['inside']['lip']>(
+      ({ inside }) => inside.lip,
+      {
+        none: 'Nothing',
+        some: 'A lip',
+        reason: 'Glued under the front edge: little wood, and a shelf several times as stiff.',
+      },
+      () => ({ depth: 38, thickness: 20 }),
+    ),
+  },
+  { ask: 'figure', at: 'inside.lip.depth', label: 'Lip, deep' },
+  { ask: 'figure', at: 'inside.lip.thickness', label: 'Lip, thick' },
+];
+
+export const CASE_LOAD_FIELDS: readonly FormField<CaseForm>[] = [
+  {
+    ask: 'figure',
+    at: 'loads.shelf',
+    label: 'On a metre of shelf',
+    step: 50,
+    hint: 'Books weigh most, china about two thirds of them, linen a third.',
+  },
+  { ask: 'figure', at: 'loads.push', label: 'Pushing at its upper edge, level', step: 50 },
+];
+
+const SHELL: readonly PartKind[] = ['side', 'case-top', 'case-bottom'];
+
+/** What is asked of a case, in a maker's order. */
+export const CASE_QUESTIONS = {
+  size: { id: 'size', ask: 'How large is it?', of: [], parts: SHELL },
+  inside: { id: 'inside', ask: 'What is inside?', of: [], parts: ['upright', 'case-shelf', 'lip'] },
+  carcass: { id: 'carcass', ask: 'How do its boards meet?', of: [], parts: SHELL },
+  back: { id: 'back', ask: 'What closes it behind?', of: [], parts: ['back', 'back-panel', 'sheet'] },
+  stand: { id: 'stand', ask: 'What does it stand on?', of: [], parts: ['plinth'] },
+  loads: { id: 'loads', ask: 'What must it bear?', of: [], parts: [] },
+} as const satisfies Record<string, FormQuestion>;

@@ -1,0 +1,33 @@
+import { squareFrame } from '../../../solid/frame';
+import type { Draft } from '../../part';
+import type { PlacedCell } from './spaces';
+
+/** They are so much shorter than their space at both ends together, and so much shallower behind. mm */
+const SHORTER = { ends: 2, behind: 2 };
+
+/** The loose shelves of a space, spread evenly over its height. */
+export function looseShelves(
+  { cell, space }: PlacedCell,
+  given: { thickness: number; y: readonly [front: number, back: number]; from: number },
+): { draft: Draft; span: number; underside: number; middle: number }[] {
+  const { thickness, y, from } = given;
+  const { left, right, low, high } = space;
+  const [wide, deep] = [right - left - SHORTER.ends, y[1] - y[0] - SHORTER.behind];
+  const middle = (left + right) / 2;
+  return Array.from({ length: cell.loose ?? 0 }, (_, i) => {
+    const z = low + ((high - low) * (i + 1)) / ((cell.loose ?? 0) + 1);
+    return {
+      span: wide,
+      underside: z - thickness / 2,
+      middle,
+      draft: {
+        id: `loose-${cell.id}-${i + 1}`,
+        name: `Loose shelf ${from + i}`,
+        kind: 'case-shelf',
+        grade: 'all-faces',
+        size: { length: wide, width: deep, thickness },
+        frame: squareFrame([middle, y[0] + deep / 2, z], { length: 'x', width: 'y', thickness: 'z' }),
+      },
+    };
+  });
+}

@@ -1,0 +1,70 @@
+import type { Joint } from '../../../joint/joint';
+import type { Draft, Fitting } from '../../part';
+import type { Unbuildable } from '../../unbuildable';
+import type { ShelfSpan } from '../case-plan';
+import type { CaseForm } from '../form';
+import { dividerBoard } from './dividers';
+import { lipUnder } from './lip';
+import { looseShelves } from './loose-shelves';
+import { type PlacedCell, placeSpaces, type Space } from './spaces';
+
+export interface InsidePlan {
+  drafts: readonly Draft[];
+  joints: readonly Joint[];
+  spans: readonly ShelfSpan[];
+  fittings: readonly Fitting[];
+  problems: readonly Unbuildable[];
+  /** Every space, those that are divided further before what they are divided into. */
+  spaces: readonly PlacedCell[];
+}
+
+/** The uprights and shelves of a case, with what they are held by and what is glued under them. */
+export function planInside(given: {
+  form: CaseForm;
+  space: Space;
+  /** From the front edge to the face of the back. */
+  y: readonly [front: number, back: number];
+  /** Thickness of the boards round it, by their ids. */
+  boards: Readonly<Record<string, number>>;
+}): InsidePlan {
+  const { form, y, boards } = given;
+  const { cells, thickness, lip } = form.inside;
+  const { placed, dividers, problems } = placeSpaces(cells, given.space, thickness);
+  const thicknessOf = (board: string): number => boards[board] ?? thickness;
+  const held = dividers.map((divider) => dividerBoard(divider, { thickness, y, thicknessOf }));
+  const fixedShelves = dividers
+    .filter(({ upright }) => !upright)
+    .map(({ id, name, at, space: { left, right } }) => ({
+      id,
+      name,
+      words: `${name}, fixed`,
+      ...{ left, right, underside: at, breadth: y[1] - y[0] },
+    }));
+  let number = fixedShelves.length + 1;
+  const loose = placed
+    .filter(({ divided }) => divided === 'not')
+    .flatMap((own) => {
+      const shelves = looseShelves(own, { thickness, y, from: number });
+      number += shelves.length;
+      return shelves;
+    });
+  const looseOnes = loose.map(({ draft: { id, name, size }, span, underside, middle }) => ({
+    id,
+    name,
+    words: `${name}, on pins`,
+    ...{ left: middle - span / 2, right: middle + span / 2, underside, breadth: size.width },
+  }));
+  const shelves = [...fixedShelves, ...looseOnes];
+  const lips = lip ? shelves.map((shelf) => lipUnder({ ...shelf, front: y[0] }, lip)) : [];
+  const pins = 4 * loose.length;
+  return {
+    drafts: [...held, ...loose, ...lips].map(({ draft }) => draft),
+    joints: [...held.flatMap(({ joints }) => joints), ...lips.map(({ joint }) => joint)],
+    spans: shelves.map(({ id, words, left, right, breadth }) => ({
+      ...{ id, part: id, words, span: right - left, breadth, thickness, lip, load: form.loads.shelf },
+    })),
+    problems,
+    spaces: placed,
+    fittings: pins > 0 ? [{ name: 'Shelf pins', count: pins, size: [5] }] : [],
+  };
+}

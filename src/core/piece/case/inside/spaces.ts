@@ -1,0 +1,114 @@
+import { mm, say } from '../../../measure/quantity';
+import type { Unbuildable } from '../../unbuildable';
+import { type Cell, partsOf, rootOf } from './cells';
+
+/** The boards round a space, by their ids. */
+export interface Walls {
+  left: string;
+  right: string;
+  below: string;
+  above: string;
+}
+
+/** A space within a case: clear, in the axes of the piece, mm. */
+export interface Space {
+  left: number;
+  right: number;
+  low: number;
+  high: number;
+  walls: Walls;
+}
+
+/** A space as it is drawn, and whether anything divides it. */
+export interface PlacedCell {
+  cell: Cell;
+  space: Space;
+  divided: 'not' | 'uprights' | 'shelves';
+}
+
+/** An upright or a shelf between two spaces, and the space that it divides. */
+export interface Divider {
+  id: string;
+  name: string;
+  upright: boolean;
+  /** Its left or lower face. */
+  at: number;
+  space: Space;
+}
+
+/** Less than this is no space, and more than that is not lost in making it, mm. */
+const LEAST = 20;
+const LEFT_OVER = 0.5;
+
+/**
+ * Each space divided into the spaces that are part of it: those with a clear size of their own first, what is left by their
+ * shares. Where the sum does not fit, a problem says so and nothing is drawn of it.
+ */
+export function placeSpaces(
+  cells: readonly Cell[],
+  inside: Space,
+  thickness: number,
+): { placed: PlacedCell[]; dividers: Divider[]; problems: Unbuildable[] } {
+  const placed: PlacedCell[] = [];
+  const dividers: Divider[] = [];
+  const problems: Unbuildable[] = [];
+  const counted = { upright: 0, shelf: 0 };
+  place(rootOf(cells), inside);
+  return { placed, dividers, problems };
+
+  function place(cell: Cell, space: Space): void {
+    const parts = partsOf(cells, cell.id);
+    const { divided } = cell;
+    const sizes = divided === 'not' || parts.length < 2 ? null : sizesOf(parts, space, divided);
+    placed.push({ cell, space, divided: sizes ? divided : 'not' });
+    if (!sizes) return;
+    const upright = divided === 'uprights';
+    const [from, to] = upright ? [space.left, space.right] : [space.low, space.high];
+    let at = from;
+    let before: string | null = null;
+    parts.forEach((part, i) => {
+      const last = i === parts.length - 1;
+      // What is left over is drawn with the last of them.
+      const end = last ? to : at + (sizes[i] ?? 0);
+      const next = last ? null : divide(upright, space, end);
+      const walls: Walls = upright
+        ? { ...space.walls, left: before ?? space.walls.left, right: next ?? space.walls.right }
+        : { ...space.walls, below: before ?? space.walls.below, above: next ?? space.walls.above };
+      place(part, upright ? { ...space, left: at, right: end, walls } : { ...space, low: at, high: end, walls });
+      at = end + thickness;
+      before = next;
+    });
+  }
+
+  function sizesOf(parts: readonly Cell[], space: Space, divided: 'uprights' | 'shelves'): number[] | null {
+    const whole = divided === 'uprights' ? space.right - space.left : space.high - space.low;
+    const free = whole - (parts.length - 1) * thickness;
+    const asked = parts.reduce((sum, { clear }) => sum + (clear ?? 0), 0);
+    const shares = parts.reduce((sum, { clear, share }) => sum + (clear === null ? share : 0), 0);
+    const left = free - asked;
+    const sizes = parts.map(({ clear, share }) => clear ?? (left * share) / shares);
+    if (sizes.some((size) => size < LEAST - 1e-6) || left < -1e-6) {
+      problems.push({
+        problem: `The ${divided === 'uprights' ? 'bays' : 'shelves'} of a space ask for more than it is ${divided === 'uprights' ? 'wide' : 'high'}.`,
+        where: 'form.inside.cells',
+        wayOut: 'Leave one of their clear sizes to follow, or make them smaller.',
+      });
+      return null;
+    }
+    if (shares === 0 && left > LEFT_OVER)
+      problems.push({
+        problem: say`The clear sizes of a space leave ${mm(left)} of it over.`,
+        where: 'form.inside.cells',
+        wayOut: 'Leave one of them to follow, or make them larger.',
+      });
+    return sizes;
+  }
+
+  function divide(upright: boolean, space: Space, at: number): string {
+    const kind = upright ? 'upright' : 'shelf';
+    counted[kind] += 1;
+    const id = `${kind}-${counted[kind]}`;
+    dividers.push({ id, name: `${upright ? 'Upright' : 'Shelf'} ${counted[kind]}`, upright, at, space });
+    return id;
+  }
+}

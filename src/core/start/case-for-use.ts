@@ -1,0 +1,64 @@
+import { USE_OF_PIECE, type Use } from '../decision/use';
+import type { CaseForm } from '../piece/case/form';
+import { type Cell, divideCell, WHOLE } from '../piece/case/inside/cells';
+import type { Outside } from '../piece/case/kind';
+import { startBack, startCorner, startStand } from './start-case';
+
+/** A bay is no wider than a shelf bears books over; shelves lie about so far over one another. mm; common practice. */
+const WIDEST_BAY = 850;
+const BOOKS_HIGH = 330;
+/** Higher than this it stands on its own sides with shelves over one another; lower, on a plinth with bays beside one another. mm */
+const HIGH = 1000;
+
+/** A sound first case for a use, mm; common practice. */
+export function caseForUse(use: Use, size: { length: number; width: number; height: number }): CaseForm {
+  const { start, loads } = USE_OF_PIECE[use];
+  const thickness = start?.thickness ?? 22;
+  const outside: Outside = { width: size.length, height: size.height, depth: size.width };
+  const isHigh = size.height > HIGH;
+  const stand = startStand(isHigh ? 'sides' : 'plinth', outside);
+  const high = size.height - 2 * thickness - ('lift' in stand ? stand.lift : stand.height);
+  const wide = size.length - 2 * thickness;
+  return {
+    build: 'case',
+    aside: { corners: [], backs: [], stands: [] },
+    ...outside,
+    carcass: {
+      sides: thickness,
+      across: thickness,
+      corner: startCorner('dovetails', { depth: size.width, sides: thickness, across: thickness }),
+    },
+    inside: { thickness, cells: isHigh ? tiers(wide, high) : bays(wide, high), lip: null },
+    back: startBack(isHigh ? 'sheet' : 'boards', outside),
+    stand,
+    loads: { shelf: loads.spread, push: loads.push },
+  };
+}
+
+/** So many bays as shelves need, each with a fixed shelf that keeps its sides apart and loose ones over and under it. */
+function tiers(wide: number, high: number): Cell[] {
+  const across = Math.ceil(wide / WIDEST_BAY);
+  const whole: Cell[] = across > 1 ? divideCell([WHOLE], WHOLE.id, 'uprights', across) : [WHOLE];
+  const leaves = whole.filter(({ id, of }) => (across > 1 ? of === WHOLE.id : id === WHOLE.id));
+  const spaces = Math.max(2, Math.round(high / BOOKS_HIGH));
+  const over = Math.floor(spaces / 2);
+  return leaves.reduce<Cell[]>((cells, { id }) => {
+    const divided = divideCell(cells, id, 'shelves', 2);
+    const [low, up] = divided.filter(({ of }) => of === id);
+    return divided.map((cell) => {
+      if (cell === low) return { ...cell, share: spaces - over, loose: spaces - over - 1 };
+      return cell === up ? { ...cell, share: over, loose: over - 1 } : cell;
+    });
+  }, whole);
+}
+
+/** Bays beside one another, each with a loose shelf where there is height for two. */
+function bays(wide: number, high: number): Cell[] {
+  const across = Math.max(1, Math.round(wide / (WIDEST_BAY * BAY)));
+  const cells: Cell[] = across > 1 ? divideCell([WHOLE], WHOLE.id, 'uprights', across) : [WHOLE];
+  const loose = high > BOOKS_HIGH ? Math.max(1, Math.round(high / BOOKS_HIGH) - 1) : 0;
+  return cells.map((cell) => (cell.divided === 'not' ? { ...cell, loose } : cell));
+}
+
+/** The usual bay of a low case, as a share of the widest. */
+const BAY = 0.55;

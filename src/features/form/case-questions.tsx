@@ -1,0 +1,107 @@
+'use client';
+
+import {
+  BACK_KINDS,
+  backKind,
+  CARCASS_FIELDS,
+  CASE_LOAD_FIELDS,
+  CASE_QUESTIONS,
+  CASE_SIZE_FIELDS,
+  CaseFormSchema,
+  type Change,
+  CORNER_KINDS,
+  cornerKind,
+  INSIDE_FIELDS,
+  STAND_KINDS,
+  sayCaseChange,
+  standKind,
+  startBackChanges,
+  startCornerChanges,
+  startStandChanges,
+} from '@/core';
+import { useCase } from '../job/job-context';
+import { DecisionFields } from './decision-fields';
+import { FieldsQuestion, Question } from './form-question';
+import { KindChoice } from './kind-choice';
+import { useSizeWords } from './size-words';
+import { SpaceFields, spacesInWords } from './space-fields';
+
+const options = <K extends string>(kinds: readonly { kind: K; name: string }[]) =>
+  kinds.map(({ kind, name }) => ({ value: kind, label: name }));
+const CORNERS = options(CORNER_KINDS);
+const BACKS = options(BACK_KINDS);
+const STANDS = options(STAND_KINDS);
+
+/** What is asked of a case. */
+export function CaseQuestions() {
+  const { form } = useCase();
+  const size = useSizeWords();
+  const { corner } = form.carcass;
+  const [corners, back, stand] = [cornerKind(corner.kind), backKind(form.back.kind), standKind(form.stand.kind)];
+  const say = (changes: readonly Change[]) => sayCaseChange(changes, form);
+  return (
+    <>
+      <FieldsQuestion
+        question={CASE_QUESTIONS.size}
+        fields={CASE_SIZE_FIELDS}
+        schema={CaseFormSchema}
+        at="form"
+        answer={size}
+      />
+      <Question question={CASE_QUESTIONS.inside} answer={spacesInWords(form)}>
+        <SpaceFields />
+        <DecisionFields fields={INSIDE_FIELDS} schema={CaseFormSchema} at="form" />
+      </Question>
+      <FieldsQuestion
+        question={CASE_QUESTIONS.carcass}
+        fields={corners.fields}
+        schema={corners.schema}
+        at="form.carcass.corner"
+        answer={corners.name.toLowerCase()}
+      >
+        <DecisionFields fields={CARCASS_FIELDS} schema={CaseFormSchema} at="form" />
+        <KindChoice
+          label="Corners"
+          value={corner.kind}
+          options={CORNERS}
+          hint={corners.reason}
+          say={say}
+          changesFor={(kind) => startCornerChanges(kind, form)}
+        />
+      </FieldsQuestion>
+      <FieldsQuestion
+        question={CASE_QUESTIONS.back}
+        fields={back.fields}
+        schema={back.schema}
+        at="form.back"
+        answer={back.name.toLowerCase()}
+      >
+        <KindChoice
+          label="Back"
+          value={form.back.kind}
+          options={BACKS}
+          hint={back.reason}
+          say={say}
+          changesFor={(kind) => startBackChanges(kind, form)}
+        />
+      </FieldsQuestion>
+      <FieldsQuestion
+        question={CASE_QUESTIONS.stand}
+        fields={stand.fields}
+        schema={stand.schema}
+        at="form.stand"
+        answer={stand.name.toLowerCase()}
+      >
+        <KindChoice
+          label="Stands on"
+          value={form.stand.kind}
+          options={STANDS}
+          hint={stand.reason}
+          say={say}
+          changesFor={(kind) => startStandChanges(kind, form)}
+        />
+      </FieldsQuestion>
+      <FieldsQuestion question={CASE_QUESTIONS.loads} fields={CASE_LOAD_FIELDS} schema={CaseFormSchema} at="form" />
+    </>
+  );
+}

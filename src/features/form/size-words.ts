@@ -1,0 +1,12 @@
+'use client';
+
+import { useUnits } from '@/ui/units';
+import { useDerived } from '../job/job-context';
+
+/** The size over all of the piece that is looked at, in the reader's units. */
+export function useSizeWords(): string {
+  const { piece } = useDerived();
+  const units = useUnits();
+  const { length, width, height } = piece.overall;
+  return [length, width, height].map((mm) => units.length(mm)).join(' × ');
+}
