@@ -145,11 +145,16 @@ function eachPair(own: ReadonlyMap<string, OwnCut[]>, look: (part: string, a: Ow
         const b = cuts[k] as OwnCut;
         if (a.joint === b.joint || (a.joint.ruled && a.joint.ruled === b.joint.ruled)) continue;
         if (a.joint.meets?.includes(b.joint.id) || b.joint.meets?.includes(a.joint.id)) continue;
+        if (opensInto(a.cut, b.cut) || opensInto(b.cut, a.cut)) continue;
         look(part, a, b);
       }
     }
   }
 }
+
+/** A housing that runs out into the rabbet behind it: what lies beyond a face that a cut is open at, it may meet. */
+const opensInto = (a: Cut, b: Cut): boolean =>
+  a.open.some((way) => reach(a.solid, way).to <= reach(b.solid, way).from + TOUCHING);
 
 function betweenCheck(context: CheckContext, { part, a, b, apart }: Between): Check {
   const { piece } = context;

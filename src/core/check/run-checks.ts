@@ -1,6 +1,8 @@
 import { apronsPushedAside } from './apron-bow';
 import { boardsAsDryAsTheAir } from './boards-and-air';
 import { gapsOfBack } from './case-back';
+import { caseCarried } from './case-carried';
+import { pinsOfCase } from './case-pins';
 import { rackingOfCase } from './case-racking';
 import { shelvesOfCase } from './case-shelves';
 import { slotsOfCase } from './case-slots';
@@ -58,6 +60,8 @@ const OF_ALL: readonly ((context: CheckContext) => Check[])[] = [
 
 /** Of cases alone. */
 const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
+  pinsOfCase,
+  caseCarried,
   shelvesOfCase,
   rackingOfCase,
   tippingOfCase,

@@ -6,9 +6,10 @@ import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outlin
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
 import { type Tone, tonesOf } from '../wood/heartwood';
 import { paintOrder } from './paint-order';
+import { drawSection } from './section';
 import { silhouette } from './silhouette';
 
-export type ViewName = 'plan' | 'front' | 'end' | 'apart' | 'above';
+export type ViewName = 'plan' | 'front' | 'end' | 'section' | 'apart' | 'above';
 export type Point = Flat;
 
 export interface Shape {
@@ -64,14 +65,14 @@ export interface ViewOptions {
 const FROM_ABOVE = unit([0.5, -0.76, 0.42]);
 const RIGHT = unit(cross([0, 0, 1], FROM_ABOVE));
 
-const LOOKS: Record<ViewName, { u: Vec; v: Vec; toward: Vec }> = {
+const LOOKS: Record<Exclude<ViewName, 'section'>, { u: Vec; v: Vec; toward: Vec }> = {
   plan: { u: [1, 0, 0], v: [0, -1, 0], toward: [0, 0, 1] },
   front: { u: [1, 0, 0], v: [0, 0, -1], toward: [0, -1, 0] },
   end: { u: [0, 1, 0], v: [0, 0, -1], toward: [-1, 0, 0] },
   apart: { u: RIGHT, v: times(cross(FROM_ABOVE, RIGHT), -1), toward: FROM_ABOVE },
   above: { u: RIGHT, v: times(cross(FROM_ABOVE, RIGHT), -1), toward: FROM_ABOVE },
 };
-type Look = (typeof LOOKS)[ViewName];
+type Look = (typeof LOOKS)[keyof typeof LOOKS];
 
 const onPaper =
   ({ u, v }: Look) =>
@@ -90,6 +91,7 @@ interface DrawnPart {
 
 /** Draws a view from the parts; nothing in it is placed by hand. */
 export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}): View {
+  if (name === 'section') return piece.build === 'case' ? drawSection(piece) : drawView(piece, 'end', options);
   const look = LOOKS[name];
   const paper = onPaper(look);
   const drawn = piece.parts.map((part): DrawnPart => {

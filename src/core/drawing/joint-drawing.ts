@@ -10,6 +10,7 @@ import { type Convex, clipAll, isEmpty, type Plane, reach, volume } from '../sol
 import { inPart, solidInPart } from '../solid/frame';
 import { boundsOfFlat, hullOf } from '../solid/outline';
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from '../solid/vector';
+import { dovetailFigures, drawDovetails } from './dovetail-drawing';
 import type { Dimension, Point, Shape, View } from './drawing';
 import { silhouette } from './silhouette';
 
@@ -111,7 +112,7 @@ function familyWords({ kind, hold }: Joint, into: Part, from: Part): string {
   const word = (part: Part) => OWN_WORDS[part.id.split('-', 1)[0] ?? ''] ?? KIND_WORDS[part.kind];
   const [a, b] = [kind === 'hold' ? (hold ? HOLDS[hold].one : 'screw') : word(from), word(into)];
   const first = a.charAt(0).toUpperCase() + a.slice(1);
-  return a === b ? `${first} on ${b}` : `${first} in ${b}`;
+  return a === b || kind === 'case-dovetails' || kind === 'glued-edge' ? `${first} on ${b}` : `${first} in ${b}`;
 }
 
 /** mm that a cut goes in from its face. */
@@ -155,6 +156,7 @@ const MARGIN = 45;
  */
 export function drawJoint(piece: Piece, id: string, view: 'face' | 'section'): View | null {
   const joint = allJoints(piece).find((own) => own.id === id);
+  if (joint?.dovetails) return drawDovetails(piece, joint, view);
   const into = joint && findPart(piece, joint.into);
   const cut = joint && leadingCut(joint);
   const entry = cut?.open[0];
@@ -314,6 +316,7 @@ export function jointFigures(piece: Piece, id: string): Figure[] {
   const into = joint && findPart(piece, joint.into);
   const cut = joint && leadingCut(joint);
   const entry = cut?.open[0];
+  if (joint?.dovetails) return dovetailFigures(joint);
   if (!joint || !into || !cut || !entry) return [];
   const own = cut.solid.corners.map((p) => inPart(into.frame, p));
   const body = into.body.flatMap((solid) => solid.corners);

@@ -8,7 +8,7 @@ import { inPart } from '../solid/frame';
 import { boundsOfFlat, type Flat, hullOf, type Outline, polygonOf } from '../solid/outline';
 
 import { type FullSizeDrawing, type FullSizeMark, line, MARGIN, plainName, text } from './full-size-drawing';
-import { edgeSticks, type PanelEdges, storySticks } from './story-sticks';
+import { caseStick, edgeSticks, type PanelEdges, storySticks } from './story-sticks';
 
 /** Everything of a piece that is wanted at full size: a story stick a family of parts, templates, joints face on. */
 export function fullSizeDrawings(
@@ -17,6 +17,7 @@ export function fullSizeDrawings(
   panels: readonly PanelEdges[] = [],
 ): FullSizeDrawing[] {
   return [
+    ...caseStick(piece, style),
     ...storySticks(piece, style),
     ...edgeSticks(piece, panels, style),
     ...templates(piece, style),

@@ -23,10 +23,10 @@ const ROUND = { left: 15, right: 15, above: 8, below: 9 };
 const TONES = { 1: '#e4e4e4', 2: '#cccccc', 3: '#a8a8a8' } as const;
 const DASH: Partial<Record<Shape['style'], number>> = { hidden: 1.5, tenon: 0.8 };
 
-/** The plan over the front, and the end beside the front, at one scale, with their dimensions. */
+/** The plan over the front, and the end beside the front, at one scale, with their dimensions; a case is cut open at its side. */
 export function viewsOnPaper(piece: Piece, strips: readonly number[], room: Room, say: Say): PaperDrawing {
   const view = (name: ViewName) => drawView(piece, name, strips.length > 0 ? { strips } : {});
-  const [plan, front, end] = [view('plan'), view('front'), view('end')];
+  const [plan, front, end] = [view('plan'), view('front'), view(piece.build === 'case' ? 'section' : 'end')];
   const across = Math.max(plan.bounds.width, front.bounds.width);
   const free = {
     width: room.width - 2 * (ROUND.left + ROUND.right),

@@ -1,7 +1,7 @@
 import { formatLength, type LengthStyle } from '../measure/length';
 import { madeParts } from '../piece/material';
 import type { Part } from '../piece/part';
-import { findPart, type Piece } from '../piece/piece';
+import { type CasePiece, findPart, type Piece } from '../piece/piece';
 import { inPart } from '../solid/frame';
 import type { Flat } from '../solid/outline';
 import {
@@ -140,7 +140,54 @@ function marksAlong(piece: Piece, part: Part): StickMark[] {
       lane: 'whole',
     });
   }
+  if (piece.build === 'case') marks.push(...pinMarks(piece, part, start));
   return marks.sort((a, b) => a.at - b.at);
+}
+
+/** The bores for shelf pins in a board, from its start: those of the front row, which the back repeats. */
+const pinMarks = ({ pinRows }: CasePiece, part: Part, start: number): StickMark[] =>
+  pinRows
+    .filter(({ wall, y, space, into }) => {
+      const front = pinRows.filter((row) => row.wall === wall && row.space === space && row.into === into);
+      return wall === part.id && y === Math.min(...front.map((row) => row.y));
+    })
+    .flatMap(({ x, y, from, apart, count }) =>
+      Array.from({ length: count }, (_, i) => inPart(part.frame, [x, y, from + i * apart])[0] + start),
+    )
+    .map((at) => ({ at, layer: 'HOLE', label: 'pin', lane: 'lower' }));
+
+/**
+ * One stick for all heights of a case, from the floor: every board that lies level and every pin. It is made before anything
+ * is cut, and all that is marked out is taken from it.
+ */
+export function caseStick(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
+  if (piece.build !== 'case') return [];
+  const side = findPart(piece, piece.leading);
+  if (!side) return [];
+  const level = piece.parts.filter(({ frame, kind }) => Math.abs(frame.thickness[2]) > 0.99 && kind !== 'lip');
+  const boards = level.map((part): StickMark => {
+    const heights = part.placed.flatMap(({ corners }) => corners.map((p) => p[2]));
+    const [at, to] = [Math.min(...heights), Math.max(...heights)];
+    const loose = piece.spans.some(({ part: id, onPins }) => id === part.id && onPins);
+    return { at, to, layer: 'MORTISE', label: part.letter, lane: loose ? 'upper' : 'whole' };
+  });
+  const pins = new Set(
+    piece.pinRows.flatMap(({ from, apart, count }) => Array.from({ length: count }, (_, i) => from + i * apart)),
+  );
+  const marks: StickMark[] = [
+    ...boards,
+    ...[...pins].map((at): StickMark => ({ at, layer: 'HOLE', label: 'pin', lane: 'lower' })),
+  ].sort((a, b) => a.at - b.at);
+  const { height } = piece.overall;
+  const drawn = stick([{ ...side, size: { ...side.size, length: height } }], marks, style);
+  return [
+    {
+      ...drawn,
+      id: 'stick-case',
+      title: 'Story stick of the case: every height from the floor',
+      note: 'Its start is the floor. Over its whole breadth: boards that are fixed; upper half: loose shelves as they are drawn; lower half: bores for pins.',
+    },
+  ];
 }
 
 const keyOf = (part: Part, marks: readonly StickMark[]) =>

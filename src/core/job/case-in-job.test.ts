@@ -60,8 +60,12 @@ describe.each<[string, CaseForm]>([
   it('is drawn from all sides with its clear spaces, and goes out at full size and as a cut list', () => {
     for (const view of ['plan', 'front', 'end', 'apart', 'above'] as const)
       expect(drawView(piece, view).shapes.length).toBeGreaterThan(0);
-    const high = drawView(piece, 'front').dimensions.filter(({ id }) => id.startsWith('high-'));
-    expect(high.map(({ value }) => value)).toEqual(piece.spaces.map((space) => space.high - space.low));
+    const drawn = new Map(drawView(piece, 'front').dimensions.map(({ id, value }) => [id, value]));
+    for (const { id, of, left, right, low, high } of piece.spaces) {
+      const parent = piece.spaces.find((space) => space.id === of);
+      if (parent?.divided === 'uprights') expect(drawn.get(`wide-${id}`)).toBe(right - left);
+      if (parent?.divided === 'shelves') expect(drawn.get(`high-${id}`)).toBe(high - low);
+    }
     expect(fullSizeDrawings(piece, { system: 'metric' }).length).toBeGreaterThan(0);
     const rows = assembliesOf(piece, own.demand).flatMap((assembly) => assembly.rows);
     expect(rows.reduce((sum, { count }) => sum + count, 0)).toBeGreaterThanOrEqual(piece.parts.length - 1);

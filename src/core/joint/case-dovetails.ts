@@ -1,18 +1,7 @@
 import { glued } from '../restraint/tie';
 import { type Convex, prism } from '../solid/convex';
 import { solidInPiece } from '../solid/frame';
-import type { Joint } from './joint';
-
-/** Through dovetails across a corner of a case, as they are laid out from one edge to the other. mm */
-export interface DovetailLayout {
-  tails: number;
-  /** A tail at its end and at its baseline. */
-  tail: { wide: number; narrow: number };
-  /** A pin at the tails' end, its narrowest; half pins at both edges are as wide there. */
-  pin: number;
-  /** So far out for so far along: 1 : 8 is 1/8. */
-  slope: number;
-}
+import type { DovetailLayout, Joint } from './joint';
 
 /** From the middle of one tail to the next, as a share of the thickness, and never closer, mm; common practice. */
 const PITCH = 2.5;
@@ -95,6 +84,7 @@ export function caseDovetails(given: {
     name,
     into: pins,
     from: tails,
+    dovetails: layout,
     removed: [],
     added: [
       ...middles.map((middle) => ({ part: tails, solid: tailAt(middle) })),

@@ -4,6 +4,17 @@ import { type Convex, rod } from '../solid/convex';
 import type { Frame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
 
+/** Through dovetails across a corner of a case, as they are laid out from one edge to the other. mm */
+export interface DovetailLayout {
+  tails: number;
+  /** A tail at its end and at its baseline. */
+  tail: { wide: number; narrow: number };
+  /** A pin at the tails' end, its narrowest; half pins at both edges are as wide there. */
+  pin: number;
+  /** So far out for so far along: 1 : 8 is 1/8. */
+  slope: number;
+}
+
 /** A part as its joints see it. */
 export interface JointPart {
   id: string;
@@ -64,6 +75,8 @@ export interface Joint {
   hold?: HoldKind;
   /** Sized and checked by a rule of its own, together with its neighbours. */
   ruled?: 'leg-corner';
+  /** Dovetails as they are laid out over the corner, from its one edge. */
+  dovetails?: DovetailLayout;
 }
 
 export type JointKind =

@@ -4,6 +4,7 @@ import type { Bounds } from '../solid/convex';
 import type { Flat } from '../solid/outline';
 import type { ShelfSpan } from './case/case-plan';
 import type { CaseForm } from './case/form';
+import type { PinRow } from './case/inside/pin-rows';
 import type { Form } from './form';
 import type { Fastener, Fitting, Part, Unreached } from './part';
 import type { BasePlan, BendingPart, Leaned, Racking, TopPlan, TopSpan } from './plans';
@@ -73,6 +74,10 @@ export interface CasePiece extends AnyPiece {
   build: 'case';
   /** Shelves, tops and bottoms that bend under what is on them. */
   spans: readonly ShelfSpan[];
+  /** Ids of the parts that it stands on and that come off it. */
+  stand: readonly string[];
+  /** Bores for the pins of loose shelves. */
+  pinRows: readonly PinRow[];
   /** Every space, what is divided before what it is divided into. */
   spaces: readonly CaseSpace[];
 }

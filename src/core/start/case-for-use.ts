@@ -28,7 +28,12 @@ export function caseForUse(use: Use, size: { length: number; width: number; heig
       across: thickness,
       corner: startCorner('dovetails', { depth: size.width, sides: thickness, across: thickness }),
     },
-    inside: { thickness, cells: isHigh ? tiers(wide, high) : bays(wide, high), lip: null },
+    inside: {
+      thickness,
+      cells: isHigh ? tiers(wide, high) : bays(wide, high),
+      lip: null,
+      pins: { diameter: 5, deep: 10, fromEdge: 37, apart: 32 },
+    },
     back: startBack(isHigh ? 'sheet' : 'boards', outside),
     stand,
     loads: { shelf: loads.spread, push: loads.push },

@@ -21,6 +21,23 @@ const TABS = [
   { value: 'front', label: 'Front' },
 ] as const;
 
+/** What is looked up at the bench beside the parts. */
+const BESIDE = {
+  table: [
+    ['Overhang, sides', 'overhang-side'],
+    ['Overhang, ends', 'overhang-end'],
+    ['Base on the floor, long', 'base-length'],
+    ['Base on the floor, wide', 'base-width'],
+    ['Top, driest to wettest', 'top-swing'],
+  ],
+  case: [
+    ['Inside, wide', 'inside-wide'],
+    ['Inside, high', 'inside-high'],
+    ['Inside, deep', 'inside-deep'],
+    ['A side, driest to wettest', 'top-swing'],
+  ],
+} as const;
+
 export function BenchStep() {
   const { piece, season, figures, mark } = useDerived();
   const tabs = useTabs(TABS, 'list');
@@ -45,11 +62,9 @@ export function BenchStep() {
         Tick a part when it is cut. Enter its real size and it is locked: it no longer follows the design, the design
         follows it.
       </p>
-      <FigureLine label="Overhang, sides" figure={figures['overhang-side']} />
-      <FigureLine label="Overhang, ends" figure={figures['overhang-end']} />
-      <FigureLine label="Base on the floor, long" figure={figures['base-length']} />
-      <FigureLine label="Base on the floor, wide" figure={figures['base-width']} />
-      <FigureLine label="Top, driest to wettest" figure={figures['top-swing']} />
+      {BESIDE[piece.build].map(([label, figure]) => (
+        <FigureLine key={figure} label={label} figure={figures[figure]} />
+      ))}
       <FigureLine label="Widest" figure={figures['top-width-wettest']} />
       {season.reference.measuredOn ? (
         <p className="mt-2 text-ink-2">Widths start from the size measured on {sayDay(season.reference.measuredOn)}.</p>

@@ -12,6 +12,7 @@ import {
   CORNER_KINDS,
   cornerKind,
   INSIDE_FIELDS,
+  PIN_FIELDS,
   STAND_KINDS,
   sayCaseChange,
   standKind,
@@ -50,7 +51,7 @@ export function CaseQuestions() {
       />
       <Question question={CASE_QUESTIONS.inside} answer={spacesInWords(form)}>
         <SpaceFields />
-        <DecisionFields fields={INSIDE_FIELDS} schema={CaseFormSchema} at="form" />
+        <DecisionFields fields={[...INSIDE_FIELDS, ...PIN_FIELDS]} schema={CaseFormSchema} at="form" />
       </Question>
       <FieldsQuestion
         question={CASE_QUESTIONS.carcass}

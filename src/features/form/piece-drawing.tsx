@@ -1,22 +1,32 @@
 'use client';
 
 import { useMemo } from 'react';
-import { drawView, nameOfCell, panelOfTop, sizeAt, type ViewName } from '@/core';
+import { drawView, nameOfCell, type Piece, panelOfTop, sizeAt, type ViewName } from '@/core';
 import type { Draggable } from '@/ui/dimension-grip';
 import { MeasuredDrawing, type SpaceOnView } from '@/ui/measured-drawing';
 import { useTabs } from '@/ui/use-tabs';
 import { useDecisions, useDerived, useLook, useShownDay } from '../job/job-context';
 import { TakenApart } from './taken-apart';
 
-const VIEWS: readonly { value: ViewName; label: string }[] = [
-  { value: 'front', label: 'Front' },
-  { value: 'end', label: 'End' },
-  { value: 'plan', label: 'Plan' },
-  { value: 'apart', label: 'Taken apart' },
-];
+const VIEWS: Readonly<Record<Piece['build'], readonly { value: ViewName; label: string }[]>> = {
+  table: [
+    { value: 'front', label: 'Front' },
+    { value: 'end', label: 'End' },
+    { value: 'plan', label: 'Plan' },
+    { value: 'apart', label: 'Taken apart' },
+  ],
+  case: [
+    { value: 'front', label: 'Front' },
+    { value: 'end', label: 'Side' },
+    { value: 'section', label: 'Cut open' },
+    { value: 'plan', label: 'Plan' },
+    { value: 'apart', label: 'Taken apart' },
+  ],
+};
 
 export function useViewTabs(first: ViewName) {
-  return useTabs(VIEWS, first);
+  const { piece } = useDerived();
+  return useTabs(VIEWS[piece.build], first);
 }
 
 /** The piece as it is on the day of the band. */
@@ -50,7 +60,7 @@ function MeasuredPiece({ view: name, drags }: { view: ViewName; drags?: Readonly
   return (
     <MeasuredDrawing
       view={view}
-      name={`${VIEWS.find((v) => v.value === name)?.label} view`}
+      name={`${VIEWS[piece.build].find((v) => v.value === name)?.label} view`}
       lit={lit}
       onLight={light}
       partNames={names}

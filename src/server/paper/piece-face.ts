@@ -42,16 +42,19 @@ function facts(group: Alike, { derived, document, style }: SheetGiven, first: bo
   const shared = [...derived.woods.flatMap(({ checks }) => checks), ...derived.checks];
   const stops = [...group.flatMap(({ checks }) => stopsOf(checks)), ...(first ? stopsOf(shared) : [])];
   const sentences = [...new Set(stops.map(({ sentence }) => writePhrase(sentence, style)))];
+  const [told, across] = piece.build === 'case' ? ['a side', 'deep'] : ['top', 'wide'];
   const percent = (moisture: number) => `${writeNumber(moisture, 1, style)} %`;
   const rows: [string, string][] = [
     ['Size', `${say(piece.overall.length)} × ${say(piece.overall.width)} × ${say(piece.overall.height)}`],
     ['Wood', species.commonName],
     ...(group.length > 1 ? ([['Made', `${group.length} alike`]] as [string, string][]) : []),
-    ...(first && own.document.brief.seats ? ([['Seats', `${own.document.brief.seats}`]] as [string, string][]) : []),
+    ...(first && piece.build === 'table' && own.document.brief.seats
+      ? ([['Seats', `${own.document.brief.seats}`]] as [string, string][])
+      : []),
     ...(weight ? ([['Weight', writeQuantity(weight.quantity, style)]] as [string, string][]) : []),
     ['Glue', glue.name],
-    ['Driest', `top ${wide(driest)} wide at ${percent(season.driest.moisture)}`],
-    ['Wettest', `top ${wide(wettest)} wide at ${percent(season.wettest.moisture)}`],
+    ['Driest', `${told} ${wide(driest)} ${across} at ${percent(season.driest.moisture)}`],
+    ['Wettest', `${told} ${wide(wettest)} ${across} at ${percent(season.wettest.moisture)}`],
     ...(first ? ([['Glued', sayDay(document.season.gluedOn)]] as [string, string][]) : []),
     ...(first ? ([['Delivered', sayDay(document.season.deliveredOn)]] as [string, string][]) : []),
   ];

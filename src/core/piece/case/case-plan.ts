@@ -3,6 +3,8 @@ export interface ShelfSpan {
   /** Names it among the checks. */
   id: string;
   part: string;
+  /** It lies loose on pins. */
+  onPins?: true;
   /** In a sentence: “The shelf in the middle bay”. */
   words: string;
   /** Clear between its ends. */

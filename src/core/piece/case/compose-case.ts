@@ -83,6 +83,8 @@ export function composeCase({ form, bench }: CaseDecided): CasePiece {
     feet: stand.feet,
     ground,
     spans: inside.spans,
+    pinRows: inside.pinRows,
+    stand: stand.drafts.map(({ id }) => id),
     spaces: inside.spaces.map(({ cell: { id, of }, space: { left, right, low, high }, divided }) => ({
       ...{ id, of, divided, left, right, low, high },
     })),

@@ -36,6 +36,21 @@ export const INSIDE_FIELDS: readonly FormField<CaseForm>[] = [
   { ask: 'figure', at: 'inside.lip.thickness', label: 'Lip, thick' },
 ];
 
+/** Asked where shelves lie loose. */
+export const PIN_FIELDS: readonly FormField<CaseForm>[] = (
+  [
+    ['inside.pins.diameter', 'Shelf pins, thick'],
+    ['inside.pins.deep', 'Bored, deep'],
+    ['inside.pins.fromEdge', 'Rows from the edges'],
+    ['inside.pins.apart', 'From bore to bore'],
+  ] as const
+).map(([at, label]) => ({
+  ask: 'figure',
+  at,
+  label,
+  when: ({ inside }) => inside.cells.some(({ loose }) => loose > 0),
+}));
+
 export const CASE_LOAD_FIELDS: readonly FormField<CaseForm>[] = [
   {
     ask: 'figure',

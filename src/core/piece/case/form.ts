@@ -38,6 +38,11 @@ export const CaseFormSchema = v.object({
     /** Uprights and shelves. */
     thickness: length(9, 60),
     cells: CellsSchema,
+    /** Bores for the pins of loose shelves: how far from the edges and from one another; common practice. */
+    pins: v.optional(
+      v.object({ diameter: length(3, 12), deep: length(5, 30), fromEdge: length(15, 150), apart: length(10, 100) }),
+      { diameter: 5, deep: 10, fromEdge: 37, apart: 32 },
+    ),
     /** Glued under the front edge of every shelf; null where there is none. */
     lip: v.optional(v.nullable(v.object({ depth: length(15, 120), thickness: length(9, 60) })), null),
   }),

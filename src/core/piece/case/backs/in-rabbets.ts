@@ -1,6 +1,6 @@
 import type { Cut, Joint } from '../../../joint/joint';
 import { box } from '../../../solid/convex';
-import type { Vec } from '../../../solid/vector';
+import { times, type Vec } from '../../../solid/vector';
 import type { Shell } from '../kind';
 import { SHELL } from '../shell';
 
@@ -34,17 +34,18 @@ export function backPlace({ width, depth, sides, across, under, over }: Shell, t
 export function rabbetsRound(place: BackPlace): Record<keyof typeof SHELL, Cut> {
   const { half, low, high, over, front, back } = place;
   const behind: Vec = [0, 1, 0];
-  const cut = (part: string, from: Vec, to: Vec, inward: Vec): Cut => ({
+  const cut = (part: string, from: Vec, to: Vec, inward: Vec, along: Vec): Cut => ({
     part,
     what: 'rabbet',
     solid: box(from, to),
-    open: [inward, behind],
+    // Each runs on into those of the boards beside.
+    open: [inward, behind, along, times(along, -1)],
   });
   return {
-    left: cut(SHELL.left, [-half - over, front, low], [-half, back, high], [1, 0, 0]),
-    right: cut(SHELL.right, [half, front, low], [half + over, back, high], [-1, 0, 0]),
-    top: cut(SHELL.top, [-half, front, high], [half, back, high + over], [0, 0, -1]),
-    bottom: cut(SHELL.bottom, [-half, front, low - over], [half, back, low], [0, 0, 1]),
+    left: cut(SHELL.left, [-half - over, front, low], [-half, back, high], [1, 0, 0], [0, 0, 1]),
+    right: cut(SHELL.right, [half, front, low], [half + over, back, high], [-1, 0, 0], [0, 0, 1]),
+    top: cut(SHELL.top, [-half, front, high], [half, back, high + over], [0, 0, -1], [1, 0, 0]),
+    bottom: cut(SHELL.bottom, [-half, front, low - over], [half, back, low], [0, 0, 1], [1, 0, 0]),
   };
 }
 

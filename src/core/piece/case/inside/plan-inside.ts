@@ -6,6 +6,7 @@ import type { CaseForm } from '../form';
 import { dividerBoard } from './dividers';
 import { lipUnder } from './lip';
 import { looseShelves } from './loose-shelves';
+import { type PinRow, pinRowsOf } from './pin-rows';
 import { type PlacedCell, placeSpaces, type Space } from './spaces';
 
 export interface InsidePlan {
@@ -16,7 +17,11 @@ export interface InsidePlan {
   problems: readonly Unbuildable[];
   /** Every space, those that are divided further before what they are divided into. */
   spaces: readonly PlacedCell[];
+  pinRows: readonly PinRow[];
 }
+
+/** Pins under a loose shelf. */
+export const PINS = 4;
 
 /** The uprights and shelves of a case, with what they are held by and what is glued under them. */
 export function planInside(given: {
@@ -38,33 +43,38 @@ export function planInside(given: {
       id,
       name,
       words: `${name}, fixed`,
+      onPins: false as const,
       ...{ left, right, underside: at, breadth: y[1] - y[0] },
     }));
   let number = fixedShelves.length + 1;
-  const loose = placed
-    .filter(({ divided }) => divided === 'not')
-    .flatMap((own) => {
-      const shelves = looseShelves(own, { thickness, y, from: number });
-      number += shelves.length;
-      return shelves;
-    });
+  const onPins = placed.filter(({ cell, divided }) => divided === 'not' && (cell.loose ?? 0) > 0);
+  const pinRows = onPins.flatMap((own) => pinRowsOf(own, form.inside.pins, y));
+  const loose = onPins.flatMap((own) => {
+    const row = pinRows.find(({ space }) => space === own.cell.id);
+    const shelves = looseShelves(own, { thickness, y, from: number, row });
+    number += shelves.length;
+    return shelves;
+  });
   const looseOnes = loose.map(({ draft: { id, name, size }, span, underside, middle }) => ({
     id,
     name,
     words: `${name}, on pins`,
+    onPins: true as const,
     ...{ left: middle - span / 2, right: middle + span / 2, underside, breadth: size.width },
   }));
   const shelves = [...fixedShelves, ...looseOnes];
   const lips = lip ? shelves.map((shelf) => lipUnder({ ...shelf, front: y[0] }, lip)) : [];
-  const pins = 4 * loose.length;
   return {
     drafts: [...held, ...loose, ...lips].map(({ draft }) => draft),
     joints: [...held.flatMap(({ joints }) => joints), ...lips.map(({ joint }) => joint)],
-    spans: shelves.map(({ id, words, left, right, breadth }) => ({
+    spans: shelves.map(({ id, words, onPins: lies, left, right, breadth }) => ({
+      ...(lies ? { onPins: lies } : {}),
       ...{ id, part: id, words, span: right - left, breadth, thickness, lip, load: form.loads.shelf },
     })),
     problems,
     spaces: placed,
-    fittings: pins > 0 ? [{ name: 'Shelf pins', count: pins, size: [5] }] : [],
+    pinRows,
+    fittings:
+      loose.length > 0 ? [{ name: 'Shelf pins', count: PINS * loose.length, size: [form.inside.pins.diameter] }] : [],
   };
 }

@@ -1,0 +1,99 @@
+import { mm, newton, say } from '../measure/quantity';
+import { PINS } from '../piece/case/inside/plan-inside';
+import { woodOf } from '../piece/part';
+import { findPart } from '../piece/piece';
+import { GRAVITY, weightOf } from '../piece/weight';
+import { type CaseContext, type Check, judge } from './check';
+
+/** What a pin in solid wood carries, N: 150 to 300 by common practice. */
+const CARRIES = { always: 150, most: 300 };
+/** Between two bores that come from both faces of a board, mm; common practice. */
+const LEAST_BETWEEN = 2;
+
+/** What the pins of loose shelves bear, and whether the bores of two spaces meet in the board between them. */
+export const pinsOfCase = (context: CaseContext): Check[] => [...borne(context), ...boresMeet(context)];
+
+function borne({ piece, species, season }: CaseContext): Check[] {
+  const [worst] = piece.spans
+    .filter(({ onPins }) => onPins)
+    .map((span) => {
+      const part = findPart(piece, span.part);
+      const own = part ? weightOf([part], woodOf(part, species), season.glued.moisture) * GRAVITY : 0;
+      return { span, each: ((span.load * span.span) / 1000 + own) / PINS };
+    })
+    .sort((a, b) => b.each - a.each);
+  if (!worst) return [];
+  const { span, each } = worst;
+  return [
+    {
+      id: 'strength.pins',
+      step: 'form',
+      level: judge(each, CARRIES.most, { sense: 'at-most', watchFrom: CARRIES.always }),
+      sentence: say`Each pin under ${span.words.split(',')[0]?.toLowerCase() ?? ''} bears ${newton(each)}; a pin in solid wood bears ${newton(CARRIES.always)} to ${newton(CARRIES.most)}.`,
+      value: newton(each),
+      limit: newton(CARRIES.most),
+      where: [span.part],
+      why: 'A pin that crushes its bore leans, and the shelf slides off it with all that stands on it.',
+      school: 'Pins of loose shelves, common practice',
+      figure: {
+        id: 'strength.pins',
+        label: 'On each pin',
+        quantity: newton(each),
+        formula: '(load · span + own weight) ÷ 4',
+        inputs: [
+          { label: 'On a metre of shelf', quantity: newton(span.load) },
+          { label: 'Between its ends', quantity: mm(span.span) },
+        ],
+        source: 'statics; what a pin bears is common practice',
+      },
+      wayOut: {
+        say: say`Divide the space by an upright, or load the shelf less`,
+        changes: [],
+      },
+    },
+  ];
+}
+
+/** Rows of two spaces in one board, from its two faces. */
+function boresMeet({ piece, document }: CaseContext): Check[] {
+  const { pins, thickness } = document.form.inside;
+  const rows = piece.pinRows;
+  const [worst] = rows
+    .flatMap((a, i) =>
+      rows.slice(i + 1).flatMap((b) => {
+        const beside = a.wall === b.wall && a.into !== b.into && Math.abs(a.y - b.y) < pins.diameter;
+        const over = a.from < b.from + (b.count - 1) * b.apart && b.from < a.from + (a.count - 1) * a.apart;
+        const left = Math.abs(a.x - b.x) - a.deep - b.deep;
+        return beside && over ? [{ wall: a.wall, left }] : [];
+      }),
+    )
+    .sort((a, b) => a.left - b.left);
+  if (!worst) return [];
+  const shallower = Math.max(5, Math.floor((thickness - LEAST_BETWEEN) / 2));
+  return [
+    {
+      id: 'joints.pins-meet',
+      step: 'form',
+      level: judge(worst.left, 0, { sense: 'at-least', watchFrom: LEAST_BETWEEN }),
+      sentence:
+        worst.left < 0
+          ? say`In ${findPart(piece, worst.wall)?.name.toLowerCase() ?? ''} the bores for shelf pins from both sides run ${mm(-worst.left)} into one another.`
+          : say`Between the bores for shelf pins from both sides ${mm(worst.left)} are left in ${findPart(piece, worst.wall)?.name.toLowerCase() ?? ''}.`,
+      value: mm(worst.left),
+      limit: mm(LEAST_BETWEEN),
+      where: [worst.wall],
+      why: 'Bores that meet let a pin be pushed through, out at the other side.',
+      school: 'Wood left between two cuts, common practice',
+      wayOut: {
+        say: say`Bore ${mm(shallower)} deep`,
+        changes: [{ path: 'form.inside.pins.deep', value: shallower }],
+      },
+      otherWaysOut: [
+        {
+          say: say`Make the uprights ${mm(2 * pins.deep + LEAST_BETWEEN)} thick`,
+          changes: [{ path: 'form.inside.thickness', value: 2 * pins.deep + LEAST_BETWEEN }],
+        },
+      ],
+    },
+  ];
+}
