@@ -1,5 +1,6 @@
 import { apronsPushedAside } from './apron-bow';
 import { boardsAsDryAsTheAir } from './boards-and-air';
+import { fittedToAlcove } from './case-alcove';
 import { gapsOfBack } from './case-back';
 import { caseCarried } from './case-carried';
 import { pinsOfCase } from './case-pins';
@@ -61,6 +62,7 @@ const OF_ALL: readonly ((context: CheckContext) => Check[])[] = [
 /** Of cases alone. */
 const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   pinsOfCase,
+  fittedToAlcove,
   caseCarried,
   shelvesOfCase,
   rackingOfCase,

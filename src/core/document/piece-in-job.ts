@@ -1,5 +1,6 @@
 import type { Change } from '../decision/changes';
 import type { Path } from '../decision/form-field';
+import { asFitted } from '../piece/case/alcove';
 import type { CaseForm } from '../piece/case/form';
 import type { TableForm } from '../piece/table/form';
 import type { Bench, JobDocument, PieceDecisions } from './job-document';
@@ -81,7 +82,7 @@ export function pieceInJob(job: JobDocument, piece: PieceDecisions, instance = 1
     seatsAsked: seatsAsked(job, piece),
     species: speciesOf(piece.wood),
     speciesOf: Object.fromEntries(Object.entries(piece.woodOf).map(([of, wood]) => [of, speciesOf(wood)])),
-    form: piece.form,
+    form: piece.form.build === 'case' ? asFitted(piece.form) : piece.form,
     joints: piece.joints,
     glueUp: piece.glueUp,
     season: { ...job.season, ...piece.season },

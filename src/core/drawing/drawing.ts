@@ -159,6 +159,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
         .filter((solid) => areaOnPaper(solid, look))
         .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(solid.corners.map(paper)) })),
     ),
+    ...(name === 'front' && piece.build === 'case' ? aroundCase(piece) : []),
     ...(name === 'plan' && piece.build === 'table' ? holesFromAbove(piece) : []),
     ...(name === 'plan' ? seen.flatMap(stripsFromAbove) : []),
     ...(name === 'plan' && options.strips && piece.build === 'table' ? jointLines(piece, drawn, options.strips) : []),
@@ -402,6 +403,16 @@ function dimensionsOfCase(piece: CasePiece, name: ViewName, drawn: readonly Draw
     across,
     dimension('height', [edge, -height], [edge, 0], 'right', 1, height),
     ...(name === 'front' ? piece.spaces.flatMap((space) => clearOf(space, piece.spaces)) : []),
+  ];
+}
+
+/** The alcove that a case stands in, and what must be kept clear on its wall. */
+function aroundCase({ around }: CasePiece): Shape[] {
+  if (!around) return [];
+  const up = ([x, z]: Point): Point => [x, -z];
+  return [
+    { part: '', style: 'joint', points: around.walls.map(up) },
+    ...around.clear.map((points): Shape => ({ part: '', style: 'hidden', points: points.map(up) })),
   ];
 }
 

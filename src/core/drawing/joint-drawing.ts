@@ -103,6 +103,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   'back-panel': 'back',
   plinth: 'plinth',
   lip: 'lip',
+  scribe: 'scribe strip',
 };
 
 /** Parts that have a word of their own among those of their kind. */

@@ -1,4 +1,5 @@
 import type { Demand } from '../layout/demand';
+import type { Part, PartKind } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { type CutListRow, cutList } from './cut-list';
 
@@ -10,7 +11,7 @@ export interface AssemblyRow extends CutListRow {
 
 /** What is built together, and then with the rest. */
 export interface Assembly {
-  name: 'Top' | 'Base';
+  name: string;
   rows: readonly AssemblyRow[];
 }
 
@@ -19,14 +20,36 @@ const withoutPlace = (name: string) => name.replace(/,.*$/, '').replace(/ \d+$/,
 
 /** A cut list by what is built together; parts that are cut alike come in one row with all of their letters. */
 export function assembliesOf(piece: Pick<Piece, 'parts' | 'over'>, demand: Demand): Assembly[] {
-  const tops = new Set(piece.parts.filter(({ id }) => piece.over.includes(id)).map(({ letter }) => letter));
   const rows = cutList(piece.parts, demand);
+  const byLetter = new Map(piece.parts.map((part) => [part.letter, assemblyOf(part, piece.over)]));
   // A blank is called by its part's letter and a number of its own.
-  const ofTop = ({ letter }: CutListRow) => tops.has(letter.split('.', 1)[0] ?? letter);
-  return [
-    { name: 'Top' as const, rows: alike(rows.filter(ofTop)) },
-    { name: 'Base' as const, rows: alike(rows.filter((row) => !ofTop(row))) },
-  ].filter((own) => own.rows.length > 0);
+  const of = ({ letter }: CutListRow) => byLetter.get(letter.split('.', 1)[0] ?? letter) ?? 'Base';
+  return IN_ORDER.map((name) => ({ name, rows: alike(rows.filter((row) => of(row) === name)) })).filter(
+    (own) => own.rows.length > 0,
+  );
+}
+
+const IN_ORDER = ['Top', 'Base', 'Carcass', 'Inside', 'Back', 'Stand', 'Scribes'] as const;
+
+/** What of a case each kind of part belongs to; a table is its top and its base. */
+const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
+  side: 'Carcass',
+  'case-top': 'Carcass',
+  'case-bottom': 'Carcass',
+  upright: 'Inside',
+  'case-shelf': 'Inside',
+  lip: 'Inside',
+  back: 'Back',
+  'back-panel': 'Back',
+  plinth: 'Stand',
+  scribe: 'Scribes',
+};
+
+function assemblyOf({ id, kind, oneWith }: Part, over: readonly string[]): (typeof IN_ORDER)[number] {
+  if (id === 'back' && kind === 'sheet') return 'Back';
+  // The sides of a folded table are of its base.
+  const own = kind === 'side' && oneWith ? undefined : OF_CASE[kind];
+  return own ?? (over.includes(id) ? 'Top' : 'Base');
 }
 
 function alike(rows: readonly CutListRow[]): AssemblyRow[] {

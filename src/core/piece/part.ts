@@ -58,7 +58,9 @@ export type PartKind =
   | 'back'
   | 'back-panel'
   | 'plinth'
-  | 'lip';
+  | 'lip'
+  /** Planed to the wall beside a case that is fitted. */
+  | 'scribe';
 
 /** What is bought in and not made of the job's wood. */
 export type Material = 'steel' | 'glass' | 'resin' | 'sheet';

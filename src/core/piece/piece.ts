@@ -74,6 +74,8 @@ export interface CasePiece extends AnyPiece {
   build: 'case';
   /** Shelves, tops and bottoms that bend under what is on them. */
   spans: readonly ShelfSpan[];
+  /** The alcove round it, seen from the front: its walls and floor as lines, and what must be kept clear. x and z, mm. */
+  around: { walls: readonly Flat[]; clear: readonly (readonly Flat[])[] } | null;
   /** Ids of the parts that it stands on and that come off it. */
   stand: readonly string[];
   /** Bores for the pins of loose shelves. */

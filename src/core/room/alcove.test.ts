@@ -6,7 +6,6 @@ const plain: Alcove = {
   deep: { left: 350, right: 356 },
   lean: 0,
   rise: 0,
-  height: 2200,
   ceiling: 2400,
   skirting: null,
 };

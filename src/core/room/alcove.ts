@@ -1,4 +1,4 @@
-/** An alcove as it is measured, mm. Floor to head of what is built in; the walls may lean and the floor may slope. */
+/** An alcove as it is measured, mm. From the floor to the head of what is built in; the walls may lean and the floor may slope. */
 export interface Alcove {
   /** Between its walls, at the floor, half way up and at the head. */
   wide: { floor: number; middle: number; head: number };
@@ -8,8 +8,7 @@ export interface Alcove {
   lean: number;
   /** How much higher the floor is at the right end than at the left; below 0 lower. */
   rise: number;
-  /** What is built in is so high, and the ceiling so far above the floor at its lowest. */
-  height: number;
+  /** Over the floor where that is lowest. */
   ceiling: number;
   /** Along its back wall; null where there is none. */
   skirting: { height: number; thickness: number } | null;
@@ -21,6 +20,8 @@ export interface FittedCase {
   depth: number;
   /** From each side to its wall: where the wall comes nearest, and where it stands farthest off. */
   scribe: { left: Gap; right: Gap };
+  /** Its walls at the floor, half way up and at the head, from the middle of the case. */
+  walls: { left: readonly number[]; right: readonly number[] };
   /** A scribe strip is ripped so wide, and planed to the wall. */
   strip: { left: number; right: number };
   /** Height of a levelled plinth at its left and its right end. */
@@ -54,12 +55,14 @@ export function fitAlcove(alcove: Alcove, room: number, plinth: number): FittedC
   const width = Math.floor(to - from - room);
   if (width <= 0) return null;
   const at = from + (to - from - width) / 2;
+  const middle = at + width / 2;
   const gaps = (list: readonly number[]): Gap => ({ least: Math.min(...list), greatest: Math.max(...list) });
   const scribe = { left: gaps(left.map((wall) => at - wall)), right: gaps(right.map((wall) => wall - at - width)) };
   return {
     width,
     depth: Math.floor(Math.min(deep.left, deep.right)),
     scribe,
+    walls: { left: left.map((wall) => wall - middle), right: right.map((wall) => wall - middle) },
     strip: {
       left: Math.ceil(scribe.left.greatest) + STRIP_MORE,
       right: Math.ceil(scribe.right.greatest) + STRIP_MORE,

@@ -1,4 +1,5 @@
 import { USE_OF_PIECE, type Use } from '../decision/use';
+import { startAlcove } from '../piece/case/alcove';
 import type { CaseForm } from '../piece/case/form';
 import { type Cell, divideCell, WHOLE } from '../piece/case/inside/cells';
 import type { Outside } from '../piece/case/kind';
@@ -10,18 +11,27 @@ const BOOKS_HIGH = 330;
 /** Higher than this it stands on its own sides with shelves over one another; lower, on a plinth with bays beside one another. mm */
 const HIGH = 1000;
 
-/** A sound first case for a use, mm; common practice. */
-export function caseForUse(use: Use, size: { length: number; width: number; height: number }): CaseForm {
+/**
+ * A sound first case for a use, mm; common practice.
+ *
+ * @param fitted into an alcove, about as wide and deep as the size says
+ */
+export function caseForUse(
+  use: Use,
+  size: { length: number; width: number; height: number },
+  fitted: boolean,
+): CaseForm {
   const { start, loads } = USE_OF_PIECE[use];
   const thickness = start?.thickness ?? 22;
   const outside: Outside = { width: size.length, height: size.height, depth: size.width };
   const isHigh = size.height > HIGH;
-  const stand = startStand(isHigh ? 'sides' : 'plinth', outside);
+  const stand = startStand(isHigh && !fitted ? 'sides' : 'plinth', outside);
   const high = size.height - 2 * thickness - ('lift' in stand ? stand.lift : stand.height);
   const wide = size.length - 2 * thickness;
   return {
     build: 'case',
     aside: { corners: [], backs: [], stands: [] },
+    alcove: fitted ? startAlcove(outside) : null,
     ...outside,
     carcass: {
       sides: thickness,

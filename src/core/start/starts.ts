@@ -15,6 +15,8 @@ interface Beginning {
   round?: true;
   /** It is not square, however few sit at it. */
   long?: true;
+  /** Into an alcove. */
+  fitted?: true;
   top?: TopKindName;
   base?: BaseKindName;
 }
@@ -48,6 +50,7 @@ export const STARTS = {
   stool: { name: 'Stool', built: 'legs and aprons', use: 'stool' },
   stand: { name: 'Stand', built: 'for a lamp or a plant', use: 'stand' },
   bookcase: { name: 'Bookcase', built: 'shelves on pins, on its own sides', use: 'bookcase' },
+  fitted: { name: 'Fitted bookcase', built: 'scribed into an alcove', use: 'bookcase', fitted: true },
   sideboard: { name: 'Sideboard', built: 'bays in dovetails, on a plinth', use: 'sideboard' },
 } as const satisfies Record<string, Beginning>;
 
@@ -100,9 +103,9 @@ const roundFor = (seats: number): number => Math.max(700, Math.ceil((seats * EDG
 
 /** A sound first form: what is usual for the use, then of the kind that is meant. Sizes in mm, where they are wished. */
 export function formForStart(start: Start, brief: Brief, size: StartSize | null = null): StartedPiece {
-  const { use, round, long, top, base }: Beginning = STARTS[start];
+  const { use, round, long, fitted, top, base }: Beginning = STARTS[start];
   const usual = size ?? usualSize(start);
-  if (isCase(start) && usual) return { use, count: 1, form: caseForUse(use, usual) };
+  if (isCase(start) && usual) return { use, count: 1, form: caseForUse(use, usual, fitted ?? false) };
   const piece = formForUse(use, brief, size, long ? 'long' : 'by-seats');
   let { form } = piece;
   const change = (changes: readonly Change[]) => {

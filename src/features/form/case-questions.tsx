@@ -1,6 +1,7 @@
 'use client';
 
 import {
+  ALCOVE_FIELDS,
   BACK_KINDS,
   backKind,
   CARCASS_FIELDS,
@@ -11,6 +12,7 @@ import {
   type Change,
   CORNER_KINDS,
   cornerKind,
+  FITTED_SIZE_FIELDS,
   INSIDE_FIELDS,
   PIN_FIELDS,
   STAND_KINDS,
@@ -23,6 +25,7 @@ import {
 import { useCase } from '../job/job-context';
 import { DecisionFields } from './decision-fields';
 import { FieldsQuestion, Question } from './form-question';
+import { KeptClear } from './kept-clear';
 import { KindChoice } from './kind-choice';
 import { useSizeWords } from './size-words';
 import { SpaceFields, spacesInWords } from './space-fields';
@@ -44,11 +47,20 @@ export function CaseQuestions() {
     <>
       <FieldsQuestion
         question={CASE_QUESTIONS.size}
-        fields={CASE_SIZE_FIELDS}
+        fields={form.alcove ? FITTED_SIZE_FIELDS : CASE_SIZE_FIELDS}
         schema={CaseFormSchema}
         at="form"
         answer={size}
       />
+      <FieldsQuestion
+        question={CASE_QUESTIONS.alcove}
+        fields={ALCOVE_FIELDS}
+        schema={CaseFormSchema}
+        at="form"
+        answer={form.alcove ? 'fitted to its walls' : 'it stands free'}
+      >
+        {form.alcove ? <KeptClear /> : null}
+      </FieldsQuestion>
       <Question question={CASE_QUESTIONS.inside} answer={spacesInWords(form)}>
         <SpaceFields />
         <DecisionFields fields={[...INSIDE_FIELDS, ...PIN_FIELDS]} schema={CaseFormSchema} at="form" />

@@ -32,7 +32,8 @@ export function dragsOfCase(
   if (leadingPart(piece).cut || !(view === 'front' || view === 'end' || view === 'plan')) return {};
   const overAll = Object.entries(OVER_ALL[view]).flatMap(([dimension, at]): [string, Draggable][] => {
     const bounds = boundsOf(CaseFormSchema, form, at);
-    if (!bounds) return [];
+    // What the alcove gives is not dragged.
+    if (!bounds || (form.alcove && at !== 'height')) return [];
     const { least, most } = bounds;
     const label = at === 'width' ? 'Width, over all' : at === 'depth' ? 'Depth, over all' : 'Height, over all';
     const onDrop = (mm: number) => change([{ path: `form.${at}`, value: mm }]);

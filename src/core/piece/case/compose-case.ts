@@ -1,17 +1,20 @@
 import type { Bench } from '../../decision/bench';
 import type { Joint } from '../../joint/joint';
+import type { FittedCase } from '../../room/alcove';
 import { boundsOf } from '../../solid/convex';
-import { boundsOfFlat } from '../../solid/outline';
+import { boundsOfFlat, type Flat } from '../../solid/outline';
 import { nothingLeft, solidDraft, solidJoint } from '../degenerate';
 import { finishedPart, jointWork } from '../finished-part';
 import { letterOf } from '../part';
 import type { CasePiece } from '../piece';
 import type { Unbuildable } from '../unbuildable';
+import { asFitted, fitOf } from './alcove';
 import type { CaseForm } from './form';
 import { planInside } from './inside/plan-inside';
 import type { Space } from './inside/spaces';
 import type { Shell } from './kind';
 import { backKind, cornerKind, standKind } from './kinds';
+import { scribesOf } from './scribes';
 import { SHELL } from './shell';
 
 /** What was decided of a case that bears on its parts. */
@@ -21,9 +24,15 @@ export interface CaseDecided {
 }
 
 /** Decisions → a carcass on its stand, the spaces in it, its back; every part with its size, its place and its joints. */
-export function composeCase({ form, bench }: CaseDecided): CasePiece {
+export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece {
+  const form = asFitted(asDecided);
+  const fit = fitOf(form);
   const { width, height, depth, carcass } = form;
-  const stand = standKind(form.stand.kind).plan(form.stand, { width, depth, sides: carcass.sides });
+  const stand = standKind(form.stand.kind).plan(form.stand, {
+    width,
+    depth: depth - (form.alcove?.skirting && form.stand.kind !== 'sides' ? form.alcove.skirting.thickness : 0),
+    sides: carcass.sides,
+  });
   const shell: Shell = {
     width,
     depth,
@@ -54,10 +63,17 @@ export function composeCase({ form, bench }: CaseDecided): CasePiece {
       [SHELL.bottom]: carcass.across,
     },
   });
-  const asDrawn = [...drawn.drafts, ...inside.drafts, ...back.drafts, ...stand.drafts];
+  const scribes = fit && form.alcove ? scribesOf(fit, shell, form.alcove.strips) : NOT_FITTED;
+  const asDrawn = [...drawn.drafts, ...inside.drafts, ...back.drafts, ...stand.drafts, ...scribes.drafts];
   const drafts = asDrawn.map(solidDraft);
-  const joints: readonly Joint[] = [...drawn.joints, ...inside.joints, ...back.joints, ...stand.joints].map(solidJoint);
-  const work = jointWork(joints, []);
+  const joints: readonly Joint[] = [
+    ...drawn.joints,
+    ...inside.joints,
+    ...back.joints,
+    ...stand.joints,
+    ...scribes.joints,
+  ].map(solidJoint);
+  const work = jointWork(joints, scribes.cuts);
   const parts = drafts.map((draft, i) => finishedPart(draft, letterOf(i), bench, work));
   const ground = boundsOfFlat(stand.feet);
   const problems: Unbuildable[] = [
@@ -66,6 +82,7 @@ export function composeCase({ form, bench }: CaseDecided): CasePiece {
     ...back.problems,
     ...stand.problems,
     ...tooSmall(form, space),
+    ...notInAlcove(form, shell),
   ];
   return {
     build: 'case',
@@ -84,6 +101,7 @@ export function composeCase({ form, bench }: CaseDecided): CasePiece {
     ground,
     spans: inside.spans,
     pinRows: inside.pinRows,
+    around: fit && aroundOf(form, fit),
     stand: stand.drafts.map(({ id }) => id),
     spaces: inside.spaces.map(({ cell: { id, of }, space: { left, right, low, high }, divided }) => ({
       ...{ id, of, divided, left, right, low, high },
@@ -112,5 +130,59 @@ function tooSmall({ width, height }: CaseForm, space: Space): Unbuildable[] {
   return found;
 }
 
+/** Walls, floor and what must be kept clear, from the front. */
+function aroundOf({ alcove, height }: CaseForm, { walls }: FittedCase): CasePiece['around'] {
+  const { rise = 0, clear = [] } = alcove ?? {};
+  const floors = { left: Math.max(0, -rise), right: Math.max(0, rise) };
+  const rising = (list: readonly number[], floor: number): Flat[] =>
+    list.map((x, i): Flat => [x, floor + ((height - floor) * i) / 2]);
+  const from = walls.left[0] ?? 0;
+  return {
+    walls: [...rising(walls.left, floors.left).reverse(), ...rising(walls.right, floors.right)],
+    clear: clear.map((own): Flat[] => {
+      const [left, low] = [from + own.fromLeft, own.fromFloor];
+      return [
+        [left, low],
+        [left + own.width, low],
+        [left + own.width, low + own.height],
+        [left, low + own.height],
+      ];
+    }),
+  };
+}
+
+const NOT_FITTED = { drafts: [], joints: [], cuts: [] };
+
+/** Walls that leave nothing, a plinth that the floor's slope uses up, a skirting that reaches up behind the bottom. */
+function notInAlcove(form: CaseForm, shell: Shell): Unbuildable[] {
+  const { alcove, stand } = form;
+  if (!alcove) return [];
+  const found: Unbuildable[] = [];
+  if (!fitOf(form))
+    found.push({
+      problem: 'The walls of the alcove and the room beside the case leave nothing of it.',
+      where: 'form.alcove.wide',
+      wayOut: 'Measure its widths again, or leave less room.',
+    });
+  if (stand.kind === 'plinth' && stand.height - Math.abs(alcove.rise) < LEAST_PLINTH)
+    found.push({
+      problem: 'The floor slopes by more than the plinth can make up.',
+      where: 'form.stand.height',
+      wayOut: 'Make the plinth higher.',
+      mends: Math.ceil(LEAST_PLINTH + Math.abs(alcove.rise)),
+    });
+  const { skirting } = alcove;
+  if (skirting && skirting.height > shell.under)
+    found.push({
+      problem: 'The skirting reaches up behind the bottom, where the back is let in.',
+      where: stand.kind === 'plinth' ? 'form.stand.height' : 'form.stand.lift',
+      wayOut: 'Raise the bottom above it.',
+      mends: Math.ceil(skirting.height),
+    });
+  return found;
+}
+
+/** A plinth is nowhere lower, mm. */
+const LEAST_PLINTH = 30;
 /** mm */
 const LEAST_INSIDE = 60;

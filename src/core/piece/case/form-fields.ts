@@ -1,6 +1,7 @@
 import { type FormField, noneOr } from '../../decision/form-field';
 import type { PartKind } from '../part';
 import type { FormQuestion } from '../table/form-questions';
+import { startAlcove } from './alcove';
 import type { CaseForm } from './form';
 
 /** Sizes over all. */
@@ -8,6 +9,60 @@ export const CASE_SIZE_FIELDS: readonly FormField<CaseForm>[] = [
   { ask: 'figure', at: 'width', label: 'Width, over all' },
   { ask: 'figure', at: 'height', label: 'Height, over all' },
   { ask: 'figure', at: 'depth', label: 'Depth, over all' },
+];
+
+/** Its sizes where an alcove gives two of them. */
+export const FITTED_SIZE_FIELDS: readonly FormField<CaseForm>[] = CASE_SIZE_FIELDS.filter(
+  (field) => field.ask === 'figure' && field.at === 'height',
+);
+
+/** What of an alcove is measured; none where it stands free. */
+export const ALCOVE_FIELDS: readonly FormField<CaseForm>[] = [
+  {
+    at: 'alcove',
+    label: 'It stands',
+    ...noneOr<CaseForm, CaseForm['alcove']>(
+      ({ alcove }) => alcove,
+      {
+        none: 'Free',
+        some: 'In an alcove',
+        reason: 'Measured as it is; the case is made to the least of its widths, strips are planed to the walls.',
+      },
+      startAlcove,
+    ),
+  },
+  { ask: 'figure', at: 'alcove.wide.floor', label: 'Alcove, wide at the floor' },
+  { ask: 'figure', at: 'alcove.wide.middle', label: 'Wide half way up' },
+  { ask: 'figure', at: 'alcove.wide.head', label: 'Wide at the head' },
+  { ask: 'figure', at: 'alcove.deep.left', label: 'Deep at the left' },
+  { ask: 'figure', at: 'alcove.deep.right', label: 'Deep at the right' },
+  {
+    ask: 'figure',
+    at: 'alcove.lean',
+    label: 'Left wall leans in',
+    hint: 'From the floor to the head, by a plumb line; below nought where it leans away.',
+  },
+  {
+    ask: 'figure',
+    at: 'alcove.rise',
+    label: 'Floor rises to the right',
+    hint: 'Below nought where it falls.',
+  },
+  { ask: 'figure', at: 'alcove.ceiling', label: 'Ceiling over the floor' },
+  { ask: 'figure', at: 'alcove.room', label: 'Room beside, both together' },
+  { ask: 'figure', at: 'alcove.strips', label: 'Scribe strips, thick' },
+  {
+    at: 'alcove.skirting',
+    label: 'Skirting',
+    when: ({ alcove }) => alcove !== null,
+    ...noneOr<CaseForm, NonNullable<CaseForm['alcove']>['skirting']>(
+      ({ alcove }) => alcove?.skirting ?? null,
+      { none: 'None', some: 'Along the back', reason: 'The sides are notched over it.' },
+      () => ({ height: 80, thickness: 15 }),
+    ),
+  },
+  { ask: 'figure', at: 'alcove.skirting.height', label: 'Skirting, high' },
+  { ask: 'figure', at: 'alcove.skirting.thickness', label: 'Skirting, thick' },
 ];
 
 /** Its four boards. */
@@ -67,6 +122,7 @@ const SHELL: readonly PartKind[] = ['side', 'case-top', 'case-bottom'];
 /** What is asked of a case, in a maker's order. */
 export const CASE_QUESTIONS = {
   size: { id: 'size', ask: 'How large is it?', of: [], parts: SHELL },
+  alcove: { id: 'alcove', ask: 'Does it stand in an alcove?', of: [], parts: ['scribe'] },
   inside: { id: 'inside', ask: 'What is inside?', of: [], parts: ['upright', 'case-shelf', 'lip'] },
   carcass: { id: 'carcass', ask: 'How do its boards meet?', of: [], parts: SHELL },
   back: { id: 'back', ask: 'What closes it behind?', of: [], parts: ['back', 'back-panel', 'sheet'] },

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { amount, length } from '../../decision/fields';
+import { AlcoveSchema } from './alcove';
 import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
 import { CellsSchema } from './inside/cells';
@@ -24,6 +25,8 @@ export const CaseFormSchema = v.object({
     }),
     { corners: [], backs: [], stands: [] },
   ),
+  /** The alcove it is fitted to, which then says how wide and deep it is. */
+  alcove: v.optional(v.nullable(AlcoveSchema), null),
   /** Over all, with what it stands on. */
   width: length(150, 4000),
   height: length(120, 3200),
