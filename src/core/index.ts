@@ -177,7 +177,16 @@ export { daysToRest, millingFigures } from './milling/milling-figures';
 export { type CaseForm, CaseFormSchema } from './piece/case/form';
 export * from './piece/case/form-fields';
 export * from './piece/case/inside/cells';
-export { BACK_KINDS, backKind, CORNER_KINDS, cornerKind, STAND_KINDS, standKind } from './piece/case/kinds';
+export {
+  BACK_KINDS,
+  backKind,
+  CASE_TOP_KINDS,
+  CORNER_KINDS,
+  caseTopKind,
+  cornerKind,
+  STAND_KINDS,
+  standKind,
+} from './piece/case/kinds';
 export type { PieceDecided } from './piece/derive-piece';
 export { derivePiece } from './piece/derive-piece';
 export { KIND_PLURALS } from './piece/kind-words';
@@ -224,7 +233,13 @@ export { type Flat, gapBetween, insideBy } from './solid/outline';
 export { sayCaseChange, sayKindChange } from './start/kind-change';
 export { newJob } from './start/new-job';
 export { copyOfJob, copyOfPiece, newPiece, partWoodChanges, woodChanges } from './start/pieces';
-export { startBackChanges, startCornerChanges, startStandChanges } from './start/start-case';
+export {
+  openingChanges,
+  startBackChanges,
+  startCaseTopChanges,
+  startCornerChanges,
+  startStandChanges,
+} from './start/start-case';
 export { startBase, startBaseChanges, startTop, startTopChanges } from './start/start-form';
 export {
   canStartSo,

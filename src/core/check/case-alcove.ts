@@ -16,7 +16,7 @@ const LEVEL = 2;
 export function fittedToAlcove(context: CaseContext): Check[] {
   const { alcove } = context.document.form;
   const fit = fitOf(context.document.form);
-  if (!alcove || !fit) return [];
+  if (!alcove || !fit || context.piece.opens === 'above') return [];
   return [strips(fit), tilted(context, alcove), ...floor(context, alcove), ...keptClear(context, alcove)];
 }
 

@@ -9,6 +9,7 @@ const LEAST_COVER = 2;
 
 /** Boards of a back, each held in its middle: what of their gaps is left at the wettest, and whether their laps still cover them at the driest. */
 export function gapsOfBack({ document, piece, season }: CaseContext): Check[] {
+  const which = piece.opens === 'above' ? 'bottom' : 'back';
   const { back } = document.form;
   const boards = partsOfKind(piece, 'back');
   // The outermost boards are let into the sides; one between them tells.
@@ -29,7 +30,7 @@ export function gapsOfBack({ document, piece, season }: CaseContext): Check[] {
       id: 'season.back-gaps',
       step: 'season',
       level: judge(left, 0, { sense: 'at-least', watchFrom: LEAST_GAP }),
-      sentence: say`In the wettest week ${movement(Math.max(0, left))} are left between the boards of the back, in the driest ${movement(open)}.`,
+      sentence: say`In the wettest week ${movement(Math.max(0, left))} are left between the boards of the ${which}, in the driest ${movement(open)}.`,
       value: movement(left),
       limit: movement(LEAST_GAP),
       where,
@@ -53,7 +54,7 @@ export function gapsOfBack({ document, piece, season }: CaseContext): Check[] {
       id: 'season.back-laps',
       step: 'season',
       level: judge(cover, 0, { sense: 'at-least', watchFrom: LEAST_COVER }),
-      sentence: say`In the driest week the laps of the back still cover ${movement(Math.max(0, cover))}.`,
+      sentence: say`In the driest week the laps of the ${which} still cover ${movement(Math.max(0, cover))}.`,
       value: movement(cover),
       limit: movement(LEAST_COVER),
       where,

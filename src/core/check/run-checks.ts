@@ -10,6 +10,7 @@ import { slotsOfCase } from './case-slots';
 import { tippingOfCase } from './case-tipping';
 import { glassInChannel, resinInChannel } from './channel';
 import { type CaseContext, type Check, type CheckContext, isOfCase, isOfTable, type TableContext } from './check';
+import { chestLid } from './chest-lid';
 import { cutsInParts, partsInParts } from './collisions';
 import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
 import { cutOuts } from './cut-outs';
@@ -62,6 +63,7 @@ const OF_ALL: readonly ((context: CheckContext) => Check[])[] = [
 /** Of cases alone. */
 const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   pinsOfCase,
+  chestLid,
   fittedToAlcove,
   caseCarried,
   shelvesOfCase,

@@ -94,6 +94,22 @@ export const USE_OF_PIECE = {
     start: { length: 1500, width: 450, thickness: 22, height: 820 },
     loads: { edge: 0, spread: 250, push: 200 },
   },
+  chest: {
+    name: 'Chest',
+    build: 'case',
+    sitting: 'none',
+    heights: [380, 600],
+    start: { length: 1100, width: 480, thickness: 20, height: 500 },
+    loads: { edge: 0, spread: 0, push: 200 },
+  },
+  box: {
+    name: 'Box',
+    build: 'case',
+    sitting: 'none',
+    heights: [120, 400],
+    start: { length: 360, width: 240, thickness: 10, height: 160 },
+    loads: { edge: 0, spread: 0, push: 20 },
+  },
 } as const satisfies Record<string, UseOfPiece>;
 
 export type Use = keyof typeof USE_OF_PIECE;

@@ -387,12 +387,14 @@ const dimensionsOf = (piece: Piece, name: ViewName, drawn: readonly DrawnPart[])
 function dimensionsOfCase(piece: CasePiece, name: ViewName, drawn: readonly DrawnPart[]): Dimension[] {
   const { length, width, height } = piece.overall;
   const side = drawn.find(({ part }) => part.id === piece.leading);
-  const deep = side?.real.width ?? width;
+  // The ends of a chest run from front to back along their grain.
+  const deep = piece.opens === 'above' ? width : (side?.real.width ?? width);
   const [x, y] = [length / 2, deep / 2];
   if (name === 'plan')
     return [
       dimension('length', [-x, -y], [x, -y], 'above', 1, length),
       dimension('width', [-x, -y], [-x, y], 'left', 1, deep, true),
+      ...(piece.opens === 'above' ? piece.spaces.flatMap((space) => clearOf(space, piece.spaces)) : []),
     ];
   const across =
     name === 'front'
@@ -402,7 +404,9 @@ function dimensionsOfCase(piece: CasePiece, name: ViewName, drawn: readonly Draw
   return [
     across,
     dimension('height', [edge, -height], [edge, 0], 'right', 1, height),
-    ...(name === 'front' ? piece.spaces.flatMap((space) => clearOf(space, piece.spaces)) : []),
+    ...(name === 'front' && piece.opens === 'front'
+      ? piece.spaces.flatMap((space) => clearOf(space, piece.spaces))
+      : []),
   ];
 }
 

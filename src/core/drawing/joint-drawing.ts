@@ -104,6 +104,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   plinth: 'plinth',
   lip: 'lip',
   scribe: 'scribe strip',
+  lid: 'lid',
 };
 
 /** Parts that have a word of their own among those of their kind. */

@@ -35,7 +35,7 @@ export function drawSection(piece: CasePiece): View {
       }),
     ),
   );
-  const across = leaves.filter(({ left, right }) => left <= cut && cut <= right);
+  const across = piece.opens === 'above' ? [] : leaves.filter(({ left, right }) => left <= cut && cut <= right);
   const bores = piece.pinRows
     .filter(({ into, space }) => into > 0 && across.some(({ id }) => id === space))
     .flatMap(({ wall, y, from, apart, count, diameter }) =>

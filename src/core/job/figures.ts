@@ -1,4 +1,4 @@
-import { type CaseContext, type CheckContext, isOfCase, isOfTable, type TableContext } from '../check/check';
+import { type CheckContext, isOfCase, isOfTable, type TableContext } from '../check/check';
 import { seatsOf } from '../check/people';
 import { pieceWeight } from '../check/stability';
 import { edgePerPerson } from '../decision/room-for-people';
@@ -8,10 +8,10 @@ import type { GlueUp } from '../glueup/plan-glue-ups';
 import type { Layout } from '../layout/layout';
 import type { Figure } from '../measure/figure';
 import { count, kilogram, minutes, mm, movement, percent, type Quantity } from '../measure/quantity';
-import { backKind } from '../piece/case/kinds';
 import { cornerFigures } from '../piece/table/bases/leg-apron/corner-figures';
 import type { Schedule } from '../plan/schedule';
 import { topForBrief } from '../start/table-for-brief';
+import { caseFigures } from './case-figures';
 import type { WorkedPanel } from './panels';
 
 type Input = Figure['inputs'][number];
@@ -82,52 +82,6 @@ const weightFigure = (context: CheckContext): Figure => {
     'Wood Handbook ch. 4; volumes of the solids: tenons with them, mortises, tapers and notches taken out',
   );
 };
-
-/** Over all as it is decided or cut, and what is clear inside. */
-function caseFigures({ piece, document: { form } }: CaseContext): Figure[] {
-  const { length, width, height } = piece.overall;
-  const inside = piece.spaces.find(({ of }) => of === null);
-  const decided = (id: string, label: string, now: number, own: number) =>
-    figure(id, label, mm(now), 'as decided', [input('Decided', mm(own))], 'geometry');
-  const { sides, across } = form.carcass;
-  return [
-    decided('case-width', 'Width, over all', length, form.width),
-    decided('case-height', 'Height, over all', height, form.height),
-    decided('case-depth', 'Depth, over all', width, form.depth),
-    ...(inside
-      ? [
-          figure(
-            'inside-wide',
-            'Inside, wide',
-            mm(inside.right - inside.left),
-            'width − 2 · side',
-            [input('Width', mm(form.width)), input('Sides, thick', mm(sides))],
-            'geometry',
-          ),
-          figure(
-            'inside-high',
-            'Inside, high',
-            mm(inside.high - inside.low),
-            'height − stand − 2 · top',
-            [
-              input('Height', mm(form.height)),
-              input('Floor to the bottom', mm(inside.low - across)),
-              input('Top and bottom, thick', mm(across)),
-            ],
-            'geometry',
-          ),
-          figure(
-            'inside-deep',
-            'Inside, deep',
-            mm(form.depth - backKind(form.back.kind).depth(form.back)),
-            'depth − back',
-            [input('Depth', mm(form.depth)), input('Back, thick', mm(backKind(form.back.kind).depth(form.back)))],
-            'geometry',
-          ),
-        ]
-      : []),
-  ];
-}
 
 function tableFigures(context: TableContext): Figure[] {
   const { piece, document } = context;

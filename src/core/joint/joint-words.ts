@@ -355,6 +355,16 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`Cut it to the clear length last: it must not keep the shelf out of its housings.`,
   },
+  hinged: {
+    name: 'Hinged',
+    rule: say`Two hinges up to ${mm(900)}, three on a longer lid; a sixth of the length from each end, their knuckles in one line.`,
+    mark: say`Lay the hinge on both boards while the lid is closed; knife round each leaf.`,
+    order: [
+      say`Let the leaves in by their thickness, one screw in each; try it.`,
+      say`Set the other screws; then the stay, with the lid held.`,
+    ],
+    caution: say`A lid falls on fingers and heads: a stay that holds it in any place, chosen by its turning moment.`,
+  },
   'panel-groove': {
     name: 'Panel in a groove',
     rule: say`A tongue a third of the panel thick; the groove as deep as the tongue is long, the panel free in it across its grain.`,

@@ -123,6 +123,7 @@ export type JointKind =
   | 'housing'
   | 'back-rabbet'
   | 'glued-edge'
+  | 'hinged'
   /** The seat of a fastener of the top. */
   | 'hold';
 

@@ -18,6 +18,7 @@ const PANELS: ReadonlySet<PartKind> = new Set([
   'upright',
   'case-shelf',
   'back-panel',
+  'lid',
 ]);
 
 export type PartKind =
@@ -60,7 +61,8 @@ export type PartKind =
   | 'plinth'
   | 'lip'
   /** Planed to the wall beside a case that is fitted. */
-  | 'scribe';
+  | 'scribe'
+  | 'lid';
 
 /** What is bought in and not made of the job's wood. */
 export type Material = 'steel' | 'glass' | 'resin' | 'sheet';

@@ -72,6 +72,8 @@ export interface CaseSpace {
 /** A carcass with what is in it. */
 export interface CasePiece extends AnyPiece {
   build: 'case';
+  /** To the front, or above as a chest: then its spaces lie from front to back, and low and high are along its depth. */
+  opens: CaseForm['opens'];
   /** Shelves, tops and bottoms that bend under what is on them. */
   spans: readonly ShelfSpan[];
   /** The alcove round it, seen from the front: its walls and floor as lines, and what must be kept clear. x and z, mm. */
@@ -99,7 +101,8 @@ export function topLoads(piece: TablePiece): readonly (readonly Part[])[] {
 }
 
 /** What the part is called by which the season of a piece is told. */
-export const leadingWord = ({ build }: Pick<Piece, 'build'>): string => (build === 'case' ? 'side' : 'top');
+export const leadingWord = (piece: Piece): string =>
+  piece.build === 'table' ? 'top' : piece.opens === 'above' ? 'wall' : 'side';
 
 /** The part that represents the piece through the year: the top, a slat, the side of a case. */
 export function leadingPart(piece: Pick<Piece, 'parts' | 'leading'>): Part {

@@ -3,7 +3,7 @@ import { startAlcove } from '../piece/case/alcove';
 import type { CaseForm } from '../piece/case/form';
 import { type Cell, divideCell, WHOLE } from '../piece/case/inside/cells';
 import type { Outside } from '../piece/case/kind';
-import { startBack, startCorner, startStand } from './start-case';
+import { startBack, startCaseTop, startCorner, startStand } from './start-case';
 
 /** A bay is no wider than a shelf bears books over; shelves lie about so far over one another. mm; common practice. */
 const WIDEST_BAY = 850;
@@ -30,7 +30,8 @@ export function caseForUse(
   const wide = size.length - 2 * thickness;
   return {
     build: 'case',
-    aside: { corners: [], backs: [], stands: [] },
+    aside: { corners: [], backs: [], stands: [], tops: [] },
+    opens: 'front',
     alcove: fitted ? startAlcove(outside) : null,
     ...outside,
     carcass: {
@@ -45,8 +46,42 @@ export function caseForUse(
       pins: { diameter: 5, deep: 10, fromEdge: 37, apart: 32 },
     },
     back: startBack(isHigh ? 'sheet' : 'boards', outside),
+    top: { kind: 'none' },
     stand,
     loads: { shelf: loads.spread, push: loads.push },
+  };
+}
+
+/** Smaller than this it is a box: its lid needs no battens, and it stands on its own walls. mm; common practice */
+const BOX = 450;
+
+/** A sound first chest, or box: four walls in dovetails round a sheet, a lid on hinges. mm; common practice. */
+export function chestForUse(use: Use, size: { length: number; width: number; height: number }): CaseForm {
+  const form = caseForUse(use, size, false);
+  const outside: Outside = { width: size.length, height: size.height, depth: size.width };
+  const isBox = Math.max(size.length, size.width) <= BOX;
+  const { sides } = form.carcass;
+  const top = startCaseTop('lid', outside);
+  const stand = startStand(isBox ? 'sides' : 'feet', outside);
+  const walls = size.height - 100;
+  return {
+    ...form,
+    opens: 'above',
+    carcass: { ...form.carcass, corner: startCorner('dovetails', { depth: walls, sides, across: sides }) },
+    inside: { ...form.inside, thickness: Math.min(form.inside.thickness, sides), cells: [WHOLE] },
+    back: { kind: 'sheet', thickness: isBox ? 4 : 9 },
+    top:
+      isBox && top.kind === 'lid'
+        ? {
+            ...top,
+            thickness: sides,
+            front: 0,
+            ends: 0,
+            battens: { ...top.battens, count: 0 },
+            air: { width: 0, height: 0 },
+          }
+        : top,
+    stand: stand.kind === 'sides' ? { ...stand, lift: 0 } : stand,
   };
 }
 

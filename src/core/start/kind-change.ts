@@ -1,7 +1,8 @@
 import type { Change } from '../document/job-document';
 import { mm, type Phrase, say } from '../measure/quantity';
 import type { CaseForm } from '../piece/case/form';
-import { backKind, cornerKind, standKind } from '../piece/case/kinds';
+import { OPENS } from '../piece/case/form-fields';
+import { backKind, caseTopKind, cornerKind, standKind } from '../piece/case/kinds';
 import { baseKind, type TableForm, topKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
 
@@ -18,6 +19,16 @@ export function sayCaseChange(changes: readonly Change[], form: CaseForm): Phras
         const next = value as CaseForm['back'];
         return named('Back', backKind(form.back.kind).name, backKind(next.kind).name);
       }
+      case 'form.top': {
+        const next = value as CaseForm['top'];
+        return named('Over it', caseTopKind(form.top.kind).name, caseTopKind(next.kind).name);
+      }
+      case 'form.opens':
+        return named('Opens', OPENS[form.opens].name, OPENS[value as CaseForm['opens']].name);
+      case 'form.alcove':
+        return form.alcove && value === null ? [say`It stands free, and not in its alcove.`] : [];
+      case 'form.inside.cells':
+        return form.inside.cells.some(({ loose }) => loose > 0) ? [say`Its loose shelves are taken out.`] : [];
       case 'form.stand': {
         const next = value as CaseForm['stand'];
         return named('Stands on', standKind(form.stand.kind).name, standKind(next.kind).name);

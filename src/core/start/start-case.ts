@@ -1,11 +1,12 @@
 import type { Change } from '../decision/changes';
 import type { CaseForm } from '../piece/case/form';
 import type { Outside, Shell } from '../piece/case/kind';
-import { backKind, cornerKind, standKind } from '../piece/case/kinds';
+import { backKind, caseTopKind, cornerKind, standKind } from '../piece/case/kinds';
 
 type Corner = CaseForm['carcass']['corner'];
 type Back = CaseForm['back'];
 type Stand = CaseForm['stand'];
+type Top = CaseForm['top'];
 
 /** Sound beginnings of the kinds of a case (common practice), mm. What a kind begins with is of its own schema. */
 export const startCorner = (kind: Corner['kind'], shell: Pick<Shell, 'depth' | 'sides' | 'across'>): Corner =>
@@ -14,6 +15,9 @@ export const startBack = (kind: Back['kind'], outside: Outside): Back =>
   backKind(kind).start(outside) as unknown as Back;
 export const startStand = (kind: Stand['kind'], outside: Outside): Stand =>
   standKind(kind).start(outside) as unknown as Stand;
+
+export const startCaseTop = (kind: Top['kind'], outside: Outside): Top =>
+  caseTopKind(kind).start(outside) as unknown as Top;
 
 const put = <K extends { kind: string }>(list: readonly K[], own: K): K[] => [
   ...list.filter(({ kind }) => kind !== own.kind),
@@ -46,5 +50,29 @@ export function startStandChanges(kind: Stand['kind'], form: CaseForm): Change[]
   return [
     { path: 'form.stand', value: before(form.aside.stands, kind) ?? startStand(kind, form) },
     { path: 'form.aside.stands', value: put(form.aside.stands, form.stand) },
+  ];
+}
+
+export function startCaseTopChanges(kind: Top['kind'], form: CaseForm): Change[] {
+  if (kind === form.top.kind) return [];
+  return [
+    { path: 'form.top', value: before(form.aside.tops, kind) ?? startCaseTop(kind, form) },
+    { path: 'form.aside.tops', value: put(form.aside.tops, form.top) },
+  ];
+}
+
+/** What changes when a case is to open the other way: what it stands on, what lies over it and what is in it follow. */
+export function openingChanges(opens: CaseForm['opens'], form: CaseForm): Change[] {
+  if (opens === form.opens) return [];
+  const { only } = caseTopKind(form.top.kind);
+  const top = only && only !== opens ? startCaseTopChanges('none', form) : [];
+  if (opens === 'front') return [{ path: 'form.opens', value: opens }, ...top];
+  const cells = form.inside.cells.map((cell) => ({ ...cell, loose: 0 }));
+  return [
+    { path: 'form.opens', value: opens },
+    { path: 'form.alcove', value: null },
+    { path: 'form.inside.cells', value: cells },
+    ...startCaseTopChanges('lid', form),
+    ...(form.stand.kind === 'sides' ? startStandChanges('feet', form) : []),
   ];
 }

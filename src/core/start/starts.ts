@@ -2,7 +2,7 @@ import { EDGE_PER_CHAIR } from '../decision/room-for-people';
 import { USE_OF_PIECE, type Use, type UseOfPiece } from '../decision/use';
 import { type Brief, type Change, type PieceDecisions, withChanges } from '../document/job-document';
 import type { BaseKindName, TableForm, TopKindName } from '../piece/table/form';
-import { caseForUse } from './case-for-use';
+import { caseForUse, chestForUse } from './case-for-use';
 import { formForUse } from './form-for-use';
 import { startBaseChanges, startTopChanges } from './start-form';
 
@@ -17,6 +17,8 @@ interface Beginning {
   long?: true;
   /** Into an alcove. */
   fitted?: true;
+  /** It opens above. */
+  chest?: true;
   top?: TopKindName;
   base?: BaseKindName;
 }
@@ -52,6 +54,8 @@ export const STARTS = {
   bookcase: { name: 'Bookcase', built: 'shelves on pins, on its own sides', use: 'bookcase' },
   fitted: { name: 'Fitted bookcase', built: 'scribed into an alcove', use: 'bookcase', fitted: true },
   sideboard: { name: 'Sideboard', built: 'bays in dovetails, on a plinth', use: 'sideboard' },
+  chest: { name: 'Blanket chest', built: 'dovetailed, a lid on hinges', use: 'chest', chest: true },
+  box: { name: 'Box', built: 'dovetailed, with a lid', use: 'box', chest: true },
 } as const satisfies Record<string, Beginning>;
 
 /** A piece as it is begun. */
@@ -103,9 +107,10 @@ const roundFor = (seats: number): number => Math.max(700, Math.ceil((seats * EDG
 
 /** A sound first form: what is usual for the use, then of the kind that is meant. Sizes in mm, where they are wished. */
 export function formForStart(start: Start, brief: Brief, size: StartSize | null = null): StartedPiece {
-  const { use, round, long, fitted, top, base }: Beginning = STARTS[start];
+  const { use, round, long, fitted, chest, top, base }: Beginning = STARTS[start];
   const usual = size ?? usualSize(start);
-  if (isCase(start) && usual) return { use, count: 1, form: caseForUse(use, usual, fitted ?? false) };
+  if (isCase(start) && usual)
+    return { use, count: 1, form: chest ? chestForUse(use, usual) : caseForUse(use, usual, fitted ?? false) };
   const piece = formForUse(use, brief, size, long ? 'long' : 'by-seats');
   let { form } = piece;
   const change = (changes: readonly Change[]) => {

@@ -8,17 +8,22 @@ import {
   CASE_LOAD_FIELDS,
   CASE_QUESTIONS,
   CASE_SIZE_FIELDS,
+  CASE_TOP_KINDS,
   CaseFormSchema,
   type Change,
   CORNER_KINDS,
+  caseTopKind,
   cornerKind,
   FITTED_SIZE_FIELDS,
   INSIDE_FIELDS,
+  OPENS,
+  openingChanges,
   PIN_FIELDS,
   STAND_KINDS,
   sayCaseChange,
   standKind,
   startBackChanges,
+  startCaseTopChanges,
   startCornerChanges,
   startStandChanges,
 } from '@/core';
@@ -35,12 +40,16 @@ const options = <K extends string>(kinds: readonly { kind: K; name: string }[]) 
 const CORNERS = options(CORNER_KINDS);
 const BACKS = options(BACK_KINDS);
 const STANDS = options(STAND_KINDS);
+const TOPS = options(CASE_TOP_KINDS);
+const OPENING = (['front', 'above'] as const).map((value) => ({ value, label: OPENS[value].name }));
 
 /** What is asked of a case. */
 export function CaseQuestions() {
   const { form } = useCase();
   const size = useSizeWords();
   const { corner } = form.carcass;
+  const chest = form.opens === 'above';
+  const top = caseTopKind(form.top.kind);
   const [corners, back, stand] = [cornerKind(corner.kind), backKind(form.back.kind), standKind(form.stand.kind)];
   const say = (changes: readonly Change[]) => sayCaseChange(changes, form);
   return (
@@ -51,19 +60,34 @@ export function CaseQuestions() {
         schema={CaseFormSchema}
         at="form"
         answer={size}
-      />
-      <FieldsQuestion
-        question={CASE_QUESTIONS.alcove}
-        fields={ALCOVE_FIELDS}
-        schema={CaseFormSchema}
-        at="form"
-        answer={form.alcove ? 'fitted to its walls' : 'it stands free'}
       >
-        {form.alcove ? <KeptClear /> : null}
+        <KindChoice
+          label="Opens"
+          value={form.opens}
+          options={OPENING}
+          hint={OPENS[form.opens].reason}
+          say={say}
+          changesFor={(opens) => openingChanges(opens, form)}
+        />
       </FieldsQuestion>
+      {chest ? null : (
+        <FieldsQuestion
+          question={CASE_QUESTIONS.alcove}
+          fields={ALCOVE_FIELDS}
+          schema={CaseFormSchema}
+          at="form"
+          answer={form.alcove ? 'fitted to its walls' : 'it stands free'}
+        >
+          {form.alcove ? <KeptClear /> : null}
+        </FieldsQuestion>
+      )}
       <Question question={CASE_QUESTIONS.inside} answer={spacesInWords(form)}>
         <SpaceFields />
-        <DecisionFields fields={[...INSIDE_FIELDS, ...PIN_FIELDS]} schema={CaseFormSchema} at="form" />
+        <DecisionFields
+          fields={chest ? INSIDE_FIELDS.slice(0, 1) : [...INSIDE_FIELDS, ...PIN_FIELDS]}
+          schema={CaseFormSchema}
+          at="form"
+        />
       </Question>
       <FieldsQuestion
         question={CASE_QUESTIONS.carcass}
@@ -83,19 +107,35 @@ export function CaseQuestions() {
         />
       </FieldsQuestion>
       <FieldsQuestion
-        question={CASE_QUESTIONS.back}
+        question={chest ? { ...CASE_QUESTIONS.back, ask: 'What is its bottom?' } : CASE_QUESTIONS.back}
         fields={back.fields}
         schema={back.schema}
         at="form.back"
         answer={back.name.toLowerCase()}
       >
         <KindChoice
-          label="Back"
+          label={chest ? 'Bottom' : 'Back'}
           value={form.back.kind}
           options={BACKS}
           hint={back.reason}
           say={say}
           changesFor={(kind) => startBackChanges(kind, form)}
+        />
+      </FieldsQuestion>
+      <FieldsQuestion
+        question={CASE_QUESTIONS.top}
+        fields={top.fields}
+        schema={top.schema}
+        at="form.top"
+        answer={top.name.toLowerCase()}
+      >
+        <KindChoice
+          label="Over it"
+          value={form.top.kind}
+          options={TOPS.filter(({ value }) => (caseTopKind(value).only ?? form.opens) === form.opens)}
+          hint={top.reason}
+          say={say}
+          changesFor={(kind) => startCaseTopChanges(kind, form)}
         />
       </FieldsQuestion>
       <FieldsQuestion
@@ -114,7 +154,12 @@ export function CaseQuestions() {
           changesFor={(kind) => startStandChanges(kind, form)}
         />
       </FieldsQuestion>
-      <FieldsQuestion question={CASE_QUESTIONS.loads} fields={CASE_LOAD_FIELDS} schema={CaseFormSchema} at="form" />
+      <FieldsQuestion
+        question={CASE_QUESTIONS.loads}
+        fields={chest ? CASE_LOAD_FIELDS.slice(1) : CASE_LOAD_FIELDS}
+        schema={CaseFormSchema}
+        at="form"
+      />
     </>
   );
 }

@@ -39,7 +39,8 @@ export function dragsOfCase(
     const onDrop = (mm: number) => change([{ path: `form.${at}`, value: mm }]);
     return [[dimension, { label, end: ENDS[dimension] ?? 'to', value: form[at], least, most, onDrop }]];
   });
-  return Object.fromEntries(view === 'front' ? [...overAll, ...ofSpaces(form, piece, change)] : overAll);
+  const seen = piece.opens === 'above' ? 'plan' : 'front';
+  return Object.fromEntries(view === seen ? [...overAll, ...ofSpaces(form, piece, change)] : overAll);
 }
 
 /** The divider after each space: it is drawn to where the space ends. */

@@ -78,7 +78,8 @@ function useSpaces(view: ViewName | null): readonly SpaceOnView[] {
   const { piece } = useDerived();
   const form = useDecisions((own) => own.form);
   const taken = useLook((look) => look.space);
-  if (view !== 'front' || piece.build !== 'case' || form.build !== 'case') return [];
+  if (piece.build !== 'case' || form.build !== 'case') return [];
+  if (view !== (piece.opens === 'above' ? 'plan' : 'front')) return [];
   return piece.spaces
     .filter(({ divided }) => divided === 'not')
     .map(({ id, left, right, low, high }) => ({

@@ -93,8 +93,12 @@ function WidthOnDay() {
         </FigureButton>{' '}
         <span className="text-ink-2">
           {units.system === 'metric' ? 'mm ' : ''}
-          {piece.build === 'case' ? 'deep, a side,' : (piece.top.leads ?? 'wide')} on{' '}
-          {sayDayShort(plusDays(season.start, index))}
+          {piece.build === 'case'
+            ? piece.opens === 'above'
+              ? 'high, a wall,'
+              : 'deep, a side,'
+            : (piece.top.leads ?? 'wide')}{' '}
+          on {sayDayShort(plusDays(season.start, index))}
         </span>
       </p>
       {gap === undefined ? null : (

@@ -10,10 +10,11 @@ import type { CasePiece } from '../piece';
 import type { Unbuildable } from '../unbuildable';
 import { asFitted, fitOf } from './alcove';
 import type { CaseForm } from './form';
-import { planInside } from './inside/plan-inside';
+import { type InsidePlan, planInside } from './inside/plan-inside';
 import type { Space } from './inside/spaces';
 import type { Shell } from './kind';
-import { backKind, cornerKind, standKind } from './kinds';
+import { backKind, caseTopKind, cornerKind, standKind } from './kinds';
+import { laidOnItsBack } from './laid-back';
 import { scribesOf } from './scribes';
 import { SHELL } from './shell';
 
@@ -23,39 +24,84 @@ export interface CaseDecided {
   bench: Bench;
 }
 
-/** Decisions → a carcass on its stand, the spaces in it, its back; every part with its size, its place and its joints. */
+/** Decisions → a carcass on its stand, the spaces in it, its back, what lies over it; every part with its size, its place and its joints. */
 export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece {
   const form = asFitted(asDecided);
   const fit = fitOf(form);
   const { width, height, depth, carcass } = form;
+  const opensAbove = form.opens === 'above';
+  const over = caseTopKind(form.top.kind);
+  const upper = height - over.thickness(form.top);
   const stand = standKind(form.stand.kind).plan(form.stand, {
     width,
     depth: depth - (form.alcove?.skirting && form.stand.kind !== 'sides' ? form.alcove.skirting.thickness : 0),
     sides: carcass.sides,
+    seats: opensAbove ? { front: SHELL.bottom, back: SHELL.top } : { front: SHELL.bottom, back: SHELL.bottom },
+    moves: !opensAbove,
   });
-  const shell: Shell = {
-    width,
-    depth,
-    sides: carcass.sides,
-    across: carcass.across,
-    foot: stand.sidesDown ? 0 : stand.lift,
-    under: stand.lift,
-    over: height,
+  const lift = opensAbove && stand.sidesDown ? 0 : stand.lift;
+  const shell: Shell = opensAbove
+    ? { width, depth: upper - lift, ...THICK(carcass), foot: 0, under: 0, over: depth }
+    : { width, depth, ...THICK(carcass), foot: stand.sidesDown ? 0 : lift, under: lift, over: upper };
+  const asCase = planCarcass(form, shell);
+  const body = opensAbove ? laidOnItsBack(asCase, { height: depth, depth: upper - lift }, lift) : asCase;
+  const top = over.plan(form.top, { width, depth, ...THICK(carcass), under: upper });
+  const scribes = fit && form.alcove ? scribesOf(fit, shell, form.alcove.strips) : NOT_FITTED;
+  const asDrawn = [...body.drafts, ...top.drafts, ...stand.drafts, ...scribes.drafts];
+  const drafts = asDrawn.map(solidDraft);
+  const joints: readonly Joint[] = [...body.joints, ...top.joints, ...stand.joints, ...scribes.joints].map(solidJoint);
+  const work = jointWork(joints, [...top.cuts, ...scribes.cuts]);
+  const parts = drafts.map((draft, i) => finishedPart(draft, letterOf(i), bench, work));
+  const ground = boundsOfFlat(stand.feet);
+  const problems: Unbuildable[] = [
+    ...body.problems,
+    ...top.problems,
+    ...stand.problems,
+    ...tooSmall(form, shell),
+    ...notInAlcove(form, shell),
+    ...notWithItsOpening(form),
+  ];
+  return {
+    build: 'case',
+    opens: form.opens,
+    parts,
+    joints,
+    seats: [],
+    unreached: [],
+    fasteners: [],
+    fittings: [...body.fittings, ...top.fittings, ...stand.fittings],
+    leading: SHELL.left,
+    over: top.drafts[0] ? [top.drafts[0].id] : opensAbove ? Object.values(SHELL) : [SHELL.top],
+    envelope: boundsOf(parts.flatMap(({ placed, added }) => [...placed, ...added.map(({ solid }) => solid)])),
+    overall: { length: width, width: depth, height },
+    base: { length: ground.right - ground.left, width: ground.high - ground.low },
+    feet: stand.feet,
+    ground,
+    spans: opensAbove ? [] : body.spans,
+    pinRows: opensAbove ? [] : body.pinRows,
+    around: fit && aroundOf(form, fit),
+    stand: stand.drafts.map(({ id }) => id),
+    spaces: body.spaces.map(({ cell: { id, of }, space: { left, right, low, high }, divided }) => {
+      // Laid back, what was its height runs from its front to its back.
+      const by = opensAbove ? depth / 2 : 0;
+      return { id, of, divided, left, right, low: low - by, high: high - by };
+    }),
+    problems: [...problems, ...nothingLeft(asDrawn, problems)],
   };
+}
+
+const THICK = ({ sides, across }: CaseForm['carcass']) => ({ sides, across });
+
+/** The carcass with its back and what is in it, standing and open to the front. */
+function planCarcass(form: CaseForm, shell: Shell): InsidePlan {
+  const { carcass } = form;
   const drawn = cornerKind(carcass.corner.kind).plan(carcass.corner, shell);
   const backs = backKind(form.back.kind);
   const back = backs.plan(form.back, shell);
-  const space: Space = {
-    left: -width / 2 + carcass.sides,
-    right: width / 2 - carcass.sides,
-    low: stand.lift + carcass.across,
-    high: height - carcass.across,
-    walls: { left: SHELL.left, right: SHELL.right, below: SHELL.bottom, above: SHELL.top },
-  };
   const inside = planInside({
-    form,
-    space,
-    y: [-depth / 2, depth / 2 - backs.depth(form.back)],
+    form: form.opens === 'above' ? withoutLoose(form) : form,
+    space: insideOf(shell),
+    y: [-shell.depth / 2, shell.depth / 2 - backs.depth(form.back)],
     boards: {
       [SHELL.left]: carcass.sides,
       [SHELL.right]: carcass.sides,
@@ -63,69 +109,52 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
       [SHELL.bottom]: carcass.across,
     },
   });
-  const scribes = fit && form.alcove ? scribesOf(fit, shell, form.alcove.strips) : NOT_FITTED;
-  const asDrawn = [...drawn.drafts, ...inside.drafts, ...back.drafts, ...stand.drafts, ...scribes.drafts];
-  const drafts = asDrawn.map(solidDraft);
-  const joints: readonly Joint[] = [
-    ...drawn.joints,
-    ...inside.joints,
-    ...back.joints,
-    ...stand.joints,
-    ...scribes.joints,
-  ].map(solidJoint);
-  const work = jointWork(joints, scribes.cuts);
-  const parts = drafts.map((draft, i) => finishedPart(draft, letterOf(i), bench, work));
-  const ground = boundsOfFlat(stand.feet);
-  const problems: Unbuildable[] = [
-    ...drawn.problems,
-    ...inside.problems,
-    ...back.problems,
-    ...stand.problems,
-    ...tooSmall(form, space),
-    ...notInAlcove(form, shell),
-  ];
   return {
-    build: 'case',
-    parts,
-    joints,
-    seats: [],
-    unreached: [],
-    fasteners: [],
-    fittings: [...inside.fittings, ...back.fittings, ...stand.fittings],
-    leading: SHELL.left,
-    over: [SHELL.top],
-    envelope: boundsOf(parts.flatMap(({ placed, added }) => [...placed, ...added.map(({ solid }) => solid)])),
-    overall: { length: width, width: depth, height },
-    base: { length: ground.right - ground.left, width: ground.high - ground.low },
-    feet: stand.feet,
-    ground,
-    spans: inside.spans,
-    pinRows: inside.pinRows,
-    around: fit && aroundOf(form, fit),
-    stand: stand.drafts.map(({ id }) => id),
-    spaces: inside.spaces.map(({ cell: { id, of }, space: { left, right, low, high }, divided }) => ({
-      ...{ id, of, divided, left, right, low, high },
-    })),
-    problems: [...problems, ...nothingLeft(asDrawn, problems)],
+    ...inside,
+    drafts: [...drawn.drafts, ...inside.drafts, ...back.drafts],
+    joints: [...drawn.joints, ...inside.joints, ...back.joints],
+    fittings: [...inside.fittings, ...back.fittings],
+    problems: [...drawn.problems, ...inside.problems, ...back.problems],
   };
 }
 
-/** Boards and stand that leave nothing inside. */
-function tooSmall({ width, height }: CaseForm, space: Space): Unbuildable[] {
+const insideOf = ({ width, sides, across, under, over }: Shell): Space => ({
+  left: -width / 2 + sides,
+  right: width / 2 - sides,
+  low: under + across,
+  high: over - across,
+  walls: { left: SHELL.left, right: SHELL.right, below: SHELL.bottom, above: SHELL.top },
+});
+
+/** In a chest nothing lies on pins. */
+const withoutLoose = (form: CaseForm): CaseForm => ({
+  ...form,
+  inside: { ...form.inside, cells: form.inside.cells.map((cell) => ({ ...cell, loose: 0 })) },
+});
+
+/** What a chest or a case cannot have, because it opens the other way. */
+function notWithItsOpening({ opens, top, stand, inside }: CaseForm): Unbuildable[] {
   const found: Unbuildable[] = [];
-  if (space.right - space.left < LEAST_INSIDE)
+  const { only, name } = caseTopKind(top.kind);
+  if (only && only !== opens)
     found.push({
-      problem: 'Its sides leave nothing between them.',
-      where: 'form.carcass.sides',
-      wayOut: 'Make the sides thinner or the case wider.',
-      mends: Math.max(9, Math.floor((width - LEAST_INSIDE) / 2)),
+      problem: `${name}: this goes with a case that opens ${only === 'above' ? 'above' : 'to the front'}.`,
+      where: 'form.top',
+      wayOut: 'Choose another top, or let it open the other way.',
     });
-  if (space.high - space.low < LEAST_INSIDE)
+  if (opens === 'front') return found;
+  if (stand.kind === 'sides' && stand.lift > 0)
     found.push({
-      problem: 'Top, bottom and what it stands on leave nothing between them.',
-      where: 'form.height',
-      wayOut: 'Make it higher, or what it stands on lower.',
-      mends: Math.ceil(height + LEAST_INSIDE - (space.high - space.low)),
+      problem: 'A chest stands on its walls all round: there is nothing under its bottom.',
+      where: 'form.stand.lift',
+      wayOut: 'Set it to nought, or stand it on feet or a plinth.',
+      mends: 0,
+    });
+  if (inside.cells.some(({ loose }) => loose > 0))
+    found.push({
+      problem: 'In a chest no shelf lies on pins.',
+      where: 'form.inside.cells',
+      wayOut: 'Take the loose shelves out.',
     });
   return found;
 }
@@ -186,3 +215,41 @@ function notInAlcove(form: CaseForm, shell: Shell): Unbuildable[] {
 const LEAST_PLINTH = 30;
 /** mm */
 const LEAST_INSIDE = 60;
+
+/** Boards and stand that leave nothing inside. */
+function tooSmall({ width, height, depth, opens }: CaseForm, shell: Shell): Unbuildable[] {
+  const space = insideOf(shell);
+  const found: Unbuildable[] = [];
+  if (space.right - space.left < LEAST_INSIDE)
+    found.push({
+      problem: 'Its sides leave nothing between them.',
+      where: 'form.carcass.sides',
+      wayOut: 'Make the sides thinner or the case wider.',
+      mends: Math.max(9, Math.floor((width - LEAST_INSIDE) / 2)),
+    });
+  const between = space.high - space.low;
+  if (between < LEAST_INSIDE)
+    found.push(
+      opens === 'above'
+        ? {
+            problem: 'Front and back wall leave nothing between them.',
+            where: 'form.depth',
+            wayOut: 'Make it deeper, or its walls thinner.',
+            mends: Math.ceil(depth + LEAST_INSIDE - between),
+          }
+        : {
+            problem: 'Top, bottom and what it stands on leave nothing between them.',
+            where: 'form.height',
+            wayOut: 'Make it higher, or what it stands on lower.',
+            mends: Math.ceil(height + LEAST_INSIDE - between),
+          },
+    );
+  if (opens === 'above' && shell.depth < LEAST_INSIDE)
+    found.push({
+      problem: 'Lid and what it stands on leave its walls no height.',
+      where: 'form.height',
+      wayOut: 'Make it higher, or what it stands on lower.',
+      mends: Math.ceil(height + LEAST_INSIDE - shell.depth),
+    });
+  return found;
+}

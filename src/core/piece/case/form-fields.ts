@@ -4,6 +4,12 @@ import type { FormQuestion } from '../table/form-questions';
 import { startAlcove } from './alcove';
 import type { CaseForm } from './form';
 
+/** Which way a case opens. */
+export const OPENS = {
+  front: { name: 'To the front', reason: 'A carcass that stands: shelves and bays, a back behind.' },
+  above: { name: 'Above', reason: 'A chest or a box: four walls round a bottom, a lid over them.' },
+} as const satisfies Record<CaseForm['opens'], { name: string; reason: string }>;
+
 /** Sizes over all. */
 export const CASE_SIZE_FIELDS: readonly FormField<CaseForm>[] = [
   { ask: 'figure', at: 'width', label: 'Width, over all' },
@@ -126,6 +132,7 @@ export const CASE_QUESTIONS = {
   inside: { id: 'inside', ask: 'What is inside?', of: [], parts: ['upright', 'case-shelf', 'lip'] },
   carcass: { id: 'carcass', ask: 'How do its boards meet?', of: [], parts: SHELL },
   back: { id: 'back', ask: 'What closes it behind?', of: [], parts: ['back', 'back-panel', 'sheet'] },
-  stand: { id: 'stand', ask: 'What does it stand on?', of: [], parts: ['plinth'] },
+  top: { id: 'top', ask: 'What lies over it?', of: [], parts: ['lid', 'batten', 'case-top'] },
+  stand: { id: 'stand', ask: 'What does it stand on?', of: [], parts: ['plinth', 'foot'] },
   loads: { id: 'loads', ask: 'What must it bear?', of: [], parts: [] },
 } as const satisfies Record<string, FormQuestion>;

@@ -5,6 +5,7 @@ import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
 import { CellsSchema } from './inside/cells';
 import * as stands from './stands/kinds';
+import * as tops from './tops/kinds';
 
 const schemasOf = <K extends { schema: v.GenericSchema }>(kinds: Readonly<Record<string, K>>): K['schema'][] =>
   Object.values(kinds).map(({ schema }) => schema);
@@ -12,6 +13,7 @@ const schemasOf = <K extends { schema: v.GenericSchema }>(kinds: Readonly<Record
 export const CornerSchema = v.variant('kind', schemasOf(corners) as (typeof corners)[keyof typeof corners]['schema'][]);
 export const BackSchema = v.variant('kind', schemasOf(backs) as (typeof backs)[keyof typeof backs]['schema'][]);
 export const StandSchema = v.variant('kind', schemasOf(stands) as (typeof stands)[keyof typeof stands]['schema'][]);
+export const CaseTopSchema = v.variant('kind', schemasOf(tops) as (typeof tops)[keyof typeof tops]['schema'][]);
 
 /** How a case is composed: a carcass, the spaces in it, its back, and what it stands on. */
 export const CaseFormSchema = v.object({
@@ -22,9 +24,12 @@ export const CaseFormSchema = v.object({
       corners: v.pipe(v.array(CornerSchema), v.maxLength(20)),
       backs: v.pipe(v.array(BackSchema), v.maxLength(20)),
       stands: v.pipe(v.array(StandSchema), v.maxLength(20)),
+      tops: v.optional(v.pipe(v.array(CaseTopSchema), v.maxLength(20)), []),
     }),
-    { corners: [], backs: [], stands: [] },
+    { corners: [], backs: [], stands: [], tops: [] },
   ),
+  /** To the front, as a case does, or above, as a chest. */
+  opens: v.optional(v.picklist(['front', 'above']), 'front'),
   /** The alcove it is fitted to, which then says how wide and deep it is. */
   alcove: v.optional(v.nullable(AlcoveSchema), null),
   /** Over all, with what it stands on. */
@@ -50,6 +55,8 @@ export const CaseFormSchema = v.object({
     lip: v.optional(v.nullable(v.object({ depth: length(15, 120), thickness: length(9, 60) })), null),
   }),
   back: BackSchema,
+  /** What lies over the carcass. */
+  top: v.optional(CaseTopSchema, { kind: 'none' }),
   stand: StandSchema,
   loads: v.object({
     /** N on a metre of shelf: a row of books 300 to 450, china 200 to 250, linen 100 to 150; common practice. */

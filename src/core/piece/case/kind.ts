@@ -1,6 +1,6 @@
 import type * as v from 'valibot';
 import type { FormField } from '../../decision/form-field';
-import type { Joint } from '../../joint/joint';
+import type { Cut, Joint } from '../../joint/joint';
 import type { Flat } from '../../solid/outline';
 import type { Draft, Fitting } from '../part';
 import type { Unbuildable } from '../unbuildable';
@@ -67,8 +67,42 @@ export interface StandPlan extends ShellPlan {
   fittings: readonly Fitting[];
 }
 
+/** What stands on a stand. */
+export interface StoodOn {
+  width: number;
+  depth: number;
+  sides: number;
+  /** Ids of the boards that lie on it in front and behind. */
+  seats: { front: string; back: string };
+  /** Its depth moves through the year, while a stand keeps its own. */
+  moves: boolean;
+}
+
+/** Where something lies over a carcass: over all of it, how thick its boards are, and its upper edge. mm */
+export interface UnderTop {
+  width: number;
+  depth: number;
+  /** Boards at the ends, and those in front and behind, or above and below. */
+  sides: number;
+  across: number;
+  under: number;
+}
+
+/** What lies over it; its line is in `tops/kinds.ts`. */
+export interface TopKind<S extends KindSchema> extends Kind<S> {
+  /** The only way of opening that it goes with. */
+  only?: 'front' | 'above';
+  start(outside: Outside): v.InferOutput<S>;
+  /** What of the height it takes, mm. */
+  thickness(own: v.InferOutput<S>): number;
+  plan(
+    own: v.InferOutput<S>,
+    place: UnderTop,
+  ): ShellPlan & { fittings: readonly Fitting[] /** Taken out of the carcass. */; cuts: readonly Cut[] };
+}
+
 /** What it stands on; its line is in `stands/kinds.ts`. */
 export interface StandKind<S extends KindSchema> extends Kind<S> {
   start(outside: Outside): v.InferOutput<S>;
-  plan(own: v.InferOutput<S>, outside: { width: number; depth: number; sides: number }): StandPlan;
+  plan(own: v.InferOutput<S>, outside: StoodOn): StandPlan;
 }

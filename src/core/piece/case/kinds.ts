@@ -1,8 +1,9 @@
 import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
 import type { CaseForm } from './form';
-import type { BackKind, CornerKind, KindSchema, StandKind } from './kind';
+import type { BackKind, CornerKind, KindSchema, StandKind, TopKind } from './kind';
 import * as stands from './stands/kinds';
+import * as tops from './tops/kinds';
 
 type Stored = { schema: { entries: { kind: { literal: string } } } };
 
@@ -12,6 +13,7 @@ const byName = (kinds: Readonly<Record<string, Stored>>): ReadonlyMap<string, un
 const CORNERS = byName(corners);
 const BACKS = byName(backs);
 const STANDS = byName(stands);
+const TOPS = byName(tops);
 
 /** A kind that says what its own decisions are: whoever asks has them from a form, where they are of that kind. */
 function known<K>(table: ReadonlyMap<string, unknown>, name: string): K {
@@ -23,6 +25,7 @@ function known<K>(table: ReadonlyMap<string, unknown>, name: string): K {
 export const cornerKind = (name: CaseForm['carcass']['corner']['kind']): CornerKind<KindSchema> => known(CORNERS, name);
 export const backKind = (name: CaseForm['back']['kind']): BackKind<KindSchema> => known(BACKS, name);
 export const standKind = (name: CaseForm['stand']['kind']): StandKind<KindSchema> => known(STANDS, name);
+export const caseTopKind = (name: CaseForm['top']['kind']): TopKind<KindSchema> => known(TOPS, name);
 
 const listed = (kinds: ReadonlyMap<string, unknown>) =>
   [...kinds].map(([kind, own]) => ({ kind, name: (own as { name: string }).name }));
@@ -30,4 +33,5 @@ const listed = (kinds: ReadonlyMap<string, unknown>) =>
 /** What there is to choose from, by the names of the kinds. */
 export const CORNER_KINDS = listed(CORNERS) as readonly { kind: CaseForm['carcass']['corner']['kind']; name: string }[];
 export const BACK_KINDS = listed(BACKS) as readonly { kind: CaseForm['back']['kind']; name: string }[];
+export const CASE_TOP_KINDS = listed(TOPS) as readonly { kind: CaseForm['top']['kind']; name: string }[];
 export const STAND_KINDS = listed(STANDS) as readonly { kind: CaseForm['stand']['kind']; name: string }[];

@@ -1,3 +1,4 @@
 /** The kinds of stands of a case: one line each. */
+export { feet } from './feet';
 export { plinth } from './plinth';
 export { sides } from './sides';

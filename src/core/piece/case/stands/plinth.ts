@@ -5,7 +5,6 @@ import { fixed, sliding } from '../../../restraint/tie';
 import { squareFrame } from '../../../solid/frame';
 import type { Draft } from '../../part';
 import type { StandKind } from '../kind';
-import { SHELL } from '../shell';
 import { cornersOf } from './sides';
 
 const schema = v.object({
@@ -75,15 +74,16 @@ export const plinth: StandKind<typeof schema> = {
     );
     const under = (['front', 'back'] as const).map((end): Joint => {
       const into = `plinth-${end}`;
-      const id = `${into}/${SHELL.bottom}`;
-      const name = `Bottom on the plinth’s ${end}`;
+      const seat = outside.seats[end];
+      const id = `${into}/${seat}`;
+      const name = `Case on the plinth’s ${end}`;
       const at = { x: 0, y: end === 'front' ? front + thickness / 2 : back - thickness / 2, z: height };
-      const between = { id, name, a: into, b: SHELL.bottom, at };
+      const between = { id, name, a: into, b: seat, at };
       const tie =
-        end === 'front'
+        end === 'front' || !outside.moves
           ? fixed(between)
           : { ...sliding(between, { y: travel }), sets: { path: 'form.stand.travel', ways: 'both' as const } };
-      return { id, kind: 'screwed', name, into, from: SHELL.bottom, removed: [], added: [], ties: [tie] };
+      return { id, kind: 'screwed', name, into, from: seat, removed: [], added: [], ties: [tie] };
     });
     return {
       drafts,

@@ -1,0 +1,172 @@
+import * as v from 'valibot';
+import { length, whole } from '../../../decision/fields';
+import type { Cut, Joint } from '../../../joint/joint';
+import { fixed, sliding } from '../../../restraint/tie';
+import { box } from '../../../solid/convex';
+import { squareFrame } from '../../../solid/frame';
+import type { Draft } from '../../part';
+import type { TopKind } from '../kind';
+import { SHELL } from '../shell';
+
+const schema = v.object({
+  kind: v.literal('lid'),
+  thickness: length(9, 60),
+  front: length(0, 100),
+  ends: length(0, 100),
+  battens: v.object({
+    count: whole(0, 8),
+    width: length(20, 120),
+    thickness: length(9, 50),
+    /** How far their outer screws may travel in their slots, each way. */
+    travel: length(0, 25),
+  }),
+  hinges: whole(2, 6),
+  /** Cut into the upper edge of each end, so that the closed chest lets air in. */
+  air: v.object({ width: length(0, 300), height: length(0, 40) }),
+});
+
+/** From the edges of the lid to the outer screws of its battens, and from the walls to what hangs under it, mm; common practice. */
+const SCREW = 35;
+const CLEAR = 8;
+
+/** A lid on hinges along the back: one panel, kept flat by battens that are held in their middle. */
+export const lid: TopKind<typeof schema> = {
+  name: 'A lid on hinges',
+  reason:
+    'One panel, kept flat by battens under it: held in their middle, in slots toward its edges. A stay holds it open.',
+  only: 'above',
+  schema,
+  fields: [
+    { ask: 'figure', at: 'thickness', label: 'Lid, thick' },
+    { ask: 'figure', at: 'front', label: 'Overhang, front' },
+    { ask: 'figure', at: 'ends', label: 'Overhang, ends' },
+    { ask: 'figure', at: 'battens.count', label: 'Battens' },
+    { ask: 'figure', at: 'battens.width', label: 'Batten, wide', when: ({ battens }) => battens.count > 0 },
+    { ask: 'figure', at: 'battens.thickness', label: 'Batten, thick', when: ({ battens }) => battens.count > 0 },
+    { ask: 'figure', at: 'battens.travel', label: 'Slots, travel each way', when: ({ battens }) => battens.count > 0 },
+    { ask: 'figure', at: 'hinges', label: 'Hinges' },
+    { ask: 'figure', at: 'air.width', label: 'Air gap in each end, wide' },
+    {
+      ask: 'figure',
+      at: 'air.height',
+      label: 'Air gap, high',
+      hint: 'A child that climbs in must be able to breathe.',
+    },
+  ],
+  start: ({ width }) => ({
+    kind: 'lid',
+    thickness: 22,
+    front: 20,
+    ends: 20,
+    battens: { count: width > 900 ? 3 : 2, width: 60, thickness: 20, travel: 8 },
+    hinges: width > 900 ? 3 : 2,
+    air: { width: 90, height: 12 },
+  }),
+  thickness: ({ thickness }) => thickness,
+  plan({ thickness, front, ends, battens, hinges, air }, { width, depth, sides, across, under }) {
+    const [from, to] = [-depth / 2 - front, depth / 2];
+    const y = (from + to) / 2;
+    const panel: Draft = {
+      id: 'lid',
+      name: 'Lid',
+      kind: 'lid',
+      grade: 'all-faces',
+      size: { length: width + 2 * ends, width: to - from, thickness },
+      frame: squareFrame([0, y, under + thickness / 2], { length: 'x', width: 'y', thickness: 'z' }),
+    };
+    const inner = { x: width / 2 - sides, front: -depth / 2 + across + CLEAR, back: depth / 2 - across - CLEAR };
+    const long = inner.back - inner.front;
+    const middle = (inner.front + inner.back) / 2;
+    const places = Array.from({ length: battens.count }, (_, i) => ((i + 0.5) / battens.count - 0.5) * 2 * inner.x);
+    const under_ = places.map((x, i) => battenAt(x, i));
+    const hung = Array.from({ length: hinges }, (_, i): Joint => {
+      const x = ((i + 0.5) / hinges - 0.5) * width;
+      const own = { id: `${SHELL.top}/lid-hinge-${i + 1}`, name: `Hinge ${i + 1} of the lid` };
+      return {
+        ...{ ...own, kind: 'hinged', into: SHELL.top, from: 'lid', removed: [], added: [] },
+        ties: [fixed({ ...own, a: SHELL.top, b: 'lid', at: { x, y: depth / 2, z: under } })],
+      };
+    });
+    const cuts: Cut[] =
+      air.width > 0 && air.height > 0
+        ? ([-1, 1] as const).map((side) => {
+            const [a, b] = [side * inner.x, (side * width) / 2].sort((p, q) => p - q) as [number, number];
+            return {
+              part: side < 0 ? SHELL.left : SHELL.right,
+              what: 'air gap',
+              solid: box([a, -air.width / 2, under - air.height], [b, air.width / 2, under]),
+              open: [
+                [0, 0, 1],
+                [1, 0, 0],
+                [-1, 0, 0],
+              ],
+            };
+          })
+        : [];
+    return {
+      drafts: [panel, ...under_.map(({ draft }) => draft)],
+      joints: [...under_.map(({ joint }) => joint), ...hung],
+      problems:
+        long < 2 * SCREW + 20
+          ? [
+              {
+                problem: 'There is no room for battens between the walls.',
+                where: 'form.top.battens.count',
+                wayOut: 'Leave them away, or make the chest deeper.',
+                mends: 0,
+              },
+            ]
+          : [],
+      fittings: [
+        { name: 'Hinges for the lid', count: hinges, size: [60, 35] },
+        { name: 'Lid stay that holds in any place', count: width > 800 ? 2 : 1, size: [] },
+        ...(battens.count > 0
+          ? [
+              {
+                name: 'Screws for battens',
+                count: 3 * battens.count,
+                size: [4, Math.floor(battens.thickness + thickness * 0.6)],
+              },
+            ]
+          : []),
+      ],
+      cuts,
+    };
+
+    function battenAt(x: number, i: number): { draft: Draft; joint: Joint } {
+      const id = `batten-${i + 1}`;
+      const name = `Batten ${i + 1}`;
+      const z = under - battens.thickness / 2;
+      const screw = (place: string, at: number) => ({
+        ...{ id: `lid/${id}-${place}`, name: `${name} under the lid, ${place}`, a: id, b: 'lid' },
+        at: { x, y: at, z: under },
+      });
+      const slot = (place: string, at: number) => ({
+        ...sliding(screw(place, at), { y: battens.travel }),
+        sets: { path: 'form.top.battens.travel', ways: 'both' as const },
+      });
+      return {
+        draft: {
+          id,
+          name,
+          kind: 'batten',
+          grade: 'one-face',
+          size: { length: long, width: battens.width, thickness: battens.thickness },
+          frame: squareFrame([x, middle, z], { length: 'y', width: 'x', thickness: 'z' }),
+        },
+        joint: {
+          ...{
+            id: `lid/${id}`,
+            kind: 'screwed',
+            name: `${name} under the lid`,
+            into: 'lid',
+            from: id,
+            removed: [],
+            added: [],
+          },
+          ties: [fixed(screw('middle', middle)), slot('front', inner.front + SCREW), slot('back', inner.back - SCREW)],
+        },
+      };
+    }
+  },
+};
