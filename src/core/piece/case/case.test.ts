@@ -1,6 +1,13 @@
 import ManifoldModule from 'manifold-3d';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { bookcase, caseInSeason, caseOf, sideboard } from '../../../../tests/fixtures/cases';
+import {
+  alcoveBookcase,
+  blanketChest,
+  bookcase,
+  caseInSeason,
+  caseOf,
+  sideboard,
+} from '../../../../tests/fixtures/cases';
 import { read } from '../../decision/issues';
 import { partMeshes } from '../../drawing/part-meshes';
 import { caseDovetails, layOutDovetails, usualTails } from '../../joint/case-dovetails';
@@ -9,7 +16,7 @@ import { volumeOf } from '../../solid/convex';
 import type { CasePiece } from '../piece';
 import { findPart } from '../piece';
 import { type CaseForm, CaseFormSchema } from './form';
-import type { Cell } from './inside/cells';
+import { type Cell, divideCell, WHOLE } from './inside/cells';
 
 type Library = Awaited<ReturnType<typeof ManifoldModule>>;
 let library: Library;
@@ -162,6 +169,20 @@ describe.each<[string, CaseForm]>([
   ],
   ['bookcase with lips', { ...bookcase, inside: { ...bookcase.inside, lip: { depth: 38, thickness: 20 } } }],
   ['sideboard', sideboard],
+  ['chest', blanketChest],
+  [
+    'chest with dividers of boards below',
+    {
+      ...blanketChest,
+      inside: { ...blanketChest.inside, cells: divideCell([WHOLE], 'all', 'uprights', 3) },
+      back: { kind: 'boards', count: 8, thickness: 12, lap: 8, gap: 3 },
+    },
+  ],
+  ['fitted bookcase', alcoveBookcase],
+  [
+    'sideboard under a board',
+    { ...sideboard, top: { kind: 'overhanging', thickness: 24, front: 20, ends: 18, travel: 4 } },
+  ],
   ['sideboard in rabbets', { ...sideboard, carcass: { ...sideboard.carcass, corner: { kind: 'rabbets' } } }],
 ])('%s', (_, form) => {
   it('no part stands in another, and volumes are those of the mesh library', () => {
