@@ -1,6 +1,6 @@
 import { isRow, type Part, type Size } from '../piece/part';
 import type { CasePiece, CaseSpace, Piece, TablePiece } from '../piece/piece';
-import { areaVectors, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
+import { areaVectors, boundsOf, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
 import { cross, dot, minus, plus, times, unit, type Vec } from '../solid/vector';
@@ -401,8 +401,16 @@ function dimensionsOfCase(piece: CasePiece, name: ViewName, drawn: readonly Draw
       ? dimension('across', [-x, -height], [x, -height], 'above', 1, length)
       : dimension('across', [-y, -height], [y, -height], 'above', 1, deep, true);
   const edge = name === 'front' ? x : y;
+  // A lid or a board over it that overhangs the carcass.
+  const axis = name === 'front' ? 0 : 1;
+  const { from, to } = boundsOf(
+    drawn.filter(({ part }) => piece.over.includes(part.id)).flatMap(({ solids }) => solids),
+  );
+  const over = to[axis] - from[axis];
+  const proud = over > (name === 'front' ? length : width) + 1;
   return [
     across,
+    ...(proud ? [dimension('over', [from[axis], -height], [to[axis], -height], 'above', 2, over)] : []),
     dimension('height', [edge, -height], [edge, 0], 'right', 1, height),
     ...(name === 'front' && piece.opens === 'front'
       ? piece.spaces.flatMap((space) => clearOf(space, piece.spaces))

@@ -74,7 +74,15 @@ function witnesses(
   const { width, height } = piece.overall;
   const lowest = Math.min(...across.map((space) => space.low));
   const over: Dimension = {
-    ...{ id: 'across', from: [left, low], to: [right, low], side: 'above', step: 1, value: width, moves: true },
+    ...{
+      id: 'across',
+      from: [-width / 2, low],
+      to: [width / 2, low],
+      side: 'above',
+      step: 1,
+      value: width,
+      moves: true,
+    },
   };
   return [
     over,

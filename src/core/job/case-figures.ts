@@ -27,11 +27,9 @@ export function caseFigures({ piece, document: { form } }: CaseContext): Figure[
   const { sides, across } = form.carcass;
   const back = backKind(form.back.kind).depth(form.back);
   const overAll = [
-    figure('case-width', 'Width, over all', length, 'as decided, or as the alcove leaves it', [
-      ['Decided', form.width],
-    ]),
+    figure('case-width', 'Width', length, 'as decided, or as the alcove leaves it', [['Decided', form.width]]),
     figure('case-height', 'Height, over all', height, 'as decided', [['Decided', form.height]]),
-    figure('case-depth', 'Depth, over all', width, 'as decided, or as the alcove leaves it', [['Decided', form.depth]]),
+    figure('case-depth', 'Depth', width, 'as decided, or as the alcove leaves it', [['Decided', form.depth]]),
   ];
   if (!inside) return overAll;
   const [wide, long] = [inside.right - inside.left, inside.high - inside.low];

@@ -113,15 +113,15 @@ export function freeAround(piece: Piece, spot: Spot, room: RoomSize): { ends: nu
 /** A round edge is taken by so many points at most: of a table of 1.5 m to within 2 mm. */
 const FINE = 48;
 
-/** The outline of a piece from above: of a table's top, of a case its width and depth. mm */
+/** The outline of a piece from above: of a table's top, of a case all that it covers. mm */
 export function seenFromAbove(piece: Piece): readonly Flat[] {
   if (piece.build === 'table') return piece.top.polygon;
-  const [x, y] = [piece.overall.length / 2, piece.overall.width / 2];
+  const { from, to } = piece.envelope;
   return [
-    [-x, -y],
-    [x, -y],
-    [x, y],
-    [-x, y],
+    [from[0], from[1]],
+    [to[0], from[1]],
+    [to[0], to[1]],
+    [from[0], to[1]],
   ];
 }
 

@@ -35,7 +35,7 @@ export function dragsOfCase(
     // What the alcove gives is not dragged.
     if (!bounds || (form.alcove && at !== 'height')) return [];
     const { least, most } = bounds;
-    const label = at === 'width' ? 'Width, over all' : at === 'depth' ? 'Depth, over all' : 'Height, over all';
+    const label = at === 'width' ? 'Width' : at === 'depth' ? 'Depth' : 'Height, over all';
     const onDrop = (mm: number) => change([{ path: `form.${at}`, value: mm }]);
     return [[dimension, { label, end: ENDS[dimension] ?? 'to', value: form[at], least, most, onDrop }]];
   });

@@ -12,9 +12,9 @@ export const OPENS = {
 
 /** Sizes over all. */
 export const CASE_SIZE_FIELDS: readonly FormField<CaseForm>[] = [
-  { ask: 'figure', at: 'width', label: 'Width, over all' },
+  { ask: 'figure', at: 'width', label: 'Width' },
   { ask: 'figure', at: 'height', label: 'Height, over all' },
-  { ask: 'figure', at: 'depth', label: 'Depth, over all' },
+  { ask: 'figure', at: 'depth', label: 'Depth' },
 ];
 
 /** Its sizes where an alcove gives two of them. */
