@@ -41,19 +41,11 @@ export * from './document/job-document';
 export { type Conflict, differences, type Merge, mergeDocuments, resolved } from './document/merge-documents';
 export * from './document/piece-in-job';
 export { OF_THE_PIECE } from './document/version-1';
-export {
-  type Apart,
-  type Dimension,
-  drawView,
-  type FastenerMark,
-  type Shape,
-  takenApart,
-  type View,
-  type ViewName,
-} from './drawing/drawing';
+export { type Apart, drawView, takenApart } from './drawing/drawing';
 export { drawJoint, type JointFamily, jointFamilies, jointFigures, wordsOfJoint } from './drawing/joint-drawing';
 export { type PartMesh, partMeshes } from './drawing/part-meshes';
 export { type SmallDrawing, smallDrawing, UNIT as SMALL_UNIT } from './drawing/small-drawing';
+export type { Dimension, FastenerMark, Shape, View, ViewName } from './drawing/view';
 export type { CsvStyle } from './format/csv';
 export { curveTables } from './format/curve-tables';
 export { type CutListRow, cutList, sayEnds } from './format/cut-list';

@@ -1,6 +1,6 @@
 import { mm, say } from '../measure/quantity';
 import { fitOf } from '../piece/case/alcove';
-import { roomToTilt } from '../room/alcove';
+import { roomToTilt } from '../piece/case/fit-alcove';
 import { boundsOf } from '../solid/convex';
 import { startStandChanges } from '../start/start-case';
 import { type CaseContext, type Check, judge } from './check';

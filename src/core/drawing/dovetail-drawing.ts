@@ -5,7 +5,7 @@ import { findPart, type Piece } from '../piece/piece';
 import { type Convex, clipAll, isEmpty, reach } from '../solid/convex';
 import { boundsOfFlat, hullOf } from '../solid/outline';
 import { dot, times, type Vec } from '../solid/vector';
-import type { Dimension, Point, Shape, View } from './drawing';
+import type { Dimension, Point, Shape, View } from './view';
 
 /** So much of the board below the baseline is shown, as times its thickness, mm. */
 const BELOW = 2;

@@ -11,8 +11,8 @@ import { inPart, solidInPart } from '../solid/frame';
 import { boundsOfFlat, hullOf } from '../solid/outline';
 import { cross, dot, minus, norm, plus, times, unit, type Vec } from '../solid/vector';
 import { dovetailFigures, drawDovetails } from './dovetail-drawing';
-import type { Dimension, Point, Shape, View } from './drawing';
 import { silhouette } from './silhouette';
+import type { Dimension, Point, Shape, View } from './view';
 
 /** Joints alike: of one kind, between parts of the same kinds, cut to the same size. */
 export interface JointFamily {

@@ -2,7 +2,7 @@ import type { CasePiece, CaseSpace } from '../piece/piece';
 import { boundsOf, clipAll, isEmpty, type Plane } from '../solid/convex';
 import { boundsOfFlat, type Flat, hullOf } from '../solid/outline';
 import type { Vec } from '../solid/vector';
-import type { Dimension, Shape, View } from './drawing';
+import type { Dimension, Shape, View } from './view';
 
 /** A bore is drawn of so many corners. */
 const CORNERS = 12;

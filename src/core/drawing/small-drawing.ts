@@ -1,5 +1,6 @@
 import type { Piece } from '../piece/piece';
-import { drawView, type Shape } from './drawing';
+import { drawView } from './drawing';
+import type { Shape } from './view';
 
 /** Pieces drawn small, beside each other on one floor, seen from above and the side. */
 export interface SmallDrawing {

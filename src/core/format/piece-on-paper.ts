@@ -1,4 +1,5 @@
-import { type Dimension, drawView, type Shape, type View, type ViewName } from '../drawing/drawing';
+import { drawView } from '../drawing/drawing';
+import type { Dimension, Shape, View, ViewName } from '../drawing/view';
 import type { Part } from '../piece/part';
 import type { Piece } from '../piece/piece';
 import { boundsOfFlat, type Flat } from '../solid/outline';

@@ -1,6 +1,5 @@
 import type { Bench } from '../../decision/bench';
 import type { Joint } from '../../joint/joint';
-import type { FittedCase } from '../../room/alcove';
 import { boundsOf } from '../../solid/convex';
 import { boundsOfFlat, type Flat } from '../../solid/outline';
 import { nothingLeft, solidDraft, solidJoint } from '../degenerate';
@@ -9,6 +8,7 @@ import { letterOf } from '../part';
 import type { CasePiece } from '../piece';
 import type { Unbuildable } from '../unbuildable';
 import { asFitted, fitOf } from './alcove';
+import type { FittedCase } from './fit-alcove';
 import type { CaseForm } from './form';
 import { type InsidePlan, planInside } from './inside/plan-inside';
 import type { Space } from './inside/spaces';

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
+import { AlcoveSchema } from '../../decision/alcove';
 import { amount, length } from '../../decision/fields';
-import { AlcoveSchema } from './alcove';
 import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
 import { CellsSchema } from './inside/cells';

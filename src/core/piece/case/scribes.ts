@@ -1,9 +1,9 @@
 import type { Cut, Joint } from '../../joint/joint';
 import { fixed } from '../../restraint/tie';
-import type { FittedCase } from '../../room/alcove';
 import { box } from '../../solid/convex';
 import { squareFrame } from '../../solid/frame';
 import type { Draft } from '../part';
+import type { FittedCase } from './fit-alcove';
 import type { Shell } from './kind';
 import { SHELL } from './shell';
 

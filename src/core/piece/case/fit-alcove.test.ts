@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Alcove, fitAlcove, roomToTilt } from './alcove';
+import { type Alcove, fitAlcove, roomToTilt } from './fit-alcove';
 
 const plain: Alcove = {
   wide: { floor: 1200, middle: 1200, head: 1200 },
