@@ -1,6 +1,7 @@
 import { HOLD_CARDS, OWN_SCREWS } from '../joint/hold-words';
 import type { Cut, Joint } from '../joint/joint';
-import { JOINTS, type JointWords } from '../joint/joint-words';
+import type { JointWords } from '../joint/joint-card';
+import { JOINTS } from '../joint/joint-words';
 import type { Figure } from '../measure/figure';
 import { mm, movement } from '../measure/quantity';
 import { isRow, type Part } from '../piece/part';
@@ -114,7 +115,13 @@ function familyWords({ kind, hold }: Joint, into: Part, from: Part): string {
   const word = (part: Part) => OWN_WORDS[part.id.split('-', 1)[0] ?? ''] ?? KIND_WORDS[part.kind];
   const [a, b] = [kind === 'hold' ? (hold ? HOLDS[hold].one : 'screw') : word(from), word(into)];
   const first = a.charAt(0).toUpperCase() + a.slice(1);
-  return a === b || kind === 'case-dovetails' || kind === 'glued-edge' ? `${first} on ${b}` : `${first} in ${b}`;
+  return a === b ||
+    kind === 'case-dovetails' ||
+    kind === 'half-blind-dovetails' ||
+    kind === 'box-joint' ||
+    kind === 'glued-edge'
+    ? `${first} on ${b}`
+    : `${first} in ${b}`;
 }
 
 /** mm that a cut goes in from its face. */

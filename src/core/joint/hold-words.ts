@@ -1,6 +1,6 @@
 import type { HoldKind } from '../decision/hold';
 import { mm, say } from '../measure/quantity';
-import type { JointWords } from './joint-words';
+import type { JointWords } from './joint-card';
 
 /** How what holds the top is marked and cut into its rail. Common practice. A new kind is one more line. */
 export const HOLD_CARDS: Readonly<Record<HoldKind, JointWords>> = {

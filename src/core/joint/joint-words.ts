@@ -1,19 +1,9 @@
-import { mm, type Phrase, say } from '../measure/quantity';
+import { mm, say } from '../measure/quantity';
 import { DRAW_BORE } from './breadboard';
+import { CASE_JOINTS } from './case-joint-words';
 import type { JointKind } from './joint';
+import type { JointWords } from './joint-card';
 import { LOWER_SHOULDER } from './loose-wedge';
-
-/** A joint on its card: what it is, how it is sized, how it is marked and cut. All of it common practice. */
-export interface JointWords {
-  name: string;
-  /** How it is sized, and why. */
-  rule: Phrase;
-  /** Which faces to mark from. */
-  mark: Phrase;
-  /** In which order it is cut, with how the tools are set. */
-  order: readonly Phrase[];
-  caution: Phrase;
-}
 
 /** A new kind of joint is one more line. */
 export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = {
@@ -303,68 +293,7 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
     ],
     caution: say`A mitre cut by hand at the saw wants the border clamped to its fence.`,
   },
-  'case-dovetails': {
-    name: 'Through dovetails',
-    rule: say`Half pins at both edges, tails about two and a half times as far apart as the board is thick, one in six to one in eight out of square. No tail so slender at its baseline that it snaps.`,
-    mark: say`Gauge the baselines by the thickness of the other board. Mark the pins from the tails that are cut, board on board, never by figures.`,
-    order: [
-      say`Saw the tails of both sides together, then chop to the baseline from both faces.`,
-      say`Knife the pins from the tails, saw on the waste side, chop.`,
-      say`Try each corner once, half way; ease only what binds.`,
-    ],
-    caution: say`Number the corners before anything is sawn. Grain runs round the case: all four boards’ depth moves as one.`,
-  },
-  rabbet: {
-    name: 'Rabbet',
-    rule: say`Two thirds of the side deep, as wide as the other board is thick: end grain meets long grain, so that glue alone does not hold it.`,
-    mark: say`Gauge from the board itself, and from the inner face.`,
-    order: [
-      say`Cut all rabbets with one fence setting, backed up where the cutter comes out.`,
-      say`Glue and clamp square, then bore for the screws or nails from outside.`,
-    ],
-    caution: say`Measure both diagonals before the glue grips.`,
-  },
-  housing: {
-    name: 'Housing',
-    rule: say`A third of the board deep, and as wide as the shelf is thick by a push of the hand. Stopped ${mm(10)} to ${mm(15)} behind the front edge where it must not be seen.`,
-    mark: say`Mark all housings of both sides beside each other from one stick, front edges together.`,
-    order: [
-      say`Chop the stop, then saw or rout from behind up to it.`,
-      say`Notch the shelf’s front corners to the stop.`,
-      say`Plane the shelf to its housing, not the housing to the shelf.`,
-    ],
-    caution: say`Housings of both faces of an upright lie at one height: what is left between them is a third of it.`,
-  },
-  'back-rabbet': {
-    name: 'Back in a rabbet',
-    rule: say`As deep as the back is thick, and half of the board wide, at the most ${mm(10)}.`,
-    mark: say`Gauge from the back edges of the carcass while it is dry together.`,
-    order: [
-      say`Cut before assembly, stopped where it would be seen at the ends; square its corners with a chisel.`,
-      say`Fit the back when the carcass is glued: it says whether that is square.`,
-    ],
-    caution: say`A back of solid boards is never glued in: each board is held in its middle alone.`,
-  },
-  'glued-edge': {
-    name: 'Glued along the edge',
-    rule: say`Grain along grain, so that glue alone holds it; the lip stands under the shelf and bends with it.`,
-    mark: say`A pencil line along the shelf, the lip flush with its front edge or a hair behind it.`,
-    order: [
-      say`Joint the lip’s upper edge straight and square.`,
-      say`Glue it to the shelf before that goes into the case; clamps every ${mm(200)}.`,
-    ],
-    caution: say`Cut it to the clear length last: it must not keep the shelf out of its housings.`,
-  },
-  hinged: {
-    name: 'Hinged',
-    rule: say`Two hinges up to ${mm(900)}, three on a longer lid; a sixth of the length from each end, their knuckles in one line.`,
-    mark: say`Lay the hinge on both boards while the lid is closed; knife round each leaf.`,
-    order: [
-      say`Let the leaves in by their thickness, one screw in each; try it.`,
-      say`Set the other screws; then the stay, with the lid held.`,
-    ],
-    caution: say`A lid falls on fingers and heads: a stay that holds it in any place, chosen by its turning moment.`,
-  },
+  ...CASE_JOINTS,
   'panel-groove': {
     name: 'Panel in a groove',
     rule: say`A tongue a third of the panel thick; the groove as deep as the tongue is long, the panel free in it across its grain.`,

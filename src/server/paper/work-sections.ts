@@ -13,7 +13,7 @@ import {
 } from '@/core';
 import type { GlueUp } from '@/core/glueup/plan-glue-ups';
 import { titleOfAlike } from '@/core/job/alike-pieces';
-import type { JointWords } from '@/core/joint/joint-words';
+import type { JointWords } from '@/core/joint/joint-card';
 import { type Margins, sayIn, titledTable, words } from './blocks';
 import type { Alike, SheetGiven } from './sheet-given';
 

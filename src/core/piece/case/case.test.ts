@@ -18,6 +18,10 @@ import { findPart } from '../piece';
 import { type CaseForm, CaseFormSchema } from './form';
 import { type Cell, divideCell, WHOLE } from './inside/cells';
 
+/** As many tails as a shallow case has room for. */
+const fitted = (corner: CaseForm['carcass']['corner']): CaseForm['carcass']['corner'] =>
+  'tails' in corner ? { ...corner, tails: 5 } : corner;
+
 type Library = Awaited<ReturnType<typeof ManifoldModule>>;
 let library: Library;
 beforeAll(async () => {
@@ -169,6 +173,20 @@ describe.each<[string, CaseForm]>([
   ],
   ['bookcase with lips', { ...bookcase, inside: { ...bookcase.inside, lip: { depth: 38, thickness: 20 } } }],
   ['sideboard', sideboard],
+  ...(
+    [
+      ['half-blind dovetails', { kind: 'half-blind', tails: 8, pin: 11, slope: 8, lap: 5 }],
+      ['box joints', { kind: 'box-joints', fingers: 10 }],
+      ['mitres', { kind: 'mitred' }],
+      ['dowels', { kind: 'butted', key: 'dowels' }],
+      ['loose tenons', { kind: 'butted', key: 'loose-tenons' }],
+      ['screws', { kind: 'butted', key: 'screws' }],
+    ] as const
+  ).flatMap(([name, corner]): [string, CaseForm][] => [
+    [`sideboard with ${name}`, { ...sideboard, carcass: { ...sideboard.carcass, corner } }],
+    [`bookcase with ${name}`, { ...bookcase, carcass: { ...bookcase.carcass, corner: fitted(corner) } }],
+    [`chest with ${name}`, { ...blanketChest, carcass: { ...blanketChest.carcass, corner } }],
+  ]),
   ['chest', blanketChest],
   [
     'chest with dividers of boards below',

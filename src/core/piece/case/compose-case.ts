@@ -113,7 +113,7 @@ function planCarcass(form: CaseForm, shell: Shell): InsidePlan {
     ...inside,
     drafts: [...drawn.drafts, ...inside.drafts, ...back.drafts],
     joints: [...drawn.joints, ...inside.joints, ...back.joints],
-    fittings: [...inside.fittings, ...back.fittings],
+    fittings: [...(drawn.fittings ?? []), ...inside.fittings, ...back.fittings],
     problems: [...drawn.problems, ...inside.problems, ...back.problems],
   };
 }

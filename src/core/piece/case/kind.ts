@@ -47,7 +47,7 @@ interface Kind<S extends KindSchema> {
 /** How sides, top and bottom meet; its line is in `corners/kinds.ts`. */
 export interface CornerKind<S extends KindSchema> extends Kind<S> {
   start(shell: Pick<Shell, 'depth' | 'sides' | 'across'>): v.InferOutput<S>;
-  plan(own: v.InferOutput<S>, shell: Shell): ShellPlan;
+  plan(own: v.InferOutput<S>, shell: Shell): ShellPlan & { fittings?: readonly Fitting[] };
 }
 
 /** What closes it behind; its line is in `backs/kinds.ts`. */

@@ -1,10 +1,8 @@
 import * as v from 'valibot';
 import { length, whole } from '../../../decision/fields';
-import { caseDovetails, layOutDovetails, usualTails } from '../../../joint/case-dovetails';
-import type { Joint } from '../../../joint/joint';
+import { layOutDovetails, usualTails } from '../../../joint/case-dovetails';
 import type { CornerKind, Shell } from '../kind';
-import { acrossDraft, SHELL, sideDraft } from '../shell';
-import { housedBottom } from './housed-bottom';
+import { dovetailed, unjoined } from './dovetailed';
 
 const schema = v.object({
   kind: v.literal('dovetails'),
@@ -32,66 +30,25 @@ export const dovetails: CornerKind<typeof schema> = {
     slope: 8,
   }),
   plan(own, shell) {
-    const { width, depth, sides, across, foot, under, over } = shell;
-    const layout = layOutDovetails({
-      width: depth,
-      thickness: across,
-      tails: own.tails,
-      pin: own.pin,
-      slope: 1 / own.slope,
-    });
-    const onSides = foot < under;
-    const inner = width / 2 - sides;
-    const bottom = onSides
-      ? housedBottom(shell)
-      : { draft: acrossDraft(shell, 'bottom', 2 * inner, sides), joints: [] };
-    const beyond = { start: onSides ? 0 : across, end: across };
-    const from = onSides ? foot : under + across;
-    const drafts = [
-      sideDraft(shell, -1, from, over - across, beyond),
-      sideDraft(shell, 1, from, over - across, beyond),
-      acrossDraft(shell, 'top', 2 * inner, sides),
-      bottom.draft,
-    ];
-    if (!layout) {
-      return {
-        drafts,
-        joints: bottom.joints,
-        problems: [
-          {
-            problem: 'The dovetails leave their tails no neck.',
-            where: 'form.carcass.corner.tails',
-            wayOut: `Lay out ${mostTails(own, shell)} tails at the most.`,
-            mends: mostTails(own, shell),
-          },
-        ],
-      };
-    }
-    const at = (side: -1 | 1, end: 'top' | 'bottom'): Joint => {
-      const id = side < 0 ? SHELL.left : SHELL.right;
-      return caseDovetails({
-        id: `${id}/${SHELL[end]}`,
-        name: `${end === 'top' ? 'Top' : 'Bottom'} on ${side < 0 ? 'left' : 'right'} side`,
-        layout,
-        tails: id,
-        pins: SHELL[end],
-        x: [side * inner, (side * width) / 2],
-        y: [-depth / 2, depth / 2],
-        z: end === 'top' ? [over - across, over] : [under + across, under],
-      });
-    };
-    const ends = onSides ? (['top'] as const) : (['top', 'bottom'] as const);
-    return {
-      drafts,
-      joints: [...ends.flatMap((end) => [at(-1, end), at(1, end)]), ...bottom.joints],
-      problems: [],
-    };
+    const layout = layoutOf(own, shell, shell.across);
+    return layout
+      ? dovetailed(shell, layout, 'case-dovetails', 0)
+      : unjoined(shell, { most: mostTails(own, shell, shell.across), where: 'form.carcass.corner.tails' });
   },
 };
 
+export interface Tails {
+  tails: number;
+  pin: number;
+  slope: number;
+}
+
+export const layoutOf = ({ tails, pin, slope }: Tails, { depth }: Shell, thickness: number) =>
+  layOutDovetails({ width: depth, thickness, tails, pin, slope: 1 / slope });
+
 /** As many tails as their necks allow. */
-function mostTails({ pin, slope }: v.InferOutput<typeof schema>, { depth, across }: Shell): number {
+export function mostTails(own: Tails, shell: Shell, thickness: number): number {
   let tails = 2;
-  while (layOutDovetails({ width: depth, thickness: across, tails: tails + 1, pin, slope: 1 / slope })) tails += 1;
+  while (layoutOf({ ...own, tails: tails + 1 }, shell, thickness)) tails += 1;
   return tails;
 }

@@ -1,3 +1,7 @@
 /** The kinds of corners of a case: one line each. */
+export { boxJoints } from './box-joints';
+export { butted } from './butted';
 export { dovetails } from './dovetails';
+export { halfBlind } from './half-blind';
+export { mitred } from './mitred';
 export { rabbets } from './rabbets';
