@@ -169,16 +169,7 @@ export { daysToRest, millingFigures } from './milling/milling-figures';
 export { type CaseForm, CaseFormSchema } from './piece/case/form';
 export * from './piece/case/form-fields';
 export * from './piece/case/inside/cells';
-export {
-  BACK_KINDS,
-  backKind,
-  CASE_TOP_KINDS,
-  CORNER_KINDS,
-  caseTopKind,
-  cornerKind,
-  STAND_KINDS,
-  standKind,
-} from './piece/case/kinds';
+export * from './piece/case/kinds';
 export type { PieceDecided } from './piece/derive-piece';
 export { derivePiece } from './piece/derive-piece';
 export { KIND_PLURALS } from './piece/kind-words';
@@ -230,6 +221,7 @@ export {
   startBackChanges,
   startCaseTopChanges,
   startCornerChanges,
+  startFixingChanges,
   startStandChanges,
 } from './start/start-case';
 export { startBase, startBaseChanges, startTop, startTopChanges } from './start/start-form';

@@ -106,6 +106,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   lip: 'lip',
   scribe: 'scribe strip',
   lid: 'lid',
+  cleat: 'cleat',
 };
 
 /** Parts that have a word of their own among those of their kind. */

@@ -39,6 +39,7 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   upright: 'Inside',
   'case-shelf': 'Inside',
   lip: 'Inside',
+  cleat: 'Inside',
   back: 'Back',
   'back-panel': 'Back',
   plinth: 'Stand',

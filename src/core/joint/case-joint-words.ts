@@ -36,6 +36,17 @@ export const CASE_JOINTS = {
     ],
     caution: say`Housings of both faces of an upright lie at one height: what is left between them is a third of it.`,
   },
+  'sliding-dovetail': {
+    name: 'Sliding dovetail',
+    rule: say`A third of the board deep, one in six to one in eight out of square; a hair wider behind than in front, so that it draws tight as it goes home.`,
+    mark: say`Groove and tail with one cutter, the groove first; the fence on the same face for both.`,
+    order: [
+      say`Clear the groove with a straight cutter, then the dovetail in one pass, stopped before the front.`,
+      say`Cut the tail on the end of the board held upright against a tall fence, both faces alike, until it goes in half way by hand.`,
+      say`Glue the front third alone; drive it home without stopping.`,
+    ],
+    caution: say`A long one swells with the glue and sticks: rehearse it, and have the clamp ready that pulls it home.`,
+  },
   'back-rabbet': {
     name: 'Back in a rabbet',
     rule: say`As deep as the back is thick, and half of the board wide, at the most ${mm(10)}.`,

@@ -126,6 +126,7 @@ export type JointKind =
   | 'case-screws'
   | 'rabbet'
   | 'housing'
+  | 'sliding-dovetail'
   | 'back-rabbet'
   | 'glued-edge'
   | 'hinged'

@@ -62,7 +62,8 @@ export type PartKind =
   | 'lip'
   /** Planed to the wall beside a case that is fitted. */
   | 'scribe'
-  | 'lid';
+  | 'lid'
+  | 'cleat';
 
 /** What is bought in and not made of the job's wood. */
 export type Material = 'steel' | 'glass' | 'resin' | 'sheet';

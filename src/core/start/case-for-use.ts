@@ -30,7 +30,7 @@ export function caseForUse(
   const wide = size.length - 2 * thickness;
   return {
     build: 'case',
-    aside: { corners: [], backs: [], stands: [], tops: [] },
+    aside: { corners: [], backs: [], stands: [], tops: [], fixings: [] },
     opens: 'front',
     alcove: fitted ? startAlcove(outside) : null,
     ...outside,
@@ -43,6 +43,7 @@ export function caseForUse(
       thickness,
       cells: isHigh ? tiers(wide, high) : bays(wide, high),
       lip: null,
+      fixing: { kind: 'housed', stop: 12 },
       pins: { diameter: 5, deep: 10, fromEdge: 37, apart: 32 },
     },
     back: startBack(isHigh ? 'sheet' : 'boards', outside),

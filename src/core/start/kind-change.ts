@@ -2,7 +2,7 @@ import type { Change } from '../document/job-document';
 import { mm, type Phrase, say } from '../measure/quantity';
 import type { CaseForm } from '../piece/case/form';
 import { OPENS } from '../piece/case/form-fields';
-import { backKind, caseTopKind, cornerKind, standKind } from '../piece/case/kinds';
+import { backKind, caseTopKind, cornerKind, fixingKind, standKind } from '../piece/case/kinds';
 import { baseKind, type TableForm, topKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
 
@@ -22,6 +22,10 @@ export function sayCaseChange(changes: readonly Change[], form: CaseForm): Phras
       case 'form.top': {
         const next = value as CaseForm['top'];
         return named('Over it', caseTopKind(form.top.kind).name, caseTopKind(next.kind).name);
+      }
+      case 'form.inside.fixing': {
+        const next = value as CaseForm['inside']['fixing'];
+        return named('Shelves', fixingKind(form.inside.fixing.kind).name, fixingKind(next.kind).name);
       }
       case 'form.opens':
         return named('Opens', OPENS[form.opens].name, OPENS[value as CaseForm['opens']].name);

@@ -1,7 +1,7 @@
 import type { Change } from '../decision/changes';
 import type { CaseForm } from '../piece/case/form';
 import type { Outside, Shell } from '../piece/case/kind';
-import { backKind, caseTopKind, cornerKind, standKind } from '../piece/case/kinds';
+import { backKind, caseTopKind, cornerKind, fixingKind, standKind } from '../piece/case/kinds';
 
 type Corner = CaseForm['carcass']['corner'];
 type Back = CaseForm['back'];
@@ -16,6 +16,8 @@ export const startBack = (kind: Back['kind'], outside: Outside): Back =>
 export const startStand = (kind: Stand['kind'], outside: Outside): Stand =>
   standKind(kind).start(outside) as unknown as Stand;
 
+export const startFixing = (kind: CaseForm['inside']['fixing']['kind']): CaseForm['inside']['fixing'] =>
+  fixingKind(kind).start() as unknown as CaseForm['inside']['fixing'];
 export const startCaseTop = (kind: Top['kind'], outside: Outside): Top =>
   caseTopKind(kind).start(outside) as unknown as Top;
 
@@ -74,5 +76,13 @@ export function openingChanges(opens: CaseForm['opens'], form: CaseForm): Change
     { path: 'form.inside.cells', value: cells },
     ...startCaseTopChanges('lid', form),
     ...(form.stand.kind === 'sides' ? startStandChanges('feet', form) : []),
+  ];
+}
+
+export function startFixingChanges(kind: CaseForm['inside']['fixing']['kind'], { inside, aside }: CaseForm): Change[] {
+  if (kind === inside.fixing.kind) return [];
+  return [
+    { path: 'form.inside.fixing', value: before(aside.fixings, kind) ?? startFixing(kind) },
+    { path: 'form.aside.fixings', value: put(aside.fixings, inside.fixing) },
   ];
 }

@@ -15,6 +15,8 @@ import {
   caseTopKind,
   cornerKind,
   FITTED_SIZE_FIELDS,
+  FIXING_KINDS,
+  fixingKind,
   INSIDE_FIELDS,
   OPENS,
   openingChanges,
@@ -25,6 +27,7 @@ import {
   startBackChanges,
   startCaseTopChanges,
   startCornerChanges,
+  startFixingChanges,
   startStandChanges,
 } from '@/core';
 import { useCase } from '../job/job-context';
@@ -41,6 +44,7 @@ const CORNERS = options(CORNER_KINDS);
 const BACKS = options(BACK_KINDS);
 const STANDS = options(STAND_KINDS);
 const TOPS = options(CASE_TOP_KINDS);
+const FIXINGS = options(FIXING_KINDS);
 const OPENING = (['front', 'above'] as const).map((value) => ({ value, label: OPENS[value].name }));
 
 /** What is asked of a case. */
@@ -50,6 +54,7 @@ export function CaseQuestions() {
   const { corner } = form.carcass;
   const chest = form.opens === 'above';
   const top = caseTopKind(form.top.kind);
+  const fixing = fixingKind(form.inside.fixing.kind);
   const [corners, back, stand] = [cornerKind(corner.kind), backKind(form.back.kind), standKind(form.stand.kind)];
   const say = (changes: readonly Change[]) => sayCaseChange(changes, form);
   return (
@@ -83,6 +88,15 @@ export function CaseQuestions() {
       )}
       <Question question={CASE_QUESTIONS.inside} answer={spacesInWords(form)}>
         <SpaceFields />
+        <KindChoice
+          label="Shelves and uprights"
+          value={form.inside.fixing.kind}
+          options={FIXINGS}
+          hint={fixing.reason}
+          say={say}
+          changesFor={(kind) => startFixingChanges(kind, form)}
+        />
+        <DecisionFields fields={fixing.fields} schema={fixing.schema} at="form.inside.fixing" />
         <DecisionFields
           fields={chest ? INSIDE_FIELDS.slice(0, 1) : [...INSIDE_FIELDS, ...PIN_FIELDS]}
           schema={CaseFormSchema}

@@ -187,6 +187,16 @@ describe.each<[string, CaseForm]>([
     [`bookcase with ${name}`, { ...bookcase, carcass: { ...bookcase.carcass, corner: fitted(corner) } }],
     [`chest with ${name}`, { ...blanketChest, carcass: { ...blanketChest.carcass, corner } }],
   ]),
+  ...(
+    [
+      ['through housings', { kind: 'housed', stop: 0 }],
+      ['sliding dovetails', { kind: 'sliding-dovetails', stop: 12, slope: 6 }],
+      ['cleats', { kind: 'cleats', section: 18, travel: 12 }],
+    ] as const
+  ).flatMap(([name, fixing]): [string, CaseForm][] => [
+    [`sideboard with ${name}`, { ...sideboard, inside: { ...sideboard.inside, fixing } }],
+    [`bookcase with ${name}`, { ...bookcase, inside: { ...bookcase.inside, fixing } }],
+  ]),
   ['chest', blanketChest],
   [
     'chest with dividers of boards below',

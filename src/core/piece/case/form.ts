@@ -4,6 +4,7 @@ import { amount, length } from '../../decision/fields';
 import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
 import { CellsSchema } from './inside/cells';
+import * as fixings from './inside/fixings/kinds';
 import * as stands from './stands/kinds';
 import * as tops from './tops/kinds';
 
@@ -14,6 +15,7 @@ export const CornerSchema = v.variant('kind', schemasOf(corners) as (typeof corn
 export const BackSchema = v.variant('kind', schemasOf(backs) as (typeof backs)[keyof typeof backs]['schema'][]);
 export const StandSchema = v.variant('kind', schemasOf(stands) as (typeof stands)[keyof typeof stands]['schema'][]);
 export const CaseTopSchema = v.variant('kind', schemasOf(tops) as (typeof tops)[keyof typeof tops]['schema'][]);
+export const FixingSchema = v.variant('kind', schemasOf(fixings) as (typeof fixings)[keyof typeof fixings]['schema'][]);
 
 /** How a case is composed: a carcass, the spaces in it, its back, and what it stands on. */
 export const CaseFormSchema = v.object({
@@ -25,8 +27,9 @@ export const CaseFormSchema = v.object({
       backs: v.pipe(v.array(BackSchema), v.maxLength(20)),
       stands: v.pipe(v.array(StandSchema), v.maxLength(20)),
       tops: v.optional(v.pipe(v.array(CaseTopSchema), v.maxLength(20)), []),
+      fixings: v.optional(v.pipe(v.array(FixingSchema), v.maxLength(20)), []),
     }),
-    { corners: [], backs: [], stands: [], tops: [] },
+    { corners: [], backs: [], stands: [], tops: [], fixings: [] },
   ),
   /** To the front, as a case does, or above, as a chest. */
   opens: v.optional(v.picklist(['front', 'above']), 'front'),
@@ -46,6 +49,8 @@ export const CaseFormSchema = v.object({
     /** Uprights and shelves. */
     thickness: length(9, 60),
     cells: CellsSchema,
+    /** How they are held at their ends. */
+    fixing: v.optional(FixingSchema, { kind: 'housed', stop: 12 }),
     /** Bores for the pins of loose shelves: how far from the edges and from one another; common practice. */
     pins: v.optional(
       v.object({ diameter: length(3, 12), deep: length(5, 30), fromEdge: length(15, 150), apart: length(10, 100) }),

@@ -1,6 +1,8 @@
 import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
 import type { CaseForm } from './form';
+import type { FixingKind } from './inside/fixings/fixing';
+import * as fixings from './inside/fixings/kinds';
 import type { BackKind, CornerKind, KindSchema, StandKind, TopKind } from './kind';
 import * as stands from './stands/kinds';
 import * as tops from './tops/kinds';
@@ -14,6 +16,7 @@ const CORNERS = byName(corners);
 const BACKS = byName(backs);
 const STANDS = byName(stands);
 const TOPS = byName(tops);
+const FIXINGS = byName(fixings);
 
 /** A kind that says what its own decisions are: whoever asks has them from a form, where they are of that kind. */
 function known<K>(table: ReadonlyMap<string, unknown>, name: string): K {
@@ -26,6 +29,7 @@ export const cornerKind = (name: CaseForm['carcass']['corner']['kind']): CornerK
 export const backKind = (name: CaseForm['back']['kind']): BackKind<KindSchema> => known(BACKS, name);
 export const standKind = (name: CaseForm['stand']['kind']): StandKind<KindSchema> => known(STANDS, name);
 export const caseTopKind = (name: CaseForm['top']['kind']): TopKind<KindSchema> => known(TOPS, name);
+export const fixingKind = (name: CaseForm['inside']['fixing']['kind']): FixingKind<KindSchema> => known(FIXINGS, name);
 
 const listed = (kinds: ReadonlyMap<string, unknown>) =>
   [...kinds].map(([kind, own]) => ({ kind, name: (own as { name: string }).name }));
@@ -33,5 +37,6 @@ const listed = (kinds: ReadonlyMap<string, unknown>) =>
 /** What there is to choose from, by the names of the kinds. */
 export const CORNER_KINDS = listed(CORNERS) as readonly { kind: CaseForm['carcass']['corner']['kind']; name: string }[];
 export const BACK_KINDS = listed(BACKS) as readonly { kind: CaseForm['back']['kind']; name: string }[];
+export const FIXING_KINDS = listed(FIXINGS) as readonly { kind: CaseForm['inside']['fixing']['kind']; name: string }[];
 export const CASE_TOP_KINDS = listed(TOPS) as readonly { kind: CaseForm['top']['kind']; name: string }[];
 export const STAND_KINDS = listed(STANDS) as readonly { kind: CaseForm['stand']['kind']; name: string }[];

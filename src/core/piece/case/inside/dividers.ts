@@ -1,26 +1,27 @@
-import { HOUSING_STOP, housing, housingDepth } from '../../../joint/housing';
-import type { Joint } from '../../../joint/joint';
 import { squareFrame } from '../../../solid/frame';
+import type { Vec } from '../../../solid/vector';
 import type { Draft } from '../../part';
+import type { KindSchema } from '../kind';
+import type { FixingKind, HeldEnd } from './fixings/fixing';
 import type { Divider } from './spaces';
 
-/** Both faces of an upright may be housed at one place: what is left between them is a third of it. */
-const depthIn = (wall: number): number => Math.min(housingDepth(wall), Math.floor(wall / 3));
-
-/** An upright or a shelf between two spaces, housed in what it ends at. */
+/** An upright or a shelf between two spaces, fixed in what it ends at. */
 export function dividerBoard(
   { id, name, upright, at, space }: Divider,
   given: {
     thickness: number;
     y: readonly [front: number, back: number];
     thicknessOf: (board: string) => number;
+    fixing: FixingKind<KindSchema>;
+    /** What was decided of that fixing. */
+    decided: { kind: string };
   },
-): { draft: Draft; joints: Joint[] } {
-  const { thickness, y, thicknessOf } = given;
+): { draft: Draft; ends: HeldEnd[] } {
+  const { thickness, y, thicknessOf, fixing, decided } = given;
   const { walls } = space;
   const [from, to] = upright ? [space.low, space.high] : [space.left, space.right];
   const ends = upright ? [walls.below, walls.above] : [walls.left, walls.right];
-  const [start = 0, end = 0] = ends.map((wall) => depthIn(thicknessOf(wall)));
+  const [start = 0, end = 0] = ends.map((wall) => fixing.depth(thicknessOf(wall), !upright));
   const across = at + thickness / 2;
   const [along, deep] = [(from + to) / 2, (y[0] + y[1]) / 2];
   return {
@@ -37,18 +38,19 @@ export function dividerBoard(
         thickness: upright ? 'x' : 'z',
       }),
     },
-    joints: ends.map((wall, i) => {
+    ends: ends.map((wall, i) => {
       const [face, toward] = i === 0 ? [from, -1] : [to, 1];
-      return housing({
+      const way: Vec = upright ? [0, 0, toward] : [toward, 0, 0];
+      return fixing.hold(decided, {
         id: `${wall}/${id}${i === 0 ? '' : '+'}`,
         name: `${name} in ${wall.replace('-', ' ')}`,
         into: wall,
         from: id,
         at: upright ? [across, 0, face] : [face, 0, across],
-        along: upright ? [0, 0, toward] : [toward, 0, 0],
+        along: way,
         y,
-        stop: HOUSING_STOP,
         thickness,
+        level: !upright,
         depth: i === 0 ? start : end,
       });
     }),

@@ -3,6 +3,7 @@ import type { Draft, Fitting } from '../../part';
 import type { Unbuildable } from '../../unbuildable';
 import type { ShelfSpan } from '../case-plan';
 import type { CaseForm } from '../form';
+import { fixingKind } from '../kinds';
 import { dividerBoard } from './dividers';
 import { lipUnder } from './lip';
 import { looseShelves } from './loose-shelves';
@@ -36,7 +37,10 @@ export function planInside(given: {
   const { cells, thickness, lip } = form.inside;
   const { placed, dividers, problems } = placeSpaces(cells, given.space, thickness);
   const thicknessOf = (board: string): number => boards[board] ?? thickness;
-  const held = dividers.map((divider) => dividerBoard(divider, { thickness, y, thicknessOf }));
+  const { fixing: decided } = form.inside;
+  const fixing = fixingKind(decided.kind);
+  const held = dividers.map((divider) => dividerBoard(divider, { thickness, y, thicknessOf, fixing, decided }));
+  const ends = held.flatMap((own) => own.ends);
   const fixedShelves = dividers
     .filter(({ upright }) => !upright)
     .map(({ id, name, at, space: { left, right } }) => ({
@@ -65,8 +69,8 @@ export function planInside(given: {
   const shelves = [...fixedShelves, ...looseOnes];
   const lips = lip ? shelves.map((shelf) => lipUnder({ ...shelf, front: y[0] }, lip)) : [];
   return {
-    drafts: [...held, ...loose, ...lips].map(({ draft }) => draft),
-    joints: [...held.flatMap(({ joints }) => joints), ...lips.map(({ joint }) => joint)],
+    drafts: [...[...held, ...loose, ...lips].map(({ draft }) => draft), ...ends.flatMap(({ drafts }) => drafts)],
+    joints: [...ends.flatMap(({ joints }) => joints), ...lips.map(({ joint }) => joint)],
     spans: shelves.map(({ id, words, onPins: lies, left, right, breadth }) => ({
       ...(lies ? { onPins: lies } : {}),
       ...{ id, part: id, words, span: right - left, breadth, thickness, lip, load: form.loads.shelf },
@@ -74,7 +78,21 @@ export function planInside(given: {
     problems,
     spaces: placed,
     pinRows,
-    fittings:
-      loose.length > 0 ? [{ name: 'Shelf pins', count: PINS * loose.length, size: [form.inside.pins.diameter] }] : [],
+    fittings: [
+      ...(loose.length > 0
+        ? [{ name: 'Shelf pins', count: PINS * loose.length, size: [form.inside.pins.diameter] }]
+        : []),
+      ...summed(ends.flatMap(({ fittings }) => fittings)),
+    ],
   };
+}
+
+/** What is bought for each end, once for all of them. */
+function summed(list: readonly Fitting[]): Fitting[] {
+  const found = new Map<string, Fitting>();
+  for (const own of list) {
+    const key = `${own.name} ${own.size.join()}`;
+    found.set(key, { ...own, count: own.count + (found.get(key)?.count ?? 0) });
+  }
+  return [...found.values()];
 }

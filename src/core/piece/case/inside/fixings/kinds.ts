@@ -1,0 +1,4 @@
+/** The ways in which shelves and uprights are fixed: one line each. */
+export { cleats } from './cleats';
+export { housed } from './housed';
+export { slidingDovetails } from './sliding-dovetails';
