@@ -6,6 +6,8 @@ import { type CaseContext, type Check, judge } from './check';
 /** A gap closed to this catches dust and clamps the boards; a lap that covers less is seen through, mm; common practice. */
 const LEAST_GAP = 0.5;
 const LEAST_COVER = 2;
+/** A gap that does not show behind what stands on shelves, mm; common practice. */
+const USUAL_GAP = 5;
 
 /** Boards of a back, each held in its middle: what of their gaps is left at the wettest, and whether their laps still cover them at the driest. */
 export function gapsOfBack({ document, piece, season }: CaseContext): Check[] {
@@ -23,6 +25,8 @@ export function gapsOfBack({ document, piece, season }: CaseContext): Check[] {
   const [left, open] = [back.gap - (wettest - made), back.gap + (made - driest)];
   const cover = back.lap + back.gap - open;
   const [wider, longer] = [Math.ceil((back.gap + LEAST_GAP - left) * 2) / 2, Math.ceil(back.lap + LEAST_COVER - cover)];
+  // Narrower ones grow less, each.
+  const more = Math.ceil((back.count * (wettest - made)) / (USUAL_GAP - 2 * LEAST_GAP));
   const where = boards.map(({ id }) => id);
   const school = 'Each board held in its middle; common practice';
   return [
@@ -49,6 +53,16 @@ export function gapsOfBack({ document, piece, season }: CaseContext): Check[] {
         source: 'widths by the season',
       },
       wayOut: { say: say`Leave ${movement(wider)} between them`, changes: [{ path: 'form.back.gap', value: wider }] },
+      otherWaysOut: [
+        {
+          say: say`Take ${more.toFixed(0)} boards, with ${movement(USUAL_GAP)} between them`,
+          changes: [
+            { path: 'form.back.count', value: more },
+            { path: 'form.back.gap', value: USUAL_GAP },
+            { path: 'form.back.lap', value: Math.max(back.lap, 2 * USUAL_GAP) },
+          ],
+        },
+      ],
     },
     {
       id: 'season.back-laps',

@@ -1,4 +1,5 @@
 import { mm, newton, say } from '../measure/quantity';
+import { type Cell, divideCell } from '../piece/case/inside/cells';
 import { PINS } from '../piece/case/inside/plan-inside';
 import { woodOf } from '../piece/part';
 import { findPart } from '../piece/piece';
@@ -13,7 +14,7 @@ const LEAST_BETWEEN = 2;
 /** What the pins of loose shelves bear, and whether the bores of two spaces meet in the board between them. */
 export const pinsOfCase = (context: CaseContext): Check[] => [...borne(context), ...boresMeet(context)];
 
-function borne({ piece, species, season }: CaseContext): Check[] {
+function borne({ piece, species, season, document }: CaseContext): Check[] {
   const [worst] = piece.spans
     .filter(({ onPins }) => onPins)
     .map((span) => {
@@ -24,6 +25,7 @@ function borne({ piece, species, season }: CaseContext): Check[] {
     .sort((a, b) => b.each - a.each);
   if (!worst) return [];
   const { span, each } = worst;
+  const bearable = Math.floor((span.load * CARRIES.most) / each / 50) * 50;
   return [
     {
       id: 'strength.pins',
@@ -47,11 +49,25 @@ function borne({ piece, species, season }: CaseContext): Check[] {
         source: 'statics; what a pin bears is common practice',
       },
       wayOut: {
-        say: say`Divide the space by an upright, or load the shelf less`,
-        changes: [],
+        say: say`Divide the space by an upright`,
+        changes: [{ path: 'form.inside.cells', value: halved(document.form.inside.cells, span.part) }],
       },
+      otherWaysOut: [
+        {
+          say: say`Load the shelves with ${newton(bearable)} on a metre`,
+          changes: [{ path: 'form.loads.shelf', value: bearable }],
+        },
+      ],
     },
   ];
+}
+
+/** The space that a loose shelf lies in, divided in two, with as many shelves in each. */
+function halved(cells: readonly Cell[], shelf: string): Cell[] {
+  const own = cells.find(({ id, loose }) => shelf === `loose-${id}-${shelf.split('-').at(-1)}` && loose > 0);
+  if (!own) return [...cells];
+  const divided = divideCell(cells, own.id, 'uprights', 2);
+  return divided.map((cell) => (cell.of === own.id ? { ...cell, loose: own.loose } : cell));
 }
 
 /** Rows of two spaces in one board, from its two faces. */

@@ -8,6 +8,8 @@ import { type PlaneFrame, solveFrame } from './plane-frame';
 const SHEET_SHEAR = 600;
 /** A case that goes farther than this share of its height binds doors and works its joints loose; common practice. */
 const SWAY = 1 / 200;
+/** So many times as far, and nothing else holds it; common practice. */
+const FALLS = 4;
 
 /**
  * The boards of a case that are joined to one another, from the front, as a frame with stiff joints: pushed sideways at its
@@ -89,7 +91,8 @@ export function rackingOfCase(context: CaseContext): Check[] {
     {
       id: 'stiffness.case-sway',
       step: 'form',
-      level: judge(value, limit, { sense: 'at-most' }) === 'good' ? 'good' : 'watch',
+      // Far beyond the limit it falls together under whoever leans on it.
+      level: judge(value, FALLS * limit, { sense: 'at-most', watchFrom: limit }),
       sentence: say`Pushed along at its upper edge it goes ${movement(value)} sideways; a two-hundredth of its height is ${movement(limit)}.`,
       value: movement(value),
       limit: movement(limit),

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { JointsSchema, TableFormSchema, withChanges } from '../document/job-document';
+import { FormSchema, JointsSchema, withChanges } from '../document/job-document';
 import type { PieceInJob } from '../document/piece-in-job';
 import { count, type Phrase, say } from '../measure/quantity';
 import { derivePiece } from '../piece/derive-piece';
@@ -27,7 +27,7 @@ function impossibility({ problem, where, wayOut, mends }: Unbuildable, document:
   const mended = withChanges(document, changes);
   const taken =
     changes.length > 0 &&
-    v.is(TableFormSchema, mended.form) &&
+    v.is(FormSchema, mended.form) &&
     v.is(JointsSchema, mended.joints) &&
     derivePiece(mended).problems.every((other) => other.where !== where);
   return {

@@ -1,13 +1,14 @@
 import { movement, say } from '../measure/quantity';
 import type { Piece } from '../piece/piece';
 import type { Trap } from '../restraint/restraint';
+import { startBack, startBackChanges } from '../start/start-case';
 import type { Check, CheckContext } from './check';
 
 /**
  * Joints and fasteners that hold the wood against its movement. Ties that slide have a check of their own, with the
  * travel they want; here stand those that cannot give way at all.
  */
-export function tiesThatFight({ piece, restraint }: CheckContext): Check[] {
+export function tiesThatFight({ piece, restraint, document }: CheckContext): Check[] {
   const byId = new Map(restraint.ties.map((tie) => [tie.id, tie]));
   const traps = restraint.traps.filter((trap) => trap.ties.every((id) => !byId.get(id)?.slides));
   if (traps.length === 0) {
@@ -37,10 +38,37 @@ export function tiesThatFight({ piece, restraint }: CheckContext): Check[] {
       where: [...trap.bodies],
       why: `They are tied by ${listed(namesOf(trap, byId))}. Something must give, and it will be the wood.`,
       school: 'Cross-grain gluing up to about 100 mm, common practice',
-      wayOut: { say: say`Fix one point only, and let the other ties slide`, changes: [] },
+      ...freeing(trap.bodies, document.form),
     };
   });
 }
+
+/** What lets go of parts that fight; where no one decision does, it is told. */
+function freeing(
+  bodies: readonly string[],
+  form: CheckContext['document']['form'],
+): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+  if (form.build === 'case' && form.back.kind === 'panel' && form.back.hold === 'all-round' && bodies.includes('back'))
+    return {
+      wayOut: {
+        say: say`Hold the back in its middle alone, with room at its sides`,
+        changes: [{ path: 'form.back', value: { ...form.back, hold: 'middle', room: FREE_SIDES } }],
+      },
+      otherWaysOut: [
+        {
+          say: say`Close it with lapped boards, each held in its middle`,
+          changes: [{ path: 'form.back', value: { ...startBack('boards', form), ...LOOSE_BOARDS } }],
+        },
+        { say: say`Close it with a sheet, which hardly moves`, changes: startBackChanges('sheet', form) },
+      ],
+    };
+  return { wayOut: { say: say`Fix one point only, and let the other ties slide`, changes: [] } };
+}
+
+/** Room at each side of a solid back to begin with, mm; common practice. */
+const FREE_SIDES = 5;
+/** Laps and gaps of boards behind that are wide, mm; common practice. */
+const LOOSE_BOARDS = { lap: 10, gap: 5 };
 
 const ALONG: Record<Piece['build'], Record<Trap['axis'], string>> = {
   table: { x: 'along the table', y: 'across the table', z: 'in height' },

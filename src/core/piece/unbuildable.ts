@@ -5,8 +5,8 @@ export interface Unbuildable {
   problem: string | Phrase;
   where: string;
   wayOut: string | Phrase;
-  /** The figure which, put there, mends it. */
-  mends?: number;
+  /** What, put there, mends it: a figure, or all that stands there. */
+  mends?: unknown;
 }
 
 type WayOut = Pick<Unbuildable, 'wayOut' | 'mends'>;

@@ -154,7 +154,7 @@ describe('through dovetails', () => {
     expect(problem?.where).toBe('form.carcass.corner.tails');
     const mended = {
       ...many,
-      carcass: { ...many.carcass, corner: { ...many.carcass.corner, tails: problem?.mends ?? 0 } },
+      carcass: { ...many.carcass, corner: { ...many.carcass.corner, tails: Number(problem?.mends) } },
     };
     expect(caseOf(mended).problems).toEqual([]);
   });

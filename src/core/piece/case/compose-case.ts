@@ -155,6 +155,7 @@ function notWithItsOpening({ opens, top, stand, inside }: CaseForm): Unbuildable
       problem: 'In a chest no shelf lies on pins.',
       where: 'form.inside.cells',
       wayOut: 'Take the loose shelves out.',
+      mends: inside.cells.map((cell) => ({ ...cell, loose: 0 })),
     });
   return found;
 }

@@ -49,6 +49,7 @@ export const boards: BackKind<typeof schema> = {
     const [y, z] = [(front + back) / 2, (low + high) / 2];
     // Seen from inside each shows so much of its face; the lap of the next lies behind the gap.
     const face = (wide - (count - 1) * gap) / count;
+    const most = Math.max(2, Math.floor((wide + gap) / (LEAST_FACE + lap + gap + 1)));
     const problems =
       face - lap > LEAST_FACE
         ? []
@@ -56,7 +57,8 @@ export const boards: BackKind<typeof schema> = {
             {
               problem: 'So many boards leave each of them no breadth beside its laps.',
               where: 'form.back.count',
-              wayOut: 'Take fewer boards, or smaller laps.',
+              wayOut: `Take at most ${most} boards.`,
+              mends: most,
             },
           ];
     const drafts: Draft[] = [];

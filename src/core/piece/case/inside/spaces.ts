@@ -1,6 +1,6 @@
 import { mm, say } from '../../../measure/quantity';
 import type { Unbuildable } from '../../unbuildable';
-import { type Cell, partsOf, rootOf } from './cells';
+import { type Cell, divideCell, growCells, partsOf, rootOf } from './cells';
 
 /** The boards round a space, by their ids. */
 export interface Walls {
@@ -39,6 +39,8 @@ export interface Divider {
 /** Less than this is no space, and more than that is not lost in making it, mm. */
 const LEAST = 20;
 const LEFT_OVER = 0.5;
+/** What a space has where it is made anew, mm. */
+const ROOMY = 60;
 
 /**
  * Each space divided into the spaces that are part of it: those with a clear size of their own first, what is left by their
@@ -91,7 +93,8 @@ export function placeSpaces(
       problems.push({
         problem: `The ${divided === 'uprights' ? 'bays' : 'shelves'} of a space ask for more than it is ${divided === 'uprights' ? 'wide' : 'high'}.`,
         where: 'form.inside.cells',
-        wayOut: 'Leave one of their clear sizes to follow, or make them smaller.',
+        wayOut: 'Let all of them follow, as many as have room.',
+        mends: mended(cells, parts, divided, whole),
       });
       return null;
     }
@@ -99,9 +102,23 @@ export function placeSpaces(
       problems.push({
         problem: say`The clear sizes of a space leave ${mm(left)} of it over.`,
         where: 'form.inside.cells',
-        wayOut: 'Leave one of them to follow, or make them larger.',
+        wayOut: 'Let the last of them follow.',
+        mends: cells.map((cell) => (cell.id === parts.at(-1)?.id ? { ...cell, clear: null, share: 1 } : cell)),
       });
     return sizes;
+  }
+
+  /** The same spaces, equal and no more than have room. */
+  function mended(
+    all: readonly Cell[],
+    parts: readonly Cell[],
+    divided: 'uprights' | 'shelves',
+    whole: number,
+  ): Cell[] {
+    const most = Math.floor((whole + thickness) / (ROOMY + thickness));
+    const of = parts[0]?.of ?? '';
+    const fewer = parts.length > most ? divideCell(all, of, divided, most) : all;
+    return growCells(fewer, of, 1);
   }
 
   function divide(upright: boolean, space: Space, at: number): string {

@@ -51,7 +51,7 @@ describe('the ends of a breadboarded top', () => {
   it('are stopped where a corner would run out to short grain, and told how far they may be shaped', () => {
     const { problems } = derived(table({ kind: 'curved', sagitta: 90 }));
     const problem = problems.find(({ where }) => where === 'form.top.end.shape.sagitta')!;
-    const most = problem.mends!;
+    const most = Number(problem.mends);
     const where = (sagitta: number) => derived(table({ kind: 'curved', sagitta })).problems.map((p) => p.where);
     expect(where(most)).not.toContain('form.top.end.shape.sagitta');
     expect(where(most + 1)).toContain('form.top.end.shape.sagitta');

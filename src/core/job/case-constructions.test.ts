@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest';
+import { CASE_CONSTRUCTIONS } from '../../../tests/fixtures/case-constructions';
+import { demoJob, jobOf, places, shop } from '../../../tests/fixtures/demo';
+import type { PieceInJob } from '../document/piece-in-job';
+import { writePhrase } from '../measure/write-quantity';
+import type { CaseForm } from '../piece/case/form';
+import { deriveJob } from './derive-job';
+import type { JobInputs } from './inputs';
+import { ownedChecks } from './shown-piece';
+import { searchWayOut } from './ways-out';
+
+const inputsOf = (form: CaseForm): JobInputs => {
+  const piece: PieceInJob = { ...demoJob('2-long-table'), use: 'bookcase', seatsAsked: null, form };
+  const brief = { ...piece.brief, door: { width: 1200, height: 2300 } };
+  return { document: jobOf({ ...piece, brief }), shop, places, boards: null, layouts: [] };
+};
+const derived = (inputs: JobInputs) => {
+  const job = deriveJob(inputs);
+  if (!('pieces' in job)) throw new Error(JSON.stringify(job.problems));
+  return job;
+};
+/** Of the case itself: what the rack has is another matter. */
+const stopsOf = (job: ReturnType<typeof derived>) =>
+  ownedChecks(job).filter(
+    ({ check }) => check.level === 'stop' && ['form', 'season', 'joints', 'brief'].includes(check.step),
+  );
+
+describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, bad }) => {
+  it('can be built, and nothing stops it', () => {
+    const stops = stopsOf(derived(inputsOf(form)));
+    expect(stops.map(({ check }) => `${check.id}: ${writePhrase(check.sentence, { system: 'metric' })}`)).toEqual([]);
+  });
+
+  it.each(bad)('$how: stopped, and said how it is mended', ({ form: variant, stop }) => {
+    const inputs = inputsOf(variant);
+    const job = derived(inputs);
+    const found = stopsOf(job).find(({ check }) => check.id === stop || check.id.startsWith(`${stop}-`));
+    expect(
+      found?.check.id,
+      stopsOf(job)
+        .map(({ check }) => check.id)
+        .join(),
+    ).toBeDefined();
+    if (!found) return;
+    expect(found.check.wayOut ?? found.check.otherWaysOut?.[0]).toBeDefined();
+    const search = searchWayOut(inputs, job, found);
+    let step = search.next();
+    while (!step.done) step = search.next();
+    // What is offered as a press is tried on the whole job before: it cures.
+    expect(step.value.changes, found.check.id).not.toEqual([]);
+  });
+});
