@@ -1,5 +1,15 @@
 import { bench, describe } from 'vitest';
-import { drawView, type JobDocument, newPiece, planLayout, withChanges } from '@/core';
+import {
+  type CaseForm,
+  divideCell,
+  drawView,
+  type JobDocument,
+  newPiece,
+  planLayout,
+  WHOLE,
+  withChanges,
+} from '@/core';
+import { blanketChest, bookcase, sideboard } from '../fixtures/cases';
 import { CONSTRUCTIONS, thickBoards } from '../fixtures/constructions';
 import { demoJob, derive, inputs, jobInputs, jobOf, sixSeats } from '../fixtures/demo';
 import { bundledCore } from './bundled-core';
@@ -57,6 +67,47 @@ describe('deriveJob without the layout search (bound: p95 under 10 ms)', () => {
     });
   }
 });
+
+describe('deriveJob of a case (bound: p95 under 10 ms)', () => {
+  const wall: CaseForm = {
+    ...bookcase,
+    width: 2400,
+    inside: { ...bookcase.inside, cells: shelvesInBays(5, 6) },
+  };
+  const cases = [
+    ['bookcase', bookcase],
+    ['sideboard', sideboard],
+    ['chest', blanketChest],
+    ['a wall of 30 spaces', wall],
+  ] as const;
+  for (const [name, form] of cases) {
+    const given = jobInputs(inputs({ ...demoJob('2-long-table'), use: 'bookcase', seatsAsked: null, form }));
+    let n = 0;
+    const run = () => {
+      n += 1;
+      const document = withChanges(given.document, [{ path: 'pieces.p1.form.depth', value: form.depth - (n % 40) }]);
+      deriveJob({ ...given, document });
+    };
+    bench(name, run, {
+      time: 1500,
+      teardown: (_, mode) => {
+        if (mode !== 'run') return;
+        const reached = p95(run);
+        console.log(
+          `${name}: p95 ${reached.toFixed(2)} ms, bound ${BOUND_MS} ms: ${reached < BOUND_MS ? 'held' : 'BROKEN'}`,
+        );
+      },
+    });
+  }
+});
+
+/** Bays side by side, each divided by fixed shelves. */
+function shelvesInBays(bays: number, spaces: number): CaseForm['inside']['cells'] {
+  const divided = divideCell([WHOLE], WHOLE.id, 'uprights', bays);
+  return divided
+    .filter(({ of }) => of !== null)
+    .reduce((cells, { id }) => divideCell(cells, id, 'shelves', spaces), divided);
+}
 
 // Pieces that have not changed are not computed anew.
 describe('deriveJob of seven pieces after a change in one (bound: p95 under 15 ms)', () => {

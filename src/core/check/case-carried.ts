@@ -3,11 +3,21 @@ import type { Part } from '../piece/part';
 import { weightOf } from '../piece/weight';
 import { boundsOf } from '../solid/convex';
 import type { CaseContext, Check } from './check';
-import { HAND_ROOM, solidsOf, WALL, wayThroughDoor } from './door';
+import { HAND_ROOM, WALL, wayThroughDoor } from './door';
 import { LIFT_CONSTANT } from './stability';
 
 /** A case is carried by two; by more it is a day to be planned. Common practice. */
 const CARRIERS = 2;
+
+const WITHIN: ReadonlySet<Part['kind']> = new Set([
+  'upright',
+  'case-shelf',
+  'lip',
+  'cleat',
+  'back',
+  'back-panel',
+  'sheet',
+]);
 
 /** How a case comes to its place: through the door by its real outline, and by how many it is carried. Loose shelves are carried by themselves. */
 export function caseCarried(context: CaseContext): Check[] {
@@ -20,10 +30,13 @@ export function caseCarried(context: CaseContext): Check[] {
 
 function throughDoor({ document }: CaseContext, whole: readonly Part[], body: readonly Part[]): Check {
   const { door } = document.brief;
-  const solids = solidsOf(whole);
+  // What is inside takes no more room than what is round it.
+  const round = (parts: readonly Part[]) =>
+    parts.filter(({ kind }) => !WITHIN.has(kind)).flatMap(({ placed }) => placed);
+  const solids = round(whole);
   const comesOff = body.length < whole.length;
   const together = wayThroughDoor(solids, door);
-  const apart = together || !comesOff ? null : wayThroughDoor(solidsOf(body), door);
+  const apart = together || !comesOff ? null : wayThroughDoor(round(body), door);
   const way = together ?? apart;
   const straight = way?.passage.kind === 'straight';
   const { from, to } = boundsOf(solids);

@@ -30,7 +30,7 @@ interface WayIn {
   height: number;
 }
 
-export const solidsOf = (parts: readonly Part[]): Convex[] =>
+const solidsOf = (parts: readonly Part[]): Convex[] =>
   parts.flatMap((part) => [...part.placed, ...part.added.map(({ solid }) => solid)]);
 
 /** The solids of a piece as it is carried: a top that draws out is closed, its leaves are carried by themselves. */

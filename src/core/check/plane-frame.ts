@@ -25,6 +25,13 @@ export interface PlaneFrame {
  */
 export function solveFrame({ nodes, members, held, loads }: PlaneFrame): [number, number, number][] | null {
   const n = 3 * nodes.length;
+  // Row after row, so that what is joined lies close together in the matrix.
+  const rows = nodes.map((_, i) => i).sort((i, j) => nodes[i]![1] - nodes[j]![1] || nodes[i]![0] - nodes[j]![0]);
+  const places = new Int32Array(nodes.length);
+  rows.forEach((node, i) => {
+    places[node] = i;
+  });
+  const at = (node: number): number => places[node]!;
   const k = Array.from({ length: n }, () => new Float64Array(n));
   const load = new Float64Array(n);
   for (const { from, to, area, second, modulus } of members) {
@@ -32,25 +39,20 @@ export function solveFrame({ nodes, members, held, loads }: PlaneFrame): [number
     const long = Math.hypot(x1 - x0, y1 - y0);
     const [c, s] = [(x1 - x0) / long, (y1 - y0) / long];
     const [axial, bend] = [(modulus * area) / long, (modulus * second) / long ** 3];
-    // In the member's own axes, then turned into the frame's.
-    const own = [
-      [axial, 0, 0, -axial, 0, 0],
-      [0, 12 * bend, 6 * bend * long, 0, -12 * bend, 6 * bend * long],
-      [0, 6 * bend * long, 4 * bend * long ** 2, 0, -6 * bend * long, 2 * bend * long ** 2],
-      [-axial, 0, 0, axial, 0, 0],
-      [0, -12 * bend, -6 * bend * long, 0, 12 * bend, -6 * bend * long],
-      [0, 6 * bend * long, 2 * bend * long ** 2, 0, -6 * bend * long, 4 * bend * long ** 2],
+    // Its stiffness in the axes of the frame: along it, across it, and turning.
+    const [across, turn, near, far] = [12 * bend, 6 * bend * long, 4 * bend * long ** 2, 2 * bend * long ** 2];
+    const [xx, yy, xy] = [axial * c * c + across * s * s, axial * s * s + across * c * c, (axial - across) * c * s];
+    const [tx, ty] = [-turn * s, turn * c];
+    const whole = [
+      [xx, xy, tx, -xx, -xy, tx],
+      [xy, yy, ty, -xy, -yy, ty],
+      [tx, ty, near, -tx, -ty, far],
+      [-xx, -xy, -tx, xx, xy, -tx],
+      [-xy, -yy, -ty, xy, yy, -ty],
+      [tx, ty, far, -tx, -ty, near],
     ];
-    const turn = [
-      [c, s, 0, 0, 0, 0],
-      [-s, c, 0, 0, 0, 0],
-      [0, 0, 1, 0, 0, 0],
-      [0, 0, 0, c, s, 0],
-      [0, 0, 0, -s, c, 0],
-      [0, 0, 0, 0, 0, 1],
-    ];
-    const place = [3 * from, 3 * from + 1, 3 * from + 2, 3 * to, 3 * to + 1, 3 * to + 2];
-    const whole = product(product(transposed(turn), own), turn);
+    const [p, q] = [3 * at(from), 3 * at(to)];
+    const place = [p, p + 1, p + 2, q, q + 1, q + 2];
     whole.forEach((row, i) => {
       const into = k[place[i]!] as Float64Array;
       row.forEach((value, j) => {
@@ -59,23 +61,16 @@ export function solveFrame({ nodes, members, held, loads }: PlaneFrame): [number
     });
   }
   for (const { node, force } of loads) {
-    add(load, 3 * node, force[0]);
-    add(load, 3 * node + 1, force[1]);
+    add(load, 3 * at(node), force[0]);
+    add(load, 3 * at(node) + 1, force[1]);
   }
-  const fixed = new Set(held.flatMap((node) => [3 * node, 3 * node + 1]));
+  const fixed = new Set(held.flatMap((node) => [3 * at(node), 3 * at(node) + 1]));
   const moved = eliminate(k, load, fixed);
-  return moved && nodes.map((_, i) => [moved[3 * i]!, moved[3 * i + 1]!, moved[3 * i + 2]!]);
+  return moved && nodes.map((_, i) => [moved[3 * at(i)]!, moved[3 * at(i) + 1]!, moved[3 * at(i) + 2]!]);
 }
 
 const add = (row: Float64Array, i: number, value: number) => {
   row[i] = row[i]! + value;
-};
-
-type Matrix = readonly (readonly number[])[];
-const transposed = (m: Matrix): Matrix => (m[0] ?? []).map((_, j) => m.map((row) => row[j]!));
-const product = (a: Matrix, b: Matrix): Matrix => {
-  const columns = transposed(b);
-  return a.map((row) => columns.map((column) => row.reduce((sum, v, i) => sum + v * column[i]!, 0)));
 };
 
 /** Gaussian elimination with pivots; rows that are fixed come to nought. */
@@ -98,11 +93,13 @@ function eliminate(k: Float64Array[], load: Float64Array, fixed: ReadonlySet<num
     [k[i], k[best]] = [k[best]!, k[i]!];
     [load[i], load[best]] = [load[best]!, load[i]!];
     const row = k[i]!;
+    let last = n - 1;
+    while (last > i && row[last] === 0) last -= 1;
     for (let r = i + 1; r < n; r += 1) {
       const other = k[r]!;
       const share = other[i]! / row[i]!;
       if (share === 0) continue;
-      for (let j = i; j < n; j += 1) add(other, j, -share * row[j]!);
+      for (let j = i; j <= last; j += 1) add(other, j, -share * row[j]!);
       add(load, r, -share * load[i]!);
     }
   }
