@@ -71,7 +71,7 @@ export function frameOfCase(
 export function rackingOfCase(context: CaseContext): Check[] {
   const { piece, document } = context;
   // The walls of a chest stand on all four sides of its bottom.
-  if (piece.opens === 'above') return [];
+  if (piece.opens === 'above' || piece.hung) return [];
   const { push } = document.form.loads;
   const boards = piece.parts.filter(({ kind }) =>
     ['side', 'case-top', 'case-bottom', 'upright', 'case-shelf'].includes(kind),

@@ -13,6 +13,7 @@ const FIX =
  * that way.
  */
 export function tippingOfCase({ document, piece, season, species }: CaseContext): Check[] {
+  if (piece.hung) return [];
   let [mass, y, z] = [0, 0, 0];
   for (const part of piece.parts) {
     const own = partWeight(part, species, season.glued.moisture);

@@ -3,6 +3,7 @@ import { boardsAsDryAsTheAir } from './boards-and-air';
 import { fittedToAlcove } from './case-alcove';
 import { gapsOfBack } from './case-back';
 import { caseCarried } from './case-carried';
+import { hungOnTheWall } from './case-hung';
 import { pinsOfCase } from './case-pins';
 import { rackingOfCase } from './case-racking';
 import { shelvesOfCase } from './case-shelves';
@@ -63,6 +64,7 @@ const OF_ALL: readonly ((context: CheckContext) => Check[])[] = [
 /** Of cases alone. */
 const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   pinsOfCase,
+  hungOnTheWall,
   chestLid,
   fittedToAlcove,
   caseCarried,

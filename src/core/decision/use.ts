@@ -94,6 +94,14 @@ export const USE_OF_PIECE = {
     start: { length: 1500, width: 450, thickness: 22, height: 820 },
     loads: { edge: 0, spread: 250, push: 200 },
   },
+  'wall-cabinet': {
+    name: 'Wall shelf or cabinet',
+    build: 'case',
+    sitting: 'none',
+    heights: [300, 1200],
+    start: { length: 800, width: 220, thickness: 20, height: 620 },
+    loads: { edge: 0, spread: 250, push: 0 },
+  },
   chest: {
     name: 'Chest',
     build: 'case',

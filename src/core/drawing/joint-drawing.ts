@@ -107,6 +107,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   scribe: 'scribe strip',
   lid: 'lid',
   cleat: 'cleat',
+  'wall-rail': 'wall rail',
 };
 
 /** Parts that have a word of their own among those of their kind. */

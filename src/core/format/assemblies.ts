@@ -19,9 +19,9 @@ export interface Assembly {
 const withoutPlace = (name: string) => name.replace(/,.*$/, '').replace(/ \d+$/, '');
 
 /** A cut list by what is built together; parts that are cut alike come in one row with all of their letters. */
-export function assembliesOf(piece: Pick<Piece, 'parts' | 'over'>, demand: Demand): Assembly[] {
+export function assembliesOf(piece: Pick<Piece, 'build' | 'parts' | 'over'>, demand: Demand): Assembly[] {
   const rows = cutList(piece.parts, demand);
-  const byLetter = new Map(piece.parts.map((part) => [part.letter, assemblyOf(part, piece.over)]));
+  const byLetter = new Map(piece.parts.map((part) => [part.letter, assemblyOf(part, piece)]));
   // A blank is called by its part's letter and a number of its own.
   const of = ({ letter }: CutListRow) => byLetter.get(letter.split('.', 1)[0] ?? letter) ?? 'Base';
   return IN_ORDER.map((name) => ({ name, rows: alike(rows.filter((row) => of(row) === name)) })).filter(
@@ -29,7 +29,7 @@ export function assembliesOf(piece: Pick<Piece, 'parts' | 'over'>, demand: Deman
   );
 }
 
-const IN_ORDER = ['Top', 'Base', 'Carcass', 'Inside', 'Back', 'Stand', 'Scribes'] as const;
+const IN_ORDER = ['Top', 'Base', 'Carcass', 'Inside', 'Back', 'Lid', 'Stand', 'Scribes'] as const;
 
 /** What of a case each kind of part belongs to; a table is its top and its base. */
 const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
@@ -40,17 +40,19 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   'case-shelf': 'Inside',
   lip: 'Inside',
   cleat: 'Inside',
+  lid: 'Lid',
+  batten: 'Lid',
+  foot: 'Stand',
+  'wall-rail': 'Stand',
   back: 'Back',
   'back-panel': 'Back',
   plinth: 'Stand',
   scribe: 'Scribes',
 };
 
-function assemblyOf({ id, kind, oneWith }: Part, over: readonly string[]): (typeof IN_ORDER)[number] {
-  if (id === 'back' && kind === 'sheet') return 'Back';
-  // The sides of a folded table are of its base.
-  const own = kind === 'side' && oneWith ? undefined : OF_CASE[kind];
-  return own ?? (over.includes(id) ? 'Top' : 'Base');
+function assemblyOf({ id, kind }: Part, { build, over }: Pick<Piece, 'build' | 'over'>): (typeof IN_ORDER)[number] {
+  if (build === 'table') return over.includes(id) ? 'Top' : 'Base';
+  return (kind === 'sheet' ? 'Back' : OF_CASE[kind]) ?? 'Carcass';
 }
 
 function alike(rows: readonly CutListRow[]): AssemblyRow[] {

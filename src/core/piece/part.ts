@@ -63,7 +63,8 @@ export type PartKind =
   /** Planed to the wall beside a case that is fitted. */
   | 'scribe'
   | 'lid'
-  | 'cleat';
+  | 'cleat'
+  | 'wall-rail';
 
 /** What is bought in and not made of the job's wood. */
 export type Material = 'steel' | 'glass' | 'resin' | 'sheet';

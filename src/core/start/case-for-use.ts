@@ -14,19 +14,21 @@ const HIGH = 1000;
 /**
  * A sound first case for a use, mm; common practice.
  *
- * @param fitted into an alcove, about as wide and deep as the size says
+ * @param where standing free, into an alcove about as wide and deep as the size says, or on a wall
  */
 export function caseForUse(
   use: Use,
   size: { length: number; width: number; height: number },
-  fitted: boolean,
+  where: 'free' | 'fitted' | 'hung',
 ): CaseForm {
+  const [fitted, hung] = [where === 'fitted', where === 'hung'];
   const { start, loads } = USE_OF_PIECE[use];
   const thickness = start?.thickness ?? 22;
   const outside: Outside = { width: size.length, height: size.height, depth: size.width };
   const isHigh = size.height > HIGH;
-  const stand = startStand(isHigh && !fitted ? 'sides' : 'plinth', outside);
-  const high = size.height - 2 * thickness - ('lift' in stand ? stand.lift : stand.height);
+  const stand = startStand(hung ? 'wall' : isHigh && !fitted ? 'sides' : 'plinth', outside);
+  const high =
+    size.height - 2 * thickness - (stand.kind === 'sides' ? stand.lift : stand.kind === 'wall' ? 0 : stand.height);
   const wide = size.length - 2 * thickness;
   return {
     build: 'case',
@@ -41,12 +43,12 @@ export function caseForUse(
     },
     inside: {
       thickness,
-      cells: isHigh ? tiers(wide, high) : bays(wide, high),
+      cells: hung ? shelvesEven(high) : isHigh ? tiers(wide, high) : bays(wide, high),
       lip: null,
       fixing: { kind: 'housed', stop: 12 },
       pins: { diameter: 5, deep: 10, fromEdge: 37, apart: 32 },
     },
-    back: startBack(isHigh ? 'sheet' : 'boards', outside),
+    back: startBack(isHigh || hung ? 'sheet' : 'boards', outside),
     top: { kind: 'none' },
     stand,
     loads: { shelf: loads.spread, push: loads.push },
@@ -58,7 +60,7 @@ const BOX = 450;
 
 /** A sound first chest, or box: four walls in dovetails round a sheet, a lid on hinges. mm; common practice. */
 export function chestForUse(use: Use, size: { length: number; width: number; height: number }): CaseForm {
-  const form = caseForUse(use, size, false);
+  const form = caseForUse(use, size, 'free');
   const outside: Outside = { width: size.length, height: size.height, depth: size.width };
   const isBox = Math.max(size.length, size.width) <= BOX;
   const { sides } = form.carcass;
@@ -102,6 +104,10 @@ function tiers(wide: number, high: number): Cell[] {
     });
   }, whole);
 }
+
+/** Fixed shelves over one another. */
+const shelvesEven = (high: number): Cell[] =>
+  divideCell([WHOLE], WHOLE.id, 'shelves', Math.max(2, Math.round(high / BOOKS_HIGH)));
 
 /** Bays beside one another, each with a loose shelf where there is height for two. */
 function bays(wide: number, high: number): Cell[] {

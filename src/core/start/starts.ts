@@ -17,6 +17,8 @@ interface Beginning {
   long?: true;
   /** Into an alcove. */
   fitted?: true;
+  /** On a wall. */
+  hung?: true;
   /** It opens above. */
   chest?: true;
   top?: TopKindName;
@@ -54,6 +56,7 @@ export const STARTS = {
   bookcase: { name: 'Bookcase', built: 'shelves on pins, on its own sides', use: 'bookcase' },
   fitted: { name: 'Fitted bookcase', built: 'scribed into an alcove', use: 'bookcase', fitted: true },
   sideboard: { name: 'Sideboard', built: 'bays in dovetails, on a plinth', use: 'sideboard' },
+  hung: { name: 'Wall shelf', built: 'hung on a rail', use: 'wall-cabinet', hung: true },
   chest: { name: 'Blanket chest', built: 'dovetailed, a lid on hinges', use: 'chest', chest: true },
   box: { name: 'Box', built: 'dovetailed, with a lid', use: 'box', chest: true },
 } as const satisfies Record<string, Beginning>;
@@ -107,10 +110,14 @@ const roundFor = (seats: number): number => Math.max(700, Math.ceil((seats * EDG
 
 /** A sound first form: what is usual for the use, then of the kind that is meant. Sizes in mm, where they are wished. */
 export function formForStart(start: Start, brief: Brief, size: StartSize | null = null): StartedPiece {
-  const { use, round, long, fitted, chest, top, base }: Beginning = STARTS[start];
+  const { use, round, long, fitted, hung, chest, top, base }: Beginning = STARTS[start];
   const usual = size ?? usualSize(start);
   if (isCase(start) && usual)
-    return { use, count: 1, form: chest ? chestForUse(use, usual) : caseForUse(use, usual, fitted ?? false) };
+    return {
+      use,
+      count: 1,
+      form: chest ? chestForUse(use, usual) : caseForUse(use, usual, fitted ? 'fitted' : hung ? 'hung' : 'free'),
+    };
   const piece = formForUse(use, brief, size, long ? 'long' : 'by-seats');
   let { form } = piece;
   const change = (changes: readonly Change[]) => {

@@ -197,6 +197,16 @@ describe.each<[string, CaseForm]>([
     [`sideboard with ${name}`, { ...sideboard, inside: { ...sideboard.inside, fixing } }],
     [`bookcase with ${name}`, { ...bookcase, inside: { ...bookcase.inside, fixing } }],
   ]),
+  [
+    'wall shelf',
+    {
+      ...bookcase,
+      width: 800,
+      height: 620,
+      depth: 220,
+      stand: { kind: 'wall', over: 1400, rail: { height: 70, thickness: 20 }, screws: 3 },
+    },
+  ],
   ['chest', blanketChest],
   [
     'chest with dividers of boards below',

@@ -38,6 +38,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     sides: carcass.sides,
     seats: opensAbove ? { front: SHELL.bottom, back: SHELL.top } : { front: SHELL.bottom, back: SHELL.bottom },
     moves: !opensAbove,
+    inside: { high: upper - carcass.across, back: depth / 2 - backKind(form.back.kind).depth(form.back) },
   });
   const lift = opensAbove && stand.sidesDown ? 0 : stand.lift;
   const shell: Shell = opensAbove
@@ -80,7 +81,8 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     spans: opensAbove ? [] : body.spans,
     pinRows: opensAbove ? [] : body.pinRows,
     around: fit && aroundOf(form, fit),
-    stand: stand.drafts.map(({ id }) => id),
+    stand: stand.hung ? [] : stand.drafts.map(({ id }) => id),
+    hung: stand.hung ?? false,
     spaces: body.spaces.map(({ cell: { id, of }, space: { left, right, low, high }, divided }) => {
       // Laid back, what was its height runs from its front to its back.
       const by = opensAbove ? depth / 2 : 0;
@@ -149,6 +151,13 @@ function notWithItsOpening({ opens, top, stand, inside }: CaseForm): Unbuildable
       where: 'form.stand.lift',
       wayOut: 'Set it to nought, or stand it on feet or a plinth.',
       mends: 0,
+    });
+  if (stand.kind === 'wall')
+    found.push({
+      problem: 'A chest does not hang on a wall.',
+      where: 'form.stand',
+      wayOut: 'Stand it on feet or a plinth.',
+      mends: { kind: 'feet', height: 60, section: 60, setBack: 10 },
     });
   if (inside.cells.some(({ loose }) => loose > 0))
     found.push({

@@ -62,6 +62,8 @@ export interface StandPlan extends ShellPlan {
   /** Floor to the underside of the carcass, mm; the sides run down to the floor where they are what it stands on. */
   lift: number;
   sidesDown: boolean;
+  /** It hangs on a wall: nothing of it is on the floor. */
+  hung?: true;
   /** Outer corners of what is on the floor. */
   feet: readonly Flat[];
   fittings: readonly Fitting[];
@@ -76,6 +78,8 @@ export interface StoodOn {
   seats: { front: string; back: string };
   /** Its depth moves through the year, while a stand keeps its own. */
   moves: boolean;
+  /** Underside of its top, where it stands on nothing, and front face of its back. */
+  inside: { high: number; back: number };
 }
 
 /** Where something lies over a carcass: over all of it, how thick its boards are, and its upper edge. mm */

@@ -2,3 +2,4 @@
 export { feet } from './feet';
 export { plinth } from './plinth';
 export { sides } from './sides';
+export { wall } from './wall';
