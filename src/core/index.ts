@@ -166,6 +166,7 @@ export {
   type MillingLimits,
 } from './milling/forecast-milling';
 export { daysToRest, millingFigures } from './milling/milling-figures';
+export { asFitted } from './piece/case/alcove';
 export { type CaseForm, CaseFormSchema } from './piece/case/form';
 export * from './piece/case/form-fields';
 export * from './piece/case/inside/cells';

@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { JobLine, JobPage, JobSummary } from '@/contract/replies';
 import {
+  asFitted,
+  type CaseForm,
   type DerivedJob,
   deriveJob,
   drawnSize,
@@ -153,9 +155,9 @@ export function listedOf(
   };
 }
 
-/** As it is drawn, seen from above, mm. */
-const sizeOf = (form: Form) =>
-  form.build === 'table' ? drawnSize(form.top) : { length: form.width, width: form.depth };
+/** As it is drawn: a table from above, a case from the front. mm */
+const sizeOf = (form: Form) => (form.build === 'table' ? drawnSize(form.top) : caseSize(asFitted(form)));
+const caseSize = ({ width, height }: CaseForm) => ({ length: width, width: height });
 
 /** Of a job of many pieces so many are drawn in the list. */
 const MOST_DRAWN = 4;
