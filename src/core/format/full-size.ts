@@ -190,6 +190,8 @@ const LAYER_OF = {
 
 function jointFaces(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   return jointFamilies(piece).flatMap(({ id, words, joints }): FullSizeDrawing[] => {
+    // A rabbet along a whole board is set by its two figures.
+    if (joints[0]?.kind === 'back-rabbet') return [];
     const view = drawJoint(piece, id, 'face');
     const into = findPart(piece, joints[0]?.into ?? '');
     if (!view || !into) return [];

@@ -179,7 +179,7 @@ export function caseStick(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
     ...[...pins].map((at): StickMark => ({ at, layer: 'HOLE', label: 'pin', lane: 'lower' })),
   ].sort((a, b) => a.at - b.at);
   const { height } = piece.overall;
-  const drawn = stick([{ ...side, size: { ...side.size, length: height } }], marks, style);
+  const drawn = stick([{ ...side, size: { ...side.size, length: height } }], marks, style, 'Heights of the case');
   return [
     {
       ...drawn,
@@ -217,9 +217,10 @@ export function storySticks(piece: Piece, style: LengthStyle): FullSizeDrawing[]
   return [...families.values()].map(({ parts, marks }) => stick(parts, marks, style));
 }
 
-function stick(parts: readonly Part[], marks: readonly StickMark[], style: LengthStyle): FullSizeDrawing {
+function stick(parts: readonly Part[], marks: readonly StickMark[], style: LengthStyle, of?: string): FullSizeDrawing {
   const [first] = parts as [Part];
   const letters = parts.map((part) => part.letter).join(' ');
+  const named = of ?? `${letters}  ·  ${plainName(first)}`;
   const { length } = first.size;
   const top = MARGIN + 8;
   const bottom = top + STICK_WIDE;
@@ -228,7 +229,7 @@ function stick(parts: readonly Part[], marks: readonly StickMark[], style: Lengt
   const x = (mm: number) => MARGIN + mm;
   const out: FullSizeMark[] = [
     box('OUTLINE', x(0), top, x(length), bottom),
-    text(MARGIN, MARGIN - 4, `${letters}  ·  ${plainName(first)}  ·  ${formatLength(length, style)} over all`, 4),
+    text(MARGIN, MARGIN - 4, `${named}  ·  ${formatLength(length, style)} over all`, 4),
     line('CENTRE', [x(0), middle], [x(length), middle]),
   ];
   // Labels of marks that stand near one another are set at heights of their own.

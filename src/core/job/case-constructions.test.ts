@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { CASE_CONSTRUCTIONS } from '../../../tests/fixtures/case-constructions';
 import { demoJob, jobOf, places, shop } from '../../../tests/fixtures/demo';
 import type { PieceInJob } from '../document/piece-in-job';
+import { assembliesOf } from '../format/assemblies';
 import { writePhrase } from '../measure/write-quantity';
 import type { CaseForm } from '../piece/case/form';
 import { deriveJob } from './derive-job';
@@ -29,6 +30,18 @@ describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, bad }) => {
   it('can be built, and nothing stops it', () => {
     const stops = stopsOf(derived(inputsOf(form)));
     expect(stops.map(({ check }) => `${check.id}: ${writePhrase(check.sentence, { system: 'metric' })}`)).toEqual([]);
+  });
+
+  it('every part is in the order of work and in one assembly', () => {
+    const job = derived(inputsOf(form));
+    const own = job.pieces[0];
+    if (!own) throw new Error('nothing is derived');
+    const worked = new Set(job.operations.flatMap(({ parts }) => parts));
+    for (const { id, name } of own.piece.parts) expect(worked.has(id), name).toBe(true);
+    const listed = assembliesOf(own.piece, own.demand).flatMap(({ rows }) => rows);
+    // A sheet is bought to size where no wood is chosen for it.
+    const made = own.piece.parts.filter(({ material }) => material === undefined);
+    expect(listed.reduce((sum, { count }) => sum + count, 0)).toBe(made.length);
   });
 
   it.each(bad)('$how: stopped, and said how it is mended', ({ form: variant, stop }) => {

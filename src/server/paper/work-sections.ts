@@ -17,25 +17,40 @@ import type { JointWords } from '@/core/joint/joint-card';
 import { type Margins, sayIn, titledTable, words } from './blocks';
 import type { Alike, SheetGiven } from './sheet-given';
 
+/** So many panels that are glued in one stage come in one table. */
+const TOGETHER = 3;
+
 /** The glue-ups of pieces: each has strips of its own, so that none stands for another. */
 export const glueUpSections = (group: Alike, { style }: SheetGiven, several: boolean): Content[] =>
-  group.flatMap((own) =>
-    own.glueUps.map((glueUp, i) => glueUpSection(own, glueUp, { style, several, first: i === 0 })),
-  );
+  group.flatMap((own) => {
+    const plain = own.glueUps.filter(({ stages, limits }) => stages.length === 1 && limits.length === 0);
+    const together = plain.length >= TOGETHER ? plain : [];
+    const alone = own.glueUps.filter((glueUp) => !together.includes(glueUp));
+    const prefix = several ? `${own.title}, ` : '';
+    const sections = [
+      ...alone.map((glueUp) => ({ title: `${prefix}${panelOf(own, glueUp)}`, glueUps: [glueUp] })),
+      ...(together.length > 0
+        ? [{ title: `${prefix}${together.length} panels in one stage each`, glueUps: together }]
+        : []),
+    ];
+    return sections.map((section, i) => glueUpSection(own, section, { style, first: i === 0 }));
+  });
+
+const panelOf = ({ piece }: DerivedPiece, { panel }: GlueUp): string =>
+  piece.parts.find(({ id }) => id === panel)?.name ?? '';
 
 function glueUpSection(
   own: DerivedPiece,
-  glueUp: GlueUp,
-  { style, several, first }: { style: LengthStyle; several: boolean; first: boolean },
+  { title, glueUps }: { title: string; glueUps: readonly GlueUp[] },
+  { style, first }: { style: LengthStyle; first: boolean },
 ): Content {
   const say = sayIn(style);
-  const panel = own.piece.parts.find(({ id }) => id === glueUp.panel)?.name ?? '';
   const megapascals = (amount: number) => writeQuantity({ amount, unit: 'megapascal' }, style, 1);
   const clampStep = style.system === 'metric' ? 10 : MM_PER_INCH;
   return {
     stack: [
       titledTable(
-        `Glue-up · ${several ? `${own.title}, ` : ''}${panel}`,
+        `Glue-up · ${title}`,
         first ? own.glue.name : '',
         [
           { title: 'Stage', width: 'auto' },
@@ -46,20 +61,24 @@ function glueUpSection(
           { title: 'Glue', width: 'auto', right: true },
           { title: 'Minutes', width: 'auto', right: true },
         ],
-        glueUp.stages.map(({ name, members, width, clamps, glue, minutes, closedBy }) => [
-          name,
-          members.join(' + '),
-          say(width),
-          `${clamps.count} of ${say(upToStep(clamps.leastLength, clampStep))}`,
-          `${megapascals(clamps.pressure)} of ${megapascals(clamps.asked)}`,
-          writeQuantity({ amount: Math.ceil(glue), unit: 'gram' }, style),
-          `${Math.ceil(minutes)} of ${closedBy}`,
-        ]),
+        glueUps.flatMap((glueUp) =>
+          glueUp.stages.map(({ name, members, width, clamps, glue, minutes, closedBy }) => [
+            glueUps.length > 1 ? panelOf(own, glueUp) : name,
+            members.join(' + '),
+            say(width),
+            `${clamps.count} of ${say(upToStep(clamps.leastLength, clampStep))}`,
+            `${megapascals(clamps.pressure)} of ${megapascals(clamps.asked)}`,
+            writeQuantity({ amount: Math.ceil(glue), unit: 'gram' }, style),
+            `${Math.ceil(minutes)} of ${closedBy}`,
+          ]),
+        ),
       ),
-      ...glueUp.limits.map((limit) => ({
-        ...words(`Watch: ${writePhrase(limit.sentence, style)} ${writePhrase(limit.wayOut, style)}.`),
-        margin: [0, 0, 0, 6] as Margins,
-      })),
+      ...glueUps
+        .flatMap(({ limits }) => limits)
+        .map((limit) => ({
+          ...words(`Watch: ${writePhrase(limit.sentence, style)} ${writePhrase(limit.wayOut, style)}.`),
+          margin: [0, 0, 0, 6] as Margins,
+        })),
     ],
   };
 }

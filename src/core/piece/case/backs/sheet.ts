@@ -69,7 +69,10 @@ export const sheet: BackKind<typeof schema> = {
       drafts: [draft],
       joints,
       problems: [],
-      fittings: [{ name: 'Screws for the back', count: screws, size: [3, 16] }],
+      fittings: [
+        { name: 'Sheet, cut to size', count: 1, size: [long, wide, thickness] },
+        { name: 'Screws for the back', count: screws, size: [3, 16] },
+      ],
     };
   },
 };
