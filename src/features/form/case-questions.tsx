@@ -76,15 +76,10 @@ export function CaseQuestions() {
         />
       </FieldsQuestion>
       {chest ? null : (
-        <FieldsQuestion
-          question={CASE_QUESTIONS.alcove}
-          fields={ALCOVE_FIELDS}
-          schema={CaseFormSchema}
-          at="form"
-          answer={form.alcove ? 'fitted to its walls' : 'it stands free'}
-        >
+        <Question question={CASE_QUESTIONS.alcove} answer={form.alcove ? 'fitted to its walls' : 'it stands free'}>
+          <DecisionFields fields={ALCOVE_FIELDS} schema={CaseFormSchema} at="form" />
           {form.alcove ? <KeptClear /> : null}
-        </FieldsQuestion>
+        </Question>
       )}
       <Question question={CASE_QUESTIONS.inside} answer={spacesInWords(form)}>
         <SpaceFields />

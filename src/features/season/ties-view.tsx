@@ -49,8 +49,8 @@ export function TiesView() {
           ? 'Every joint and fastener lets the wood go where it wants through its years.'
           : 'Some ties fight: the wood cannot move freely. What is missing is said in the checks.'}{' '}
         <span className="text-ink-2">
-          {lines.length} ties slide, {tight} hold; computed from the day of gluing, {day(season.glued.index)}, at{' '}
-          {units.number(season.glued.moisture, 1)} %.
+          {lines.length === 1 ? '1 tie slides' : `${lines.length} ties slide`}, {tight} hold; computed from the day of
+          gluing, {day(season.glued.index)}, at {units.number(season.glued.moisture, 1)} %.
         </span>
       </p>
       <table className="w-full">
