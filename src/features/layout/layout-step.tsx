@@ -199,10 +199,12 @@ function LayoutLead({ layout }: { layout: Layout | null }) {
         <span className="text-ink-2">to buy</span>
       </p>
     );
+  // A layout that is searched for is there a moment before its figures.
+  if (!figures['layout-over']) return <p>Which board gives which strip.</p>;
   return (
     <p>
       <FigureButton figure={figures['layout-over']} big>
-        {units.number(figures['layout-over']?.quantity.amount ?? 0, 2)} {currency}
+        {units.number(figures['layout-over'].quantity.amount, 2)} {currency}
       </FigureButton>{' '}
       <span className="text-ink-2">
         or <FigureButton figure={figures['layout-gap']} />, at most from the best possible
