@@ -11,6 +11,7 @@ const swayOf = (form: CaseForm) => {
 /** Two sides, top and bottom, nothing between. */
 const portal: CaseForm = {
   ...bookcase,
+  carcass: { ...bookcase.carcass, across: bookcase.carcass.sides },
   inside: { ...bookcase.inside, cells: [{ id: 'all', of: null, divided: 'not', clear: null, share: 1, loose: 0 }] },
   back: { kind: 'open' },
   stand: { kind: 'sides', lift: 0 },

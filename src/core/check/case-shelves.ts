@@ -15,7 +15,8 @@ export function shelvesOfCase(context: CaseContext): Check[] {
   const { piece, document } = context;
   const alike = new Map<string, (typeof piece.spans)[number][]>();
   for (const span of piece.spans) {
-    const key = [span.span, span.breadth, span.thickness, span.load].map((n) => n.toFixed(1)).join();
+    const sizes = [span.span, span.breadth, span.thickness, span.load].map((n) => n.toFixed(1));
+    const key = [...sizes, span.thick, JSON.stringify(span.lip)].join();
     alike.set(key, [...(alike.get(key) ?? []), span]);
   }
   return [...alike.values()].flatMap((spans, i) => {
@@ -41,11 +42,12 @@ export function shelvesOfCase(context: CaseContext): Check[] {
       say: say`Glue a lip ${mm(USUAL_LIP.depth)} deep under the front edge of every shelf`,
       changes: [{ path: 'form.inside.lip', value: USUAL_LIP }],
     };
+    const isShelf = span.thick === 'form.inside.thickness';
     const thick = {
-      say: say`Make shelves and uprights ${mm(thicker)} thick`,
-      changes: [{ path: 'form.inside.thickness', value: thicker }],
+      say: say`Make ${isShelf ? 'shelves and uprights' : 'top and bottom'} ${mm(thicker)} thick`,
+      changes: [{ path: span.thick, value: thicker }],
     };
-    const ways = document.form.inside.lip ? { wayOut: thick } : { wayOut: lipped, otherWaysOut: [thick] };
+    const ways = isShelf && !document.form.inside.lip ? { wayOut: lipped, otherWaysOut: [thick] } : { wayOut: thick };
     return [
       {
         id: `stiffness.case-shelf${place}`,

@@ -98,6 +98,25 @@ describe('what goes wrong with a case', () => {
     expect(levelOf({ ...long, inside: { ...long.inside, lip } }, 'stiffness.case-shelf')).not.toBe('stop');
   });
 
+  it('a bottom that is too thin for what stands on it is stopped, and made thicker itself', () => {
+    const thin: CaseForm = { ...bookcase, carcass: { ...bookcase.carcass, across: 16 } };
+    const check = caseJob(thin).own.checks.find(
+      ({ id, level, where }) => id.startsWith('stiffness.case-shelf') && level === 'stop' && where.includes('bottom'),
+    );
+    const [change] = check?.wayOut?.changes ?? [];
+    expect(change?.path).toMatch(/form\.carcass\.across$/);
+    const mended: CaseForm = { ...thin, carcass: { ...thin.carcass, across: Number(change?.value) } };
+    expect(
+      caseJob(mended).own.checks.filter(({ level, where }) => level === 'stop' && where.includes('bottom')),
+    ).toEqual([]);
+    // A plinth is under it all along its front and its back.
+    const onPlinth: CaseForm = {
+      ...thin,
+      stand: { kind: 'plinth', height: 90, thickness: 20, setBack: 20, travel: 8 },
+    };
+    expect(caseJob(onPlinth).piece.spans.some(({ part }) => part === 'bottom')).toBe(false);
+  });
+
   it('boards of a back without gaps press on each other; the way out leaves enough', () => {
     const gapless: CaseForm = { ...sideboard, back: { kind: 'boards', count: 10, thickness: 12, lap: 8, gap: 0 } };
     const stop = caseJob(gapless).own.checks.find(({ id }) => id === 'season.back-gaps');

@@ -11,7 +11,8 @@ export interface ShelfSpan {
   span: number;
   breadth: number;
   thickness: number;
-
+  /** Where in the decisions its thickness is. */
+  thick: 'form.inside.thickness' | 'form.carcass.across';
   /** Depth and thickness of a lip glued under its front edge; null where there is none. */
   lip: { depth: number; thickness: number } | null;
   /** What stands on it, N/m. */

@@ -47,17 +47,17 @@ describe('a bookcase', () => {
   it('its parts are as long as they are worked out by hand', () => {
     expect(sizeOf(piece, 'side-left')).toEqual([1800, 300, 20]);
     // In rabbets two thirds of the side deep: 900 − 2 · 20 + 2 · 13.
-    expect(sizeOf(piece, 'top')).toEqual([886, 300, 20]);
+    expect(sizeOf(piece, 'top')).toEqual([886, 300, 24]);
     // Housed a third of the side deep: 860 + 2 · 7; shelves too, and they end before the back.
-    expect(sizeOf(piece, 'bottom')).toEqual([874, 300, 20]);
+    expect(sizeOf(piece, 'bottom')).toEqual([874, 300, 24]);
     expect(sizeOf(piece, 'shelf-1')).toEqual([872, 294, 24]);
     // Between bottom and top with 10 mm of a rabbet on every side.
-    expect(sizeOf(piece, 'back')).toEqual([1800 - 80 - 40 + 20, 880, 6]);
+    expect(sizeOf(piece, 'back')).toEqual([1800 - 80 - 48 + 20, 880, 6]);
     expect(piece.overall).toEqual({ length: 900, width: 300, height: 1800 });
   });
 
   it('its four spaces share what three shelves leave', () => {
-    const high = (1800 - 80 - 2 * 20 - 3 * 24) / 4;
+    const high = (1800 - 80 - 2 * 24 - 3 * 24) / 4;
     for (const id of ['s1', 's2', 's3', 's4']) expect(space(piece, id)).toEqual({ wide: 860, high });
   });
 });
@@ -184,7 +184,7 @@ describe.each<[string, CaseForm]>([
     ] as const
   ).flatMap(([name, corner]): [string, CaseForm][] => [
     [`sideboard with ${name}`, { ...sideboard, carcass: { ...sideboard.carcass, corner } }],
-    [`bookcase with ${name}`, { ...bookcase, carcass: { ...bookcase.carcass, corner: fitted(corner) } }],
+    [`bookcase with ${name}`, { ...bookcase, carcass: { sides: 20, across: 20, corner: fitted(corner) } }],
     [`chest with ${name}`, { ...blanketChest, carcass: { ...blanketChest.carcass, corner } }],
   ]),
   ...(

@@ -8,8 +8,10 @@ import { letterOf } from '../part';
 import type { CasePiece } from '../piece';
 import type { Unbuildable } from '../unbuildable';
 import { asFitted, fitOf } from './alcove';
+import type { ShelfSpan } from './case-plan';
 import type { FittedCase } from './fit-alcove';
 import type { CaseForm } from './form';
+import { rootOf } from './inside/cells';
 import { type InsidePlan, planInside } from './inside/plan-inside';
 import type { Space } from './inside/spaces';
 import type { Shell } from './kind';
@@ -78,7 +80,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     base: { length: ground.right - ground.left, width: ground.high - ground.low },
     feet: stand.feet,
     ground,
-    spans: opensAbove ? [] : body.spans,
+    spans: opensAbove ? [] : [...body.spans, ...bottomSpan(form, shell)],
     pinRows: opensAbove ? [] : body.pinRows,
     around: fit && aroundOf(form, fit),
     stand: stand.hung ? [] : stand.drafts.map(({ id }) => id),
@@ -90,6 +92,18 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     }),
     problems: [...problems, ...nothingLeft(asDrawn, problems)],
   };
+}
+
+/** The bottom as a shelf between the sides, where nothing is under it and no upright on it. */
+function bottomSpan({ inside, stand, back, depth, loads }: CaseForm, { width, sides, across }: Shell): ShelfSpan[] {
+  if (stand.kind === 'plinth' || rootOf(inside.cells).divided === 'uprights') return [];
+  return [
+    {
+      ...{ id: SHELL.bottom, part: SHELL.bottom, words: 'Bottom, between the sides', thick: 'form.carcass.across' },
+      ...{ span: width - 2 * sides, breadth: depth - backKind(back.kind).depth(back), thickness: across },
+      ...{ lip: null, load: loads.shelf },
+    },
+  ];
 }
 
 const THICK = ({ sides, across }: CaseForm['carcass']) => ({ sides, across });

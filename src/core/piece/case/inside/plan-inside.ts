@@ -74,6 +74,7 @@ export function planInside(given: {
     spans: shelves.map(({ id, words, onPins: lies, left, right, breadth }) => ({
       ...(lies ? { onPins: lies } : {}),
       ...{ id, part: id, words, span: right - left, breadth, thickness, lip, load: form.loads.shelf },
+      thick: 'form.inside.thickness' as const,
     })),
     problems,
     spaces: placed,
