@@ -1,5 +1,6 @@
 import {
   boundsOf,
+  CASE_SIZE_FIELDS,
   type CaseForm,
   CaseFormSchema,
   type CasePiece,
@@ -21,6 +22,12 @@ const OVER_ALL = {
   plan: { length: 'width', width: 'depth' },
 } as const satisfies Partial<Record<ViewName, Record<string, keyof CaseForm>>>;
 
+/** What a size is called where it is asked. */
+const labelOf = (at: string): string => {
+  const field = CASE_SIZE_FIELDS.find((own) => own.ask === 'figure' && own.at === at);
+  return field?.ask === 'figure' && typeof field.label === 'string' ? field.label : at;
+};
+
 const ENDS: Readonly<Record<string, 'from' | 'to'>> = { height: 'from' };
 
 /** Sizes of a case and of its spaces that can be dragged in a view; what is cut follows no drawing any more. */
@@ -35,7 +42,7 @@ export function dragsOfCase(
     // What the alcove gives is not dragged.
     if (!bounds || (form.alcove && at !== 'height')) return [];
     const { least, most } = bounds;
-    const label = at === 'width' ? 'Width' : at === 'depth' ? 'Depth' : 'Height, over all';
+    const label = labelOf(at);
     const onDrop = (mm: number) => change([{ path: `form.${at}`, value: mm }]);
     return [[dimension, { label, end: ENDS[dimension] ?? 'to', value: form[at], least, most, onDrop }]];
   });

@@ -42,7 +42,7 @@ const QUESTIONS = {
   case: Object.values(CASE_QUESTIONS).map(({ id }) => id),
 } as const satisfies Record<Piece['build'], readonly string[]>;
 
-/** What is said first of each: a table lies, a case stands. */
+/** What is said first of each: of a table the top, of a case all three. */
 const OVER_ALL = {
   table: [
     { figure: 'top-length', of: 'length' },
@@ -50,8 +50,8 @@ const OVER_ALL = {
   ],
   case: [
     { figure: 'case-width', of: 'length' },
-    { figure: 'case-height', of: 'height' },
     { figure: 'case-depth', of: 'width' },
+    { figure: 'case-height', of: 'height' },
   ],
 } as const;
 

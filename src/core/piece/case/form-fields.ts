@@ -4,23 +4,24 @@ import type { FormQuestion } from '../table/form-questions';
 import { startAlcove } from './alcove';
 import type { CaseForm } from './form';
 
+/** Shelves and pins are of a case that opens to the front. */
+const opensToTheFront = ({ opens }: CaseForm): boolean => opens === 'front';
+
 /** Which way a case opens. */
 export const OPENS = {
   front: { name: 'To the front', reason: 'A carcass that stands: shelves and bays, a back behind.' },
   above: { name: 'Above', reason: 'A chest or a box: four walls round a bottom, a lid over them.' },
 } as const satisfies Record<CaseForm['opens'], { name: string; reason: string }>;
 
+/** Width and depth are what an alcove leaves. */
+const standsFree = ({ alcove }: CaseForm): boolean => alcove === null;
+
 /** Sizes over all. */
 export const CASE_SIZE_FIELDS: readonly FormField<CaseForm>[] = [
-  { ask: 'figure', at: 'width', label: 'Width' },
+  { ask: 'figure', at: 'width', label: 'Width', when: standsFree },
   { ask: 'figure', at: 'height', label: 'Height, over all' },
-  { ask: 'figure', at: 'depth', label: 'Depth' },
+  { ask: 'figure', at: 'depth', label: 'Depth', when: standsFree },
 ];
-
-/** Its sizes where an alcove gives two of them. */
-export const FITTED_SIZE_FIELDS: readonly FormField<CaseForm>[] = CASE_SIZE_FIELDS.filter(
-  (field) => field.ask === 'figure' && field.at === 'height',
-);
 
 /** What of an alcove is measured; none where it stands free. */
 export const ALCOVE_FIELDS: readonly FormField<CaseForm>[] = [
@@ -83,6 +84,7 @@ export const INSIDE_FIELDS: readonly FormField<CaseForm>[] = [
   {
     at: 'inside.lip',
     label: 'Under the front of shelves',
+    when: opensToTheFront,
     ...noneOr<CaseForm, CaseForm['inside']['lip']>(
       ({ inside }) => inside.lip,
       {
@@ -93,8 +95,8 @@ export const INSIDE_FIELDS: readonly FormField<CaseForm>[] = [
       () => ({ depth: 38, thickness: 20 }),
     ),
   },
-  { ask: 'figure', at: 'inside.lip.depth', label: 'Lip, deep' },
-  { ask: 'figure', at: 'inside.lip.thickness', label: 'Lip, thick' },
+  { ask: 'figure', at: 'inside.lip.depth', label: 'Lip, deep', when: opensToTheFront },
+  { ask: 'figure', at: 'inside.lip.thickness', label: 'Lip, thick', when: opensToTheFront },
 ];
 
 /** Asked where shelves lie loose. */
@@ -109,7 +111,7 @@ export const PIN_FIELDS: readonly FormField<CaseForm>[] = (
   ask: 'figure',
   at,
   label,
-  when: ({ inside }) => inside.cells.some(({ loose }) => loose > 0),
+  when: (form) => opensToTheFront(form) && form.inside.cells.some(({ loose }) => loose > 0),
 }));
 
 export const CASE_LOAD_FIELDS: readonly FormField<CaseForm>[] = [
@@ -117,6 +119,7 @@ export const CASE_LOAD_FIELDS: readonly FormField<CaseForm>[] = [
     ask: 'figure',
     at: 'loads.shelf',
     label: 'On a metre of shelf',
+    when: opensToTheFront,
     step: 50,
     hint: 'Books weigh most, china about two thirds of them, linen a third.',
   },
@@ -132,6 +135,7 @@ export const CASE_QUESTIONS = {
   inside: { id: 'inside', ask: 'What is inside?', of: [], parts: ['upright', 'case-shelf', 'lip'] },
   carcass: { id: 'carcass', ask: 'How do its boards meet?', of: [], parts: SHELL },
   back: { id: 'back', ask: 'What closes it behind?', of: [], parts: ['back', 'back-panel', 'sheet'] },
+  bottom: { id: 'back', ask: 'What is its bottom?', of: [], parts: ['back', 'back-panel', 'sheet'] },
   top: { id: 'top', ask: 'What lies over it?', of: [], parts: ['lid', 'batten', 'case-top'] },
   stand: { id: 'stand', ask: 'What does it stand on?', of: [], parts: ['plinth', 'foot'] },
   loads: { id: 'loads', ask: 'What must it bear?', of: [], parts: [] },
