@@ -3,7 +3,7 @@ import type { Part } from '../piece/part';
 import { weightOf } from '../piece/weight';
 import { boundsOf } from '../solid/convex';
 import type { CaseContext, Check } from './check';
-import { HAND_ROOM, WALL, wayThroughDoor } from './door';
+import { doorFigure, HAND_ROOM, WALL, wayThroughDoor } from './door';
 import { LIFT_CONSTANT } from './stability';
 
 /** A case is carried by two; by more it is a day to be planned. Common practice. */
@@ -55,20 +55,7 @@ function throughDoor({ document }: CaseContext, whole: readonly Part[], body: re
     where: body.map(({ id }) => id),
     why: `On the level, through a wall of ${WALL} mm, the floor free on both sides; corridors and stairs are not counted.`,
     school: 'Room for hands, common practice',
-    figure: {
-      id: 'door',
-      label: 'At its narrowest, as it is carried',
-      quantity: mm(least),
-      formula:
-        'least width of its outline seen from above, upright, on edge or on end; or a way through found by turning it',
-      inputs: [
-        { label: 'Door, wide', quantity: mm(door.width) },
-        { label: 'Door, high', quantity: mm(door.height) },
-        { label: 'Room for hands, in width and height', quantity: mm(HAND_ROOM) },
-        { label: 'Wall, thick', quantity: mm(WALL) },
-      ],
-      source: 'geometry of all its parts',
-    },
+    figure: doorFigure(least, door),
     wayOut: way
       ? {
           say: [

@@ -1,4 +1,5 @@
 import type { PieceInJob } from '../document/piece-in-job';
+import type { Figure } from '../measure/figure';
 import { mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
 import { type TablePiece, topLoads } from '../piece/piece';
@@ -97,6 +98,22 @@ function wayOf(all: ReturnType<typeof outlinesOf>, door: PieceInJob['brief']['do
   return way;
 }
 
+/** How narrow a piece is as it is carried, mm. */
+export const doorFigure = (narrowest: number, door: PieceInJob['brief']['door']): Figure => ({
+  id: 'door',
+  label: 'At its narrowest, as it is carried',
+  quantity: mm(narrowest),
+  formula:
+    'least width of its outline seen from above, upright, on edge or on end; or a way through found by turning it',
+  inputs: [
+    { label: 'Door, wide', quantity: mm(door.width) },
+    { label: 'Door, high', quantity: mm(door.height) },
+    { label: 'Room for hands, in width and height', quantity: mm(HAND_ROOM) },
+    { label: 'Wall, thick', quantity: mm(WALL) },
+  ],
+  source: 'geometry of all its parts',
+});
+
 /** Whether the piece goes through the door, whole or with the top taken off. */
 export function throughTheDoor({ document, piece }: TableContext): Check[] {
   const { door } = document.brief;
@@ -128,20 +145,7 @@ export function throughTheDoor({ document, piece }: TableContext): Check[] {
       where: piece.parts.map(({ id }) => id),
       why: 'Feet, ends and all that stands out beyond the top count. On the level, through a wall of 120 mm, the floor free on both sides; corridors and stairs are not counted.',
       school: 'Room for hands, common practice',
-      figure: {
-        id: 'door',
-        label: 'At its narrowest, as it is carried',
-        quantity: mm(whole?.width ?? smallest),
-        formula:
-          'least width of its outline seen from above, upright, on edge or on end; or a way through found by turning it',
-        inputs: [
-          { label: 'Door, wide', quantity: mm(door.width) },
-          { label: 'Door, high', quantity: mm(door.height) },
-          { label: 'Room for hands, in width and height', quantity: mm(HAND_ROOM) },
-          { label: 'Wall, thick', quantity: mm(WALL) },
-        ],
-        source: 'geometry of all its parts',
-      },
+      figure: doorFigure(whole?.width ?? smallest, door),
       wayOut: whole
         ? { say: [...say`Carry it `, whole.posture.words, ', one end first and then round, ', ...room], changes: [] }
         : apart

@@ -1,5 +1,5 @@
 import { type Axis, glued } from '../restraint/tie';
-import { box } from '../solid/convex';
+import { box, type Convex } from '../solid/convex';
 import { plus, times, type Vec } from '../solid/vector';
 import type { Joint } from './joint';
 
@@ -9,8 +9,8 @@ export const housingDepth = (thickness: number): number => Math.max(3, Math.roun
 /** Stopped so far from the front edge, mm; common practice 10 to 15. */
 export const HOUSING_STOP = 12;
 
-/** The end of a board let into the face of another over its whole breadth, stopped before the front edge where that is wanted. */
-export function housing(given: {
+/** The end of a board that is let into the face of another. */
+export interface HousedEnd {
   id: string;
   name: string;
   into: string;
@@ -24,8 +24,27 @@ export function housing(given: {
   stop: number;
   thickness: number;
   depth: number;
-}): Joint {
-  const { id, name, into, from, at, along, y, stop, thickness, depth } = given;
+}
+
+/** The joint of a board whose end fills a groove across the face of another, glued over its breadth. */
+export function letInto(
+  { id, name, into, from, at, along, y, stop }: HousedEnd,
+  own: { kind: 'housing' | 'sliding-dovetail'; what: string; solid: Convex },
+): Joint {
+  const { kind, what, solid } = own;
+  const open = [times(along, -1), [0, 1, 0] as Vec, ...(stop > 0 ? [] : [[0, -1, 0] as Vec])];
+  const middle = { x: at[0], y: (y[0] + stop + y[1]) / 2, z: at[2] };
+  return {
+    ...{ id, kind, name, into, from, along },
+    removed: [{ part: into, what, solid, open }],
+    added: [{ part: from, solid }],
+    ties: glued({ id, name, a: into, b: from, at: middle }, { y: y[1] - y[0] - stop }),
+  };
+}
+
+/** The end of a board let into the face of another over its whole breadth, stopped before the front edge where that is wanted. */
+export function housing(end: HousedEnd): Joint {
+  const { at, along, y, stop, thickness, depth } = end;
   // The board's thickness is square to its depth and to the way it runs.
   const axis: Axis = Math.abs(along[0]) > 0.5 ? 'z' : 'x';
   const half: Vec = axis === 'z' ? [0, 0, thickness / 2] : [thickness / 2, 0, 0];
@@ -35,26 +54,5 @@ export function housing(given: {
   ];
   const least = corners.reduce((a, b) => [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.min(a[2], b[2])]);
   const most = corners.reduce((a, b) => [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.max(a[2], b[2])]);
-  const solid = box(least, most);
-  return {
-    id,
-    kind: 'housing',
-    name,
-    into,
-    from,
-    along,
-    removed: [
-      {
-        part: into,
-        what: 'housing',
-        solid,
-        open: [times(along, -1), [0, 1, 0], ...(stop > 0 ? [] : [[0, -1, 0] as Vec])],
-      },
-    ],
-    added: [{ part: from, solid }],
-    ties: glued(
-      { id, name, a: into, b: from, at: { x: at[0], y: (y[0] + stop + y[1]) / 2, z: at[2] } },
-      { y: y[1] - y[0] - stop },
-    ),
-  };
+  return letInto(end, { kind: 'housing', what: 'housing', solid: box(least, most) });
 }

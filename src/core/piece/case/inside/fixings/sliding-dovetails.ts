@@ -23,7 +23,7 @@ export const slidingDovetails: FixingKind<typeof schema> = {
   start: () => ({ kind: 'sliding-dovetails', stop: 12, slope: 6 }),
   depth: letIn,
   hold: ({ stop, slope }, end) => ({
-    joints: [slidingDovetail({ ...end, stop, slope: 1 / slope })],
+    joints: [slidingDovetail({ ...end, stop }, 1 / slope)],
     drafts: [],
     fittings: [],
   }),
