@@ -62,7 +62,7 @@ describe('a case of solid wood moves in its depth', () => {
     depth,
     stand: { kind: 'plinth', height: 90, thickness: 20, setBack: 20, travel },
   });
-  const boards = { kind: 'boards', count: 8, thickness: 12, lap: 8, gap: 2 } as const;
+  const boards = { kind: 'boards', count: 8, thickness: 12, edges: 'lapped', lap: 8, gap: 2 } as const;
   const panel = { kind: 'panel', thickness: 12, hold: 'middle', room: 5 } as const;
   const narrow = { ...bookcase, width: 300 };
 

@@ -17,6 +17,10 @@ const WITHIN: ReadonlySet<Part['kind']> = new Set([
   'back',
   'back-panel',
   'sheet',
+  'stile',
+  'rail',
+  'muntin',
+  'panel',
 ]);
 
 /** How a case comes to its place: through the door by its real outline, and by how many it is carried. Loose shelves are carried by themselves. */

@@ -11,6 +11,9 @@ const SWAY = 1 / 200;
 /** So many times as far, and nothing else holds it; common practice. */
 const FALLS = 4;
 
+/** What is behind is not bent with the boards. */
+const BEHIND: ReadonlySet<Part['kind']> = new Set(['back', 'back-panel', 'sheet', 'stile', 'rail', 'muntin', 'panel']);
+
 /**
  * The boards of a case that are joined to one another, from the front, as a frame with stiff joints: pushed sideways at its
  * upper edge, its lower ends resting on the floor. N, mm, MPa
@@ -34,7 +37,7 @@ export function frameOfCase(
     const [a, b] = [findPart(piece, into), findPart(piece, from)];
     if (!a || !b) continue;
     const [post, rail] = upright(a) && level(b) ? [a, b] : upright(b) && level(a) ? [b, a] : [];
-    if (!post || !rail || post.kind === 'back' || post.kind === 'back-panel' || post.kind === 'sheet') continue;
+    if (!post || !rail || BEHIND.has(post.kind) || BEHIND.has(rail.kind)) continue;
     meets(post, rail.frame.at[2]);
     meets(rail, post.frame.at[0]);
   }
@@ -64,9 +67,33 @@ export function frameOfCase(
   return { frame: { nodes, members, held, loads: [{ node: pushed, force: [push, 0] }] }, pushed };
 }
 
+/** Stiles and rails of a back with floating panels, screwed in at its rails, as a frame with stiff joints of their own: N a millimetre. Muntins are left out. */
+function stiffnessOfFrame(piece: CasePiece, modulus: number): number {
+  const of = (kind: Part['kind']) => piece.parts.filter((part) => part.kind === kind);
+  const [stiles, rails] = [of('stile'), of('rail')];
+  const levels = rails.map(({ frame }) => frame.at[2]).sort((a, b) => a - b);
+  if (stiles.length !== 2 || levels.length < 2) return 0;
+  const second = ({ size: { width, thickness } }: Part) => ({
+    area: width * thickness,
+    second: (thickness * width ** 3) / 12,
+    modulus,
+  });
+  const nodes = levels.flatMap((z) => stiles.map(({ frame }): [number, number] => [frame.at[0], z]));
+  const members = [
+    ...rails.map((rail, i) => ({ from: 2 * i, to: 2 * i + 1, ...second(rail) })),
+    ...stiles.flatMap((stile, side) =>
+      levels.slice(1).map((_, i) => ({ from: 2 * i + side, to: 2 * i + 2 + side, ...second(stile) })),
+    ),
+  ];
+  const top = 2 * (levels.length - 1);
+  const moved = solveFrame({ nodes, members, held: [0, 1], loads: [{ node: top, force: [1, 0] }] })?.[top]?.[0];
+  return moved ? 1 / moved : 0;
+}
+
 /**
- * How far a case goes sideways when it is pushed at its upper edge: its boards as a frame, and a sheet behind that is fixed all
- * round as a panel in shear beside it, G·t·width ÷ height. Backs of boards and panels that are free to move count for nothing.
+ * How far a case goes sideways when it is pushed at its upper edge: its boards as a frame, and beside it a sheet behind that is
+ * fixed all round as a panel in shear, G·t·width ÷ height, or the frame of a back with panels. Boards behind and panels that are
+ * free to move count for nothing.
  */
 export function rackingOfCase(context: CaseContext): Check[] {
   const { piece, document } = context;
@@ -84,7 +111,8 @@ export function rackingOfCase(context: CaseContext): Check[] {
   const { back } = document.form;
   const sheet = back.kind === 'sheet' ? piece.parts.find(({ kind }) => kind === 'sheet') : undefined;
   const shear = sheet ? (SHEET_SHEAR * sheet.size.thickness * sheet.size.width) / sheet.size.length : 0;
-  const value = push / (1 / moved + shear);
+  const framed = back.kind === 'framed' ? stiffnessOfFrame(piece, modulus) : 0;
+  const value = push / (1 / moved + shear + framed);
   const limit = piece.overall.height * SWAY;
   const newton = (amount: number) => ({ amount, unit: 'newton' as const });
   return [
@@ -103,10 +131,11 @@ export function rackingOfCase(context: CaseContext): Check[] {
         id: 'stiffness.case-sway',
         label: 'Sideways at its upper edge',
         quantity: movement(value),
-        formula: 'push ÷ (stiffness of the boards as a frame + G·t·width ÷ height of a sheet behind)',
+        formula: 'push ÷ (stiffness of the boards as a frame + G·t·width ÷ height of a sheet behind, or its frame)',
         inputs: [
           { label: 'Push', quantity: newton(push) },
           { label: 'Of the boards alone', quantity: movement(push * moved) },
+          ...(framed > 0 ? [{ label: 'Of the frame behind alone', quantity: movement(push / framed) }] : []),
           ...(sheet ? [{ label: 'Sheet, thick', quantity: mm(sheet.size.thickness) }] : []),
           { label: 'E', quantity: { amount: modulus, unit: 'megapascal' as const } },
           ...(sheet

@@ -21,6 +21,7 @@ const CHECKED: readonly JointKind[] = [
   'bridle',
   'breadboard',
   'panel-groove',
+  'frame-tenon',
   'mitre-spline',
   'frame-mitre',
   'leg-mitre',

@@ -108,6 +108,10 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   lid: 'lid',
   cleat: 'cleat',
   'wall-rail': 'wall rail',
+  stile: 'stile',
+  rail: 'rail',
+  muntin: 'muntin',
+  panel: 'panel',
 };
 
 /** Parts that have a word of their own among those of their kind. */

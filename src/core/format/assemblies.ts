@@ -44,15 +44,13 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   batten: 'Lid',
   foot: 'Stand',
   'wall-rail': 'Stand',
-  back: 'Back',
-  'back-panel': 'Back',
   plinth: 'Stand',
   scribe: 'Scribes',
 };
 
 function assemblyOf({ id, kind }: Part, { build, over }: Pick<Piece, 'build' | 'over'>): (typeof IN_ORDER)[number] {
   if (build === 'table') return over.includes(id) ? 'Top' : 'Base';
-  return (kind === 'sheet' ? 'Back' : OF_CASE[kind]) ?? 'Carcass';
+  return id.startsWith('back') ? 'Back' : (OF_CASE[kind] ?? 'Carcass');
 }
 
 function alike(rows: readonly CutListRow[]): AssemblyRow[] {

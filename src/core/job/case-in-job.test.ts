@@ -118,11 +118,17 @@ describe('what goes wrong with a case', () => {
   });
 
   it('boards of a back without gaps press on each other; the way out leaves enough', () => {
-    const gapless: CaseForm = { ...sideboard, back: { kind: 'boards', count: 10, thickness: 12, lap: 8, gap: 0 } };
+    const gapless: CaseForm = {
+      ...sideboard,
+      back: { kind: 'boards', count: 10, thickness: 12, edges: 'lapped', lap: 8, gap: 0 },
+    };
     const stop = caseJob(gapless).own.checks.find(({ id }) => id === 'season.back-gaps');
     expect(stop?.level).toBe('stop');
     const gap = Number(stop?.wayOut?.changes[0]?.value);
-    const mended: CaseForm = { ...gapless, back: { kind: 'boards', count: 10, thickness: 12, lap: 8, gap } };
+    const mended: CaseForm = {
+      ...gapless,
+      back: { kind: 'boards', count: 10, thickness: 12, edges: 'lapped', lap: 8, gap },
+    };
     expect(levelOf(mended, 'season.back-gaps')).toBe('good');
   });
 

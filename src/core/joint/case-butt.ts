@@ -1,6 +1,6 @@
 import { glued } from '../restraint/tie';
 import { box, type Convex } from '../solid/convex';
-import type { Vec } from '../solid/vector';
+import { times, type Vec } from '../solid/vector';
 import { bored, type Cut, type Grown, type Joint } from './joint';
 
 /** What holds the end of a board against the face of another. */
@@ -34,72 +34,71 @@ const SCREW = { hole: 4.5, long: 50 };
 export const buttKeys = (depth: number, key: ButtKey): number =>
   Math.max(2, Math.ceil((depth - 2 * FROM_EDGE[key]) / APART[key]) + 1);
 
-/** The end of a level board against the inner face of an upright one, over its whole depth. mm */
+/**
+ * The end of a board against the face of another, over its whole depth. mm
+ *
+ * @param share what of the other board's thickness a key goes in
+ */
 export function caseButt(given: {
   id: string;
   name: string;
   into: string;
   from: string;
   key: ButtKey;
-  /** Inner and outer face of the upright board. */
-  x: readonly [inner: number, outer: number];
+  /** Middle of the end on that face, and the way into the other board: across or upright. */
+  at: Vec;
+  along: Vec;
   y: readonly [front: number, back: number];
-  z: readonly [low: number, high: number];
+  /** Of the board, and of the one that takes it. */
+  thickness: number;
+  wall: number;
+  share?: number;
 }): Joint {
-  const { id, name, into, from, key, x, y, z } = given;
-  const way = Math.sign(x[1] - x[0]) as 1 | -1;
-  const [level, thick] = [(z[0] + z[1]) / 2, z[1] - z[0]];
+  const { id, name, into, from, key, at, along, y, thickness, wall, share = IN_SIDE } = given;
   const breadth = y[1] - y[0];
   const count = buttKeys(breadth, key);
   const [first, last] = [y[0] + FROM_EDGE[key], y[1] - FROM_EDGE[key]];
   const places = Array.from({ length: count }, (_, i) => first + ((last - first) * i) / (count - 1));
-  const deep = Math.abs(x[1] - x[0]) * IN_SIDE;
-  const out: Vec = [-way, 0, 0];
-  const [inside, end] = [x[0] + way * deep, x[0] - way * IN_END];
+  const deep = wall * share;
+  const out = times(along, -1);
+  const point = (place: number, inward: number): Vec => [at[0] + along[0] * inward, place, at[2] + along[2] * inward];
   const removed: Cut[] = [];
   const added: Grown[] = [];
-  for (const at of places) {
+  for (const place of places) {
     if (key === 'screws') {
-      const [outer, face]: [Vec, Vec] = [
-        [x[1], at, level],
-        [x[0], at, level],
-      ];
-      removed.push({ part: into, what: 'screw hole', ...bored(outer, face, SCREW.hole), open: [[way, 0, 0], out] });
+      const [outer, face] = [point(place, wall), point(place, 0)];
+      removed.push({ part: into, what: 'screw hole', ...bored(outer, face, SCREW.hole), open: [along, out] });
       continue;
     }
+    const [inside, face, end] = [point(place, deep), point(place, 0), point(place, -IN_END)];
     if (key === 'dowels') {
-      const diameter = Math.max(6, Math.round(thick / 3));
-      const [a, b, c]: [Vec, Vec, Vec] = [
-        [inside, at, level],
-        [x[0], at, level],
-        [end, at, level],
-      ];
+      const diameter = Math.max(6, Math.round(thickness / 3));
       removed.push(
-        { part: into, what: 'dowel hole', ...bored(b, a, diameter), open: [out] },
-        { part: from, what: 'dowel hole', ...bored(b, c, diameter), open: [[way, 0, 0]] },
+        { part: into, what: 'dowel hole', ...bored(face, inside, diameter), open: [out] },
+        { part: from, what: 'dowel hole', ...bored(face, end, diameter), open: [along] },
       );
-      added.push({ part: into, solid: bored(a, c, diameter).solid, inside: true });
+      added.push({ part: into, solid: bored(inside, end, diameter).solid, inside: true });
       continue;
     }
-    const half = Math.max(6, Math.round(thick / 3)) / 2;
-    const strip = (p: number, q: number): Convex =>
-      box([Math.min(p, q), at - TENON_WIDE / 2, level - half], [Math.max(p, q), at + TENON_WIDE / 2, level + half]);
+    const half = Math.max(6, Math.round(thickness / 3)) / 2;
+    const strip = (p: Vec, q: Vec): Convex => {
+      const upright = Math.abs(along[2]) > 0.5;
+      const [x, z] = upright ? [half, 0] : [0, half];
+      return box(
+        [Math.min(p[0], q[0]) - x, place - TENON_WIDE / 2, Math.min(p[2], q[2]) - z],
+        [Math.max(p[0], q[0]) + x, place + TENON_WIDE / 2, Math.max(p[2], q[2]) + z],
+      );
+    };
     removed.push(
-      { part: into, what: 'mortise', solid: strip(x[0], inside), open: [out] },
-      { part: from, what: 'mortise', solid: strip(x[0], end), open: [[way, 0, 0]] },
+      { part: into, what: 'mortise', solid: strip(face, inside), open: [out] },
+      { part: from, what: 'mortise', solid: strip(face, end), open: [along] },
     );
     added.push({ part: into, solid: strip(inside, end), inside: true });
   }
+  const middle = { x: at[0], y: (y[0] + y[1]) / 2, z: at[2] };
   return {
-    id,
-    kind: KINDS[key],
-    name,
-    into,
-    from,
-    along: [way, 0, 0],
-    removed,
-    added,
-    ties: glued({ id, name, a: into, b: from, at: { x: x[0], y: (y[0] + y[1]) / 2, z: level } }, { y: breadth }),
+    ...{ id, kind: KINDS[key], name, into, from, along, removed, added },
+    ties: glued({ id, name, a: into, b: from, at: middle }, { y: breadth }),
   };
 }
 

@@ -67,6 +67,17 @@ export const CASE_JOINTS = {
     ],
     caution: say`Cut it to the clear length last: it must not keep the shelf out of its housings.`,
   },
+  'frame-tenon': {
+    name: 'Mortise and tenon of a frame',
+    rule: say`As thick as the panels’ grooves, six tenths of the stile deep; it keeps clear of the grooves and of the frame’s outer edge. A muntin’s is as deep as the grooves.`,
+    mark: say`All stiles beside each other, all rails beside each other, from the show faces; grooves and mortises with one cutter and one fence.`,
+    order: [
+      say`Plough the grooves, then mortise in line with them.`,
+      say`Saw the tenons; pare them to their mortises.`,
+      say`Put it together dry with its panels: they must move by hand.`,
+    ],
+    caution: say`Finish the panels before they go in. No glue in the grooves: what runs out of a mortise is wiped off.`,
+  },
   hinged: {
     name: 'Hinged',
     rule: say`Two hinges up to ${mm(900)}, three on a longer lid; a sixth of the length from each end, their knuckles in one line.`,

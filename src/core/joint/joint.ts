@@ -129,6 +129,7 @@ export type JointKind =
   | 'sliding-dovetail'
   | 'back-rabbet'
   | 'glued-edge'
+  | 'frame-tenon'
   | 'hinged'
   /** The seat of a fastener of the top. */
   | 'hold';

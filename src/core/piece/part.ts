@@ -19,6 +19,7 @@ const PANELS: ReadonlySet<PartKind> = new Set([
   'case-shelf',
   'back-panel',
   'lid',
+  'panel',
 ]);
 
 export type PartKind =
@@ -64,7 +65,12 @@ export type PartKind =
   | 'scribe'
   | 'lid'
   | 'cleat'
-  | 'wall-rail';
+  | 'wall-rail'
+  /** Of a frame with panels. */
+  | 'stile'
+  | 'rail'
+  | 'muntin'
+  | 'panel';
 
 /** What is bought in and not made of the job's wood. */
 export type Material = 'steel' | 'glass' | 'resin' | 'sheet';

@@ -1,224 +1,289 @@
-import type { JointKind } from '../joint/joint';
 import { madeParts } from '../piece/material';
 import { isPanel, type Part } from '../piece/part';
+import { CORNERS } from './case-corners';
 import { finishing } from './finishing';
 import { milling } from './milling';
 import type { Operation, PlanGiven } from './operation';
 
-/** How the corners of a case are made, and of a chest; hours for each of them (common practice). */
-const CORNERS: Partial<Record<JointKind, { ofCase: string; ofChest: string; hours: number; caution: string }>> = {
-  'case-dovetails': {
-    ofCase: 'Cut the tails of both sides, mark top and bottom from them, cut the pins',
-    ofChest: 'Cut the tails of both ends, mark front and back wall from them, cut the pins',
-    hours: 0.9,
-    caution: 'Number the corners. Chop from both faces; hold the work, never steady it with a hand before the edge.',
-  },
-  'half-blind-dovetails': {
-    ofCase: 'Cut the tails of both sides, mark the sockets of top and bottom from them, chop them against the lap',
-    ofChest: 'Cut the tails of both ends, mark the sockets of the walls from them, chop them against the lap',
-    hours: 1.3,
-    caution: 'Number the corners. Pare the last shavings before the lap.',
-  },
-  'box-joint': {
-    ofCase: 'Cut the fingers of all corners with one setting of the jig',
-    ofChest: 'Cut the fingers of all corners with one setting of the jig',
-    hours: 0.4,
-    caution: 'Try the jig in scrap. Back the work up; hands clear of the cutter’s side.',
-  },
-  'mitre-spline': {
-    ofCase: 'Saw the mitres and the grooves for their splines; splines with their grain across',
-    ofChest: 'Saw the mitres and the grooves for their splines; splines with their grain across',
-    hours: 0.6,
-    caution: 'Blade at 45°, tried in scrap: an error is doubled at every corner.',
-  },
-  'case-dowels': {
-    ofCase: 'Bore ends and faces for the dowels with one jig',
-    ofChest: 'Bore ends and faces for the dowels with one jig',
-    hours: 0.4,
-    caution: 'A stop on the bit: it must not come through the outer face.',
-  },
-  'case-loose-tenons': {
-    ofCase: 'Mortise ends and faces for the loose tenons from the front edges',
-    ofChest: 'Mortise ends and faces for the loose tenons from the upper edges',
-    hours: 0.5,
-    caution: 'Clamp the work; both hands on the machine.',
-  },
-  'case-screws': {
-    ofCase: 'Bore for plugs and screws with the case clamped together dry',
-    ofChest: 'Bore for plugs and screws with the walls clamped together dry',
-    hours: 0.3,
-    caution: 'Bore for every screw; end grain splits.',
-  },
-};
+/** What is done to a case, without what comes before it. */
+type Step = Pick<Operation, 'id' | 'name' | 'work' | 'wait' | 'caution' | 'parts'>;
+
+/** A case as its work is planned. */
+interface CaseWork extends PlanGiven {
+  chest: boolean;
+  ids: (...kinds: Part['kind'][]) => string[];
+  panels: readonly string[];
+  shell: readonly string[];
+  within: readonly string[];
+}
 
 /**
  * The order of work for a case: panels, joints, inside finished before it is glued, carcass, back, finish (common practice).
  * Hours by the number of panels and joints; adjust to the shop.
  */
-export function planCase({ document, piece, glueUps, glue, boards, resaw }: PlanGiven): Operation[] {
+export function planCase(given: PlanGiven): Operation[] {
+  const { document, piece, boards, resaw } = given;
   const made = madeParts(piece);
   const all = made.map(({ id }) => id);
   const ids = (...kinds: Part['kind'][]) => made.filter(({ kind }) => kinds.includes(kind)).map(({ id }) => id);
-  const panels = made.filter(({ kind }) => isPanel(kind)).map(({ id }) => id);
-  const shell = ids('side', 'case-top', 'case-bottom');
-  const within = ids('upright', 'case-shelf');
-  const back = piece.parts.filter(({ id }) => id === 'back' || id.startsWith('back-')).map(({ id }) => id);
-  const plinth = ids('plinth');
-  const area = made.reduce((sum, { size }) => sum + (2 * size.length * size.width) / 1e6, 0);
-  const operations = milling({ boards, resaw, parts: all });
-  let before = ['final-mill'];
-  const then = (id: string, name: string, work: number, wait: number, caution: string, parts: readonly string[]) => {
-    operations.push({ id, name, group: 'Case', work, wait, after: before, caution, parts });
-    before = [id];
+  const work: CaseWork = {
+    ...given,
+    chest: piece.build === 'case' && piece.opens === 'above',
+    ids,
+    panels: made.filter(({ kind }) => isPanel(kind)).map(({ id }) => id),
+    shell: ids('side', 'case-top', 'case-bottom'),
+    within: ids('upright', 'case-shelf'),
   };
-  const stages = glueUps.reduce((sum, own) => sum + own.stages.length, 0);
-  if (stages > 0)
-    then(
-      'glue-panels',
-      `Joint and glue the panels, ${stages} stages`,
-      0.4 * stages,
-      glue.levelAfter,
-      glue.caution,
-      panels,
-    );
-  then(
-    'panels-flat',
-    'Plane the panels level and to thickness, cut them square and to length; sides and shelves in pairs',
-    0.3 * panels.length,
-    0,
-    'Front edges together, one stop for both sides. Support long panels beyond the saw.',
-    panels,
+  const operations = milling({ boards, resaw, parts: all });
+  const put = (group: Operation['group'], steps: readonly Step[], first: readonly string[]): readonly string[] =>
+    steps.reduce<readonly string[]>((after, step) => {
+      operations.push({ ...step, group, after });
+      return [step.id];
+    }, first);
+  const stood = put(
+    'Case',
+    [...panelSteps(work), ...jointSteps(work), ...frameSteps(work), ...carcassSteps(work), ...standSteps(work)],
+    ['final-mill'],
   );
-  const chest = piece.build === 'case' && piece.opens === 'above';
+  const area = made.reduce((sum, { size }) => sum + (2 * size.length * size.width) / 1e6, 0);
+  const finished = finishing({ document, piece, area, sanded: { name: 'the case', parts: all } }, stood);
+  operations.push(...finished.operations);
+  const closed = put('Case', closingSteps(work), finished.before);
+  put('Delivery', [checkedOver(all)], closed);
+  return operations;
+}
+
+function panelSteps({ glueUps, glue, panels }: CaseWork): Step[] {
+  const stages = glueUps.reduce((sum, own) => sum + own.stages.length, 0);
+  return [
+    ...(stages > 0
+      ? [
+          {
+            id: 'glue-panels',
+            name: `Joint and glue the panels, ${stages} stages`,
+            work: 0.4 * stages,
+            wait: glue.levelAfter,
+            caution: glue.caution,
+            parts: panels,
+          },
+        ]
+      : []),
+    {
+      id: 'panels-flat',
+      name: 'Plane the panels level and to thickness, cut them square and to length; sides and shelves in pairs',
+      work: 0.3 * panels.length,
+      wait: 0,
+      caution: 'Front edges together, one stop for both sides. Support long panels beyond the saw.',
+      parts: panels,
+    },
+  ];
+}
+
+/** Corners, housings and rabbets, bores for pins. */
+function jointSteps({ piece, chest, shell, within }: CaseWork): Step[] {
+  const steps: Step[] = [];
   for (const [kind, corner] of Object.entries(CORNERS)) {
-    const count = piece.joints.filter((joint) => joint.kind === kind).length;
+    const count = piece.joints.filter((joint) => joint.kind === kind && shell.includes(joint.from)).length;
     if (count > 0)
-      then('corners', chest ? corner.ofChest : corner.ofCase, count * corner.hours, 0, corner.caution, shell);
+      steps.push({
+        id: 'corners',
+        name: chest ? corner.ofChest : corner.ofCase,
+        work: count * corner.hours,
+        wait: 0,
+        caution: corner.caution,
+        parts: shell,
+      });
   }
+  const held = piece.joints.filter(({ kind, from }) => kind in CORNERS && within.includes(from));
+  if (held.length > 0)
+    steps.push({
+      id: 'ends',
+      name: 'Mortise or bore the ends of shelves and uprights, and the boards that take them, from one stick',
+      work: 0.25 * held.length,
+      wait: 0,
+      caution: 'Front edges together. A stop on the cutter: it must not come through.',
+      parts: [...shell, ...within],
+    });
   const housed = piece.joints.filter(({ kind }) => kind === 'housing' || kind === 'sliding-dovetail');
   const rabbeted = piece.joints.filter(({ kind }) => kind === 'rabbet' || kind === 'back-rabbet');
   if (housed.length + rabbeted.length > 0)
-    then(
-      'housings',
-      `Cut ${[housed.length > 0 ? 'the housings, marked beside each other from one stick' : '', rabbeted.length > 0 ? 'the rabbets' : ''].filter(Boolean).join('; ')}`,
-      0.25 * housed.length + 0.15 * rabbeted.length,
-      0,
-      'A guide clamped at both ends; stops where the housing ends. The cutter takes no more than its own diameter at once.',
-      [...shell, ...within],
-    );
-  if (piece.build === 'case' && piece.pinRows.length > 0)
-    then(
-      'pins',
-      'Bore the rows for shelf pins from one template, its end on the same end of every board',
-      0.2 * piece.pinRows.length,
-      0,
-      'A stop on the bit. Mark the template’s upper end and its face: turned round, shelves lie askew.',
-      [...new Set(piece.pinRows.map(({ wall }) => wall))].filter((id) => all.includes(id)),
-    );
-  const lips = ids('lip');
-  if (lips.length > 0)
-    then(
-      'lips',
-      'Glue the lips under the front edges of the shelves',
-      0.3 * lips.length,
-      glue.clampFor / 60,
-      `Cauls along the lip; cut to the clear length last. ${glue.caution}`,
-      [...lips, ...ids('case-shelf')],
-    );
-  then(
-    'dry-fit',
-    'Put the carcass together dry; check its diagonals, fit every shelf to its housing',
-    0.3 * (shell.length + within.length),
-    0,
-    'A joint that wants a hammer dry will not close wet.',
-    [...shell, ...within],
-  );
-  then(
-    'finish-inside',
-    'Sand what cannot be reached later, and give the inside its first coat, joints masked',
-    0.25 * panels.length,
-    0,
-    'Dust mask and extraction; fresh air while it dries.',
-    panels,
-  );
-  then(
-    'glue-case',
-    chest
-      ? 'Glue the walls round the corners, dividers with them'
-      : 'Glue the carcass: shelves and uprights into one side, the other side on, top and bottom',
-    1 + 0.1 * within.length,
-    glue.levelAfter,
-    `Rehearse it dry with every clamp in its place. Two people. Measure both diagonals before the glue grips. ${glue.caution}`,
-    [...shell, ...within],
-  );
-  if (plinth.length > 0)
-    then(
-      'plinth',
-      'Glue and screw the plinth; screw the case to it, fast in front and in slots behind',
-      1.2,
-      glue.clampFor / 60,
-      'The slots run from front to back, their screws in the middle and snug, not tight.',
-      plinth,
-    );
-  const feet = ids('foot');
-  if (feet.length > 0)
-    then('feet', 'Make the feet and screw each under its corner', 0.8, 0, 'Bore for every screw.', feet);
-  const cleats = ids('cleat');
-  if (cleats.length > 0)
-    then(
-      'cleats',
-      'Screw the cleats on, fast in front and in slots behind',
-      0.15 * cleats.length,
-      0,
-      'The slots run from front to back, their screws in the middle and snug, not tight.',
-      cleats,
-    );
-  const rail = ids('wall-rail');
-  if (rail.length > 0)
-    then('rail', 'Fit the rail under the top and screw it to both sides', 0.5, 0, 'It carries all of it.', rail);
-  const fitted = before;
-  const finished = finishing({ document, piece, area, sanded: { name: 'the case', parts: all } }, fitted);
-  operations.push(...finished.operations);
-  before = finished.before;
-  if (back.length > 0)
-    then(
-      'back',
-      chest ? 'Screw the bottom into its rabbets' : 'Screw the back into its rabbets',
-      0.5,
-      0,
-      'Solid boards each in their middle alone; nothing is glued but a sheet. Bore for every screw.',
-      back,
-    );
-  const lid = ids('lid');
-  if (lid.length > 0)
-    then(
-      'lid',
-      'Screw the battens under the lid, fast in their middle; hang it on its hinges, fit the stay',
-      1.5,
-      0,
-      'Hold the lid while its stay is set; what it holds is written on it by its maker.',
-      [...lid, ...ids('batten')],
-    );
-  const scribes = ids('scribe');
-  if (scribes.length > 0)
-    then(
-      'scribe',
-      'Level the plinth on the floor, stand the case on it, plane the scribe strips to the walls',
-      2,
-      0,
-      'Two people to stand it up. Find pipes and cables before anything is screwed to the wall.',
-      scribes,
-    );
-  operations.push({
-    id: 'check-over',
-    name: 'Look it over, put the loose shelves on their pins, wrap it; fix it to the wall where it will stand',
-    group: 'Delivery',
-    work: 0.8,
-    wait: 0,
-    after: before,
-    caution:
-      'Carry it upright by its bottom, two people. What is taller than it is deep is fixed to the wall, by who knows the wall.',
-    parts: all,
-  });
-  return operations;
+    steps.push({
+      id: 'housings',
+      name: `Cut ${[housed.length > 0 ? 'the housings, marked beside each other from one stick' : '', rabbeted.length > 0 ? 'the rabbets' : ''].filter(Boolean).join('; ')}`,
+      work: 0.25 * housed.length + 0.15 * rabbeted.length,
+      wait: 0,
+      caution:
+        'A guide clamped at both ends; stops where the housing ends. The cutter takes no more than its own diameter at once.',
+      parts: [...shell, ...within],
+    });
+  if (piece.build === 'case' && piece.pinRows.length > 0) {
+    const bored = new Set(piece.pinRows.map(({ wall }) => wall));
+    steps.push({
+      id: 'pins',
+      name: 'Bore the rows for shelf pins from one template, its end on the same end of every board',
+      work: 0.2 * piece.pinRows.length,
+      wait: 0,
+      caution: 'A stop on the bit. Mark the template’s upper end and its face: turned round, shelves lie askew.',
+      parts: [...shell, ...within].filter((id) => bored.has(id)),
+    });
+  }
+  return steps;
 }
+
+/** Frames with panels, from their grooves to the glue. */
+function frameSteps({ ids, glue }: CaseWork): Step[] {
+  const [bars, panels] = [ids('stile', 'rail', 'muntin'), ids('panel')];
+  if (bars.length === 0) return [];
+  return [
+    {
+      id: 'frame-joints',
+      name: 'Groove stiles, rails and muntins, mortise and tenon them, fit the panels dry',
+      work: 0.35 * bars.length,
+      wait: 0,
+      caution: 'One fence, show faces against it. Push blocks at the grooves; the last pass is light.',
+      parts: [...bars, ...panels],
+    },
+    {
+      id: 'panels-finished',
+      name: 'Finish the panels before they go in',
+      work: 0.25 * panels.length,
+      wait: 0,
+      caution: 'Bare wood shows when they shrink. Fresh air while it dries.',
+      parts: panels,
+    },
+    {
+      id: 'glue-frames',
+      name: 'Glue the frames round their panels, check their diagonals',
+      work: 0.5 + 0.1 * bars.length,
+      wait: glue.clampFor / 60,
+      caution: `No glue in the grooves: a panel must move by hand afterwards. ${glue.caution}`,
+      parts: bars,
+    },
+  ];
+}
+
+function carcassSteps({ ids, glue, chest, panels, shell, within }: CaseWork): Step[] {
+  const boards = [...shell, ...within];
+  const lips = ids('lip');
+  return [
+    ...(lips.length > 0
+      ? [
+          {
+            id: 'lips',
+            name: 'Glue the lips under the front edges of the shelves',
+            work: 0.3 * lips.length,
+            wait: glue.clampFor / 60,
+            caution: `Cauls along the lip; cut to the clear length last. ${glue.caution}`,
+            parts: [...lips, ...ids('case-shelf')],
+          },
+        ]
+      : []),
+    {
+      id: 'dry-fit',
+      name: 'Put the carcass together dry; check its diagonals, fit every shelf to its place',
+      work: 0.3 * boards.length,
+      wait: 0,
+      caution: 'A joint that wants a hammer dry will not close wet.',
+      parts: boards,
+    },
+    {
+      id: 'finish-inside',
+      name: 'Sand what cannot be reached later, and give the inside its first coat, joints masked',
+      work: 0.25 * panels.length,
+      wait: 0,
+      caution: 'Dust mask and extraction; fresh air while it dries.',
+      parts: panels,
+    },
+    {
+      id: 'glue-case',
+      name: chest
+        ? 'Glue the walls round the corners, dividers with them'
+        : 'Glue the carcass: shelves and uprights into one side, the other side on, top and bottom',
+      work: 1 + 0.1 * within.length,
+      wait: glue.levelAfter,
+      caution: `Rehearse it dry with every clamp in its place. Two people. Measure both diagonals before the glue grips. ${glue.caution}`,
+      parts: boards,
+    },
+  ];
+}
+
+/** What it stands on or hangs by, and what its shelves lie on. */
+function standSteps({ ids, glue }: CaseWork): Step[] {
+  const cleats = ids('cleat');
+  const steps: Step[] = [
+    {
+      id: 'plinth',
+      name: 'Glue and screw the plinth; screw the case to it, fast in front and in slots behind',
+      work: 1.2,
+      wait: glue.clampFor / 60,
+      caution: 'The slots run from front to back, their screws in the middle and snug, not tight.',
+      parts: ids('plinth'),
+    },
+    {
+      id: 'feet',
+      name: 'Make the feet and screw each under its corner',
+      work: 0.8,
+      wait: 0,
+      caution: 'Bore for every screw.',
+      parts: ids('foot'),
+    },
+    {
+      id: 'cleats',
+      name: 'Screw the cleats on, fast in front and in slots behind',
+      work: 0.15 * cleats.length,
+      wait: 0,
+      caution: 'The slots run from front to back, their screws in the middle and snug, not tight.',
+      parts: cleats,
+    },
+    {
+      id: 'rail',
+      name: 'Fit the rail under the top and screw it to both sides',
+      work: 0.5,
+      wait: 0,
+      caution: 'It carries all of it.',
+      parts: ids('wall-rail'),
+    },
+  ];
+  return steps.filter(({ parts }) => parts.length > 0);
+}
+
+/** What goes on when it is finished: its back, its lid, what is planed to the walls. */
+function closingSteps({ piece, chest, ids }: CaseWork): Step[] {
+  const steps: Step[] = [
+    {
+      id: 'back',
+      name: chest ? 'Screw the bottom into its rabbets' : 'Screw the back into its rabbets',
+      work: 0.5,
+      wait: 0,
+      caution: 'Solid boards each in their middle alone; nothing is glued but a sheet. Bore for every screw.',
+      parts: piece.parts.filter(({ id }) => id === 'back' || id.startsWith('back-')).map(({ id }) => id),
+    },
+    {
+      id: 'lid',
+      name: 'Screw the battens under the lid, fast in their middle; hang it on its hinges, fit the stay',
+      work: 1.5,
+      wait: 0,
+      caution: 'Hold the lid while its stay is set; what it holds is written on it by its maker.',
+      parts: ids('lid').flatMap((lid) => [lid, ...ids('batten')]),
+    },
+    {
+      id: 'scribe',
+      name: 'Level the plinth on the floor, stand the case on it, plane the scribe strips to the walls',
+      work: 2,
+      wait: 0,
+      caution: 'Two people to stand it up. Find pipes and cables before anything is screwed to the wall.',
+      parts: ids('scribe'),
+    },
+  ];
+  return steps.filter(({ parts }) => parts.length > 0);
+}
+
+const checkedOver = (parts: readonly string[]): Step => ({
+  id: 'check-over',
+  name: 'Look it over, put the loose shelves on their pins, wrap it; fix it to the wall where it will stand',
+  work: 0.8,
+  wait: 0,
+  caution:
+    'Carry it upright by its bottom, two people. What is taller than it is deep is fixed to the wall, by who knows the wall.',
+  parts,
+});

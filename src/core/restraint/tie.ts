@@ -20,8 +20,8 @@ export interface Tie {
   room: Partial<Readonly<Record<Axis, Room>>>;
   /** A fastener or joint that is meant to slide: its need and room stand in the ledger. */
   slides?: boolean;
-  /** Where in the decisions its room is chosen, and of which of its two ways that is. */
-  sets?: { path: string; ways: 'both' | 'plus' | 'minus' };
+  /** Where in the decisions its room is chosen, and of which of its two ways that is; and how far a tongue reaches, which is the room of the other. */
+  sets?: { path: string; ways: 'both' | 'plus' | 'minus'; cover?: string };
 }
 
 /** What even a tight joint gives before anything breaks, mm. */
@@ -39,7 +39,7 @@ const CROSS_GRAIN_STRAIN = 0.03;
  */
 const ELASTIC_STRAIN = 0.0005;
 
-const even = (room: number): Room => ({ minus: room, plus: room });
+export const even = (room: number): Room => ({ minus: room, plus: room });
 
 /**
  * What each end of a glued breadth may be off, mm: never less than its length takes up as stress. Up to the school's limit, wood and glue take up 3 % of it; beyond, the

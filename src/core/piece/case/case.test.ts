@@ -22,6 +22,11 @@ import { type Cell, divideCell, WHOLE } from './inside/cells';
 const fitted = (corner: CaseForm['carcass']['corner']): CaseForm['carcass']['corner'] =>
   'tails' in corner ? { ...corner, tails: 5 } : corner;
 
+const framedBack = (across: number, up: number): CaseForm['back'] => ({
+  kind: 'framed',
+  ...{ thickness: 18, stile: 60, rail: 60, across, up, panelThickness: 8, tongue: 16, room: 6, beside: 2 },
+});
+
 type Library = Awaited<ReturnType<typeof ManifoldModule>>;
 let library: Library;
 beforeAll(async () => {
@@ -162,7 +167,10 @@ describe('through dovetails', () => {
 
 describe.each<[string, CaseForm]>([
   ['bookcase', bookcase],
-  ['bookcase with boards behind', { ...bookcase, back: { kind: 'boards', count: 8, thickness: 12, lap: 8, gap: 2 } }],
+  [
+    'bookcase with boards behind',
+    { ...bookcase, back: { kind: 'boards', count: 8, thickness: 12, edges: 'lapped', lap: 8, gap: 2 } },
+  ],
   [
     'bookcase in dovetails, open',
     {
@@ -171,6 +179,17 @@ describe.each<[string, CaseForm]>([
       back: { kind: 'open' },
     },
   ],
+  [
+    'bookcase with tongued boards behind',
+    { ...bookcase, back: { kind: 'boards', count: 7, thickness: 15, edges: 'tongued', lap: 7, gap: 3 } },
+  ],
+  ...([bookcase, sideboard, blanketChest] as const).flatMap((form): [string, CaseForm][] => [
+    [
+      `${form === bookcase ? 'bookcase' : form === sideboard ? 'sideboard' : 'chest'} with a frame and panels behind`,
+      { ...form, back: framedBack(form === bookcase ? 2 : 4, 1) },
+    ],
+    [`the same with panels two by three`, { ...form, back: framedBack(3, 2) }],
+  ]),
   ['bookcase with lips', { ...bookcase, inside: { ...bookcase.inside, lip: { depth: 38, thickness: 20 } } }],
   ['sideboard', sideboard],
   ...(
@@ -192,6 +211,8 @@ describe.each<[string, CaseForm]>([
       ['through housings', { kind: 'housed', stop: 0 }],
       ['sliding dovetails', { kind: 'sliding-dovetails', stop: 12, slope: 6 }],
       ['cleats', { kind: 'cleats', section: 18, travel: 12 }],
+      ['dowelled shelves', { kind: 'butted', key: 'dowels' }],
+      ['shelves on loose tenons', { kind: 'butted', key: 'loose-tenons' }],
     ] as const
   ).flatMap(([name, fixing]): [string, CaseForm][] => [
     [`sideboard with ${name}`, { ...sideboard, inside: { ...sideboard.inside, fixing } }],
@@ -213,7 +234,7 @@ describe.each<[string, CaseForm]>([
     {
       ...blanketChest,
       inside: { ...blanketChest.inside, cells: divideCell([WHOLE], 'all', 'uprights', 3) },
-      back: { kind: 'boards', count: 8, thickness: 12, lap: 8, gap: 3 },
+      back: { kind: 'boards', count: 8, thickness: 12, edges: 'lapped', lap: 8, gap: 3 },
     },
   ],
   ['fitted bookcase', alcoveBookcase],

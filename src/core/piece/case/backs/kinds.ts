@@ -1,5 +1,6 @@
 /** The kinds of backs of a case: one line each. */
 export { boards } from './boards';
+export { framed } from './framed';
 export { open } from './open';
 export { panel } from './panel';
 export { sheet } from './sheet';

@@ -35,9 +35,11 @@ export const butted: CornerKind<typeof schema> = {
         into: side < 0 ? SHELL.left : SHELL.right,
         from: SHELL[end],
         key,
-        x: [side * inner, (side * width) / 2],
+        at: [side * inner, 0, end === 'top' ? over - across / 2 : under + across / 2],
+        along: [side, 0, 0],
         y: [-depth / 2, depth / 2],
-        z: end === 'top' ? [over - across, over] : [under, under + across],
+        thickness: across,
+        wall: sides,
       });
     const ends = onSides ? (['top'] as const) : (['top', 'bottom'] as const);
     return {

@@ -50,6 +50,7 @@ export function dividerBoard(
         along: way,
         y,
         thickness,
+        wall: thicknessOf(wall),
         level: !upright,
         depth: i === 0 ? start : end,
       });

@@ -18,6 +18,8 @@ export interface BoardEnd {
   /** From its front edge to its back, mm. */
   y: readonly [front: number, back: number];
   thickness: number;
+  /** Of the board that takes it, mm. */
+  wall: number;
   /** It lies level; otherwise it stands. */
   level: boolean;
   /** So far it is let in, mm. */
