@@ -1,22 +1,26 @@
-import type { TableInJob } from '../document/piece-in-job';
+import type { PieceInJob } from '../document/piece-in-job';
 import { dowelWithdrawal, lagWithdrawal, screwWithdrawal } from '../joint/hold-strength';
 import { mm, movement, say } from '../measure/quantity';
 import type { Racking, Resistance } from '../piece/piece';
 import type { Species } from '../wood/species';
-import { type Check, judge, softestOf, type TableContext, weakestOf } from './check';
+import { type CaseContext, type Check, judge, softestOf, type TableContext, weakestOf } from './check';
 import { STRESS_FACTOR } from './stiffness';
 
 /** A table that goes sideways by more than a hundredth of its height under a push is felt to be loose; common practice. */
 const SWAY = 1 / 100;
 
-const WAYS = { along: 'along the table', across: 'across the table' } as const;
+const WAYS = {
+  table: { along: 'along the table', across: 'across the table' },
+  case: { along: 'sideways', across: 'from the front' },
+} as const;
+const pushed = ({ piece }: TableContext | CaseContext, way: Racking['way']): string => WAYS[piece.build][way];
 
 /** A level push at the top: what it does to the joint that keeps the base upright, and how far the top goes. */
-export function racked(context: TableContext): Check[] {
+export function racked(context: TableContext | CaseContext): Check[] {
   return context.piece.racking.flatMap((racking) => [strength(context, racking), sway(context, racking)]);
 }
 
-function strength(context: TableContext, racking: Racking): Check {
+function strength(context: TableContext | CaseContext, racking: Racking): Check {
   return racking.resists.kind === 'bent'
     ? bent(context, racking, racking.resists)
     : drawn(context, racking, racking.resists);
@@ -26,10 +30,11 @@ const WHY = `Tables are dragged, and leaned on from the end. What is allowed is 
 const newton = (amount: number) => ({ amount, unit: 'newton' as const });
 
 function bent(
-  context: TableContext,
-  { way, joint, parts, lever, formula }: Racking,
+  context: TableContext | CaseContext,
+  racking: Racking,
   { modulus }: Extract<Resistance, { kind: 'bent' }>,
 ): Check {
+  const { way, joint, parts, lever, formula } = racking;
   const { document } = context;
   const species = weakestOf(context, parts);
   const { push } = document.form.loads;
@@ -40,7 +45,7 @@ function bent(
     id: `strength.racking-${way}`,
     step: 'joints',
     level: judge(stress, working, { sense: 'at-most', watchFrom: working * 0.8 }),
-    sentence: say`Pushed ${WAYS[way]} with ${newton(push)}, ${joint} are stressed to ${inMegapascal(stress)} of ${inMegapascal(working)}.`,
+    sentence: say`Pushed ${pushed(context, way)} with ${newton(push)}, ${joint} are stressed to ${inMegapascal(stress)} of ${inMegapascal(working)}.`,
     value: inMegapascal(stress),
     limit: inMegapascal(working),
     where: parts,
@@ -48,7 +53,7 @@ function bent(
     school: 'Loads on the edge as in tests of furniture; the limit is common practice',
     figure: {
       id: `racking-${way}`,
-      label: `Stress in ${joint}, pushed ${WAYS[way]}`,
+      label: `Stress in ${joint}, pushed ${pushed(context, way)}`,
       quantity: inMegapascal(stress),
       formula: `M ÷ W; M = ${formula}`,
       inputs: [
@@ -60,7 +65,7 @@ function bent(
       source: 'Statics of frames that rest on the floor; species table',
       limits: 'Glue line and fit as strong as the wood; the top itself and its fasteners not counted.',
     },
-    wayOut: { say: say`Make that part higher, its tenon thicker, or give it a second one`, changes: [] },
+    ...deeper(racking, stress / working, `Make that part higher, its tenon thicker, or give it a second one`),
   };
 }
 
@@ -83,10 +88,11 @@ const WITHDRAWAL = {
 
 /** Fasteners that a moment draws out of the part they stand in. */
 function drawn(
-  context: TableContext,
-  { way, joint, parts, lever, formula }: Racking,
+  context: TableContext | CaseContext,
+  racking: Racking,
   { what, reach, diameter, bite }: Extract<Resistance, { kind: 'drawn' }>,
 ): Check {
+  const { way, joint, parts, lever, formula } = racking;
   const { document } = context;
   const species = weakestOf(context, parts);
   const { push } = document.form.loads;
@@ -98,7 +104,7 @@ function drawn(
     id: `strength.racking-${way}`,
     step: 'joints',
     level: judge(pull, working, { sense: 'at-most', watchFrom: working * 0.8 }),
-    sentence: say`Pushed ${WAYS[way]} with ${newton(push)}, the outermost of ${joint} is drawn with ${newton(pull)} of ${newton(working)}.`,
+    sentence: say`Pushed ${pushed(context, way)} with ${newton(push)}, the outermost of ${joint} is drawn with ${newton(pull)} of ${newton(working)}.`,
     value: newton(pull),
     limit: newton(working),
     where: parts,
@@ -106,7 +112,7 @@ function drawn(
     school: 'Loads on the edge as in tests of furniture; the limit is common practice',
     figure: {
       id: `racking-${way}`,
-      label: `Pull on the outermost of ${joint}, pushed ${WAYS[way]}`,
+      label: `Pull on the outermost of ${joint}, pushed ${pushed(context, way)}`,
       quantity: newton(pull),
       formula: `M ÷ reach; M = ${formula}; reach = Σ d² ÷ d_max from the edge they turn about`,
       inputs: [
@@ -120,14 +126,36 @@ function drawn(
       source,
       limits: 'Glue on end grain counts for nothing; the top itself and its fasteners not counted.',
     },
-    ...waysToHold(document, pull / working),
+    ...(racking.deepens ? deeper(racking, pull / working, '') : waysToHold(document, pull / working)),
+  };
+}
+
+/**
+ * What carries the moment made so much higher that it holds, where that is one figure: its modulus goes with the square.
+ *
+ * @param over how many times more is asked than is allowed
+ */
+function deeper({ deepens }: Racking, over: number, otherwise: string): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+  if (!deepens) return { wayOut: { say: say`${otherwise}`, changes: [] } };
+  const { now, joint } = deepens;
+  const higher = Math.ceil(now * Math.sqrt(Math.max(1, over) * 1.3));
+  const changes = [{ path: deepens.height, value: higher }];
+  const tenons = [{ path: joint.path, value: joint.strongest }];
+  return {
+    wayOut: { say: say`Make the rails ${mm(higher)} high`, changes },
+    otherWaysOut: [
+      { say: say`Take mortise and tenon`, changes: tenons },
+      { say: say`Take mortise and tenon, and make the rails ${mm(higher)} high`, changes: [...tenons, ...changes] },
+      ...deepens.thicker.map((own) => ({ say: say`Make legs and rails thicker`, changes: own })),
+    ],
   };
 }
 
 /** @param over how many times more is asked than is allowed */
-function waysToHold({ form: { base } }: TableInJob, over: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
+function waysToHold({ form }: PieceInJob, over: number): Pick<Check, 'wayOut' | 'otherWaysOut'> {
   const advice = { say: say`Take larger plates, or longer inserts in a thicker top`, changes: [] };
-  if (base.kind !== 'leg-apron') return { wayOut: advice };
+  if (form.build === 'case' || form.base.kind !== 'leg-apron') return { wayOut: advice };
+  const { base } = form;
   const higher = Math.ceil(base.apron.height * Math.sqrt(Math.min(16, Math.max(1, over)) * 1.25));
   const tenons = { path: 'joints.corner', value: 'mortise-tenon' };
   const height = { path: 'form.base.apron.height', value: higher };
@@ -140,7 +168,7 @@ function waysToHold({ form: { base } }: TableInJob, over: number): Pick<Check, '
   };
 }
 
-function sway(context: TableContext, racking: Racking): Check {
+function sway(context: TableContext | CaseContext, racking: Racking): Check {
   const { document, piece } = context;
   const { way, parts } = racking;
   const { push } = document.form.loads;
@@ -151,7 +179,7 @@ function sway(context: TableContext, racking: Racking): Check {
     id: `stiffness.sway-${way}`,
     step: 'form',
     level: judge(value, limit, { sense: 'at-most' }) === 'good' ? 'good' : 'watch',
-    sentence: say`Pushed ${WAYS[way]}, the top goes ${movement(value)} sideways; a hundredth of its height is ${movement(limit)}.`,
+    sentence: say`Pushed ${pushed(context, way)}, the top goes ${movement(value)} sideways; a hundredth of its height is ${movement(limit)}.`,
     value: movement(value),
     limit: movement(limit),
     where: parts,
@@ -159,7 +187,7 @@ function sway(context: TableContext, racking: Racking): Check {
     school: 'A hundredth of the height, common practice',
     figure: {
       id: `sway-${way}`,
-      label: `Sway, pushed ${WAYS[way]}`,
+      label: `Sway, pushed ${pushed(context, way)}`,
       quantity: movement(value),
       formula: 'bending of the uprights and of what holds them upright, joints stiff, feet resting on the floor',
       inputs: [

@@ -70,6 +70,7 @@ const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   caseCarried,
   shelvesOfCase,
   rackingOfCase,
+  racked,
   tippingOfCase,
   slotsOfCase,
   gapsOfBack,

@@ -1,7 +1,7 @@
 import type { Joint } from '../joint/joint';
 import { mm, percent, say } from '../measure/quantity';
+import { taperOutline } from '../piece/legs/taper';
 import { findPart, type Piece } from '../piece/piece';
-import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import { gapBetween, reach } from '../solid/convex';
 import { distance } from '../solid/distance';
 import { fibresThrough } from '../solid/profile';

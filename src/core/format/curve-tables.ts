@@ -1,6 +1,6 @@
+import { taperOutline } from '../piece/legs/taper';
 import type { Part } from '../piece/part';
 import type { Piece, TablePiece } from '../piece/piece';
-import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import { boundsOfFlat, type Outline, radiusOf } from '../solid/outline';
 import { plainName } from './full-size-drawing';
 

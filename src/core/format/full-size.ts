@@ -1,9 +1,9 @@
 import { drawJoint, jointFamilies } from '../drawing/joint-drawing';
 import { formatLength, type LengthStyle } from '../measure/length';
+import { taperOutline } from '../piece/legs/taper';
 import { isMade } from '../piece/material';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
-import { taperOutline } from '../piece/table/bases/leg-apron/taper';
 import { inPart } from '../solid/frame';
 import { boundsOfFlat, type Flat, hullOf, type Outline, polygonOf } from '../solid/outline';
 

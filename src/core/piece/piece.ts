@@ -78,6 +78,8 @@ export interface CasePiece extends AnyPiece {
   spans: readonly ShelfSpan[];
   /** The alcove round it, seen from the front: its walls and floor as lines, and what must be kept clear. x and z, mm. */
   around: { walls: readonly Flat[]; clear: readonly (readonly Flat[])[] } | null;
+  /** Legs that it stands on, pushed level at its upper edge. */
+  racking: readonly Racking[];
   /** It hangs on a wall. */
   hung: boolean;
   /** Ids of the parts that it stands on and that come off it. */

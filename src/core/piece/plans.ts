@@ -131,6 +131,13 @@ export interface Racking {
   modulus?: number;
   /** How the lever was found. */
   formula: string;
+  /** Where in the decisions the height is that carries the moment, and how much it is, mm; what joint holds most; what else makes it stronger. */
+  deepens?: {
+    height: string;
+    now: number;
+    joint: { path: string; strongest: string };
+    thicker: readonly (readonly { path: string; value: unknown }[])[];
+  };
 }
 
 /** What a weight on the edge of the top does to a joint right under it. */

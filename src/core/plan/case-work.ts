@@ -228,6 +228,14 @@ function standSteps({ ids, glue }: CaseWork): Step[] {
       parts: ids('foot'),
     },
     {
+      id: 'frame',
+      name: 'Mortise the legs, tenon the rails, glue the frame two legs at a time; screw the case to it, fast in front and in slots behind',
+      work: 0.5 + 0.6 * ids('leg', 'apron', 'stretcher').length,
+      wait: glue.clampFor / 60,
+      caution: `Measure the diagonals above and at the feet, sight across both fronts. ${glue.caution}`,
+      parts: ids('leg', 'apron', 'stretcher'),
+    },
+    {
       id: 'cleats',
       name: 'Screw the cleats on, fast in front and in slots behind',
       work: 0.15 * cleats.length,

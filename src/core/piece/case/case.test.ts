@@ -229,6 +229,26 @@ describe.each<[string, CaseForm]>([
     },
   ],
   ['chest', blanketChest],
+  ...([bookcase, sideboard, blanketChest] as const).flatMap((form, i): [string, CaseForm][] =>
+    (['mortise-tenon', 'dowels'] as const).map((corner) => [
+      `${['bookcase', 'sideboard', 'chest'][i]} on legs, ${corner}`,
+      {
+        ...form,
+        stand: {
+          kind: 'leg-frame',
+          ...{
+            height: 240,
+            section: 45,
+            foot: corner === 'dowels' ? 30 : 45,
+            rail: { height: 60, thickness: 20, reveal: 4 },
+            corner,
+          },
+          stretchers: corner === 'dowels' ? null : { height: 40, thickness: 20, at: 80 },
+          ...{ setBack: 10, travel: 10 },
+        },
+      },
+    ]),
+  ),
   [
     'chest with dividers of boards below',
     {

@@ -85,6 +85,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     around: fit && aroundOf(form, fit),
     stand: stand.hung ? [] : stand.drafts.map(({ id }) => id),
     hung: stand.hung ?? false,
+    racking: stand.racking ?? [],
     spaces: body.spaces.map(({ cell: { id, of }, space: { left, right, low, high }, divided }) => {
       // Laid back, what was its height runs from its front to its back.
       const by = opensAbove ? depth / 2 : 0;

@@ -3,6 +3,7 @@ import type { FormField } from '../../decision/form-field';
 import type { Cut, Joint } from '../../joint/joint';
 import type { Flat } from '../../solid/outline';
 import type { Draft, Fitting } from '../part';
+import type { Racking } from '../plans';
 import type { Unbuildable } from '../unbuildable';
 
 export type KindSchema = v.ObjectSchema<
@@ -64,6 +65,8 @@ export interface StandPlan extends ShellPlan {
   sidesDown: boolean;
   /** It hangs on a wall: nothing of it is on the floor. */
   hung?: true;
+  /** Its corners when it is pushed level at the case's upper edge. */
+  racking?: readonly Racking[];
   /** Outer corners of what is on the floor. */
   feet: readonly Flat[];
   fittings: readonly Fitting[];

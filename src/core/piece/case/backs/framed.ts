@@ -54,7 +54,7 @@ export const framed: BackKind<typeof schema> = {
         },
       ];
       return backJoint({
-        ...{ ...tie, into, from, removed: [cuts[at]] },
+        ...{ ...tie, into, from, removed: [cuts[at]], passes: Object.values(plan.stiles) },
         ties: at === 'top' ? slotted : [fixed(between)],
       });
     });

@@ -50,7 +50,9 @@ export function rabbetsRound(place: BackPlace): Record<keyof typeof SHELL, Cut> 
 }
 
 /** A joint of the back with one of the boards round it. */
-export const backJoint = (given: Pick<Joint, 'id' | 'name' | 'into' | 'from' | 'removed' | 'ties'>): Joint => ({
+export const backJoint = (
+  given: Pick<Joint, 'id' | 'name' | 'into' | 'from' | 'removed' | 'ties' | 'passes'>,
+): Joint => ({
   ...given,
   kind: 'back-rabbet',
   added: [],

@@ -1,18 +1,6 @@
 import * as v from 'valibot';
 import { amount, length, whole } from '../../../../decision/fields';
-
-export const TaperSchema = v.variant('kind', [
-  v.object({ kind: v.literal('straight') }),
-  /** From just below the apron to `foot` at the floor. */
-  v.object({
-    kind: v.literal('tapered'),
-    foot: length(10, 250),
-    /** The two that look inward, or all four. */
-    faces: v.optional(v.picklist(['inside', 'all']), 'inside'),
-    /** Curved: how far its middle lies behind the straight line; below 0 it is bellied. */
-    hollow: v.optional(length(-60, 60), 0),
-  }),
-]);
+import { StretchersSchema, TaperSchema } from '../../../legs/decisions';
 
 /** How the blank of a leg comes about. */
 export const LegMakingSchema = v.variant('kind', [
@@ -50,31 +38,7 @@ export const schema = v.object({
   /** Across the corners inside, screwed to both aprons and the leg. */
   cornerBlocks: v.optional(v.boolean(), false),
   /** Low between the legs: at both ends, and with one from end to end in the middle. */
-  stretchers: v.optional(
-    v.variant('kind', [
-      v.object({ kind: v.literal('none') }),
-      v.object({
-        kind: v.literal('h'),
-        height: length(20, 150),
-        thickness: length(12, 80),
-        /** Floor to their middle. */
-        at: length(40, 900),
-      }),
-      /** At both ends, and boards along the table on them. */
-      v.object({
-        kind: v.literal('shelf'),
-        height: length(20, 150),
-        thickness: length(12, 80),
-        at: length(40, 900),
-        boards: whole(1, 12),
-        boardThickness: length(8, 60),
-        gap: length(0, 40),
-        /** What is to lie on it, N: a design load. */
-        load: amount(0, 3000, 'N'),
-      }),
-    ]),
-    { kind: 'none' },
-  ),
+  stretchers: v.optional(StretchersSchema, { kind: 'none' }),
 });
 
 export type LegApron = v.InferOutput<typeof schema>;

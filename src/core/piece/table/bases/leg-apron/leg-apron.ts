@@ -1,12 +1,17 @@
 import type { Joints } from '../../../../decision/joints';
 import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, legCorner } from '../../../../joint/leg-corner';
+import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from '../../../legs/corner-holds';
+import { LEGS, LONG, SHORT } from '../../../legs/four-legs';
+import { legRacking } from '../../../legs/leg-racking';
+import { squareLegs } from '../../../legs/square-legs';
+import { legStretchers } from '../../../legs/stretchers';
+import { legCompliance } from '../../../legs/taper';
 import { type Draft, type Part, shoulderLengthOf } from '../../../part';
 import type { BasePlan, BendingPart, BuildDecisions, Leaned, Racking, Rest, TopSize } from '../../../plans';
 import { LEG_IDS, LONG_APRON_IDS, measured, SHORT_APRON_IDS, settleLegApron } from '../../../settle-locks';
 import type { BaseKind } from '../../kind';
 import { LARGE_TABLE } from '../../round-figure';
 import { cornerBlocks } from './corner-blocks';
-import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from './corner-holds';
 import { crossRails, railJoints } from './cross-rails';
 import type { LegApron } from './decisions';
 import { schema } from './decisions';
@@ -14,9 +19,6 @@ import { LEG_APRON_FIELDS } from './fields';
 import { midLegs } from './mid-legs';
 import { hollowFrom, legApronProblems } from './problems';
 import { splayedLegs } from './splayed-legs';
-import { squareLegs } from './square-legs';
-import { legStretchers } from './stretchers';
-import { legCompliance } from './taper';
 
 /** Below the apron before a taper begins, mm; common practice. */
 const BEFORE_TAPER = 15;
@@ -117,11 +119,18 @@ function legsAndAprons(drawn: LegApron, decisions: BuildDecisions, top: TopSize)
   const sizes = sizesOf(drawn, decisions, top);
   const { form, settled, choice, splayed, corner, base, underside, taper, inside } = sizes;
   const { leg, apron } = settled;
-  const places = { form, base, underside, apron, taper, legs: CORNERS, long: LONG, short: SHORT };
+  const places = { form, base, underside, apron, taper, legs: LEGS, long: LONG, short: SHORT };
   const { legs, aprons, ...framed } =
     splayed && isInserted(corner)
       ? splayedLegs({ ...places, section: leg.section, corner, angled: joints.angled })
-      : squareLegs({ ...places, leg, corner, choice, hollowFrom });
+      : squareLegs({
+          ...places,
+          apron: { ...form.apron, height: apron.height, thickness: apron.thickness },
+          leg,
+          corner,
+          choice,
+          hollowFrom,
+        });
   const [front, ends] = [aprons.slice(0, LONG.length), aprons.slice(LONG.length)];
   const middle = midLegs({
     form: splayed ? { ...form, midLegs: 0 } : form,
@@ -144,7 +153,14 @@ function legsAndAprons(drawn: LegApron, decisions: BuildDecisions, top: TopSize)
     mids: middle.drafts,
     joint: form.railJoint,
   });
-  const low = splayed ? NO_STRETCHERS : legStretchers(form, base, leg, legs);
+  const low = splayed
+    ? NO_STRETCHERS
+    : legStretchers(
+        { stretchers: form.stretchers, apronHeight: form.apron.height, path: 'form.base.stretchers' },
+        base,
+        leg,
+        legs,
+      );
   const taken = corner.kind === 'pocket-screws' ? corner.screw.places : [];
   const blocks = form.cornerBlocks && !splayed ? cornerBlocks({ legs, long: front, short: ends, taken }) : NO_BLOCKS;
   const apronSpan = spansOf(sizes, aprons);
@@ -170,7 +186,7 @@ function legsAndAprons(drawn: LegApron, decisions: BuildDecisions, top: TopSize)
     },
     bending: [longApron(sizes, apronSpan.long)],
     leaned: [leanedCorner(sizes)],
-    racking: racking({ section: leg.section, length: underside, taper }, apron, apronSpan, corner),
+    racking: legRacking({ section: leg.section, length: underside, taper }, apron, apronSpan, corner),
     corner,
     fittings: [...cornerFittings(corner, choice, leg.section), ...blocks.fittings],
     problems: [
@@ -256,50 +272,6 @@ function leanedCorner({ form, settled: { apron }, corner, underside }: Sizes): L
     formula: 'load · how far the foot stands outside the joint, all on one leg',
   };
 }
-
-/**
- * Two frames either way, each two legs and an apron, resting on the floor: of a push F each leg takes a quarter, so that at
- * its apron stands F/4 · h. Sway of such a frame: F/4E · (∫ s²/I_leg ds + h²L/6I_apron), with the leg's section where it is.
- */
-function racking(
-  leg: { section: number; length: number; taper: NonNullable<Part['taper']> | null },
-  apron: { height: number; thickness: number },
-  shoulder: { long: number; short: number },
-  corner: CornerJoint,
-): Racking[] {
-  const height = leg.length - apron.height / 2;
-  const resists = cornerResists(corner, apron.height);
-  const ofApron = (apron.thickness * apron.height ** 3) / 12;
-  const bends = legCompliance(leg.section, leg.taper, height);
-  const ways = [
-    ['along', shoulder.long, ['apron-front', 'apron-back']],
-    ['across', shoulder.short, ['apron-left', 'apron-right']],
-  ] as const;
-  return ways.map(([way, span, parts]) => ({
-    way,
-    joint: `the aprons’ ${CORNER_KINDS[corner.kind].many}`,
-    parts,
-    lever: height / 4,
-    resists,
-    sway: (bends + (height ** 2 * (span + leg.section)) / (6 * ofApron)) / 4,
-    formula: 'push ÷ 4 legs · height of the apron’s middle',
-  }));
-}
-
-const CORNERS = [
-  { id: 'leg-front-left', name: 'Leg, front left', sx: -1, sy: -1 },
-  { id: 'leg-front-right', name: 'Leg, front right', sx: 1, sy: -1 },
-  { id: 'leg-back-left', name: 'Leg, back left', sx: -1, sy: 1 },
-  { id: 'leg-back-right', name: 'Leg, back right', sx: 1, sy: 1 },
-] as const;
-const LONG = [
-  { id: 'apron-front', name: 'Apron, front', side: -1 },
-  { id: 'apron-back', name: 'Apron, back', side: 1 },
-] as const;
-const SHORT = [
-  { id: 'apron-left', name: 'Apron, left', side: -1 },
-  { id: 'apron-right', name: 'Apron, right', side: 1 },
-] as const;
 
 const APRON_IDS = ['apron-front', 'apron-back', 'apron-left', 'apron-right'];
 

@@ -3,9 +3,9 @@ import { glued } from '../../../../restraint/tie';
 import { box } from '../../../../solid/convex';
 import { squareFrame } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
+import { taperedLeg } from '../../../legs/taper';
 import type { Draft, Part } from '../../../part';
 import type { LegApron } from './decisions';
-import { taperedLeg } from './taper';
 
 /**
  * Pairs of legs between the corners of a long table or bench: the aprons run through, and each leg is lapped behind its

@@ -1,10 +1,10 @@
 import type { Joints } from '../../../../decision/joints';
 import { type CornerJoint, LEAST_BACK_WALL } from '../../../../joint/leg-corner';
+import { mostBelly } from '../../../legs/taper';
 import type { BuildDecisions } from '../../../plans';
 import type { settleLegApron } from '../../../settle-locks';
 import { atFigure, type Unbuildable } from '../../../unbuildable';
 import type { LegApron } from './decisions';
-import { mostBelly } from './taper';
 
 /** What a curved leg keeps in its middle at the least, mm; common practice. */
 const LEAST_WAIST = 14;

@@ -6,10 +6,10 @@ import { clipAll, type Plane, planeThrough, reach } from '../../../../solid/conv
 import { type Frame, inPart, inPiece, leaningFrame, planeInPart, squareFrame } from '../../../../solid/frame';
 import type { Flat } from '../../../../solid/outline';
 import { dot, plus, times, type Vec } from '../../../../solid/vector';
+import { taperedLeg } from '../../../legs/taper';
 import { blockOf, type Draft, footOf, forJoint, type Part } from '../../../part';
 import { endCut } from '../end-cuts';
 import type { LegApron } from './decisions';
-import { taperedLeg } from './taper';
 
 const UP: Vec = [0, 0, 1];
 const tan = (degrees: number) => Math.tan((degrees * Math.PI) / 180);

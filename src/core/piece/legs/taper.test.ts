@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
-import { change, level } from '../../../../../../tests/fixtures/demo';
-import { drawView } from '../../../../drawing/drawing';
-import { curveTables } from '../../../../format/curve-tables';
-import { fullSizeDrawings } from '../../../../format/full-size';
-import { volumeOf } from '../../../../solid/convex';
-import { insideBy, polygonOf } from '../../../../solid/outline';
-import { findPart } from '../../../piece';
+import { baseOf, CONSTRUCTIONS, derived } from '../../../../tests/fixtures/constructions';
+import { change, level } from '../../../../tests/fixtures/demo';
+import { drawView } from '../../drawing/drawing';
+import { curveTables } from '../../format/curve-tables';
+import { fullSizeDrawings } from '../../format/full-size';
+import { volumeOf } from '../../solid/convex';
+import { insideBy, polygonOf } from '../../solid/outline';
+import { findPart } from '../piece';
 import { taperAt, taperedLeg, taperOutline } from './taper';
 
 const named = (words: string) => CONSTRUCTIONS.find((c) => c.name.includes(words))!.document;

@@ -1,11 +1,11 @@
-import type { Joint } from '../../../../joint/joint';
-import { slantedTenon, tenonJoint } from '../../../../joint/tenon';
-import { clipAll, planeThrough, reach } from '../../../../solid/convex';
-import { inPart, planeInPart, squareFrame } from '../../../../solid/frame';
-import { times, type Vec } from '../../../../solid/vector';
-import { blockOf, type Draft, forJoint } from '../../../part';
-import type { Unbuildable } from '../../../unbuildable';
-import type { LegApron } from './decisions';
+import type { Joint } from '../../joint/joint';
+import { slantedTenon, tenonJoint } from '../../joint/tenon';
+import { clipAll, planeThrough, reach } from '../../solid/convex';
+import { inPart, planeInPart, squareFrame } from '../../solid/frame';
+import { times, type Vec } from '../../solid/vector';
+import { blockOf, type Draft, forJoint } from '../part';
+import type { Unbuildable } from '../unbuildable';
+import type { Stretchers } from './decisions';
 import { lowShelf, shelfBoardWidth } from './low-shelf';
 import { taperAt } from './taper';
 
@@ -13,12 +13,19 @@ import { taperAt } from './taper';
 const STRETCHER_SET = 6;
 const degreesOf = (slope: number) => (Math.atan(slope) * 180) / Math.PI;
 
+/** What is low between legs, under aprons so high, and where in the decisions it is. mm */
+export interface Stretched {
+  stretchers: Stretchers;
+  apronHeight: number;
+  path: string;
+}
+
 /**
  * Low stretchers: one at each end between two legs, and one in the middle from end to end, or a shelf on both. Where a leg tapers its inside
  * face leans, so that the shoulders are cut to it.
  */
 export function legStretchers(
-  form: LegApron,
+  form: Stretched,
   base: { length: number; width: number },
   leg: { section: number; length: number },
   legs: readonly Draft[],
@@ -100,7 +107,7 @@ export function legStretchers(
     return {
       drafts: [...drafts, ...shelf.drafts],
       joints: [...joints, ...shelf.joints],
-      problems: [...outOfReach(form, leg), ...shelfProblems(own, 2 * inner)],
+      problems: [...outOfReach(form, leg), ...shelfProblems(own, 2 * inner, form.path)],
     };
   }
   const between = 2 * (x - thickness / 2);
@@ -135,26 +142,28 @@ export function legStretchers(
 /** A shelf whose boards are slats no wider than a hand, mm. */
 const LEAST_BOARD = 20;
 
-function shelfProblems(shelf: Parameters<typeof lowShelf>[0]['form'], between: number): Unbuildable[] {
+function shelfProblems(shelf: Parameters<typeof lowShelf>[0]['form'], between: number, path: string): Unbuildable[] {
   if (shelfBoardWidth(shelf, between) >= LEAST_BOARD) return [];
   return [
     {
       problem: 'The shelf has more boards and gaps than room for them.',
-      where: 'form.base.stretchers.boards',
+      where: `${path}.boards`,
       wayOut: 'Take fewer boards, or smaller gaps.',
     },
   ];
 }
 
-function outOfReach(form: LegApron, leg: { length: number }): Unbuildable[] {
+function outOfReach(form: Stretched, leg: { length: number }): Unbuildable[] {
   if (form.stretchers.kind === 'none') return [];
   const { at, height } = form.stretchers;
   const problems: Unbuildable[] = [];
-  if (at + height / 2 > leg.length - form.apron.height - 30 || at - height / 2 < 20) {
+  const [least, most] = [height / 2 + 20, leg.length - form.apronHeight - 30 - height / 2];
+  if (at > most || at < least) {
     problems.push({
       problem: 'The stretchers run into the aprons or the floor.',
-      where: 'form.base.stretchers.at',
+      where: `${form.path}.at`,
       wayOut: 'Put their middle between the floor and the aprons, with some room on both sides.',
+      ...(least <= most ? { mends: Math.round((least + most) / 2) } : {}),
     });
   }
   return problems;

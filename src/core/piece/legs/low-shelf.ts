@@ -1,10 +1,10 @@
-import type { Joint } from '../../../../joint/joint';
-import { fixed } from '../../../../restraint/tie';
-import { squareFrame } from '../../../../solid/frame';
-import type { Draft } from '../../../part';
-import type { LegApron } from './decisions';
+import type { Joint } from '../../joint/joint';
+import { fixed } from '../../restraint/tie';
+import { squareFrame } from '../../solid/frame';
+import type { Draft } from '../part';
+import type { Stretchers } from './decisions';
 
-type Shelf = Extract<LegApron['stretchers'], { kind: 'shelf' }>;
+type Shelf = Extract<Stretchers, { kind: 'shelf' }>;
 
 /** Free between the outer boards and the legs, mm; common practice. */
 const BESIDE_LEGS = 3;

@@ -1,17 +1,23 @@
-import type { Joints } from '../../../../decision/joints';
-import type { Joint } from '../../../../joint/joint';
-import type { CornerJoint } from '../../../../joint/leg-corner';
-import { squareFrame } from '../../../../solid/frame';
-import type { Flat } from '../../../../solid/outline';
-import { hollowedOutline } from '../../../../solid/profile';
-import type { Draft, Part } from '../../../part';
+import type { Joints } from '../../decision/joints';
+import type { Joint } from '../../joint/joint';
+import type { CornerJoint } from '../../joint/leg-corner';
+import { squareFrame } from '../../solid/frame';
+import type { Flat } from '../../solid/outline';
+import { hollowedOutline } from '../../solid/profile';
+import type { Draft, Part } from '../part';
 import { legCorners } from './corners';
-import type { LegApron } from './decisions';
-import type { SplayGiven } from './splayed-legs';
 import { taperedLeg } from './taper';
 
-export interface SquareGiven extends Pick<SplayGiven, 'base' | 'underside' | 'apron' | 'legs' | 'long' | 'short'> {
-  form: LegApron;
+export interface SquareGiven {
+  /** Over the legs' outsides. mm */
+  base: { length: number; width: number };
+  /** Floor to the upper edges of the aprons. */
+  underside: number;
+  apron: { height: number; thickness: number; reveal: number; arch: number };
+  legs: readonly { id: string; name: string; sx: 1 | -1; sy: 1 | -1 }[];
+  /** Aprons along and across, each on its side. */
+  long: readonly { id: string; name: string; side: 1 | -1 }[];
+  short: readonly { id: string; name: string; side: 1 | -1 }[];
   leg: { section: number; length: number };
   taper: Part['taper'] | null;
   corner: CornerJoint;
@@ -22,7 +28,7 @@ export interface SquareGiven extends Pick<SplayGiven, 'base' | 'underside' | 'ap
 
 /** Four upright legs between aprons, and every apron's end in its leg. */
 export function squareLegs(given: SquareGiven): { legs: Draft[]; aprons: Draft[]; joints: Joint[]; feet: Flat[] } {
-  const { form, base, leg, apron, taper, corner, underside } = given;
+  const { base, leg, apron, taper, corner, underside } = given;
   const legs = given.legs.map(
     ({ id, name, sx, sy }): Draft => ({
       id,
@@ -37,7 +43,7 @@ export function squareLegs(given: SquareGiven): { legs: Draft[]; aprons: Draft[]
       ...(taper ? { taper, body: taperedLeg(leg, taper, [-sx, -sy]) } : {}),
     }),
   );
-  const inset = form.apron.reveal + apron.thickness / 2;
+  const inset = apron.reveal + apron.thickness / 2;
   const z = underside - apron.height / 2;
   const each = corner.kind === 'mortise-tenon' ? corner.tenon.length : 0;
   const between = (own: { id: string; name: string }, long: number, frame: Draft['frame']): Draft => ({
@@ -47,8 +53,8 @@ export function squareLegs(given: SquareGiven): { legs: Draft[]; aprons: Draft[]
     size: { length: long + 2 * each, width: apron.height, thickness: apron.thickness },
     beyond: { start: each, end: each },
     frame,
-    ...(form.apron.arch > 0
-      ? { profile: hollowedOutline(long, apron.height, form.apron.arch, given.hollowFrom(long, apron.height)) }
+    ...(apron.arch > 0
+      ? { profile: hollowedOutline(long, apron.height, apron.arch, given.hollowFrom(long, apron.height)) }
       : {}),
   });
   const aprons = [

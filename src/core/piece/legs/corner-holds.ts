@@ -1,10 +1,10 @@
-import type { Joints } from '../../../../decision/joints';
-import { drawnReach } from '../../../../joint/hold-strength';
-import { type CornerJoint, type InsertedCorner, isInserted } from '../../../../joint/leg-corner';
-import { legPeg, pegHeights } from '../../../../joint/pegs';
-import { tenonModulus } from '../../../../joint/tenon-strength';
-import type { Fitting } from '../../../part';
-import type { Leaned, Resistance } from '../../../plans';
+import type { Joints } from '../../decision/joints';
+import { drawnReach } from '../../joint/hold-strength';
+import { type CornerJoint, type InsertedCorner, isInserted } from '../../joint/leg-corner';
+import { legPeg, pegHeights } from '../../joint/pegs';
+import { tenonModulus } from '../../joint/tenon-strength';
+import type { Fitting } from '../part';
+import type { Leaned, Resistance } from '../plans';
 
 /** What takes a moment that turns an apron in its leg. */
 export function cornerResists(corner: CornerJoint, apronHeight: number): Resistance {

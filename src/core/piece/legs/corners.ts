@@ -1,16 +1,16 @@
-import type { Joints } from '../../../../decision/joints';
-import { UNDER_DOWEL } from '../../../../joint/corner-dowels';
-import type { CornerPlate } from '../../../../joint/corner-plate';
-import type { CornerScrews } from '../../../../joint/corner-screws';
-import { bored, type Cut, type Grown, type Joint } from '../../../../joint/joint';
-import type { CornerJoint, InsertedCorner } from '../../../../joint/leg-corner';
-import { legPeg, pegs } from '../../../../joint/pegs';
-import { mitre, tenonJoint } from '../../../../joint/tenon';
-import { fixed, glued } from '../../../../restraint/tie';
-import { box, type Convex, clipAll, mapped, planeThrough, prism, rod } from '../../../../solid/convex';
-import type { Flat } from '../../../../solid/outline';
-import type { Vec } from '../../../../solid/vector';
-import { type Draft, forJoint } from '../../../part';
+import type { Joints } from '../../decision/joints';
+import { UNDER_DOWEL } from '../../joint/corner-dowels';
+import type { CornerPlate } from '../../joint/corner-plate';
+import type { CornerScrews } from '../../joint/corner-screws';
+import { bored, type Cut, type Grown, type Joint } from '../../joint/joint';
+import type { CornerJoint, InsertedCorner } from '../../joint/leg-corner';
+import { legPeg, pegs } from '../../joint/pegs';
+import { mitre, tenonJoint } from '../../joint/tenon';
+import { fixed, glued } from '../../restraint/tie';
+import { box, type Convex, clipAll, mapped, planeThrough, prism, rod } from '../../solid/convex';
+import type { Flat } from '../../solid/outline';
+import type { Vec } from '../../solid/vector';
+import { type Draft, forJoint } from '../part';
 
 /** An apron's end at its leg, with directions told from the corner: `a` the way the apron runs into the leg, `b` outward across it. */
 interface Place {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { baseOf, CONSTRUCTIONS, derived } from '../../../../../../tests/fixtures/constructions';
-import { change, level } from '../../../../../../tests/fixtures/demo';
-import { withChanges } from '../../../../document/job-document';
-import { boundsOf } from '../../../../solid/convex';
-import { findPart, partsOfKind } from '../../../piece';
+import { baseOf, CONSTRUCTIONS, derived } from '../../../../tests/fixtures/constructions';
+import { change, level } from '../../../../tests/fixtures/demo';
+import { withChanges } from '../../document/job-document';
+import { boundsOf } from '../../solid/convex';
+import { findPart, partsOfKind } from '../piece';
 
 const table = () => CONSTRUCTIONS.find((c) => c.name.includes('a shelf of boards'))!.document;
 const shelf = (edit: Record<string, number>) =>

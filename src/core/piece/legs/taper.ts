@@ -1,7 +1,7 @@
-import { type Convex, stacked } from '../../../../solid/convex';
-import { type Flat, type Outline, polygonOf } from '../../../../solid/outline';
-import type { Vec } from '../../../../solid/vector';
-import type { Part } from '../../../part';
+import { type Convex, stacked } from '../../solid/convex';
+import { type Flat, type Outline, polygonOf } from '../../solid/outline';
+import type { Vec } from '../../solid/vector';
+import type { Part } from '../part';
 
 type Taper = NonNullable<Part['taper']>;
 
