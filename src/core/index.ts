@@ -223,6 +223,7 @@ export {
   startCaseTopChanges,
   startCornerChanges,
   startFixingChanges,
+  startFrontChanges,
   startStandChanges,
 } from './start/start-case';
 export { startBase, startBaseChanges, startTop, startTopChanges } from './start/start-form';

@@ -67,9 +67,10 @@ export function frameOfCase(
   return { frame: { nodes, members, held, loads: [{ node: pushed, force: [push, 0] }] }, pushed };
 }
 
-/** Stiles and rails of a back with floating panels, screwed in at its rails, as a frame with stiff joints of their own: N a millimetre. Muntins are left out. */
-function stiffnessOfFrame(piece: CasePiece, modulus: number): number {
-  const of = (kind: Part['kind']) => piece.parts.filter((part) => part.kind === kind);
+/** Stiles and rails of a back with floating panels that is screwed in at its rails, or of a face frame, as a frame with stiff joints of their own: N a millimetre. Muntins are left out. */
+function stiffnessOfFrame(piece: CasePiece, modulus: number, which: 'back' | 'front'): number {
+  const of = (kind: Part['kind']) =>
+    piece.parts.filter((part) => part.kind === kind && part.id.startsWith(`${which}-`));
   const [stiles, rails] = [of('stile'), of('rail')];
   const levels = rails.map(({ frame }) => frame.at[2]).sort((a, b) => a - b);
   if (stiles.length !== 2 || levels.length < 2) return 0;
@@ -92,7 +93,7 @@ function stiffnessOfFrame(piece: CasePiece, modulus: number): number {
 
 /**
  * How far a case goes sideways when it is pushed at its upper edge: its boards as a frame, and beside it a sheet behind that is
- * fixed all round as a panel in shear, G·t·width ÷ height, or the frame of a back with panels. Boards behind and panels that are
+ * fixed all round as a panel in shear, G·t·width ÷ height, the frame of a back with panels, a face frame. Boards behind and panels that are
  * free to move count for nothing.
  */
 export function rackingOfCase(context: CaseContext): Check[] {
@@ -111,7 +112,7 @@ export function rackingOfCase(context: CaseContext): Check[] {
   const { back } = document.form;
   const sheet = back.kind === 'sheet' ? piece.parts.find(({ kind }) => kind === 'sheet') : undefined;
   const shear = sheet ? (SHEET_SHEAR * sheet.size.thickness * sheet.size.width) / sheet.size.length : 0;
-  const framed = back.kind === 'framed' ? stiffnessOfFrame(piece, modulus) : 0;
+  const framed = stiffnessOfFrame(piece, modulus, 'back') + stiffnessOfFrame(piece, modulus, 'front');
   const value = push / (1 / moved + shear + framed);
   const limit = piece.overall.height * SWAY;
   const newton = (amount: number) => ({ amount, unit: 'newton' as const });
@@ -131,11 +132,11 @@ export function rackingOfCase(context: CaseContext): Check[] {
         id: 'stiffness.case-sway',
         label: 'Sideways at its upper edge',
         quantity: movement(value),
-        formula: 'push ÷ (stiffness of the boards as a frame + G·t·width ÷ height of a sheet behind, or its frame)',
+        formula: 'push ÷ (stiffness of the boards as a frame + G·t·width ÷ height of a sheet behind + its frames)',
         inputs: [
           { label: 'Push', quantity: newton(push) },
           { label: 'Of the boards alone', quantity: movement(push * moved) },
-          ...(framed > 0 ? [{ label: 'Of the frame behind alone', quantity: movement(push / framed) }] : []),
+          ...(framed > 0 ? [{ label: 'Of its frames alone', quantity: movement(push / framed) }] : []),
           ...(sheet ? [{ label: 'Sheet, thick', quantity: mm(sheet.size.thickness) }] : []),
           { label: 'E', quantity: { amount: modulus, unit: 'megapascal' as const } },
           ...(sheet

@@ -6,6 +6,7 @@ import { caseCarried } from './case-carried';
 import { hungOnTheWall } from './case-hung';
 import { pinsOfCase } from './case-pins';
 import { rackingOfCase } from './case-racking';
+import { boardsOfSheet } from './case-sheet';
 import { shelvesOfCase } from './case-shelves';
 import { slotsOfCase } from './case-slots';
 import { tippingOfCase } from './case-tipping';
@@ -74,6 +75,7 @@ const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   tippingOfCase,
   slotsOfCase,
   gapsOfBack,
+  boardsOfSheet,
 ];
 
 /** Of tables alone. */

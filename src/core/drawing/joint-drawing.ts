@@ -104,6 +104,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   'back-panel': 'back',
   plinth: 'plinth',
   lip: 'lip',
+  lipping: 'lipping',
   scribe: 'scribe strip',
   lid: 'lid',
   cleat: 'cleat',

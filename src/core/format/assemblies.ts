@@ -29,7 +29,7 @@ export function assembliesOf(piece: Pick<Piece, 'build' | 'parts' | 'over'>, dem
   );
 }
 
-const IN_ORDER = ['Top', 'Base', 'Carcass', 'Inside', 'Back', 'Lid', 'Stand', 'Scribes'] as const;
+const IN_ORDER = ['Top', 'Base', 'Carcass', 'Inside', 'Front', 'Back', 'Lid', 'Stand', 'Scribes'] as const;
 
 /** What of a case each kind of part belongs to; a table is its top and its base. */
 const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
@@ -39,6 +39,10 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   upright: 'Inside',
   'case-shelf': 'Inside',
   lip: 'Inside',
+  lipping: 'Front',
+  stile: 'Front',
+  rail: 'Front',
+  muntin: 'Front',
   cleat: 'Inside',
   lid: 'Lid',
   batten: 'Lid',

@@ -180,3 +180,65 @@ describe('a job with a case', () => {
     expect('problems' in read && read.problems.map(({ where }) => where)).toEqual(['job.pieces.0.use']);
   });
 });
+
+describe('a case of sheet', () => {
+  const BOARDS = ['side', 'case-top', 'case-bottom', 'upright', 'case-shelf'] as const;
+  const speciesOf = Object.fromEntries(BOARDS.map((kind) => [kind, SHEET]));
+  const ofSheet = (form: CaseForm) => {
+    const job = deriveJob({
+      document: jobOf({ ...inJob(form), speciesOf }),
+      ...{ shop, places, boards, layouts: [] },
+    });
+    if (!('pieces' in job) || !job.pieces[0]) throw new Error(JSON.stringify('problems' in job ? job.problems : []));
+    return { job, own: job.pieces[0] };
+  };
+  const lipped: CaseForm = { ...bookcase, front: { kind: 'lipped', thickness: 8 } };
+
+  it('its boards are cut from sheets, 8 mm less deep than it is, and its lippings from the wood of the piece', () => {
+    const { job, own } = ofSheet(lipped);
+    const side = own.demand.parts.find(({ id }) => id === 'side-left');
+    expect(side).toMatchObject({ sheet: true, species: SHEET, finished: { width: 292 } });
+    const lipping = own.demand.parts.find(({ id }) => id === 'lipping-side-left');
+    // As long as the side, as wide as that is thick.
+    expect(lipping).toMatchObject({ finished: { length: 1800, width: 20, thickness: 8 } });
+    expect(lipping?.sheet).toBeUndefined();
+    expect(own.glueUps.map(({ panel }) => panel)).toEqual([]);
+    const worked = new Set(job.operations.flatMap(({ parts }) => parts));
+    for (const part of own.piece.parts) expect(worked.has(part.id), part.id).toBe(true);
+  });
+
+  it('hardly moves: its side does so by less than a tenth of one of white oak', () => {
+    const moved = (season: { leadingWidth: { driest: number; wettest: number } }) =>
+      season.leadingWidth.wettest - season.leadingWidth.driest;
+    expect(moved(ofSheet(lipped).own.season)).toBeLessThan(moved(caseJob(bookcase).own.season) / 10);
+  });
+
+  it('layers at its edges are told; tails in it are stopped, and loose tenons cure it', () => {
+    const level = (form: CaseForm, id: string) => ofSheet(form).own.checks.find((check) => check.id === id)?.level;
+    expect(level(bookcase, 'form.sheet-edges')).toBe('watch');
+    expect(level(lipped, 'form.sheet-edges')).toBe('good');
+    const tails: CaseForm = {
+      ...lipped,
+      carcass: { ...lipped.carcass, corner: { kind: 'dovetails', tails: 6, pin: 10, slope: 8 } },
+    };
+    const stop = ofSheet(tails).own.checks.find(({ id }) => id === 'joints.sheet');
+    expect(stop?.level).toBe('stop');
+    const corner = stop?.wayOut?.changes[0]?.value as CaseForm['carcass']['corner'];
+    expect(level({ ...tails, carcass: { ...tails.carcass, corner } }, 'joints.sheet')).toBe('good');
+  });
+});
+
+describe('what keeps a bookcase square', () => {
+  const sway = (form: CaseForm) =>
+    caseJob(form).own.checks.find(({ id }) => id === 'stiffness.case-sway')?.value.amount ?? Number.NaN;
+  const open: CaseForm = { ...bookcase, back: { kind: 'open' } };
+  const frame = { thickness: 18, stile: 60, rail: 60, across: 2, up: 1, panelThickness: 8, tongue: 16, room: 6 };
+
+  it('a face frame, a framed back and a sheet behind, each more than nothing', () => {
+    const faced = sway({ ...open, front: { kind: 'face-frame', thickness: 20, stile: 45, rail: 50 } });
+    const framed = sway({ ...open, back: { kind: 'framed', ...frame, beside: 2 } });
+    expect(faced).toBeLessThan(sway(open));
+    expect(framed).toBeLessThan(sway(open));
+    expect(sway(bookcase)).toBeLessThan(framed / 10);
+  });
+});

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { length, whole } from '../decision/fields';
 import type { FormField } from '../decision/form-field';
 import type { Joint } from '../joint/joint';
-import { type Axis, even, fixed, glued, gluedGive, inGroove } from '../restraint/tie';
+import { type Axis, fixed, givingAcross, glued, inGroove } from '../restraint/tie';
 import { box, type Convex } from '../solid/convex';
 import { squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
@@ -215,7 +215,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
           ties: glued(
             { id: `${into}/${mid}`, name: words, a: into, b: mid, at: tie(point(from + stile / 2, at)) },
             { [toward]: stub[1] - stub[0] },
-          ).map((own) => (own.room.z ? { ...own, room: { ...own.room, z: even(gluedGive(rail)) } } : own)),
+          ).map((own) => givingAcross(own, 'z', rail)),
         });
       }
     });

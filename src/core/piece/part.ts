@@ -61,6 +61,8 @@ export type PartKind =
   | 'back-panel'
   | 'plinth'
   | 'lip'
+  /** Of solid wood on the edge of a board. */
+  | 'lipping'
   /** Planed to the wall beside a case that is fitted. */
   | 'scribe'
   | 'lid'

@@ -12,7 +12,9 @@ type Step = Pick<Operation, 'id' | 'name' | 'work' | 'wait' | 'caution' | 'parts
 interface CaseWork extends PlanGiven {
   chest: boolean;
   ids: (...kinds: Part['kind'][]) => string[];
+  /** Glued up of boards, and cut from sheets. */
   panels: readonly string[];
+  sheets: readonly string[];
   shell: readonly string[];
   within: readonly string[];
 }
@@ -30,7 +32,8 @@ export function planCase(given: PlanGiven): Operation[] {
     ...given,
     chest: piece.build === 'case' && piece.opens === 'above',
     ids,
-    panels: made.filter(({ kind }) => isPanel(kind)).map(({ id }) => id),
+    panels: made.filter(({ kind, wood }) => isPanel(kind) && !wood?.sheet).map(({ id }) => id),
+    sheets: made.filter(({ wood }) => wood?.sheet).map(({ id }) => id),
     shell: ids('side', 'case-top', 'case-bottom'),
     within: ids('upright', 'case-shelf'),
   };
@@ -42,7 +45,14 @@ export function planCase(given: PlanGiven): Operation[] {
     }, first);
   const stood = put(
     'Case',
-    [...panelSteps(work), ...jointSteps(work), ...frameSteps(work), ...carcassSteps(work), ...standSteps(work)],
+    [
+      ...panelSteps(work),
+      ...jointSteps(work),
+      ...frameSteps(work),
+      ...carcassSteps(work),
+      ...frontSteps(work),
+      ...standSteps(work),
+    ],
     ['final-mill'],
   );
   const area = made.reduce((sum, { size }) => sum + (2 * size.length * size.width) / 1e6, 0);
@@ -53,7 +63,7 @@ export function planCase(given: PlanGiven): Operation[] {
   return operations;
 }
 
-function panelSteps({ glueUps, glue, panels }: CaseWork): Step[] {
+function panelSteps({ glueUps, glue, panels, sheets }: CaseWork): Step[] {
   const stages = glueUps.reduce((sum, own) => sum + own.stages.length, 0);
   return [
     ...(stages > 0
@@ -68,6 +78,18 @@ function panelSteps({ glueUps, glue, panels }: CaseWork): Step[] {
           },
         ]
       : []),
+    ...(sheets.length > 0
+      ? [
+          {
+            id: 'sheets',
+            name: 'Cut the sheets to size, those of one size at one setting',
+            work: 0.15 * sheets.length,
+            wait: 0,
+            caution: 'Two people at the saw. Support both halves; score the lower face across its grain.',
+            parts: sheets,
+          },
+        ]
+      : []),
     {
       id: 'panels-flat',
       name: 'Plane the panels level and to thickness, cut them square and to length; sides and shelves in pairs',
@@ -76,7 +98,7 @@ function panelSteps({ glueUps, glue, panels }: CaseWork): Step[] {
       caution: 'Front edges together, one stop for both sides. Support long panels beyond the saw.',
       parts: panels,
     },
-  ];
+  ].filter(({ parts }) => parts.length > 0);
 }
 
 /** Corners, housings and rabbets, bores for pins. */
@@ -162,7 +184,7 @@ function frameSteps({ ids, glue }: CaseWork): Step[] {
   ];
 }
 
-function carcassSteps({ ids, glue, chest, panels, shell, within }: CaseWork): Step[] {
+function carcassSteps({ ids, glue, chest, panels, sheets, shell, within }: CaseWork): Step[] {
   const boards = [...shell, ...within];
   const lips = ids('lip');
   return [
@@ -189,10 +211,10 @@ function carcassSteps({ ids, glue, chest, panels, shell, within }: CaseWork): St
     {
       id: 'finish-inside',
       name: 'Sand what cannot be reached later, and give the inside its first coat, joints masked',
-      work: 0.25 * panels.length,
+      work: 0.25 * (panels.length + sheets.length),
       wait: 0,
       caution: 'Dust mask and extraction; fresh air while it dries.',
-      parts: panels,
+      parts: [...panels, ...sheets],
     },
     {
       id: 'glue-case',
@@ -205,6 +227,31 @@ function carcassSteps({ ids, glue, chest, panels, shell, within }: CaseWork): St
       parts: boards,
     },
   ];
+}
+
+/** What is glued to its front edges when the carcass is together. */
+function frontSteps({ piece, ids, glue }: CaseWork): Step[] {
+  const lippings = ids('lipping');
+  const frame = piece.parts.filter(({ id }) => id.startsWith('front-')).map(({ id }) => id);
+  const steps: Step[] = [
+    {
+      id: 'lippings',
+      name: 'Glue the lippings on, a hair too wide; plane them flush when the glue is dry',
+      work: 0.2 * lippings.length,
+      wait: glue.clampFor / 60,
+      caution: `Cauls along the strip, tape where no clamp reaches. ${glue.caution}`,
+      parts: lippings,
+    },
+    {
+      id: 'face-frame',
+      name: 'Glue the face frame together, then to the front edges, a hair too wide at the sides; plane it flush',
+      work: 0.8 + 0.1 * frame.length,
+      wait: glue.clampFor / 60,
+      caution: `Check its diagonals against the carcass’s. ${glue.caution}`,
+      parts: frame,
+    },
+  ];
+  return steps.filter(({ parts }) => parts.length > 0);
 }
 
 /** What it stands on or hangs by, and what its shelves lie on. */

@@ -39,7 +39,7 @@ const CROSS_GRAIN_STRAIN = 0.03;
  */
 const ELASTIC_STRAIN = 0.0005;
 
-export const even = (room: number): Room => ({ minus: room, plus: room });
+const even = (room: number): Room => ({ minus: room, plus: room });
 
 /**
  * What each end of a glued breadth may be off, mm: never less than its length takes up as stress. Up to the school's limit, wood and glue take up 3 % of it; beyond, the
@@ -76,6 +76,10 @@ export function glued(tie: Between, breadth: Partial<Record<Axis, number>>, limi
   const others = AXES.filter((axis) => !breadth[axis]);
   return [...ties, ...(others.length > 0 ? [fixed(tie, others)] : [])];
 }
+
+/** The same where a board so narrow moves across its grain between what holds it: wood and glue take up what they do in a joint of that breadth. */
+export const givingAcross = (tie: Tie, axis: Axis, breadth: number): Tie =>
+  tie.room[axis] ? { ...tie, room: { ...tie.room, [axis]: even(gluedGive(breadth)) } } : tie;
 
 /** A slot, a button in a groove, an oversized hole: so far each way along each axis; axes left out are free. */
 export function sliding(tie: Between, room: Partial<Record<Axis, number | Room>>): Tie {

@@ -32,7 +32,7 @@ export function caseForUse(
   const wide = size.length - 2 * thickness;
   return {
     build: 'case',
-    aside: { corners: [], backs: [], stands: [], tops: [], fixings: [] },
+    aside: { corners: [], backs: [], stands: [], tops: [], fixings: [], fronts: [] },
     opens: 'front',
     alcove: fitted ? startAlcove(outside) : null,
     ...outside,
@@ -49,6 +49,7 @@ export function caseForUse(
       pins: { diameter: 5, deep: 10, fromEdge: 37, apart: 32 },
     },
     back: startBack(isHigh || hung ? 'sheet' : 'boards', outside),
+    front: { kind: 'plain' },
     top: { kind: 'none' },
     stand,
     loads: { shelf: loads.spread, push: loads.push },

@@ -1,7 +1,7 @@
 import type { Change } from '../decision/changes';
 import type { CaseForm } from '../piece/case/form';
 import type { Outside, Shell } from '../piece/case/kind';
-import { backKind, caseTopKind, cornerKind, fixingKind, standKind } from '../piece/case/kinds';
+import { backKind, caseTopKind, cornerKind, fixingKind, frontKind, standKind } from '../piece/case/kinds';
 
 type Corner = CaseForm['carcass']['corner'];
 type Back = CaseForm['back'];
@@ -75,6 +75,7 @@ export function openingChanges(opens: CaseForm['opens'], form: CaseForm): Change
     { path: 'form.alcove', value: null },
     { path: 'form.inside.cells', value: cells },
     ...startCaseTopChanges('lid', form),
+    ...(frontKind(form.front.kind).only === 'front' ? startFrontChanges('plain', form) : []),
     ...(form.stand.kind === 'sides' ? startStandChanges('feet', form) : []),
   ];
 }
@@ -84,5 +85,14 @@ export function startFixingChanges(kind: CaseForm['inside']['fixing']['kind'], {
   return [
     { path: 'form.inside.fixing', value: before(aside.fixings, kind) ?? startFixing(kind) },
     { path: 'form.aside.fixings', value: put(aside.fixings, inside.fixing) },
+  ];
+}
+
+export function startFrontChanges(kind: CaseForm['front']['kind'], { front, aside }: CaseForm): Change[] {
+  if (kind === front.kind) return [];
+  const next = before(aside.fronts, kind) ?? (frontKind(kind).start() as unknown as CaseForm['front']);
+  return [
+    { path: 'form.front', value: next },
+    { path: 'form.aside.fronts', value: put(aside.fronts, front) },
   ];
 }

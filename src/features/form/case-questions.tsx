@@ -15,7 +15,9 @@ import {
   caseTopKind,
   cornerKind,
   FIXING_KINDS,
+  FRONT_KINDS,
   fixingKind,
+  frontKind,
   INSIDE_FIELDS,
   OPENS,
   openingChanges,
@@ -27,6 +29,7 @@ import {
   startCaseTopChanges,
   startCornerChanges,
   startFixingChanges,
+  startFrontChanges,
   startStandChanges,
 } from '@/core';
 import { useCase } from '../job/job-context';
@@ -46,6 +49,7 @@ export function CaseQuestions() {
   const size = useSizeWords();
   const chest = form.opens === 'above';
   const tops = CASE_TOP_KINDS.filter(({ kind }) => (caseTopKind(kind).only ?? form.opens) === form.opens);
+  const fronts = FRONT_KINDS.filter(({ kind }) => (frontKind(kind).only ?? form.opens) === form.opens);
   const say = (changes: readonly Change[]) => sayCaseChange(changes, form);
   return (
     <>
@@ -93,6 +97,15 @@ export function CaseQuestions() {
         at="form.carcass.corner"
         changesFor={(kind) => startCornerChanges(kind, form)}
         before={<DecisionFields fields={CARCASS_FIELDS} schema={CaseFormSchema} at="form" />}
+      />
+      <KindQuestion
+        question={CASE_QUESTIONS.front}
+        label={chest ? 'Upper edges' : 'Front edges'}
+        kinds={fronts}
+        kind={form.front.kind}
+        own={frontKind(form.front.kind)}
+        at="form.front"
+        changesFor={(kind) => startFrontChanges(kind, form)}
       />
       <KindQuestion
         question={chest ? CASE_QUESTIONS.bottom : CASE_QUESTIONS.back}

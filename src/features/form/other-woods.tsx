@@ -5,6 +5,18 @@ import { Select } from '@/ui/fields';
 import { useSpecies } from '@/ui/species';
 import { useChanges, useDecisions, useDerived, useJobInputs } from '../job/job-context';
 
+/** Kinds of parts that may be cut from sheets. */
+const OF_SHEETS: ReadonlySet<string> = new Set<PartKind>([
+  'shelf',
+  'side',
+  'case-top',
+  'case-bottom',
+  'upright',
+  'case-shelf',
+  'back-panel',
+  'panel',
+]);
+
 /** Kinds of parts that are of another wood than the piece, each with a choice of its own. */
 export function OtherWoods({ woods }: { woods: readonly { value: string; label: string }[] }) {
   const { piece, species } = useDerived();
@@ -22,7 +34,7 @@ export function OtherWoods({ woods }: { woods: readonly { value: string; label: 
     if (single.some(({ id }) => id === of)) return [{ value: '', label: 'as others of its kind' }, ...woods];
     if (of === 'sheet') return [{ value: '', label: 'bought to size' }, ...sheets];
     const solid = woods.filter(({ value }) => value !== species.id);
-    return [ofPiece, ...solid, ...(of === 'shelf' ? sheets : [])];
+    return [ofPiece, ...solid, ...(OF_SHEETS.has(of) ? sheets : [])];
   };
   const others = Object.keys(speciesOf).length;
   const title = (kind: PartKind) => {

@@ -190,6 +190,25 @@ describe.each<[string, CaseForm]>([
     ],
     [`the same with panels two by three`, { ...form, back: framedBack(3, 2) }],
   ]),
+  ...(
+    [
+      ['bookcase', bookcase],
+      ['bookcase in mitres', { ...bookcase, carcass: { sides: 20, across: 20, corner: { kind: 'mitred' } } }],
+      ['sideboard', sideboard],
+      ['fitted bookcase', alcoveBookcase],
+      ['chest', blanketChest],
+    ] as const
+  ).flatMap(([name, form]): [string, CaseForm][] => [
+    [`${name}, lipped`, { ...form, front: { kind: 'lipped', thickness: 8 } }],
+    ...(form === blanketChest
+      ? []
+      : [
+          [
+            `${name} with a face frame`,
+            { ...form, front: { kind: 'face-frame', thickness: 20, stile: 45, rail: 50 } },
+          ] as [string, CaseForm],
+        ]),
+  ]),
   ['bookcase with lips', { ...bookcase, inside: { ...bookcase.inside, lip: { depth: 38, thickness: 20 } } }],
   ['sideboard', sideboard],
   ...(

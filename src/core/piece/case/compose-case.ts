@@ -4,7 +4,7 @@ import { boundsOf } from '../../solid/convex';
 import { boundsOfFlat, type Flat } from '../../solid/outline';
 import { nothingLeft, solidDraft, solidJoint } from '../degenerate';
 import { finishedPart, jointWork } from '../finished-part';
-import { letterOf } from '../part';
+import { type Draft, letterOf, shoulderLengthOf } from '../part';
 import type { CasePiece } from '../piece';
 import type { Unbuildable } from '../unbuildable';
 import { asFitted, fitOf } from './alcove';
@@ -14,11 +14,12 @@ import type { CaseForm } from './form';
 import { rootOf } from './inside/cells';
 import { type InsidePlan, planInside } from './inside/plan-inside';
 import type { Space } from './inside/spaces';
-import type { Shell } from './kind';
-import { backKind, caseTopKind, cornerKind, standKind } from './kinds';
+import type { FrontEdge, Shell } from './kind';
+import { backKind, caseTopKind, cornerKind, frontKind, standKind } from './kinds';
 import { laidOnItsBack } from './laid-back';
 import { scribesOf } from './scribes';
 import { SHELL } from './shell';
+import { behind, turned } from './turned';
 
 /** What was decided of a case that bears on its parts. */
 export interface CaseDecided {
@@ -48,7 +49,13 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     : { width, depth, ...THICK(carcass), foot: stand.sidesDown ? 0 : lift, under: lift, over: upper };
   const asCase = planCarcass(form, shell);
   const body = opensAbove ? laidOnItsBack(asCase, { height: depth, depth: upper - lift }, lift) : asCase;
-  const top = over.plan(form.top, { width, depth, ...THICK(carcass), under: upper });
+  const top = over.plan(form.top, {
+    width,
+    depth,
+    ...THICK(carcass),
+    under: upper,
+    edging: opensAbove ? frontKind(form.front.kind).depth(form.front) : 0,
+  });
   const scribes = fit && form.alcove ? scribesOf(fit, shell, form.alcove.strips) : NOT_FITTED;
   const asDrawn = [...body.drafts, ...top.drafts, ...stand.drafts, ...scribes.drafts];
   const drafts = asDrawn.map(solidDraft);
@@ -96,12 +103,19 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
 }
 
 /** The bottom as a shelf between the sides, where nothing is under it and no upright on it. */
-function bottomSpan({ inside, stand, back, depth, loads }: CaseForm, { width, sides, across }: Shell): ShelfSpan[] {
+function bottomSpan(
+  { inside, stand, back, front, depth, loads }: CaseForm,
+  { width, sides, across }: Shell,
+): ShelfSpan[] {
   if (stand.kind === 'plinth' || rootOf(inside.cells).divided === 'uprights') return [];
   return [
     {
       ...{ id: SHELL.bottom, part: SHELL.bottom, words: 'Bottom, between the sides', thick: 'form.carcass.across' },
-      ...{ span: width - 2 * sides, breadth: depth - backKind(back.kind).depth(back), thickness: across },
+      ...{
+        span: width - 2 * sides,
+        breadth: depth - backKind(back.kind).depth(back) - frontKind(front.kind).depth(front),
+        thickness: across,
+      },
       ...{ lip: null, load: loads.shelf },
     },
   ];
@@ -109,8 +123,11 @@ function bottomSpan({ inside, stand, back, depth, loads }: CaseForm, { width, si
 
 const THICK = ({ sides, across }: CaseForm['carcass']) => ({ sides, across });
 
-/** The carcass with its back and what is in it, standing and open to the front. */
-function planCarcass(form: CaseForm, shell: Shell): InsidePlan {
+/** The carcass with its back, what is in it and what is on its front edges, standing and open to the front. */
+function planCarcass(form: CaseForm, whole: Shell): InsidePlan {
+  const fronts = frontKind(form.front.kind);
+  const before = fronts.depth(form.front);
+  const shell = { ...whole, depth: whole.depth - before };
   const { carcass } = form;
   const drawn = cornerKind(carcass.corner.kind).plan(carcass.corner, shell);
   const backs = backKind(form.back.kind);
@@ -126,13 +143,53 @@ function planCarcass(form: CaseForm, shell: Shell): InsidePlan {
       [SHELL.bottom]: carcass.across,
     },
   });
-  return {
+  const boards = {
     ...inside,
     drafts: [...drawn.drafts, ...inside.drafts, ...back.drafts],
     joints: [...drawn.joints, ...inside.joints, ...back.joints],
     fittings: [...(drawn.fittings ?? []), ...inside.fittings, ...back.fittings],
     problems: [...drawn.problems, ...inside.problems, ...back.problems],
   };
+  if (before === 0) return boards;
+  const front = fronts.plan(form.front, {
+    shell: whole,
+    front: -whole.depth / 2,
+    edges: frontEdges(whole, inside.drafts),
+  });
+  const moved = turned(boards, behind(before / 2));
+  return {
+    ...moved,
+    drafts: [...moved.drafts, ...front.drafts],
+    joints: [...moved.joints, ...front.joints],
+    fittings: [...moved.fittings, ...front.fittings],
+    problems: [...moved.problems, ...front.problems],
+    pinRows: moved.pinRows.map((row) => ({ ...row, y: row.y + before / 2 })),
+  };
+}
+
+/** The front edges of the carcass and of what is in it: sides over their whole height, all others between what they end at. */
+function frontEdges({ width, sides, across, foot, under, over }: Shell, within: readonly Draft[]): FrontEdge[] {
+  const half = width / 2;
+  const level = { upright: false, left: sides - half, right: half - sides };
+  const standing = { upright: true, low: foot, high: over };
+  return [
+    { ...standing, id: SHELL.left, name: 'Left side', left: -half, right: sides - half },
+    { ...standing, id: SHELL.right, name: 'Right side', left: half - sides, right: half },
+    { ...level, id: SHELL.top, name: 'Top', low: over - across, high: over },
+    { ...level, id: SHELL.bottom, name: 'Bottom', low: under, high: under + across },
+    ...within
+      .filter(({ kind }) => kind === 'upright' || kind === 'case-shelf')
+      .map((draft): FrontEdge => {
+        const upright = draft.kind === 'upright';
+        const [x, , z] = draft.frame.at;
+        const [along, thick] = [shoulderLengthOf(draft) / 2, draft.size.thickness / 2];
+        const [wide, high] = upright ? [thick, along] : [along, thick];
+        return {
+          ...{ id: draft.id, name: draft.name, upright },
+          ...{ left: x - wide, right: x + wide, low: z - high, high: z + high },
+        };
+      }),
+  ];
 }
 
 const insideOf = ({ width, sides, across, under, over }: Shell): Space => ({
@@ -150,7 +207,7 @@ const withoutLoose = (form: CaseForm): CaseForm => ({
 });
 
 /** What a chest or a case cannot have, because it opens the other way. */
-function notWithItsOpening({ opens, top, stand, inside }: CaseForm): Unbuildable[] {
+function notWithItsOpening({ opens, top, front, stand, inside }: CaseForm): Unbuildable[] {
   const found: Unbuildable[] = [];
   const { only, name } = caseTopKind(top.kind);
   if (only && only !== opens)
@@ -158,6 +215,14 @@ function notWithItsOpening({ opens, top, stand, inside }: CaseForm): Unbuildable
       problem: `${name}: this goes with a case that opens ${only === 'above' ? 'above' : 'to the front'}.`,
       where: 'form.top',
       wayOut: 'Choose another top, or let it open the other way.',
+    });
+  const before = frontKind(front.kind);
+  if (before.only && before.only !== opens)
+    found.push({
+      problem: `${before.name}: this goes with a case that opens to the front.`,
+      where: 'form.front',
+      wayOut: 'Leave its edges plain, or let it open to the front.',
+      mends: { kind: 'plain' },
     });
   if (opens === 'front') return found;
   if (stand.kind === 'sides' && stand.lift > 0)

@@ -134,6 +134,7 @@ export const CASE_QUESTIONS = {
   alcove: { id: 'alcove', ask: 'Does it stand in an alcove?', of: [], parts: ['scribe'] },
   inside: { id: 'inside', ask: 'What is inside?', of: [], parts: ['upright', 'case-shelf', 'lip'] },
   carcass: { id: 'carcass', ask: 'How do its boards meet?', of: [], parts: SHELL },
+  front: { id: 'front', ask: 'What is on its edges?', of: [], parts: ['lipping'] },
   back: { id: 'back', ask: 'What closes it behind?', of: [], parts: ['back', 'back-panel', 'sheet'] },
   bottom: { id: 'back', ask: 'What is its bottom?', of: [], parts: ['back', 'back-panel', 'sheet'] },
   top: { id: 'top', ask: 'What lies over it?', of: [], parts: ['lid', 'batten', 'case-top'] },

@@ -3,6 +3,7 @@ import { AlcoveSchema } from '../../decision/alcove';
 import { amount, length } from '../../decision/fields';
 import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
+import * as fronts from './fronts/kinds';
 import { CellsSchema } from './inside/cells';
 import * as fixings from './inside/fixings/kinds';
 import * as stands from './stands/kinds';
@@ -15,6 +16,7 @@ export const CornerSchema = v.variant('kind', schemasOf(corners) as (typeof corn
 export const BackSchema = v.variant('kind', schemasOf(backs) as (typeof backs)[keyof typeof backs]['schema'][]);
 export const StandSchema = v.variant('kind', schemasOf(stands) as (typeof stands)[keyof typeof stands]['schema'][]);
 export const CaseTopSchema = v.variant('kind', schemasOf(tops) as (typeof tops)[keyof typeof tops]['schema'][]);
+export const FrontSchema = v.variant('kind', schemasOf(fronts) as (typeof fronts)[keyof typeof fronts]['schema'][]);
 export const FixingSchema = v.variant('kind', schemasOf(fixings) as (typeof fixings)[keyof typeof fixings]['schema'][]);
 
 /** How a case is composed: a carcass, the spaces in it, its back, and what it stands on. */
@@ -28,8 +30,9 @@ export const CaseFormSchema = v.object({
       stands: v.pipe(v.array(StandSchema), v.maxLength(20)),
       tops: v.optional(v.pipe(v.array(CaseTopSchema), v.maxLength(20)), []),
       fixings: v.optional(v.pipe(v.array(FixingSchema), v.maxLength(20)), []),
+      fronts: v.optional(v.pipe(v.array(FrontSchema), v.maxLength(20)), []),
     }),
-    { corners: [], backs: [], stands: [], tops: [], fixings: [] },
+    { corners: [], backs: [], stands: [], tops: [], fixings: [], fronts: [] },
   ),
   /** To the front, as a case does, or above, as a chest. */
   opens: v.optional(v.picklist(['front', 'above']), 'front'),
@@ -60,6 +63,8 @@ export const CaseFormSchema = v.object({
     lip: v.optional(v.nullable(v.object({ depth: length(15, 120), thickness: length(9, 60) })), null),
   }),
   back: BackSchema,
+  /** What is on its front edges, or a chest's upper ones. */
+  front: v.optional(FrontSchema, { kind: 'plain' }),
   /** What lies over the carcass. */
   top: v.optional(CaseTopSchema, { kind: 'none' }),
   stand: StandSchema,

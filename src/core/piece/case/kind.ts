@@ -93,6 +93,8 @@ export interface UnderTop {
   sides: number;
   across: number;
   under: number;
+  /** Of its upper edge, what is put on: a lipping's thickness. */
+  edging: number;
 }
 
 /** What lies over it; its line is in `tops/kinds.ts`. */
@@ -106,6 +108,35 @@ export interface TopKind<S extends KindSchema> extends Kind<S> {
     own: v.InferOutput<S>,
     place: UnderTop,
   ): ShellPlan & { fittings: readonly Fitting[] /** Taken out of the carcass. */; cuts: readonly Cut[] };
+}
+
+/** The front edge of a board, seen from the front. mm */
+export interface FrontEdge {
+  /** Of the board. */
+  id: string;
+  name: string;
+  upright: boolean;
+  left: number;
+  right: number;
+  low: number;
+  high: number;
+}
+
+export interface FrontPlace {
+  shell: Shell;
+  /** The face of what is put on, mm; the carcass begins behind it. */
+  front: number;
+  edges: readonly FrontEdge[];
+}
+
+/** What is on its front edges; its line is in `fronts/kinds.ts`. */
+export interface FrontKind<S extends KindSchema> extends Kind<S> {
+  /** The only way of opening that it goes with. */
+  only?: 'front' | 'above';
+  start(): v.InferOutput<S>;
+  /** What of the depth it takes before the carcass, mm. */
+  depth(own: v.InferOutput<S>): number;
+  plan(own: v.InferOutput<S>, place: FrontPlace): ShellPlan & { fittings: readonly Fitting[] };
 }
 
 /** What it stands on; its line is in `stands/kinds.ts`. */

@@ -1,9 +1,10 @@
 import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
 import type { CaseForm } from './form';
+import * as fronts from './fronts/kinds';
 import type { FixingKind } from './inside/fixings/fixing';
 import * as fixings from './inside/fixings/kinds';
-import type { BackKind, CornerKind, KindSchema, StandKind, TopKind } from './kind';
+import type { BackKind, CornerKind, FrontKind, KindSchema, StandKind, TopKind } from './kind';
 import * as stands from './stands/kinds';
 import * as tops from './tops/kinds';
 
@@ -17,6 +18,7 @@ const BACKS = byName(backs);
 const STANDS = byName(stands);
 const TOPS = byName(tops);
 const FIXINGS = byName(fixings);
+const FRONTS = byName(fronts);
 
 /** A kind that says what its own decisions are: whoever asks has them from a form, where they are of that kind. */
 function known<K>(table: ReadonlyMap<string, unknown>, name: string): K {
@@ -30,6 +32,7 @@ export const backKind = (name: CaseForm['back']['kind']): BackKind<KindSchema> =
 export const standKind = (name: CaseForm['stand']['kind']): StandKind<KindSchema> => known(STANDS, name);
 export const caseTopKind = (name: CaseForm['top']['kind']): TopKind<KindSchema> => known(TOPS, name);
 export const fixingKind = (name: CaseForm['inside']['fixing']['kind']): FixingKind<KindSchema> => known(FIXINGS, name);
+export const frontKind = (name: CaseForm['front']['kind']): FrontKind<KindSchema> => known(FRONTS, name);
 
 const listed = (kinds: ReadonlyMap<string, unknown>) =>
   [...kinds].map(([kind, own]) => ({ kind, name: (own as { name: string }).name }));
@@ -40,3 +43,4 @@ export const BACK_KINDS = listed(BACKS) as readonly { kind: CaseForm['back']['ki
 export const FIXING_KINDS = listed(FIXINGS) as readonly { kind: CaseForm['inside']['fixing']['kind']; name: string }[];
 export const CASE_TOP_KINDS = listed(TOPS) as readonly { kind: CaseForm['top']['kind']; name: string }[];
 export const STAND_KINDS = listed(STANDS) as readonly { kind: CaseForm['stand']['kind']; name: string }[];
+export const FRONT_KINDS = listed(FRONTS) as readonly { kind: CaseForm['front']['kind']; name: string }[];

@@ -101,7 +101,7 @@ export const legFrame: StandKind<typeof schema> = {
     travel: 6,
   }),
   plan(own, outside) {
-    const { height, section, rail, setBack, travel } = own;
+    const { height, section, rail, setBack } = own;
     const base = {
       length: Math.max(outside.width - 2 * setBack, 2 * section + 1),
       width: Math.max(outside.depth - 2 * setBack, 2 * section + 1),

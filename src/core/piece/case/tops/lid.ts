@@ -4,6 +4,7 @@ import type { Cut, Joint } from '../../../joint/joint';
 import { fixed, sliding } from '../../../restraint/tie';
 import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
+import type { Vec } from '../../../solid/vector';
 import type { Draft } from '../../part';
 import type { TopKind } from '../kind';
 import { SHELL } from '../shell';
@@ -63,7 +64,7 @@ export const lid: TopKind<typeof schema> = {
     air: { width: 90, height: 12 },
   }),
   thickness: ({ thickness }) => thickness,
-  plan({ thickness, front, ends, battens, hinges, air }, { width, depth, sides, across, under }) {
+  plan({ thickness, front, ends, battens, hinges, air }, { width, depth, sides, across, under, edging }) {
     const [from, to] = [-depth / 2 - front, depth / 2];
     const y = (from + to) / 2;
     const panel: Draft = {
@@ -89,18 +90,28 @@ export const lid: TopKind<typeof schema> = {
     });
     const cuts: Cut[] =
       air.width > 0 && air.height > 0
-        ? ([-1, 1] as const).map((side) => {
+        ? ([-1, 1] as const).flatMap((side) => {
             const [a, b] = [side * inner.x, (side * width) / 2].sort((p, q) => p - q) as [number, number];
-            return {
-              part: side < 0 ? SHELL.left : SHELL.right,
-              what: 'air gap',
-              solid: box([a, -air.width / 2, under - air.height], [b, air.width / 2, under]),
-              open: [
-                [0, 0, 1],
-                [1, 0, 0],
-                [-1, 0, 0],
-              ],
-            };
+            const part = side < 0 ? SHELL.left : SHELL.right;
+            const gap = (of: string, low: number, high: number, through = false): Cut[] =>
+              high > low
+                ? [
+                    {
+                      part: of,
+                      what: 'air gap',
+                      solid: box([a, -air.width / 2, low], [b, air.width / 2, high]),
+                      open: [[0, 0, 1], ...(through ? [[0, 0, -1] as Vec] : []), [1, 0, 0], [-1, 0, 0]],
+                    },
+                  ]
+                : [];
+            // Through a lipping it goes on into the end.
+            const edge = under - edging;
+            return [
+              ...gap(part, under - air.height, Math.min(edge, under)),
+              ...(edging > 0
+                ? gap(`lipping-${part}`, Math.max(edge, under - air.height), under, under - air.height < edge)
+                : []),
+            ];
           })
         : [];
     return {

@@ -1,13 +1,12 @@
 import type { Joints } from '../../../../decision/joints';
 import { CORNERS as CORNER_KINDS, type CornerJoint, isInserted, legCorner } from '../../../../joint/leg-corner';
-import { cornerFittings, cornerResists, leanModulus, pinsOf, shearedOf } from '../../../legs/corner-holds';
+import { cornerFittings, leanModulus, pinsOf, shearedOf } from '../../../legs/corner-holds';
 import { LEGS, LONG, SHORT } from '../../../legs/four-legs';
 import { legRacking } from '../../../legs/leg-racking';
 import { squareLegs } from '../../../legs/square-legs';
 import { legStretchers } from '../../../legs/stretchers';
-import { legCompliance } from '../../../legs/taper';
 import { type Draft, type Part, shoulderLengthOf } from '../../../part';
-import type { BasePlan, BendingPart, BuildDecisions, Leaned, Racking, Rest, TopSize } from '../../../plans';
+import type { BasePlan, BendingPart, BuildDecisions, Leaned, Rest, TopSize } from '../../../plans';
 import { LEG_IDS, LONG_APRON_IDS, measured, SHORT_APRON_IDS, settleLegApron } from '../../../settle-locks';
 import type { BaseKind } from '../../kind';
 import { LARGE_TABLE } from '../../round-figure';

@@ -1,0 +1,214 @@
+import * as v from 'valibot';
+import { length } from '../../../decision/fields';
+import type { Joint } from '../../../joint/joint';
+import { fixed, givingAcross, glued } from '../../../restraint/tie';
+import { box } from '../../../solid/convex';
+import { squareFrame } from '../../../solid/frame';
+import type { Draft } from '../../part';
+import type { FrontKind } from '../kind';
+import { SHELL } from '../shell';
+
+const schema = v.object({
+  kind: v.literal('face-frame'),
+  thickness: length(12, 40),
+  stile: length(25, 150),
+  rail: length(25, 150),
+});
+type FaceFrame = v.InferOutput<typeof schema>;
+
+/** A third of the frame thick, six tenths of the stile deep, so far from a rail's edges; common practice. */
+const TENON_SHARE = 0.6;
+const SHOULDER = 6;
+
+/** A frame glued to the front edges: stiles on the sides and before the uprights, rails on top and bottom. */
+export const faceFrame: FrontKind<typeof schema> = {
+  name: 'A face frame',
+  reason: 'Stiles and rails, mortised and tenoned, glued to the edges: it covers them, and keeps the case square.',
+  only: 'front',
+  schema,
+  fields: [
+    { ask: 'figure', at: 'thickness', label: 'Face frame, thick' },
+    { ask: 'figure', at: 'stile', label: 'Its stiles, wide' },
+    { ask: 'figure', at: 'rail', label: 'Its rails, wide' },
+  ],
+  start: () => ({ kind: 'face-frame', thickness: 20, stile: 45, rail: 45 }),
+  depth: ({ thickness }) => thickness,
+  plan(own, place) {
+    const { shell, edges } = place;
+    const { width, foot, under, over } = shell;
+    const half = width / 2;
+    // Before every upright of the carcass that has room for a stile of its own.
+    const between = edges
+      .filter(({ upright, id }) => upright && id !== SHELL.left && id !== SHELL.right)
+      .filter(({ low, high }) => high - low > over - under - 2 * shell.across - 1)
+      .map(({ id, left, right }) => ({ id, x: (left + right) / 2 }));
+    const outer = [
+      { id: 'front-stile-left', name: 'Face frame, left stile', into: SHELL.left, x: -half + own.stile / 2 },
+      { id: 'front-stile-right', name: 'Face frame, right stile', into: SHELL.right, x: half - own.stile / 2 },
+    ];
+    const rails = [
+      { id: 'front-rail-bottom', name: 'Face frame, lower rail', into: SHELL.bottom, low: under },
+      { id: 'front-rail-top', name: 'Face frame, upper rail', into: SHELL.top, low: over - own.rail },
+    ];
+    const [inner, clear] = [half - own.stile, over - under - 2 * own.rail];
+    const y = place.front + own.thickness / 2;
+    const tenon = Math.round(own.stile * TENON_SHARE);
+    const stub = Math.round(own.rail * TENON_SHARE);
+    const drafts: Draft[] = [];
+    const joints: Joint[] = [];
+    for (const { id, name, into, x } of outer) {
+      drafts.push(standing({ id, name, x, y, low: foot, high: over, beyond: 0 }, own));
+      joints.push(
+        onEdge(
+          {
+            id,
+            name,
+            into,
+            x: Math.sign(x) * (half - shell.sides / 2),
+            y: place.front + own.thickness,
+            z: (foot + over) / 2,
+          },
+          'x',
+          own.stile,
+        ),
+      );
+    }
+    for (const { id, name, into, low } of rails) {
+      drafts.push({
+        ...{ id, name, kind: 'rail', grade: 'one-face' },
+        size: { length: 2 * inner + 2 * tenon, width: own.rail, thickness: own.thickness },
+        beyond: { start: tenon, end: tenon },
+        frame: squareFrame([0, y, low + own.rail / 2], { length: 'x', width: 'z', thickness: 'y' }),
+      });
+      joints.push(
+        onEdge(
+          {
+            id,
+            name,
+            into,
+            x: 0,
+            y: place.front + own.thickness,
+            z: into === SHELL.top ? over - shell.across / 2 : under + shell.across / 2,
+          },
+          'z',
+          own.rail,
+        ),
+      );
+      for (const stile of outer) joints.push(railInStile({ id, name, low }, stile, { inner, tenon, y }, own));
+    }
+    for (const [i, { id: into, x }] of between.entries()) {
+      const id = `front-muntin-${i + 1}`;
+      const name = `Face frame, stile ${i + 1}`;
+      drafts.push({
+        ...standing({ id, name, x, y, low: under + own.rail, high: over - own.rail, beyond: stub }, own),
+        kind: 'muntin',
+      });
+      joints.push(onEdge({ id, name, into, x, y: place.front + own.thickness, z: (under + over) / 2 }, 'x', own.stile));
+      for (const rail of rails) joints.push(stileInRail({ id, name, x }, rail, { stub, y }, own));
+    }
+    return { drafts, joints, problems: problemsOf(own, { inner, clear, between: between.length }), fittings: [] };
+  },
+};
+
+function standing(
+  at: { id: string; name: string; x: number; y: number; low: number; high: number; beyond: number },
+  { stile, thickness }: FaceFrame,
+): Draft {
+  return {
+    ...{ id: at.id, name: at.name, kind: 'stile', grade: 'one-face' },
+    size: { length: at.high - at.low + 2 * at.beyond, width: stile, thickness },
+    ...(at.beyond > 0 ? { beyond: { start: at.beyond, end: at.beyond } } : {}),
+    frame: squareFrame([at.x, at.y, (at.low + at.high) / 2], { length: 'z', width: 'x', thickness: 'y' }),
+  };
+}
+
+/** A part of the frame glued along an edge of the carcass, grain along grain. */
+function onEdge(
+  at: { id: string; name: string; into: string; x: number; y: number; z: number },
+  across: 'x' | 'z',
+  wide: number,
+): Joint {
+  const own = { id: `${at.into}/${at.id}`, name: `${at.name} on its edge` };
+  return {
+    ...{ ...own, kind: 'glued-edge', into: at.into, from: at.id, removed: [], added: [] },
+    ties: [givingAcross(fixed({ ...own, a: at.into, b: at.id, at: { x: at.x, y: at.y, z: at.z } }), across, wide)],
+  };
+}
+
+function railInStile(
+  rail: { id: string; name: string; low: number },
+  stile: { id: string; name: string; x: number },
+  at: { inner: number; tenon: number; y: number },
+  own: FaceFrame,
+): Joint {
+  const way = stile.x < 0 ? -1 : 1;
+  const x = [way * at.inner, way * (at.inner + at.tenon)].sort((p, q) => p - q) as [number, number];
+  const z = [rail.low + SHOULDER, rail.low + own.rail - SHOULDER] as const;
+  const solid = box([x[0], at.y - own.thickness / 6, z[0]], [x[1], at.y + own.thickness / 6, z[1]]);
+  const between = { id: `${stile.id}/${rail.id}`, name: `${rail.name} in ${way < 0 ? 'left' : 'right'} stile` };
+  return {
+    ...{ ...between, kind: 'frame-tenon', into: stile.id, from: rail.id, along: [way, 0, 0] },
+    removed: [{ part: stile.id, what: 'mortise', solid, open: [[-way, 0, 0]] }],
+    added: [{ part: rail.id, solid }],
+    ties: glued(
+      { ...between, a: stile.id, b: rail.id, at: { x: way * at.inner, y: at.y, z: (z[0] + z[1]) / 2 } },
+      { z: z[1] - z[0] },
+    ),
+  };
+}
+
+function stileInRail(
+  stile: { id: string; name: string; x: number },
+  rail: { id: string; low: number },
+  at: { stub: number; y: number },
+  own: FaceFrame,
+): Joint {
+  const upper = rail.id === 'front-rail-top';
+  const z = upper
+    ? ([rail.low, rail.low + at.stub] as const)
+    : ([rail.low + own.rail - at.stub, rail.low + own.rail] as const);
+  const half = own.stile / 2 - SHOULDER;
+  const solid = box([stile.x - half, at.y - own.thickness / 6, z[0]], [stile.x + half, at.y + own.thickness / 6, z[1]]);
+  const between = { id: `${rail.id}/${stile.id}`, name: `${stile.name} in ${upper ? 'upper' : 'lower'} rail` };
+  return {
+    ...{ ...between, kind: 'frame-tenon', into: rail.id, from: stile.id, along: [0, 0, upper ? 1 : -1] },
+    removed: [{ part: rail.id, what: 'mortise', solid, open: [[0, 0, upper ? -1 : 1]] }],
+    added: [{ part: stile.id, solid }],
+    ties: glued(
+      { ...between, a: rail.id, b: stile.id, at: { x: stile.x, y: at.y, z: upper ? z[0] : z[1] } },
+      { x: 2 * half },
+    ).map((tie) => givingAcross(tie, 'z', own.rail)),
+  };
+}
+
+/** mm */
+const LEAST_CLEAR = 60;
+
+function problemsOf(
+  { stile, rail }: FaceFrame,
+  { inner, clear, between }: { inner: number; clear: number; between: number },
+) {
+  const wide = (2 * inner - between * stile) / (between + 1);
+  return [
+    ...(wide < LEAST_CLEAR
+      ? [
+          {
+            problem: 'The stiles of the face frame leave nothing open between them.',
+            where: 'form.front.stile',
+            wayOut: 'Make them narrower.',
+            mends: Math.max(25, Math.floor(stile - (LEAST_CLEAR - wide))),
+          },
+        ]
+      : []),
+    ...(clear < LEAST_CLEAR
+      ? [
+          {
+            problem: 'The rails of the face frame leave nothing open between them.',
+            where: 'form.front.rail',
+            wayOut: 'Make them narrower.',
+            mends: Math.max(25, Math.floor(rail - (LEAST_CLEAR - clear) / 2)),
+          },
+        ]
+      : []),
+  ];
+}
