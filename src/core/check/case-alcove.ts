@@ -161,4 +161,4 @@ function keptClear({ piece, document: { form } }: CaseContext, alcove: Alcove): 
 }
 
 /** Boards that reach to the wall. */
-const ACROSS = ['upright', 'case-shelf', 'case-top', 'case-bottom', 'side'];
+const ACROSS = ['upright', 'case-shelf', 'case-rail', 'case-top', 'case-bottom', 'side'];

@@ -12,6 +12,7 @@ const CARRIERS = 2;
 const WITHIN: ReadonlySet<Part['kind']> = new Set([
   'upright',
   'case-shelf',
+  'case-rail',
   'lip',
   'cleat',
   'back',

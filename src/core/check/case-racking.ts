@@ -102,7 +102,7 @@ export function rackingOfCase(context: CaseContext): Check[] {
   if (piece.opens === 'above' || piece.hung) return [];
   const { push } = document.form.loads;
   const boards = piece.parts.filter(({ kind }) =>
-    ['side', 'case-top', 'case-bottom', 'upright', 'case-shelf'].includes(kind),
+    ['side', 'case-top', 'case-bottom', 'upright', 'case-shelf', 'case-rail'].includes(kind),
   );
   const where = boards.map(({ id }) => id);
   const { modulusOfElasticity: modulus } = softestOf(context, where);

@@ -62,7 +62,7 @@ function clearOf({ id, of, divided, left, right, low, high }: CaseSpace, spaces:
   const tall = dimension(`high-${id}`, [x, -high], [x, -low], 'right', 0, high - low);
   return [
     ...(within === 'uprights' || (of === null && divided !== 'uprights') ? [wide] : []),
-    ...(within === 'shelves' || (of === null && divided === 'not') ? [tall] : []),
+    ...(within === 'shelves' || within === 'rails' || (of === null && divided === 'not') ? [tall] : []),
   ];
 }
 

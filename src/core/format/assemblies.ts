@@ -38,6 +38,7 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   'case-bottom': 'Carcass',
   upright: 'Inside',
   'case-shelf': 'Inside',
+  'case-rail': 'Inside',
   lip: 'Inside',
   lipping: 'Front',
   stile: 'Front',

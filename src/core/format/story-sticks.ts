@@ -156,6 +156,9 @@ const pinMarks = ({ pinRows }: CasePiece, part: Part, start: number): StickMark[
     )
     .map((at) => ({ at, layer: 'HOLE', label: 'pin', lane: 'lower' }));
 
+/** A rail behind is as high as the one in front of it. */
+const BEHIND = /-back$/;
+
 /**
  * One stick for all heights of a case, from the floor: every board that lies level and every pin. It is made before anything
  * is cut, and all that is marked out is taken from it.
@@ -164,7 +167,13 @@ export function caseStick(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   if (piece.build !== 'case') return [];
   const side = findPart(piece, piece.leading);
   if (!side) return [];
-  const level = piece.parts.filter(({ frame, kind }) => Math.abs(frame.thickness[2]) > 0.99 && kind !== 'lip');
+  const level = piece.parts.filter(
+    ({ id, frame, kind }) =>
+      Math.abs(frame.thickness[2]) > 0.99 &&
+      kind !== 'lip' &&
+      kind !== 'lipping' &&
+      !BEHIND.test(kind === 'case-rail' ? id : ''),
+  );
   const boards = level.map((part): StickMark => {
     const heights = part.placed.flatMap(({ corners }) => corners.map((p) => p[2]));
     const [at, to] = [Math.min(...heights), Math.max(...heights)];

@@ -30,9 +30,21 @@ const IN_END = 28;
 const TENON_WIDE = 40;
 const SCREW = { hole: 4.5, long: 50 };
 
-/** How many hold a corner so deep. */
-export const buttKeys = (depth: number, key: ButtKey): number =>
-  Math.max(2, Math.ceil((depth - 2 * FROM_EDGE[key]) / APART[key]) + 1);
+/** How many hold a corner so deep; a narrow board has one in its middle, or two dowels. */
+export const buttKeys = (depth: number, key: ButtKey): number => {
+  const room = depth - 2 * FROM_EDGE[key];
+  if (room >= APART[key] / 2) return Math.max(2, Math.ceil(room / APART[key]) + 1);
+  return key !== 'loose-tenons' && depth >= LEAST_FOR_TWO ? 2 : 1;
+};
+const LEAST_FOR_TWO = 40;
+
+/** Where along a board's breadth they stand. mm */
+function placesOf([front, back]: readonly [front: number, back: number], key: ButtKey): number[] {
+  const [depth, count] = [back - front, buttKeys(back - front, key)];
+  if (count === 1) return [(front + back) / 2];
+  const edge = Math.min(FROM_EDGE[key], depth / 4);
+  return Array.from({ length: count }, (_, i) => front + edge + ((depth - 2 * edge) * i) / (count - 1));
+}
 
 /**
  * The end of a board against the face of another, over its whole depth. mm
@@ -56,15 +68,12 @@ export function caseButt(given: {
 }): Joint {
   const { id, name, into, from, key, at, along, y, thickness, wall, share = IN_SIDE } = given;
   const breadth = y[1] - y[0];
-  const count = buttKeys(breadth, key);
-  const [first, last] = [y[0] + FROM_EDGE[key], y[1] - FROM_EDGE[key]];
-  const places = Array.from({ length: count }, (_, i) => first + ((last - first) * i) / (count - 1));
   const deep = wall * share;
   const out = times(along, -1);
   const point = (place: number, inward: number): Vec => [at[0] + along[0] * inward, place, at[2] + along[2] * inward];
   const removed: Cut[] = [];
   const added: Grown[] = [];
-  for (const place of places) {
+  for (const place of placesOf(y, key)) {
     if (key === 'screws') {
       const [outer, face] = [point(place, wall), point(place, 0)];
       removed.push({ part: into, what: 'screw hole', ...bored(outer, face, SCREW.hole), open: [along, out] });
@@ -81,12 +90,13 @@ export function caseButt(given: {
       continue;
     }
     const half = Math.max(6, Math.round(thickness / 3)) / 2;
+    const wide = Math.min(TENON_WIDE, breadth - 16);
     const strip = (p: Vec, q: Vec): Convex => {
       const upright = Math.abs(along[2]) > 0.5;
       const [x, z] = upright ? [half, 0] : [0, half];
       return box(
-        [Math.min(p[0], q[0]) - x, place - TENON_WIDE / 2, Math.min(p[2], q[2]) - z],
-        [Math.max(p[0], q[0]) + x, place + TENON_WIDE / 2, Math.max(p[2], q[2]) + z],
+        [Math.min(p[0], q[0]) - x, place - wide / 2, Math.min(p[2], q[2]) - z],
+        [Math.max(p[0], q[0]) + x, place + wide / 2, Math.max(p[2], q[2]) + z],
       );
     };
     removed.push(

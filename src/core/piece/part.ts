@@ -57,6 +57,7 @@ export type PartKind =
   | 'case-bottom'
   | 'upright'
   | 'case-shelf'
+  | 'case-rail'
   | 'back'
   | 'back-panel'
   | 'plinth'

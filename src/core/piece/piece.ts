@@ -4,6 +4,7 @@ import type { Bounds } from '../solid/convex';
 import type { Flat } from '../solid/outline';
 import type { ShelfSpan } from './case/case-plan';
 import type { CaseForm } from './case/form';
+import type { Cell } from './case/inside/cells';
 import type { PinRow } from './case/inside/pin-rows';
 import type { Form } from './form';
 import type { Fastener, Fitting, Part, Unreached } from './part';
@@ -62,7 +63,7 @@ export interface TablePiece extends AnyPiece {
 export interface CaseSpace {
   id: string;
   of: string | null;
-  divided: 'not' | 'uprights' | 'shelves';
+  divided: Cell['divided'];
   left: number;
   right: number;
   low: number;

@@ -35,7 +35,7 @@ export function planCase(given: PlanGiven): Operation[] {
     panels: made.filter(({ kind, wood }) => isPanel(kind) && !wood?.sheet).map(({ id }) => id),
     sheets: made.filter(({ wood }) => wood?.sheet).map(({ id }) => id),
     shell: ids('side', 'case-top', 'case-bottom'),
-    within: ids('upright', 'case-shelf'),
+    within: ids('upright', 'case-shelf', 'case-rail'),
   };
   const operations = milling({ boards, resaw, parts: all });
   const put = (group: Operation['group'], steps: readonly Step[], first: readonly string[]): readonly string[] =>

@@ -45,6 +45,7 @@ export function caseForUse(
       thickness,
       cells: hung ? shelvesEven(high) : isHigh ? tiers(wide, high) : bays(wide, high),
       lip: null,
+      rail: 60,
       fixing: { kind: 'housed', stop: 12 },
       pins: { diameter: 5, deep: 10, fromEdge: 37, apart: 32 },
     },

@@ -23,6 +23,7 @@ const DIVIDED = [
   { value: 'not', label: 'No' },
   { value: 'uprights', label: 'Uprights', reason: 'Bays beside one another.' },
   { value: 'shelves', label: 'Shelves', reason: 'Spaces over one another; each shelf is fixed.' },
+  { value: 'rails', label: 'Rails', reason: 'One in front and one behind: between drawers, or over doors.' },
 ] as const;
 
 /** So many spaces at most side by side. */

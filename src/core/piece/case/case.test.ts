@@ -22,6 +22,16 @@ import { type Cell, divideCell, WHOLE } from './inside/cells';
 const fitted = (corner: CaseForm['carcass']['corner']): CaseForm['carcass']['corner'] =>
   'tails' in corner ? { ...corner, tails: 5 } : corner;
 
+const FIXINGS: readonly [string, CaseForm['inside']['fixing']][] = [
+  ['through housings', { kind: 'housed', stop: 0 }],
+  ['sliding dovetails', { kind: 'sliding-dovetails', stop: 12, slope: 6 }],
+  ['cleats', { kind: 'cleats', section: 18, travel: 12 }],
+  ['dowelled shelves', { kind: 'butted', key: 'dowels' }],
+  ['shelves on loose tenons', { kind: 'butted', key: 'loose-tenons' }],
+];
+/** The middle bay with three rails over one another. */
+const withRails = divideCell(sideboard.inside.cells, 'middle', 'rails', 4);
+
 const framedBack = (across: number, up: number): CaseForm['back'] => ({
   kind: 'framed',
   ...{ thickness: 18, stile: 60, rail: 60, across, up, panelThickness: 8, tongue: 16, room: 6, beside: 2 },
@@ -225,15 +235,11 @@ describe.each<[string, CaseForm]>([
     [`bookcase with ${name}`, { ...bookcase, carcass: { sides: 20, across: 20, corner: fitted(corner) } }],
     [`chest with ${name}`, { ...blanketChest, carcass: { ...blanketChest.carcass, corner } }],
   ]),
-  ...(
-    [
-      ['through housings', { kind: 'housed', stop: 0 }],
-      ['sliding dovetails', { kind: 'sliding-dovetails', stop: 12, slope: 6 }],
-      ['cleats', { kind: 'cleats', section: 18, travel: 12 }],
-      ['dowelled shelves', { kind: 'butted', key: 'dowels' }],
-      ['shelves on loose tenons', { kind: 'butted', key: 'loose-tenons' }],
-    ] as const
-  ).flatMap(([name, fixing]): [string, CaseForm][] => [
+  ...FIXINGS.map(([name, fixing]): [string, CaseForm] => [
+    `sideboard with rails, ${name}`,
+    { ...sideboard, inside: { ...sideboard.inside, fixing, cells: withRails } },
+  ]),
+  ...FIXINGS.flatMap(([name, fixing]): [string, CaseForm][] => [
     [`sideboard with ${name}`, { ...sideboard, inside: { ...sideboard.inside, fixing } }],
     [`bookcase with ${name}`, { ...bookcase, inside: { ...bookcase.inside, fixing } }],
   ]),

@@ -178,7 +178,10 @@ function frontEdges({ width, sides, across, foot, under, over }: Shell, within: 
     { ...level, id: SHELL.top, name: 'Top', low: over - across, high: over },
     { ...level, id: SHELL.bottom, name: 'Bottom', low: under, high: under + across },
     ...within
-      .filter(({ kind }) => kind === 'upright' || kind === 'case-shelf')
+      .filter(
+        ({ id, kind }) =>
+          kind === 'upright' || kind === 'case-shelf' || (kind === 'case-rail' && !id.endsWith('-back')),
+      )
       .map((draft): FrontEdge => {
         const upright = draft.kind === 'upright';
         const [x, , z] = draft.frame.at;

@@ -82,6 +82,12 @@ export const CARCASS_FIELDS: readonly FormField<CaseForm>[] = [
 export const INSIDE_FIELDS: readonly FormField<CaseForm>[] = [
   { ask: 'figure', at: 'inside.thickness', label: 'Shelves and uprights, thick' },
   {
+    ask: 'figure',
+    at: 'inside.rail',
+    label: 'Rails, front to back',
+    when: ({ inside }) => inside.cells.some(({ divided }) => divided === 'rails'),
+  },
+  {
     at: 'inside.lip',
     label: 'Under the front of shelves',
     when: opensToTheFront,
@@ -132,7 +138,7 @@ const SHELL: readonly PartKind[] = ['side', 'case-top', 'case-bottom'];
 export const CASE_QUESTIONS = {
   size: { id: 'size', ask: 'How large is it?', of: [], parts: SHELL },
   alcove: { id: 'alcove', ask: 'Does it stand in an alcove?', of: [], parts: ['scribe'] },
-  inside: { id: 'inside', ask: 'What is inside?', of: [], parts: ['upright', 'case-shelf', 'lip'] },
+  inside: { id: 'inside', ask: 'What is inside?', of: [], parts: ['upright', 'case-shelf', 'case-rail', 'lip'] },
   carcass: { id: 'carcass', ask: 'How do its boards meet?', of: [], parts: SHELL },
   front: { id: 'front', ask: 'What is on its edges?', of: [], parts: ['lipping'] },
   back: { id: 'back', ask: 'What closes it behind?', of: [], parts: ['back', 'back-panel', 'sheet'] },

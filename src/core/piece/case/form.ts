@@ -52,6 +52,8 @@ export const CaseFormSchema = v.object({
     /** Uprights and shelves. */
     thickness: length(9, 60),
     cells: CellsSchema,
+    /** A rail from its front to its back. */
+    rail: v.optional(length(20, 200), 60),
     /** How they are held at their ends. */
     fixing: v.optional(FixingSchema, { kind: 'housed', stop: 12 }),
     /** Bores for the pins of loose shelves: how far from the edges and from one another; common practice. */

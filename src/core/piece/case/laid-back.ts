@@ -13,6 +13,7 @@ const BECOMES: Readonly<Record<string, string>> = {
   side: 'end',
   sides: 'ends',
   Shelf: 'Long divider',
+  Rail: 'Long rail',
   shelf: 'long divider',
   Upright: 'Divider',
   upright: 'divider',

@@ -9,7 +9,7 @@ export const CellSchema = v.object({
   /** Id of the space it is part of; null for all of the inside. */
   of: v.nullable(cellId),
   /** What divides it into spaces of its own. */
-  divided: v.picklist(['not', 'uprights', 'shelves']),
+  divided: v.picklist(['not', 'uprights', 'shelves', 'rails']),
   /** Clear along the way its parent is divided; null: its share of what is left. */
   clear: v.nullable(length(20, 3000)),
   /** Of what is left, against those beside it. */
@@ -18,6 +18,8 @@ export const CellSchema = v.object({
   loose: v.optional(whole(0, 20), 0),
 });
 export type Cell = v.InferOutput<typeof CellSchema>;
+/** What divides a space: boards that stand, boards that lie over its whole depth, or a rail in front and one behind. */
+export type Division = Exclude<Cell['divided'], 'not'>;
 
 export const CellsSchema = v.pipe(
   v.array(CellSchema),
@@ -81,12 +83,13 @@ function within(cells: readonly Cell[], id: string): ReadonlySet<string> {
   return found;
 }
 
-/** A space divided into so many by uprights or shelves; those that are there already stay as they are, as far as there are so many. */
-export function divideCell(cells: readonly Cell[], id: string, by: 'uprights' | 'shelves', count: number): Cell[] {
+/** A space divided into so many; those that are there already stay as they are, as far as there are so many. */
+export function divideCell(cells: readonly Cell[], id: string, by: Division, count: number): Cell[] {
   const own = cells.find((cell) => cell.id === id);
   if (!own || count < 2) return joinCell(cells, id);
   // Divided the other way, nothing of what was there fits.
-  const start = own.divided === by ? cells : joinCell(cells, id);
+  const sameWay = own.divided !== 'not' && (own.divided === 'uprights') === (by === 'uprights');
+  const start = sameWay ? cells : joinCell(cells, id);
   const parts = partsOf(start, id);
   const gone = new Set(parts.slice(count).flatMap((part) => [part.id, ...within(start, part.id)]));
   const kept = start

@@ -7,7 +7,7 @@ import type { Divider } from './spaces';
 
 /** An upright or a shelf between two spaces, fixed in what it ends at. */
 export function dividerBoard(
-  { id, name, upright, at, space }: Divider,
+  { id, name, upright, rail, at, space }: Divider,
   given: {
     thickness: number;
     y: readonly [front: number, back: number];
@@ -21,15 +21,16 @@ export function dividerBoard(
   const { walls } = space;
   const [from, to] = upright ? [space.low, space.high] : [space.left, space.right];
   const ends = upright ? [walls.below, walls.above] : [walls.left, walls.right];
-  const [start = 0, end = 0] = ends.map((wall) => fixing.depth(thicknessOf(wall), !upright));
+  const [start = 0, end = 0] = ends.map((wall) => fixing.depth(thicknessOf(wall), !upright, y[1] - y[0]));
   const across = at + thickness / 2;
   const [along, deep] = [(from + to) / 2, (y[0] + y[1]) / 2];
   return {
     draft: {
       id,
       name,
-      kind: upright ? 'upright' : 'case-shelf',
-      grade: 'all-faces',
+      kind: upright ? 'upright' : rail ? 'case-rail' : 'case-shelf',
+
+      grade: rail ? 'one-face' : 'all-faces',
       size: { length: to - from + start + end, width: y[1] - y[0], thickness },
       beyond: { start, end },
       frame: squareFrame(upright ? [across, deep, along] : [along, deep, across], {
@@ -56,4 +57,18 @@ export function dividerBoard(
       });
     }),
   };
+}
+
+/** Where a divider is not over the whole depth: the rail in front and the one behind, each so wide. mm */
+export function railPair(
+  divider: Divider,
+  y: readonly [front: number, back: number],
+  wide: number,
+): { divider: Divider; y: readonly [front: number, back: number] }[] {
+  const each = Math.min(wide, (y[1] - y[0]) / 2 - 5);
+  const { id, name } = divider;
+  return [
+    { divider: { ...divider, name: `${name}, front` }, y: [y[0], y[0] + each] },
+    { divider: { ...divider, id: `${id}-back`, name: `${name}, back` }, y: [y[1] - each, y[1]] },
+  ];
 }

@@ -4,7 +4,7 @@ import type { Unbuildable } from '../../unbuildable';
 import type { ShelfSpan } from '../case-plan';
 import type { CaseForm } from '../form';
 import { fixingKind } from '../kinds';
-import { dividerBoard } from './dividers';
+import { dividerBoard, railPair } from './dividers';
 import { lipUnder } from './lip';
 import { looseShelves } from './loose-shelves';
 import { type PinRow, pinRowsOf } from './pin-rows';
@@ -39,10 +39,14 @@ export function planInside(given: {
   const thicknessOf = (board: string): number => boards[board] ?? thickness;
   const { fixing: decided } = form.inside;
   const fixing = fixingKind(decided.kind);
-  const held = dividers.map((divider) => dividerBoard(divider, { thickness, y, thicknessOf, fixing, decided }));
+  const held = dividers.flatMap((divider) =>
+    (divider.rail ? railPair(divider, y, form.inside.rail) : [{ divider, y }]).map((own) =>
+      dividerBoard(own.divider, { thickness, y: own.y, thicknessOf, fixing, decided }),
+    ),
+  );
   const ends = held.flatMap((own) => own.ends);
   const fixedShelves = dividers
-    .filter(({ upright }) => !upright)
+    .filter(({ upright, rail }) => !upright && !rail)
     .map(({ id, name, at, space: { left, right } }) => ({
       id,
       name,

@@ -1,6 +1,6 @@
 import { mm, say } from '../../../measure/quantity';
 import type { Unbuildable } from '../../unbuildable';
-import { type Cell, divideCell, growCells, partsOf, rootOf } from './cells';
+import { type Cell, type Division, divideCell, growCells, partsOf, rootOf } from './cells';
 
 /** The boards round a space, by their ids. */
 export interface Walls {
@@ -23,7 +23,7 @@ export interface Space {
 export interface PlacedCell {
   cell: Cell;
   space: Space;
-  divided: 'not' | 'uprights' | 'shelves';
+  divided: Cell['divided'];
 }
 
 /** An upright or a shelf between two spaces, and the space that it divides. */
@@ -31,6 +31,8 @@ export interface Divider {
   id: string;
   name: string;
   upright: boolean;
+  /** Not over the whole depth: in front and behind alone. */
+  rail: boolean;
   /** Its left or lower face. */
   at: number;
   space: Space;
@@ -54,7 +56,7 @@ export function placeSpaces(
   const placed: PlacedCell[] = [];
   const dividers: Divider[] = [];
   const problems: Unbuildable[] = [];
-  const counted = { upright: 0, shelf: 0 };
+  const counted = { upright: 0, shelf: 0, rail: 0 };
   place(rootOf(cells), inside);
   return { placed, dividers, problems };
 
@@ -72,7 +74,7 @@ export function placeSpaces(
       const last = i === parts.length - 1;
       // What is left over is drawn with the last of them.
       const end = last ? to : at + (sizes[i] ?? 0);
-      const next = last ? null : divide(upright, space, end);
+      const next = last ? null : divide(divided as Division, space, end);
       const walls: Walls = upright
         ? { ...space.walls, left: before ?? space.walls.left, right: next ?? space.walls.right }
         : { ...space.walls, below: before ?? space.walls.below, above: next ?? space.walls.above };
@@ -82,7 +84,7 @@ export function placeSpaces(
     });
   }
 
-  function sizesOf(parts: readonly Cell[], space: Space, divided: 'uprights' | 'shelves'): number[] | null {
+  function sizesOf(parts: readonly Cell[], space: Space, divided: Division): number[] | null {
     const whole = divided === 'uprights' ? space.right - space.left : space.high - space.low;
     const free = whole - (parts.length - 1) * thickness;
     const asked = parts.reduce((sum, { clear }) => sum + (clear ?? 0), 0);
@@ -91,7 +93,7 @@ export function placeSpaces(
     const sizes = parts.map(({ clear, share }) => clear ?? (left * share) / shares);
     if (sizes.some((size) => size < LEAST - 1e-6) || left < -1e-6) {
       problems.push({
-        problem: `The ${divided === 'uprights' ? 'bays' : 'shelves'} of a space ask for more than it is ${divided === 'uprights' ? 'wide' : 'high'}.`,
+        problem: `The ${divided === 'uprights' ? 'bays' : divided} of a space ask for more than it is ${divided === 'uprights' ? 'wide' : 'high'}.`,
         where: 'form.inside.cells',
         wayOut: 'Let all of them follow, as many as have room.',
         mends: mended(cells, parts, divided, whole),
@@ -109,23 +111,30 @@ export function placeSpaces(
   }
 
   /** The same spaces, equal and no more than have room. */
-  function mended(
-    all: readonly Cell[],
-    parts: readonly Cell[],
-    divided: 'uprights' | 'shelves',
-    whole: number,
-  ): Cell[] {
+  function mended(all: readonly Cell[], parts: readonly Cell[], divided: Division, whole: number): Cell[] {
     const most = Math.floor((whole + thickness) / (ROOMY + thickness));
     const of = parts[0]?.of ?? '';
     const fewer = parts.length > most ? divideCell(all, of, divided, most) : all;
     return growCells(fewer, of, 1);
   }
 
-  function divide(upright: boolean, space: Space, at: number): string {
-    const kind = upright ? 'upright' : 'shelf';
+  function divide(by: Division, space: Space, at: number): string {
+    const kind = WORD[by];
     counted[kind] += 1;
     const id = `${kind}-${counted[kind]}`;
-    dividers.push({ id, name: `${upright ? 'Upright' : 'Shelf'} ${counted[kind]}`, upright, at, space });
+    const name = `${kind.charAt(0).toUpperCase()}${kind.slice(1)} ${counted[kind]}`;
+    dividers.push({ id, name, upright: by === 'uprights', rail: by === 'rails', at, space });
+    const stoodOn =
+      by === 'uprights' ? [space.walls.below, space.walls.above].find((wall) => wall.startsWith('rail-')) : undefined;
+    if (stoodOn)
+      problems.push({
+        problem: 'An upright cannot stand on rails.',
+        where: 'form.inside.cells',
+        wayOut: 'Divide by shelves there.',
+        mends: cells.map((cell) => (cell.divided === 'rails' ? { ...cell, divided: 'shelves' } : cell)),
+      });
     return id;
   }
 }
+
+const WORD = { uprights: 'upright', shelves: 'shelf', rails: 'rail' } as const;

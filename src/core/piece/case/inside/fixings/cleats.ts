@@ -18,8 +18,9 @@ const schema = v.object({
 /** Behind the front edge of the shelf, from its ends to the screws, mm. */
 const SHORTER = 15;
 const SCREW = 30;
-/** Uprights are housed all the same, mm behind the front. */
+/** Uprights are housed all the same, mm behind the front, and boards with no room for two screws: rails. */
 const STOP = 12;
+const LEAST = 2 * (SHORTER + SCREW) + 20;
 
 /** Strips screwed to the sides, the shelf lying on them: a strip keeps its length while the side moves across it. */
 export const cleats: FixingKind<typeof schema> = {
@@ -31,10 +32,10 @@ export const cleats: FixingKind<typeof schema> = {
     { ask: 'figure', at: 'travel', label: 'Slots at the back, travel each way' },
   ],
   start: () => ({ kind: 'cleats', section: 18, travel: 4 }),
-  depth: (wall, level) => (level ? 0 : letIn(wall)),
+  depth: (wall, level, breadth) => (level && breadth >= LEAST ? 0 : letIn(wall)),
   hold({ section, travel }, end) {
     const { id, name, into, from, at, along, y, thickness, level } = end;
-    if (!level) return { joints: [housing({ ...end, stop: STOP })], drafts: [], fittings: [] };
+    if (!level || y[1] - y[0] < LEAST) return { joints: [housing({ ...end, stop: STOP })], drafts: [], fittings: [] };
     const cleat = `cleat-${id.replaceAll('/', '-').replace('+', '-right')}`;
     const words = `Cleat of ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
     const [front, back] = [y[0] + SHORTER, y[1] - SHORTER];

@@ -41,6 +41,6 @@ export interface FixingKind<S extends KindSchema> {
   fields: readonly FormField<v.InferOutput<S>>[];
   start(): v.InferOutput<S>;
   /** How far a board's end is let into one so thick, mm; nought where it only touches it. */
-  depth(wall: number, level: boolean): number;
+  depth(wall: number, level: boolean, breadth: number): number;
   hold(own: v.InferOutput<S>, end: BoardEnd): HeldEnd;
 }
