@@ -1,6 +1,6 @@
 import { mm, movement, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
-import { type CasePiece, findPart } from '../piece/piece';
+import type { CasePiece } from '../piece/piece';
 import { type CaseContext, type Check, judge, softestOf } from './check';
 import { type PlaneFrame, solveFrame } from './plane-frame';
 
@@ -24,17 +24,22 @@ export function frameOfCase(
   push: number,
 ): { frame: PlaneFrame; pushed: number } | null {
   const nodes: [number, number][] = [];
+  const places = new Map<string, number>();
   const node = (x: number, z: number): number => {
-    const known = nodes.findIndex((own) => Math.hypot(own[0] - x, own[1] - z) < 1);
-    return known >= 0 ? known : nodes.push([x, z]) - 1;
+    // To the millimetre, with the steps where no figure of a maker falls.
+    const key = `${Math.round(x + 0.0137)} ${Math.round(z + 0.0137)}`;
+    const known = places.get(key) ?? nodes.push([x, z]) - 1;
+    places.set(key, known);
+    return known;
   };
+  const byId = new Map(piece.parts.map((part) => [part.id, part]));
   const upright = (part: Part) => Math.abs(part.frame.length[2]) > 0.9;
   const level = (part: Part) => Math.abs(part.frame.length[0]) > 0.9;
   /** Places along each board where another is joined to it. */
   const along = new Map<string, number[]>();
   const meets = (part: Part, place: number) => along.set(part.id, [...(along.get(part.id) ?? []), place]);
   for (const { into, from } of piece.joints) {
-    const [a, b] = [findPart(piece, into), findPart(piece, from)];
+    const [a, b] = [byId.get(into), byId.get(from)];
     if (!a || !b) continue;
     const [post, rail] = upright(a) && level(b) ? [a, b] : upright(b) && level(a) ? [b, a] : [];
     if (!post || !rail || BEHIND.has(post.kind) || BEHIND.has(rail.kind)) continue;
@@ -43,7 +48,7 @@ export function frameOfCase(
   }
   const members: PlaneFrame['members'][number][] = [];
   for (const [id, places] of along) {
-    const part = findPart(piece, id);
+    const part = byId.get(id);
     if (!part) continue;
     const standing = upright(part);
     // A side that runs down stands on the floor.

@@ -65,7 +65,8 @@ export function solveFrame({ nodes, members, held, loads }: PlaneFrame): [number
     add(load, 3 * at(node) + 1, force[1]);
   }
   const fixed = new Set(held.flatMap((node) => [3 * at(node), 3 * at(node) + 1]));
-  const moved = eliminate(k, load, fixed);
+  const apart = Math.max(0, ...members.map(({ from, to }) => Math.abs(at(from) - at(to))));
+  const moved = eliminate(k, load, fixed, 3 * apart + 2);
   return moved && nodes.map((_, i) => [moved[3 * at(i)]!, moved[3 * at(i) + 1]!, moved[3 * at(i) + 2]!]);
 }
 
@@ -73,8 +74,17 @@ const add = (row: Float64Array, i: number, value: number) => {
   row[i] = row[i]! + value;
 };
 
-/** Gaussian elimination with pivots; rows that are fixed come to nought. */
-function eliminate(k: Float64Array[], load: Float64Array, fixed: ReadonlySet<number>): Float64Array | null {
+/**
+ * Gaussian elimination with pivots; rows that are fixed come to nought.
+ *
+ * @param band so far beside the diagonal anything stands
+ */
+function eliminate(
+  k: Float64Array[],
+  load: Float64Array,
+  fixed: ReadonlySet<number>,
+  band: number,
+): Float64Array | null {
   const n = load.length;
   for (const i of fixed) {
     for (let j = 0; j < n; j += 1) {
@@ -86,16 +96,18 @@ function eliminate(k: Float64Array[], load: Float64Array, fixed: ReadonlySet<num
   }
   for (let i = 0; i < n; i += 1) {
     let best = i;
-    for (let r = i + 1; r < n; r += 1) {
+    const lowest = Math.min(n, i + band + 1);
+    for (let r = i + 1; r < lowest; r += 1) {
       if (Math.abs(k[r]![i]!) > Math.abs(k[best]![i]!)) best = r;
     }
     if (Math.abs(k[best]![i]!) < 1e-9) return null;
     [k[i], k[best]] = [k[best]!, k[i]!];
     [load[i], load[best]] = [load[best]!, load[i]!];
     const row = k[i]!;
-    let last = n - 1;
+    // A row that came up from below reaches twice as far.
+    let last = Math.min(n - 1, i + 2 * band);
     while (last > i && row[last] === 0) last -= 1;
-    for (let r = i + 1; r < n; r += 1) {
+    for (let r = i + 1; r < lowest; r += 1) {
       const other = k[r]!;
       const share = other[i]! / row[i]!;
       if (share === 0) continue;
@@ -106,7 +118,7 @@ function eliminate(k: Float64Array[], load: Float64Array, fixed: ReadonlySet<num
   for (let i = n - 1; i >= 0; i -= 1) {
     const row = k[i]!;
     let sum = load[i]!;
-    for (let j = i + 1; j < n; j += 1) sum -= row[j]! * load[j]!;
+    for (let j = i + 1; j <= Math.min(n - 1, i + 2 * band); j += 1) sum -= row[j]! * load[j]!;
     load[i] = sum / row[i]!;
   }
   return load;

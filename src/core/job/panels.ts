@@ -104,9 +104,8 @@ function edgesOf(
   // Looked along from its near end, the panel's right is the front of the piece.
   const lines = (trim ?? trimPanel(widths, part.size.width, [], 0)).joints.map((line) => -line);
   const [x, y] = part.frame.at;
-  const grooves = piece.joints
-    .flatMap((joint) => joint.removed)
-    .filter((cut) => cut.part === part.id && cut.what === 'groove')
+  const grooves = part.removed
+    .filter(({ what }) => what === 'groove')
     .map(({ solid: { bounds } }) => bounds)
     .map(({ from, to }) => ({ left: from[0] - x, right: to[0] - x, low: from[1] - y, high: to[1] - y }));
   return edgeJoints({
