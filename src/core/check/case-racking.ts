@@ -17,11 +17,15 @@ const BEHIND: ReadonlySet<Part['kind']> = new Set(['back', 'back-panel', 'sheet'
 /**
  * The boards of a case that are joined to one another, from the front, as a frame with stiff joints: pushed sideways at its
  * upper edge, its lower ends resting on the floor. N, mm, MPa
+ *
+ * @param brace what closes it behind or in front keeps its corners square by, N a millimetre: two ties from corner to corner that
+ *              are as stiff together
  */
 export function frameOfCase(
   piece: CasePiece,
   modulus: number,
   push: number,
+  brace = 0,
 ): { frame: PlaneFrame; pushed: number } | null {
   const nodes: [number, number][] = [];
   const places = new Map<string, number>();
@@ -65,6 +69,16 @@ export function frameOfCase(
     });
   }
   if (nodes.length < 3) return null;
+  const [left, right, bottom, top] = ['side-left', 'side-right', 'bottom', 'top'].map((id) => byId.get(id)?.frame.at);
+  if (brace > 0 && left && right && bottom && top) {
+    const [wide, high] = [right[0] - left[0], top[2] - bottom[2]];
+    const long = Math.hypot(wide, high);
+    const tie = { area: (brace * long * (long / wide) ** 2) / (2 * modulus), second: 0, modulus };
+    members.push(
+      { from: node(left[0], bottom[2]), to: node(right[0], top[2]), ...tie },
+      { from: node(right[0], bottom[2]), to: node(left[0], top[2]), ...tie },
+    );
+  }
   const lowest = Math.min(...nodes.map(([, z]) => z));
   const highest = Math.max(...nodes.map(([, z]) => z));
   const held = nodes.flatMap(([, z], i) => (z - lowest < 1 ? [i] : []));
@@ -118,7 +132,8 @@ export function rackingOfCase(context: CaseContext): Check[] {
   const sheet = back.kind === 'sheet' ? piece.parts.find(({ kind }) => kind === 'sheet') : undefined;
   const shear = sheet ? (SHEET_SHEAR * sheet.size.thickness * sheet.size.width) / sheet.size.length : 0;
   const framed = stiffnessOfFrame(piece, modulus, 'back') + stiffnessOfFrame(piece, modulus, 'front');
-  const value = push / (1 / moved + shear + framed);
+  const braced = frameOfCase(piece, modulus, 1, shear + framed);
+  const value = push * ((braced && solveFrame(braced.frame)?.[braced.pushed]?.[0]) || moved);
   const limit = piece.overall.height * SWAY;
   const newton = (amount: number) => ({ amount, unit: 'newton' as const });
   return [
@@ -137,7 +152,8 @@ export function rackingOfCase(context: CaseContext): Check[] {
         id: 'stiffness.case-sway',
         label: 'Sideways at its upper edge',
         quantity: movement(value),
-        formula: 'push ÷ (stiffness of the boards as a frame + G·t·width ÷ height of a sheet behind + its frames)',
+        formula:
+          'the boards as a frame, braced from corner to corner by G·t·width ÷ height of a sheet behind and by its frames',
         inputs: [
           { label: 'Push', quantity: newton(push) },
           { label: 'Of the boards alone', quantity: movement(push * moved) },
