@@ -42,17 +42,20 @@ export const FRAME_FIELDS: readonly FormField<FrameDecided>[] = [
 const USUAL_PANEL = 330;
 const USUAL_HIGH = 900;
 
+/** A panel so wide grows or shrinks by about this share of it through most years, at each of its sides; common practice. */
+const USUAL_MOVES = 0.017;
+
 /** Usual sizes for a frame so wide and so high, mm; common practice. */
-export const startFrame = (wide: number, high: number): FrameDecided => ({
-  thickness: 18,
-  stile: 60,
-  rail: 60,
-  across: Math.min(8, Math.max(1, Math.round(wide / USUAL_PANEL))),
-  up: Math.min(8, Math.max(1, Math.round(high / USUAL_HIGH))),
-  panelThickness: 8,
-  tongue: 12,
-  room: 4,
-});
+export function startFrame(wide: number, high: number): FrameDecided {
+  const across = Math.min(8, Math.max(1, Math.round(wide / USUAL_PANEL)));
+  const stile = 60;
+  const room = Math.min(12, Math.max(2, Math.ceil((wide / across - stile) * USUAL_MOVES)));
+  return {
+    ...{ thickness: 18, stile, rail: 60, across, panelThickness: 8, room },
+    up: Math.min(8, Math.max(1, Math.round(high / USUAL_HIGH))),
+    tongue: Math.min(18, 2 * room + STAYS_IN + 2),
+  };
+}
 
 /** Where a frame stands: upright, its width along one axis of the piece. mm */
 export interface FramePlace {

@@ -13,6 +13,7 @@ import { legStretchers } from '../../legs/stretchers';
 import type { Racking } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
 import type { StandKind, StoodOn } from '../kind';
+import { travelFor } from './sides';
 
 const schema = v.object({
   kind: v.literal('leg-frame'),
@@ -98,7 +99,7 @@ export const legFrame: StandKind<typeof schema> = {
     corner: 'mortise-tenon',
     stretchers: null,
     setBack: 10,
-    travel: 6,
+    travel: travelFor(depth),
   }),
   plan(own, outside) {
     const { height, section, rail, setBack } = own;

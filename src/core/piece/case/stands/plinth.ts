@@ -5,7 +5,7 @@ import { fixed, sliding } from '../../../restraint/tie';
 import { squareFrame } from '../../../solid/frame';
 import type { Draft } from '../../part';
 import type { StandKind } from '../kind';
-import { cornersOf } from './sides';
+import { cornersOf, travelFor } from './sides';
 
 const schema = v.object({
   kind: v.literal('plinth'),
@@ -31,7 +31,7 @@ export const plinth: StandKind<typeof schema> = {
     { ask: 'figure', at: 'setBack', label: 'Set back' },
     { ask: 'figure', at: 'travel', label: 'Slots at the back, travel each way' },
   ],
-  start: () => ({ kind: 'plinth', height: 80, thickness: 20, setBack: 20, travel: 6 }),
+  start: ({ depth }) => ({ kind: 'plinth', height: 80, thickness: 20, setBack: 20, travel: travelFor(depth) }),
   plan({ height, thickness, setBack, travel }, outside) {
     const width = outside.width - 2 * setBack;
     // Flush behind, so that it stands against the wall like the case.

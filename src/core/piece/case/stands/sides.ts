@@ -28,6 +28,9 @@ export const sides: StandKind<typeof schema> = {
   },
 };
 
+/** What slots at the back begin with, mm each way: flat-sawn hardwood so deep moves as much through most years; common practice. */
+export const travelFor = (depth: number): number => Math.min(25, Math.ceil(depth / 38));
+
 /** Of a rectangle about the middle, anticlockwise from the front left. */
 export const cornersOf = (width: number, depth: number) =>
   [
