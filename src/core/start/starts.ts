@@ -2,6 +2,7 @@ import { EDGE_PER_CHAIR } from '../decision/room-for-people';
 import { USE_OF_PIECE, type Use, type UseOfPiece } from '../decision/use';
 import { type Brief, type Change, type PieceDecisions, withChanges } from '../document/job-document';
 import type { BaseKindName, TableForm, TopKindName } from '../piece/table/form';
+import { type CaseAs, caseAs } from './case-as';
 import { caseForUse, chestForUse } from './case-for-use';
 import { formForUse } from './form-for-use';
 import { startBaseChanges, startTopChanges } from './start-form';
@@ -23,6 +24,8 @@ interface Beginning {
   chest?: true;
   top?: TopKindName;
   base?: BaseKindName;
+  /** Kinds of a case that are other than usual. */
+  as?: CaseAs;
 }
 
 /** What a job can begin with; a new one is a row here. */
@@ -56,6 +59,30 @@ export const STARTS = {
   bookcase: { name: 'Bookcase', built: 'shelves on pins, on its own sides', use: 'bookcase' },
   fitted: { name: 'Fitted bookcase', built: 'scribed into an alcove', use: 'bookcase', fitted: true },
   sideboard: { name: 'Sideboard', built: 'bays in dovetails, on a plinth', use: 'sideboard' },
+  cabinet: {
+    name: 'Cabinet on legs',
+    built: 'panels behind, on a frame of legs',
+    use: 'sideboard',
+    as: { back: 'framed', stand: 'leg-frame' },
+  },
+  cupboard: {
+    name: 'Cupboard',
+    built: 'a face frame before its shelves',
+    use: 'cupboard',
+    as: { front: 'face-frame' },
+  },
+  lowCase: {
+    name: 'Coffee table as a box',
+    built: 'low and open, mitred',
+    use: 'low-case',
+    as: { corner: 'mitred', back: 'open', stand: 'feet' },
+  },
+  pedestal: {
+    name: 'Desk pedestal',
+    built: 'openings for drawers between rails',
+    use: 'pedestal',
+    as: { stand: 'plinth', rails: 3 },
+  },
   hung: { name: 'Wall shelf', built: 'hung on a rail', use: 'wall-cabinet', hung: true },
   chest: { name: 'Blanket chest', built: 'dovetailed, a lid on hinges', use: 'chest', chest: true },
   box: { name: 'Box', built: 'dovetailed, with a lid', use: 'box', chest: true },
@@ -110,13 +137,15 @@ const roundFor = (seats: number): number => Math.max(700, Math.ceil((seats * EDG
 
 /** A sound first form: what is usual for the use, then of the kind that is meant. Sizes in mm, where they are wished. */
 export function formForStart(start: Start, brief: Brief, size: StartSize | null = null): StartedPiece {
-  const { use, round, long, fitted, hung, chest, top, base }: Beginning = STARTS[start];
+  const { use, round, long, fitted, hung, chest, top, base, as }: Beginning = STARTS[start];
   const usual = size ?? usualSize(start);
   if (isCase(start) && usual)
     return {
       use,
       count: 1,
-      form: chest ? chestForUse(use, usual) : caseForUse(use, usual, fitted ? 'fitted' : hung ? 'hung' : 'free'),
+      form: chest
+        ? chestForUse(use, usual)
+        : caseAs(caseForUse(use, usual, fitted ? 'fitted' : hung ? 'hung' : 'free'), as ?? {}),
     };
   const piece = formForUse(use, brief, size, long ? 'long' : 'by-seats');
   let { form } = piece;
