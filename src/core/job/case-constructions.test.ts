@@ -5,6 +5,7 @@ import type { PieceInJob } from '../document/piece-in-job';
 import { assembliesOf } from '../format/assemblies';
 import { writePhrase } from '../measure/write-quantity';
 import type { CaseForm } from '../piece/case/form';
+import { BACK_KINDS, CASE_TOP_KINDS, CORNER_KINDS, FIXING_KINDS, FRONT_KINDS, STAND_KINDS } from '../piece/case/kinds';
 import { deriveJob } from './derive-job';
 import type { JobInputs } from './inputs';
 import { ownedChecks } from './shown-piece';
@@ -61,5 +62,26 @@ describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, bad }) => {
     while (!step.done) step = search.next();
     // What is offered as a press is tried on the whole job before: it cures.
     expect(step.value.changes, found.check.id).not.toEqual([]);
+  });
+});
+
+describe('every kind that there is', () => {
+  const forms = CASE_CONSTRUCTIONS.map(({ name, form }) => ({ name, form }));
+  it.each([
+    ['corner', CORNER_KINDS, ({ carcass }: CaseForm) => carcass.corner.kind],
+    ['fixing', FIXING_KINDS, ({ inside }: CaseForm) => inside.fixing.kind],
+    ['back', BACK_KINDS, ({ back }: CaseForm) => back.kind],
+    ['front', FRONT_KINDS, ({ front }: CaseForm) => front.kind],
+    ['top', CASE_TOP_KINDS, ({ top }: CaseForm) => top.kind],
+    ['stand', STAND_KINDS, ({ stand }: CaseForm) => stand.kind],
+  ] as const)('of a %s has a construction that nothing stops', (_, kinds, kindOf) => {
+    const missing = kinds.filter(({ kind }) => !forms.some(({ form }) => kindOf(form) === kind));
+    expect(missing.map(({ kind }) => kind)).toEqual([]);
+  });
+
+  it('of a division, and each construction has three variants that are stopped', () => {
+    const divided = new Set(forms.flatMap(({ form }) => form.inside.cells.map((cell) => cell.divided)));
+    expect([...divided].sort()).toEqual(['not', 'rails', 'shelves', 'uprights']);
+    for (const { name, bad } of CASE_CONSTRUCTIONS) expect(bad.length, name).toBeGreaterThanOrEqual(3);
   });
 });
