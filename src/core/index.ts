@@ -48,7 +48,7 @@ export { type SmallDrawing, smallDrawing, UNIT as SMALL_UNIT } from './drawing/s
 export type { Dimension, FastenerMark, Shape, View, ViewName } from './drawing/view';
 export type { CsvStyle } from './format/csv';
 export { curveTables } from './format/curve-tables';
-export { type CutListRow, cutList, sayEnds } from './format/cut-list';
+export { type CutListRow, cutList, sayEnds, sayFaces } from './format/cut-list';
 export { writeCutListCsv } from './format/cut-list-csv';
 export { writeCutsCsv } from './format/cuts-csv';
 export { fileName } from './format/file-name';

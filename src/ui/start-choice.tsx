@@ -4,7 +4,7 @@ import type { DrawnStart, Start } from '@/core';
 import { SmallDrawing } from './small-drawing';
 
 /** px */
-const [WIDE, HIGH] = [104, 62];
+const [WIDE, HIGH] = [80, 48];
 
 /** What is to be built, chosen from drawings that stand at one scale. */
 export function StartChoice({
@@ -23,12 +23,12 @@ export function StartChoice({
   return (
     <fieldset>
       <legend className="mb-2">{legend}</legend>
-      <div className="grid grid-cols-6 max-md:grid-cols-3 gap-x-2 gap-y-3">
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-x-1 gap-y-2">
         {starts.map(({ start, name, built, drawing }) => (
           <label
             key={start}
             title={built}
-            className="target flex cursor-pointer flex-col rounded-sm px-1.5 pt-1 pb-1 hover:bg-ground has-[:checked]:bg-layout-tint has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-layout"
+            className="target flex cursor-pointer flex-col rounded-sm px-1 pt-1 pb-1 hover:bg-ground has-[:checked]:bg-layout-tint has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-layout"
           >
             <input
               type="radio"
@@ -45,7 +45,7 @@ export function StartChoice({
             >
               <SmallDrawing drawing={drawing} px={px} name="" />
             </span>
-            <span className={`pt-0.5 ${start === chosen ? 'font-semibold' : ''}`}>{name}</span>
+            <span className={`pt-0.5 leading-4 ${start === chosen ? 'font-semibold' : ''}`}>{name}</span>
           </label>
         ))}
       </div>

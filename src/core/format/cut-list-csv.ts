@@ -24,6 +24,7 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: CsvStyle): s
     'as_read',
     'other_wood',
     'painted',
+    `lipped_${unit}`,
   ];
   const plain = (mm: number) => numberOf(mm, style);
   const degrees = (angle: number) => Number(angle.toFixed(2));
@@ -45,6 +46,7 @@ export function writeCutListCsv(rows: readonly CutListRow[], style: CsvStyle): s
     [row.length, row.width, row.thickness].map((mm) => formatLength(mm, style.length)).join(' x '),
     row.wood ?? '',
     row.painted ? 'yes' : '',
+    row.lipped === null ? '' : plain(row.lipped),
   ]);
   return writeCsv([heading, ...body], style);
 }

@@ -15,7 +15,10 @@ export interface CutListRow {
   width: number;
   thickness: number;
   rough: { length: number; width: number } | null;
+  /** Which of its faces show. */
   grade: Part['grade'];
+  /** Thickness of what is glued on its front edge, mm. */
+  lipped: number | null;
   /** How its ends are cut where they are not square. */
   ends: EndCuts | null;
   state: 'to cut' | 'cut' | 'cut and measured';
@@ -42,6 +45,7 @@ export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
       thickness: part.size.thickness,
       rough: part.cut ? null : (wanted?.rough ?? null),
       grade: part.grade,
+      lipped: parts.find(({ id }) => id === `lipping-${part.id}`)?.size.thickness ?? null,
       ends: part.ends ?? null,
       painted: part.painted ?? false,
       state: part.locked ? 'cut and measured' : part.cut ? 'cut' : 'to cut',
@@ -63,6 +67,10 @@ export function cutList(parts: readonly Part[], demand: Demand): CutListRow[] {
     ];
   });
 }
+
+/** Which faces of a part show, where not all of them do. */
+export const sayFaces = (grade: Part['grade']): string =>
+  grade === 'one-face' ? 'one face shows' : grade === 'hidden' ? 'hidden' : '';
 
 /** Less than a saw can be set to is square, degrees. */
 const LEAST_ANGLE = 0.05;

@@ -4,6 +4,7 @@ import { boards, demoJob, jobOf, places, shop } from '../../../tests/fixtures/de
 import type { PieceInJob } from '../document/piece-in-job';
 import { drawView } from '../drawing/drawing';
 import { assembliesOf } from '../format/assemblies';
+import { cutList } from '../format/cut-list';
 import { fullSizeDrawings } from '../format/full-size';
 import { readJobFile, writeJobFile } from '../format/job-file';
 import { writePhrase } from '../measure/write-quantity';
@@ -205,6 +206,14 @@ describe('a case of sheet', () => {
     expect(own.glueUps.map(({ panel }) => panel)).toEqual([]);
     const worked = new Set(job.operations.flatMap(({ parts }) => parts));
     for (const part of own.piece.parts) expect(worked.has(part.id), part.id).toBe(true);
+  });
+
+  it('the cut list says which edges are lipped and which faces show', () => {
+    const { own } = ofSheet(lipped);
+    const rows = new Map(cutList(own.piece.parts, own.demand).map((row) => [row.name, row]));
+    expect(rows.get('Side, left')).toMatchObject({ lipped: 8, grade: 'all-faces' });
+    expect(rows.get('Bottom')).toMatchObject({ lipped: 8, grade: 'one-face' });
+    expect(rows.get('Lipping of left side')).toMatchObject({ lipped: null });
   });
 
   it('hardly moves: its side does so by less than a tenth of one of white oak', () => {

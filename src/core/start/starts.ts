@@ -72,8 +72,8 @@ export const STARTS = {
     as: { front: 'face-frame' },
   },
   lowCase: {
-    name: 'Coffee table as a box',
-    built: 'low and open, mitred',
+    name: 'Low case',
+    built: 'a coffee table as a box, mitred and open',
     use: 'low-case',
     as: { corner: 'mitred', back: 'open', stand: 'feet' },
   },

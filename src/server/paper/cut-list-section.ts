@@ -1,5 +1,5 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import { type DerivedPiece, sayEnds, writeQuantity } from '@/core';
+import { type DerivedPiece, sayEnds, sayFaces, writeQuantity } from '@/core';
 import { type AssemblyRow, assembliesOf } from '@/core/format/assemblies';
 import { hardwareOf } from '@/core/format/hardware';
 import { titleOfAlike } from '@/core/job/alike-pieces';
@@ -42,7 +42,15 @@ export function cutListSection(group: Alike, { style }: SheetGiven, several: boo
 }
 
 function partRow(row: AssemblyRow, times: number, say: (mm: number) => string): (string | TableCell)[] {
-  const notes = [row.wood, row.painted ? 'painted' : '', sayEnds(row.ends)].filter(Boolean).join(', ');
+  const notes = [
+    row.wood,
+    row.painted ? 'painted' : '',
+    sayFaces(row.grade),
+    row.lipped === null ? '' : `front edge lipped ${say(row.lipped)}`,
+    sayEnds(row.ends),
+  ]
+    .filter(Boolean)
+    .join(', ');
   const count = row.count * times;
   const box = row.state === 'to cut' ? '☐' : '☑';
   return [
