@@ -235,12 +235,21 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
         size: { length: high + 2 * reach.end, width: wide + 2 * reach.side, thickness: panelThickness },
         frame: squareFrame(point((from + to) / 2, low + high / 2), standing),
       });
-      const grooveIn = (into: string, where: string, cut: Convex, open: readonly Vec[], ties: Joint['ties']) =>
+      const grooveIn = (
+        into: string,
+        where: string,
+        cut: Convex,
+        open: readonly Vec[],
+        ties: Joint['ties'],
+        tenons: readonly string[],
+      ) =>
         joints.push({
           ...{ id: `${into}/${pid}`, kind: 'panel-groove', name: `${name}, panel in its ${where}`, into, from: pid },
           removed: [{ part: into, what: 'groove', solid: cut, open }],
           added: [],
           ties,
+          // Grooves run on into the mortises beside them.
+          meets: tenons.map((from) => `${into}/${from}`),
         });
       const between = (into: string, at: Vec, where: string) => ({
         ...{ id: `${into}/${pid}`, name: `${name}, panel ${number} in its ${where}`, a: pid, b: into, at: tie(at) },
@@ -268,6 +277,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
               sets: { path: `${path}.room`, ways: way > 0 ? 'minus' : 'plus', cover: `${path}.tongue` },
             },
           ],
+          outer ? [below, above] : [],
         );
       }
       const corners = {
@@ -293,6 +303,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
               },
             },
           ],
+          muntins,
         );
       }
     }

@@ -1,6 +1,6 @@
 import type { Cut, Joint } from '../../../joint/joint';
 import { box } from '../../../solid/convex';
-import { times, type Vec } from '../../../solid/vector';
+import { minus, plus, times, unit, type Vec } from '../../../solid/vector';
 import type { Shell } from '../kind';
 import { SHELL } from '../shell';
 
@@ -38,8 +38,8 @@ export function rabbetsRound(place: BackPlace): Record<keyof typeof SHELL, Cut> 
     part,
     what: 'rabbet',
     solid: box(from, to),
-    // Each runs on into those of the boards beside.
-    open: [inward, behind, along, times(along, -1)],
+    // Each runs on into those of the boards beside, through a mitre too.
+    open: [inward, behind, along, times(along, -1), unit(plus(inward, along)), unit(minus(inward, along))],
   });
   return {
     left: cut(SHELL.left, [-half - over, front, low], [-half, back, high], [1, 0, 0], [0, 0, 1]),
