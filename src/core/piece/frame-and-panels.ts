@@ -59,8 +59,9 @@ export function startFrame(wide: number, high: number): FrameDecided {
 
 /** Where a frame stands: upright, its width along one axis of the piece. mm */
 export interface FramePlace {
-  /** Its parts' ids begin with it, and their names. */
+  /** Its parts' ids begin with it. */
   id: string;
+  /** In their names: “the back”. */
   name: string;
   toward: 'x' | 'y';
   /** Along that axis, up, and through its thickness. */
@@ -137,7 +138,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
       box([-(v1 - v0) / 2 + cut, a - middle, -thickness / 2], [(v1 - v0) / 2 - cut, b - middle, thickness / 2]);
     drafts.push({
       id: stiles[which],
-      name: `${name}, ${which} stile`,
+      name: `Stile of ${name}, ${which}`,
       kind: 'stile',
       grade: 'one-face',
       size: { length: v1 - v0, width: stile, thickness },
@@ -157,7 +158,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
     const [first, last] = [i === 0, i === up];
     drafts.push({
       id: rid,
-      name: `${name}, ${first ? 'lower rail' : last ? 'upper rail' : `middle rail${up > 2 ? ` ${i}` : ''}`}`,
+      name: `Rail of ${name}, ${first ? 'lower' : last ? 'upper' : `middle${up > 2 ? ` ${i}` : ''}`}`,
       kind: 'rail',
       grade: 'one-face',
       size: { length: inner1 - inner0 + 2 * tenon, width: rail, thickness },
@@ -175,7 +176,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
         [Math.max(at, at + way * tenon), Math.max(t1, t0 + 1)],
         half,
       );
-      const words = `${name}, rail ${i + 1} in ${way < 0 ? 'left' : 'right'} stile`;
+      const words = `Rail ${i + 1} of ${name} in its ${way < 0 ? 'left' : 'right'} stile`;
       joints.push({
         ...{ id: `${into}/${rid}`, kind: 'frame-tenon', name: words, into, from: rid, along: side(way) },
         removed: [{ part: into, what: 'mortise', solid: own, open: [side(way < 0 ? 1 : -1)] }],
@@ -197,7 +198,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
       const stub = [from + tongue, from + stile - tongue] as const;
       drafts.push({
         id: mid,
-        name: `${name}, muntin${across > 2 || up > 1 ? ` ${row * (across - 1) + i + 1}` : ''}`,
+        name: `Muntin of ${name}${across > 2 || up > 1 ? ` ${row * (across - 1) + i + 1}` : ''}`,
         kind: 'muntin',
         grade: 'one-face',
         size: { length: high + 2 * tongue, width: stile, thickness },
@@ -209,7 +210,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
         const at = way < 0 ? low : low + high;
         const end = at + way * tongue;
         const own = solid([stub[0], Math.min(at, end)], [Math.max(stub[0] + 1, stub[1]), Math.max(at, end)], half);
-        const words = `${name}, muntin in rail`;
+        const words = `Muntin of ${name} in its rail`;
         joints.push({
           ...{ id: `${into}/${mid}`, kind: 'frame-tenon', name: words, into, from: mid, along: upward(way) },
           removed: [{ part: into, what: 'mortise', solid: own, open: [upward(way < 0 ? 1 : -1)] }],
@@ -229,7 +230,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
       const reach = { side: tongue - room, end: tongue - END_PLAY };
       drafts.push({
         id: pid,
-        name: `${name}, panel${across * up > 1 ? ` ${number}` : ''}`,
+        name: `Panel of ${name}${across * up > 1 ? ` ${number}` : ''}`,
         kind: 'panel',
         grade: 'one-face',
         size: { length: high + 2 * reach.end, width: wide + 2 * reach.side, thickness: panelThickness },
@@ -244,7 +245,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
         tenons: readonly string[],
       ) =>
         joints.push({
-          ...{ id: `${into}/${pid}`, kind: 'panel-groove', name: `${name}, panel in its ${where}`, into, from: pid },
+          ...{ id: `${into}/${pid}`, kind: 'panel-groove', name: `Panel of ${name} in its ${where}`, into, from: pid },
           removed: [{ part: into, what: 'groove', solid: cut, open }],
           added: [],
           ties,
@@ -252,7 +253,7 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
           meets: tenons.map((from) => `${into}/${from}`),
         });
       const between = (into: string, at: Vec, where: string) => ({
-        ...{ id: `${into}/${pid}`, name: `${name}, panel ${number} in its ${where}`, a: pid, b: into, at: tie(at) },
+        ...{ id: `${into}/${pid}`, name: `Panel ${number} of ${name} in its ${where}`, a: pid, b: into, at: tie(at) },
       });
       for (const way of [-1, 1] as const) {
         const edge = way < 0 ? from : to;

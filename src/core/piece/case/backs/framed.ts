@@ -33,7 +33,7 @@ export const framed: BackKind<typeof schema> = {
     const { half, low, high, over, front, back } = place;
     const free = Math.min(own.beside, over - 1);
     const plan = frameAndPanels(own, {
-      ...{ id: 'back', name: 'Back', toward: 'x', path: 'form.back' },
+      ...{ id: 'back', name: 'the back', toward: 'x', path: 'form.back' },
       along: [-half - over + free, half + over - free],
       up: [low - over, high + over - free],
       through: [front, back],

@@ -43,12 +43,12 @@ export const faceFrame: FrontKind<typeof schema> = {
       .filter(({ low, high }) => high - low > over - under - 2 * shell.across - 1)
       .map(({ id, left, right }) => ({ id, x: (left + right) / 2 }));
     const outer = [
-      { id: 'front-stile-left', name: 'Face frame, left stile', into: SHELL.left, x: -half + own.stile / 2 },
-      { id: 'front-stile-right', name: 'Face frame, right stile', into: SHELL.right, x: half - own.stile / 2 },
+      { id: 'front-stile-left', name: 'Stile of the face frame, left', into: SHELL.left, x: -half + own.stile / 2 },
+      { id: 'front-stile-right', name: 'Stile of the face frame, right', into: SHELL.right, x: half - own.stile / 2 },
     ];
     const rails = [
-      { id: 'front-rail-bottom', name: 'Face frame, lower rail', into: SHELL.bottom, low: under },
-      { id: 'front-rail-top', name: 'Face frame, upper rail', into: SHELL.top, low: over - own.rail },
+      { id: 'front-rail-bottom', name: 'Rail of the face frame, lower', into: SHELL.bottom, low: under },
+      { id: 'front-rail-top', name: 'Rail of the face frame, upper', into: SHELL.top, low: over - own.rail },
     ];
     const [inner, clear] = [half - own.stile, over - under - 2 * own.rail];
     const y = place.front + own.thickness / 2;
@@ -98,7 +98,7 @@ export const faceFrame: FrontKind<typeof schema> = {
     }
     for (const [i, { id: into, x }] of between.entries()) {
       const id = `front-muntin-${i + 1}`;
-      const name = `Face frame, stile ${i + 1}`;
+      const name = `Inner stile of the face frame ${i + 1}`;
       drafts.push({
         ...standing({ id, name, x, y, low: under + own.rail, high: over - own.rail, beyond: stub }, own),
         kind: 'muntin',

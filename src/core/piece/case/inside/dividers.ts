@@ -44,7 +44,7 @@ export function dividerBoard(
       const way: Vec = upright ? [0, 0, toward] : [toward, 0, 0];
       return fixing.hold(decided, {
         id: `${wall}/${id}${i === 0 ? '' : '+'}`,
-        name: `${name} in ${wall.replace('-', ' ')}`,
+        name: `${name} in ${wordsFor(wall)}`,
         into: wall,
         from: id,
         at: upright ? [across, 0, face] : [face, 0, across],
@@ -72,3 +72,6 @@ export function railPair(
     { divider: { ...divider, id: `${id}-back`, name: `${name}, back` }, y: [y[1] - each, y[1]] },
   ];
 }
+
+/** What it ends at, in a sentence: left side, upright 2. */
+const wordsFor = (wall: string): string => wall.replace(/^side-(.*)$/, '$1 side').replace('-', ' ');
