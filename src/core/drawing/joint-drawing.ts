@@ -117,11 +117,17 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
 };
 
 /** Parts that have a word of their own among those of their kind. */
-const OWN_WORDS: Readonly<Record<string, string>> = { arm: 'arm', tusk: 'tusk', back: 'back' };
+const OWN_WORDS: Readonly<Record<string, string>> = { arm: 'arm', tusk: 'tusk' };
+
+/** What a part is called among the joints: a sheet behind is the back, and what stands between legs is what its name says. */
+function wordFor({ id, kind, name }: Part): string {
+  if (id === 'back') return 'back';
+  if (kind === 'apron') return (name.split(',', 1)[0] ?? name).toLowerCase();
+  return OWN_WORDS[id.split('-', 1)[0] ?? ''] ?? KIND_WORDS[kind];
+}
 
 function familyWords({ kind, hold }: Joint, into: Part, from: Part): string {
-  const word = (part: Part) => OWN_WORDS[part.id.split('-', 1)[0] ?? ''] ?? KIND_WORDS[part.kind];
-  const [a, b] = [kind === 'hold' ? (hold ? HOLDS[hold].one : 'screw') : word(from), word(into)];
+  const [a, b] = [kind === 'hold' ? (hold ? HOLDS[hold].one : 'screw') : wordFor(from), wordFor(into)];
   const first = a.charAt(0).toUpperCase() + a.slice(1);
   return a === b ||
     kind === 'case-dovetails' ||

@@ -296,14 +296,14 @@ export const JOINTS: Readonly<Record<Exclude<JointKind, 'hold'>, JointWords>> = 
   ...CASE_JOINTS,
   'panel-groove': {
     name: 'Panel in a groove',
-    rule: say`A tongue a third of the panel thick; the groove as deep as the tongue is long, the panel free in it across its grain.`,
+    rule: say`As wide as the panel is thick there, or its tongue: a third of a thick panel. As deep as the panel is let in; it is free in it across its grain.`,
     mark: say`Both grooves and tongues from the show face, so that the panel lies flush.`,
     order: [
-      say`Groove the borders before their mitres are cut.`,
+      say`Groove the frame’s parts before their corners are cut.`,
       say`Tongue the panel, and finish it before it goes in: bare wood shows when it shrinks.`,
       say`A dab of glue, or a pin, in the middle of each end; nothing at the sides.`,
     ],
-    caution: say`Glue that runs into a groove at a mitre holds the panel at its corner, and it splits there.`,
+    caution: say`Glue that runs into a groove holds the panel at its corner, and it splits there.`,
   },
   'draw-bolts': {
     name: 'Bolts that draw together',

@@ -59,7 +59,7 @@ export function planCase(given: PlanGiven): Operation[] {
   const finished = finishing({ document, piece, area, sanded: { name: 'the case', parts: all } }, stood);
   operations.push(...finished.operations);
   const closed = put('Case', closingSteps(work), finished.before);
-  put('Delivery', [checkedOver(all)], closed);
+  put('Delivery', [checkedOver(work, all)], closed);
   return operations;
 }
 
@@ -333,9 +333,9 @@ function closingSteps({ piece, chest, ids }: CaseWork): Step[] {
   return steps.filter(({ parts }) => parts.length > 0);
 }
 
-const checkedOver = (parts: readonly string[]): Step => ({
+const checkedOver = ({ piece }: CaseWork, parts: readonly string[]): Step => ({
   id: 'check-over',
-  name: 'Look it over, put the loose shelves on their pins, wrap it; fix it to the wall where it will stand',
+  name: `Look it over, ${piece.build === 'case' && piece.pinRows.length > 0 ? 'put the loose shelves on their pins, ' : ''}wrap it; fix it to the wall where it will stand`,
   work: 0.8,
   wait: 0,
   caution:
