@@ -1,10 +1,10 @@
 import * as v from 'valibot';
 import { length, whole } from '../decision/fields';
 import type { FormField } from '../decision/form-field';
-import type { Joint } from '../joint/joint';
-import { type Axis, fixed, givingAcross, glued, inGroove } from '../restraint/tie';
+import { asPoint, type Cut, type Joint } from '../joint/joint';
+import { fixed, givingAcross, glued, inGroove } from '../restraint/tie';
 import { box, type Convex } from '../solid/convex';
-import { squareFrame } from '../solid/frame';
+import { type AxisName, squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
 import type { Draft } from './part';
 import type { Unbuildable } from './unbuildable';
@@ -92,225 +92,280 @@ export const STAYS_IN = 2;
 /** mm */
 const LEAST_PANEL = 30;
 
+/** Where everything in a frame stands, and how its own ways lie in the piece. mm */
+interface Net {
+  own: FrameDecided;
+  place: FramePlace;
+  /** Clear between the stiles, of a panel and of what is between two rails. */
+  inner: readonly [from: number, to: number];
+  wide: number;
+  high: number;
+  stiles: FramePlan['stiles'];
+  /** From below. */
+  rails: readonly string[];
+  /** A point so far along, so high, in the middle of its thickness. */
+  point: (along: number, z: number) => Vec;
+  /** A block between two such places, so thick to both sides of the middle. */
+  solid: (along: readonly [number, number], up: readonly [number, number]) => Convex;
+  side: (way: 1 | -1) => Vec;
+  standing: { length: AxisName; width: AxisName; thickness: AxisName };
+  lying: { length: AxisName; width: AxisName; thickness: AxisName };
+  muntin: (row: number, i: number) => string;
+}
+
+function netOf(own: FrameDecided, place: FramePlace): Net {
+  const { stile, rail, across, up, panelThickness } = own;
+  const { id, toward } = place;
+  const other = toward === 'x' ? 'y' : 'x';
+  const [inner0, inner1] = [place.along[0] + stile, place.along[1] - stile];
+  const [low, high] = place.up;
+  const middle = (place.through[0] + place.through[1]) / 2;
+  const half = panelThickness / 2;
+  const at = (along: number, z: number, through: number): Vec =>
+    toward === 'x' ? [along, through, z] : [through, along, z];
+  const ordered = ([a, b]: readonly [number, number]) => [Math.min(a, b), Math.max(a, b)] as const;
+  return {
+    own,
+    place,
+    inner: [inner0, inner1],
+    wide: (inner1 - inner0 - (across - 1) * stile) / across,
+    high: (high - low - (up + 1) * rail) / up,
+    stiles: { left: `${id}-stile-left`, right: `${id}-stile-right` },
+    rails: Array.from({ length: up + 1 }, (_, i) => `${id}-rail-${i + 1}`),
+    point: (along, z) => at(along, z, middle),
+    solid: (along, z) => {
+      const [[u0, u1], [z0, z1]] = [ordered(along), ordered(z)];
+      return box(at(u0, z0, middle - half), at(u1, z1, middle + half));
+    },
+    side: (way) => (toward === 'x' ? [way, 0, 0] : [0, way, 0]),
+    standing: { length: 'z', width: toward, thickness: other },
+    lying: { length: toward, width: 'z', thickness: other },
+    muntin: (row, i) => `${id}-muntin-${row + 1}-${i + 1}`,
+  };
+}
+
+const upward = (way: 1 | -1): Vec => [0, 0, way];
+const WAYS = [-1, 1] as const;
+
 /**
  * A frame of stiles and rails, mortised and tenoned, with muntins where panels stand beside one another. Panels float: their
  * grain upright, loose at their sides, held in the middle of their ends.
  */
 export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan {
-  const { thickness, stile, rail, across, up, panelThickness, tongue, room } = own;
-  const { id, name, toward, path } = place;
-  const other: Axis = toward === 'x' ? 'y' : 'x';
-  const [u0, u1] = place.along;
-  const [v0, v1] = place.up;
-  const w = (place.through[0] + place.through[1]) / 2;
-  const point = (u: number, z: number, t = w): Vec => (toward === 'x' ? [u, t, z] : [t, u, z]);
-  const solid = (from: readonly [number, number], to: readonly [number, number], half: number): Convex => {
-    const [a, b] = [point(from[0], from[1], w - half), point(to[0], to[1], w + half)];
-    return box([Math.min(a[0], b[0]), Math.min(a[1], b[1]), a[2]], [Math.max(a[0], b[0]), Math.max(a[1], b[1]), b[2]]);
-  };
-  const side = (way: 1 | -1): Vec => (toward === 'x' ? [way, 0, 0] : [0, way, 0]);
-  const upward = (way: 1 | -1): Vec => [0, 0, way];
-  const tie = (at: Vec) => ({ x: at[0], y: at[1], z: at[2] });
-  const standing = { length: 'z', width: toward, thickness: other } as const;
-  const lying = { length: toward, width: 'z', thickness: other } as const;
-
-  const [inner0, inner1] = [u0 + stile, u1 - stile];
-  const wide = (inner1 - inner0 - (across - 1) * stile) / across;
-  const high = (v1 - v0 - (up + 1) * rail) / up;
-  const half = panelThickness / 2;
-  const tenon = Math.round(stile * TENON_SHARE);
-  const problems = problemsOf(own, { wide, high, path });
-  const drafts: Draft[] = [];
-  const joints: Joint[] = [];
-  const stiles = { left: `${id}-stile-left`, right: `${id}-stile-right` };
-  const rails = Array.from({ length: up + 1 }, (_, i) => `${id}-rail-${i + 1}`);
+  const net = netOf(own, place);
+  const { wide, high, stiles, rails } = net;
+  const barred = railsOf(net);
   // Panels that nothing is left of are not drawn.
-  const clear = wide > 2 && high > 2;
+  const rows = wide > 2 && high > 2 ? Array.from({ length: own.up }, (_, row) => row) : [];
+  const muntins = rows.flatMap((row) => Array.from({ length: own.across - 1 }, (_, i) => muntinOf(net, row, i)));
+  const panels = rows.flatMap((row) => Array.from({ length: own.across }, (_, column) => panelOf(net, row, column)));
+  const filled = [...muntins, ...panels];
+  return {
+    drafts: [...stilesOf(net), ...barred.drafts, ...filled.map(({ draft }) => draft)],
+    joints: [...barred.joints, ...filled.flatMap(({ joints }) => joints)],
+    problems: problemsOf(own, { wide, high, path: place.path }),
+    stiles,
+    rails,
+  };
+}
 
-  for (const [which, way] of [
-    ['left', -1],
-    ['right', 1],
-  ] as const) {
-    const [from, to] = way < 0 ? [u0, inner0] : [inner1, u1];
+function stilesOf({ own, place, stiles, inner, point, standing }: Net): Draft[] {
+  const [low, high] = place.up;
+  const { corner, name } = place;
+  const half = own.thickness / 2;
+  return (['left', 'right'] as const).map((which): Draft => {
+    const left = which === 'left';
+    const [from, to] = left ? [place.along[0], inner[0]] : [inner[1], place.along[1]];
     const middle = (from + to) / 2;
-    const { corner } = place;
     const strip = (a: number, b: number, cut: number): Convex =>
-      box([-(v1 - v0) / 2 + cut, a - middle, -thickness / 2], [(v1 - v0) / 2 - cut, b - middle, thickness / 2]);
-    drafts.push({
-      id: stiles[which],
-      name: `Stile of ${name}, ${which}`,
-      kind: 'stile',
-      grade: 'one-face',
-      size: { length: v1 - v0, width: stile, thickness },
-      frame: squareFrame(point(middle, (v0 + v1) / 2), standing),
+      box([-(high - low) / 2 + cut, a - middle, -half], [(high - low) / 2 - cut, b - middle, half]);
+    return {
+      ...{ id: stiles[which], name: `Stile of ${name}, ${which}`, kind: 'stile', grade: 'one-face' },
+      size: { length: high - low, width: own.stile, thickness: own.thickness },
+      frame: squareFrame(point(middle, (low + high) / 2), standing),
       ...(corner && corner.along > 0
         ? {
-            body:
-              way < 0
-                ? [strip(from, from + corner.along, corner.up), strip(from + corner.along, to, 0)]
-                : [strip(from, to - corner.along, 0), strip(to - corner.along, to, corner.up)],
+            body: left
+              ? [strip(from, from + corner.along, corner.up), strip(from + corner.along, to, 0)]
+              : [strip(from, to - corner.along, 0), strip(to - corner.along, to, corner.up)],
           }
         : {}),
-    });
-  }
-  rails.forEach((rid, i) => {
-    const low = v0 + i * (rail + high);
-    const [first, last] = [i === 0, i === up];
-    drafts.push({
-      id: rid,
-      name: `Rail of ${name}, ${first ? 'lower' : last ? 'upper' : `middle${up > 2 ? ` ${i}` : ''}`}`,
-      kind: 'rail',
-      grade: 'one-face',
-      size: { length: inner1 - inner0 + 2 * tenon, width: rail, thickness },
-      beyond: { start: tenon, end: tenon },
-      frame: squareFrame(point((inner0 + inner1) / 2, low + rail / 2), lying),
-    });
-    // The tenon keeps clear of the panels' grooves, and of the frame's outer edge.
-    const shoulder = Math.round(rail * SHOULDER_SHARE);
-    const [t0, t1] = [low + (first ? shoulder : tongue), low + rail - (last ? shoulder : tongue)];
-    for (const way of [-1, 1] as const) {
-      const into = way < 0 ? stiles.left : stiles.right;
-      const at = way < 0 ? inner0 : inner1;
-      const own = solid(
-        [Math.min(at, at + way * tenon), t0],
-        [Math.max(at, at + way * tenon), Math.max(t1, t0 + 1)],
-        half,
-      );
-      const words = `Rail ${i + 1} of ${name} in its ${way < 0 ? 'left' : 'right'} stile`;
-      joints.push({
-        ...{ id: `${into}/${rid}`, kind: 'frame-tenon', name: words, into, from: rid, along: side(way) },
-        removed: [{ part: into, what: 'mortise', solid: own, open: [side(way < 0 ? 1 : -1)] }],
-        added: [{ part: rid, solid: own }],
-        ties: glued(
-          { id: `${into}/${rid}`, name: words, a: into, b: rid, at: tie(point(at, (t0 + t1) / 2)) },
-          { z: t1 - t0 },
-        ),
-      });
-    }
+    };
   });
-  let number = 0;
-  for (let row = 0; row < up && clear; row += 1) {
-    const low = v0 + rail + row * (high + rail);
-    const [below, above] = [rails[row] ?? '', rails[row + 1] ?? ''];
-    const muntins = Array.from({ length: across - 1 }, (_, i) => `${id}-muntin-${row + 1}-${i + 1}`);
-    muntins.forEach((mid, i) => {
-      const from = inner0 + (i + 1) * wide + i * stile;
-      const stub = [from + tongue, from + stile - tongue] as const;
-      drafts.push({
-        id: mid,
-        name: `Muntin of ${name}${across > 2 || up > 1 ? ` ${row * (across - 1) + i + 1}` : ''}`,
-        kind: 'muntin',
-        grade: 'one-face',
-        size: { length: high + 2 * tongue, width: stile, thickness },
-        beyond: { start: tongue, end: tongue },
-        frame: squareFrame(point(from + stile / 2, low + high / 2), standing),
-      });
-      for (const way of [-1, 1] as const) {
-        const into = way < 0 ? below : above;
-        const at = way < 0 ? low : low + high;
-        const end = at + way * tongue;
-        const own = solid([stub[0], Math.min(at, end)], [Math.max(stub[0] + 1, stub[1]), Math.max(at, end)], half);
-        const words = `Muntin of ${name} in its rail`;
-        joints.push({
-          ...{ id: `${into}/${mid}`, kind: 'frame-tenon', name: words, into, from: mid, along: upward(way) },
-          removed: [{ part: into, what: 'mortise', solid: own, open: [upward(way < 0 ? 1 : -1)] }],
-          added: [{ part: mid, solid: own }],
-          // Its shoulders press on rails that swell across their grain: wood takes that up as it does in a glued joint so narrow.
-          ties: glued(
-            { id: `${into}/${mid}`, name: words, a: into, b: mid, at: tie(point(from + stile / 2, at)) },
-            { [toward]: stub[1] - stub[0] },
-          ).map((own) => givingAcross(own, 'z', rail)),
-        });
-      }
-    });
-    for (let column = 0; column < across; column += 1) {
-      number += 1;
-      const pid = `${id}-panel-${number}`;
-      const [from, to] = [inner0 + column * (wide + stile), inner0 + column * (wide + stile) + wide];
-      const reach = { side: tongue - room, end: tongue - END_PLAY };
-      drafts.push({
-        id: pid,
-        name: `Panel of ${name}${across * up > 1 ? ` ${number}` : ''}`,
-        kind: 'panel',
-        grade: 'one-face',
-        size: { length: high + 2 * reach.end, width: wide + 2 * reach.side, thickness: panelThickness },
-        frame: squareFrame(point((from + to) / 2, low + high / 2), standing),
-      });
-      const grooveIn = (
-        into: string,
-        where: string,
-        cut: Convex,
-        open: readonly Vec[],
-        ties: Joint['ties'],
-        tenons: readonly string[],
-      ) =>
-        joints.push({
-          ...{ id: `${into}/${pid}`, kind: 'panel-groove', name: `Panel of ${name} in its ${where}`, into, from: pid },
-          removed: [{ part: into, what: 'groove', solid: cut, open }],
-          added: [],
-          ties,
-          // Grooves run on into the mortises beside them.
-          meets: tenons.map((from) => `${into}/${from}`),
-        });
-      const between = (into: string, at: Vec, where: string) => ({
-        ...{ id: `${into}/${pid}`, name: `Panel ${number} of ${name} in its ${where}`, a: pid, b: into, at: tie(at) },
-      });
-      for (const way of [-1, 1] as const) {
-        const edge = way < 0 ? from : to;
-        const outer = way < 0 ? column === 0 : column === across - 1;
-        const into = outer ? stiles[way < 0 ? 'left' : 'right'] : (muntins[column + (way < 0 ? -1 : 0)] ?? '');
-        const bottom = edge + way * tongue;
-        // Into a stile the panel's corners reach beyond the rail; beside a muntin they are in the rail itself.
-        const beyond = outer ? tongue : 0;
-        grooveIn(
-          into,
-          outer ? 'stile' : 'muntin',
-          solid([Math.min(edge, bottom), low - beyond], [Math.max(edge, bottom), low + high + beyond], half),
-          outer ? [side(way < 0 ? 1 : -1)] : [side(way < 0 ? 1 : -1), upward(1), upward(-1)],
-          [
-            {
-              ...inGroove(between(into, point(edge, low + high / 2), outer ? 'stile' : 'muntin'), {
-                axis: toward,
-                deeper: way,
-                gap: Math.max(0, room),
-                tongue: Math.max(0, tongue - room - STAYS_IN),
-              }),
-              sets: { path: `${path}.room`, ways: way > 0 ? 'minus' : 'plus', cover: `${path}.tongue` },
-            },
-          ],
-          outer ? [below, above] : [],
-        );
-      }
-      const corners = {
-        left: column === 0 ? 0 : tongue,
-        right: column === across - 1 ? 0 : tongue,
-      };
-      for (const way of [-1, 1] as const) {
-        const into = way < 0 ? below : above;
-        const edge = way < 0 ? low : low + high;
-        const bottom = edge + way * tongue;
-        const at = point((from + to) / 2, edge);
-        grooveIn(
-          into,
-          'rail',
-          solid([from - corners.left, Math.min(edge, bottom)], [to + corners.right, Math.max(edge, bottom)], half),
-          [upward(way < 0 ? 1 : -1), side(1), side(-1)],
-          [
-            {
-              ...fixed(between(into, at, 'rail'), [toward, other]),
-              room: {
-                ...fixed(between(into, at, 'rail'), [toward, other]).room,
-                z: { minus: END_PLAY, plus: END_PLAY },
-              },
-            },
-          ],
-          muntins,
-        );
-      }
-    }
-  }
-  return { drafts, joints, problems, stiles, rails };
 }
+
+function railsOf(net: Net): { drafts: Draft[]; joints: Joint[] } {
+  const { own, place, rails, inner, high, point, lying } = net;
+  const { rail, stile, thickness, tongue, up } = own;
+  const tenon = Math.round(stile * TENON_SHARE);
+  const shoulder = Math.round(rail * SHOULDER_SHARE);
+  const list = rails.map((id, i) => {
+    const low = place.up[0] + i * (rail + high);
+    const [first, last] = [i === 0, i === up];
+    const which = first ? 'lower' : last ? 'upper' : `middle${up > 2 ? ` ${i}` : ''}`;
+    // The tenon keeps clear of the panels' grooves, and of the frame's outer edge.
+    const from = low + (first ? shoulder : tongue);
+    const to = Math.max(from + 1, low + rail - (last ? shoulder : tongue));
+    const draft: Draft = {
+      ...{ id, name: `Rail of ${place.name}, ${which}`, kind: 'rail', grade: 'one-face' },
+      size: { length: inner[1] - inner[0] + 2 * tenon, width: rail, thickness },
+      beyond: { start: tenon, end: tenon },
+      frame: squareFrame(point((inner[0] + inner[1]) / 2, low + rail / 2), lying),
+    };
+    return { draft, joints: WAYS.map((way) => railInStile(net, { id, number: i + 1, from, to, tenon }, way)) };
+  });
+  return { drafts: list.map(({ draft }) => draft), joints: list.flatMap(({ joints }) => joints) };
+}
+
+function railInStile(
+  { place, inner, stiles, solid, side, point }: Net,
+  rail: { id: string; number: number; from: number; to: number; tenon: number },
+  way: 1 | -1,
+): Joint {
+  const { id, number, from, to, tenon } = rail;
+  const which = way < 0 ? 'left' : 'right';
+  const into = stiles[which];
+  const at = inner[way < 0 ? 0 : 1];
+  const own = solid([at, at + way * tenon], [from, to]);
+  const between = { id: `${into}/${id}`, name: `Rail ${number} of ${place.name} in its ${which} stile` };
+  return {
+    ...{ ...between, kind: 'frame-tenon', into, from: id, along: side(way) },
+    removed: [{ part: into, what: 'mortise', solid: own, open: [side(way < 0 ? 1 : -1)] }],
+    added: [{ part: id, solid: own }],
+    ties: glued({ ...between, a: into, b: id, at: asPoint(point(at, (from + to) / 2)) }, { z: to - from }),
+  };
+}
+
+function muntinOf(net: Net, row: number, i: number): { draft: Draft; joints: Joint[] } {
+  const { own, place, rails, inner, wide, high, point, solid, standing } = net;
+  const { rail, stile, thickness, tongue, across, up } = own;
+  const id = net.muntin(row, i);
+  const low = place.up[0] + rail + row * (high + rail);
+  const from = inner[0] + (i + 1) * wide + i * stile;
+  const stub = [from + tongue, Math.max(from + tongue + 1, from + stile - tongue)] as const;
+  const number = across > 2 || up > 1 ? ` ${row * (across - 1) + i + 1}` : '';
+  return {
+    draft: {
+      ...{ id, name: `Muntin of ${place.name}${number}`, kind: 'muntin', grade: 'one-face' },
+      size: { length: high + 2 * tongue, width: stile, thickness },
+      beyond: { start: tongue, end: tongue },
+      frame: squareFrame(point(from + stile / 2, low + high / 2), standing),
+    },
+    joints: WAYS.map((way): Joint => {
+      const into = rails[row + (way < 0 ? 0 : 1)] ?? '';
+      const at = way < 0 ? low : low + high;
+      const tenon = solid(stub, [at, at + way * tongue]);
+      const between = { id: `${into}/${id}`, name: `Muntin of ${place.name} in its rail` };
+      return {
+        ...{ ...between, kind: 'frame-tenon', into, from: id, along: upward(way) },
+        removed: [{ part: into, what: 'mortise', solid: tenon, open: [upward(way < 0 ? 1 : -1)] }],
+        added: [{ part: id, solid: tenon }],
+        // Its shoulders press on rails that swell across their grain: wood takes that up as it does in a glued joint so narrow.
+        ties: glued(
+          { ...between, a: into, b: id, at: asPoint(point(from + stile / 2, at)) },
+          { [place.toward]: stub[1] - stub[0] },
+        ).map((tie) => givingAcross(tie, 'z', rail)),
+      };
+    }),
+  };
+}
+
+function panelOf(net: Net, row: number, column: number): { draft: Draft; joints: Joint[] } {
+  const { own, place, inner, wide, high, point, standing } = net;
+  const { stile, across, up, tongue, room, panelThickness } = own;
+  const number = row * across + column + 1;
+  const id = `${place.id}-panel-${number}`;
+  const from = inner[0] + column * (wide + stile);
+  const low = place.up[0] + own.rail + row * (high + own.rail);
+  const opening: Opening = { id, number, row, column, along: [from, from + wide], up: [low, low + high] };
+  return {
+    draft: {
+      ...{ id, name: `Panel of ${place.name}${across * up > 1 ? ` ${number}` : ''}`, kind: 'panel', grade: 'one-face' },
+      size: { length: high + 2 * (tongue - END_PLAY), width: wide + 2 * (tongue - room), thickness: panelThickness },
+      frame: squareFrame(point(from + wide / 2, low + high / 2), standing),
+    },
+    joints: [...WAYS.map((way) => besidePanel(net, opening, way)), ...WAYS.map((way) => overPanel(net, opening, way))],
+  };
+}
+
+/** What a panel fills: clear between what is round it. */
+interface Opening {
+  id: string;
+  number: number;
+  row: number;
+  column: number;
+  along: readonly [from: number, to: number];
+  up: readonly [low: number, high: number];
+}
+
+/** A panel's side in a stile or a muntin: loose, so that it grows into the groove and shrinks out of it. */
+function besidePanel(net: Net, { id, number, row, column, along, up }: Opening, way: 1 | -1): Joint {
+  const { own, place, stiles, rails, solid, side, point } = net;
+  const { tongue, room, across } = own;
+  const left = way < 0;
+  const outer = left ? column === 0 : column === across - 1;
+  const into = outer ? stiles[left ? 'left' : 'right'] : net.muntin(row, column - (left ? 1 : 0));
+  const where = outer ? 'stile' : 'muntin';
+  const edge = along[left ? 0 : 1];
+  // Into a stile the panel's corners reach beyond the rail; beside a muntin they are in the rail itself.
+  const beyond = outer ? tongue : 0;
+  const between = {
+    ...{ id: `${into}/${id}`, name: `Panel ${number} of ${place.name} in its ${where}`, a: id, b: into },
+    at: asPoint(point(edge, (up[0] + up[1]) / 2)),
+  };
+  const loose = inGroove(between, {
+    ...{ axis: place.toward, deeper: way, gap: Math.max(0, room) },
+    tongue: Math.max(0, tongue - room - STAYS_IN),
+  });
+  const cut: Cut = {
+    part: into,
+    what: 'groove',
+    solid: solid([edge, edge + way * tongue], [up[0] - beyond, up[1] + beyond]),
+    open: [side(left ? 1 : -1), ...(outer ? [] : [upward(1), upward(-1)])],
+  };
+  return {
+    ...grooved(between, into, id, `Panel of ${place.name} in its ${where}`, cut),
+    ties: [
+      {
+        ...loose,
+        sets: { path: `${place.path}.room`, ways: left ? 'plus' : 'minus', cover: `${place.path}.tongue` },
+      },
+    ],
+    meets: outer ? [rails[row], rails[row + 1]].map((rail) => `${into}/${rail}`) : [],
+  };
+}
+
+/** A panel's end in a rail, held in its middle. */
+function overPanel(net: Net, { id, number, row, column, along, up }: Opening, way: 1 | -1): Joint {
+  const { own, place, rails, solid, side, point } = net;
+  const { tongue, across } = own;
+  const into = rails[row + (way < 0 ? 0 : 1)] ?? '';
+  const edge = up[way < 0 ? 0 : 1];
+  const corner = { left: column === 0 ? 0 : tongue, right: column === across - 1 ? 0 : tongue };
+  const between = {
+    ...{ id: `${into}/${id}`, name: `Panel ${number} of ${place.name} in its rail`, a: id, b: into },
+    at: asPoint(point((along[0] + along[1]) / 2, edge)),
+  };
+  const held = fixed(between, ['x', 'y']);
+  const cut: Cut = {
+    part: into,
+    what: 'groove',
+    solid: solid([along[0] - corner.left, along[1] + corner.right], [edge, edge + way * tongue]),
+    open: [upward(way < 0 ? 1 : -1), side(1), side(-1)],
+  };
+  return {
+    ...grooved(between, into, id, `Panel of ${place.name} in its rail`, cut),
+    ties: [{ ...held, room: { ...held.room, z: { minus: END_PLAY, plus: END_PLAY } } }],
+    meets: Array.from({ length: across - 1 }, (_, i) => `${into}/${net.muntin(row, i)}`),
+  };
+}
+
+/** A panel in a groove, which runs on into the mortises beside it. */
+const grooved = (between: { id: string }, into: string, from: string, name: string, cut: Cut) => ({
+  ...{ id: between.id, kind: 'panel-groove' as const, name, into, from },
+  removed: [cut],
+  added: [],
+});
 
 /** Frames that leave no panel, tongues that do not reach, grooves that cut their boards apart. */
 function problemsOf(own: FrameDecided, at: { wide: number; high: number; path: string }): Unbuildable[] {
