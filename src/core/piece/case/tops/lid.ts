@@ -77,9 +77,8 @@ export const lid: TopKind<typeof schema> = {
     };
     const inner = { x: width / 2 - sides, front: -depth / 2 + across + CLEAR, back: depth / 2 - across - CLEAR };
     const long = inner.back - inner.front;
-    const middle = (inner.front + inner.back) / 2;
     const places = Array.from({ length: battens.count }, (_, i) => ((i + 0.5) / battens.count - 0.5) * 2 * inner.x);
-    const under_ = places.map((x, i) => battenAt(x, i));
+    const held = places.map((x, i) => battenAt(battens, { x, i, under, front: inner.front, back: inner.back }));
     const hung = Array.from({ length: hinges }, (_, i): Joint => {
       const x = ((i + 0.5) / hinges - 0.5) * width;
       const own = { id: `${SHELL.top}/lid-hinge-${i + 1}`, name: `Hinge ${i + 1} of the lid` };
@@ -88,37 +87,12 @@ export const lid: TopKind<typeof schema> = {
         ties: [fixed({ ...own, a: SHELL.top, b: 'lid', at: { x, y: depth / 2, z: under } })],
       };
     });
-    const cuts: Cut[] =
-      air.width > 0 && air.height > 0
-        ? ([-1, 1] as const).flatMap((side) => {
-            const [a, b] = [side * inner.x, (side * width) / 2].sort((p, q) => p - q) as [number, number];
-            const part = side < 0 ? SHELL.left : SHELL.right;
-            const gap = (of: string, low: number, high: number, through = false): Cut[] =>
-              high > low
-                ? [
-                    {
-                      part: of,
-                      what: 'air gap',
-                      solid: box([a, -air.width / 2, low], [b, air.width / 2, high]),
-                      open: [[0, 0, 1], ...(through ? [[0, 0, -1] as Vec] : []), [1, 0, 0], [-1, 0, 0]],
-                    },
-                  ]
-                : [];
-            // Through a lipping it goes on into the end.
-            const edge = under - edging;
-            return [
-              ...gap(part, under - air.height, Math.min(edge, under)),
-              ...(edging > 0
-                ? gap(`lipping-${part}`, Math.max(edge, under - air.height), under, under - air.height < edge)
-                : []),
-            ];
-          })
-        : [];
+    const cuts = airGaps(air, { inner: inner.x, outer: width / 2, under, edging });
     return {
-      drafts: [panel, ...under_.map(({ draft }) => draft)],
-      joints: [...under_.map(({ joint }) => joint), ...hung],
+      drafts: [panel, ...held.map(({ draft }) => draft)],
+      joints: [...held.map(({ joint }) => joint), ...hung],
       problems:
-        long < 2 * SCREW + 20
+        battens.count > 0 && long < 2 * SCREW + 20
           ? [
               {
                 problem: 'There is no room for battens between the walls.',
@@ -143,41 +117,64 @@ export const lid: TopKind<typeof schema> = {
       ],
       cuts,
     };
-
-    function battenAt(x: number, i: number): { draft: Draft; joint: Joint } {
-      const id = `batten-${i + 1}`;
-      const name = `Batten ${i + 1}`;
-      const z = under - battens.thickness / 2;
-      const screw = (place: string, at: number) => ({
-        ...{ id: `lid/${id}-${place}`, name: `${name} under the lid, ${place}`, a: id, b: 'lid' },
-        at: { x, y: at, z: under },
-      });
-      const slot = (place: string, at: number) => ({
-        ...sliding(screw(place, at), { y: battens.travel }),
-        sets: { path: 'form.top.battens.travel', ways: 'both' as const },
-      });
-      return {
-        draft: {
-          id,
-          name,
-          kind: 'batten',
-          grade: 'one-face',
-          size: { length: long, width: battens.width, thickness: battens.thickness },
-          frame: squareFrame([x, middle, z], { length: 'y', width: 'x', thickness: 'z' }),
-        },
-        joint: {
-          ...{
-            id: `lid/${id}`,
-            kind: 'screwed',
-            name: `${name} under the lid`,
-            into: 'lid',
-            from: id,
-            removed: [],
-            added: [],
-          },
-          ties: [fixed(screw('middle', middle)), slot('front', inner.front + SCREW), slot('back', inner.back - SCREW)],
-        },
-      };
-    }
   },
 };
+
+/** A gap in the upper edge of each end; through a lipping it goes on into the end. mm */
+function airGaps(
+  air: { width: number; height: number },
+  at: { inner: number; outer: number; under: number; edging: number },
+): Cut[] {
+  if (air.width === 0 || air.height === 0) return [];
+  const [edge, low] = [at.under - at.edging, at.under - air.height];
+  return ([-1, 1] as const).flatMap((side) => {
+    const [a, b] = [side * at.inner, side * at.outer].sort((p, q) => p - q) as [number, number];
+    const part = side < 0 ? SHELL.left : SHELL.right;
+    const gap = (of: string, from: number, to: number, through: boolean): Cut[] =>
+      to > from
+        ? [
+            {
+              part: of,
+              what: 'air gap',
+              solid: box([a, -air.width / 2, from], [b, air.width / 2, to]),
+              open: [[0, 0, 1], ...(through ? [[0, 0, -1] as Vec] : []), [1, 0, 0], [-1, 0, 0]],
+            },
+          ]
+        : [];
+    return [
+      ...gap(part, low, edge, false),
+      ...(at.edging > 0 ? gap(`lipping-${part}`, Math.max(edge, low), at.under, low < edge) : []),
+    ];
+  });
+}
+
+/** A batten under the lid: screwed fast in its middle, in slots toward both edges. */
+function battenAt(
+  battens: v.InferOutput<typeof schema>['battens'],
+  at: { x: number; i: number; under: number; front: number; back: number },
+): { draft: Draft; joint: Joint } {
+  const { x, under } = at;
+  const id = `batten-${at.i + 1}`;
+  const name = `Batten ${at.i + 1}`;
+  const middle = (at.front + at.back) / 2;
+  const screw = (place: string, y: number) => ({
+    ...{ id: `lid/${id}-${place}`, name: `${name} under the lid, ${place}`, a: id, b: 'lid' },
+    at: { x, y, z: under },
+  });
+  const slot = (place: string, y: number) => ({
+    ...sliding(screw(place, y), { y: battens.travel }),
+    sets: { path: 'form.top.battens.travel', ways: 'both' as const },
+  });
+  const between = { id: `lid/${id}`, name: `${name} under the lid` };
+  return {
+    draft: {
+      ...{ id, name, kind: 'batten', grade: 'one-face' },
+      size: { length: at.back - at.front, width: battens.width, thickness: battens.thickness },
+      frame: squareFrame([x, middle, under - battens.thickness / 2], { length: 'y', width: 'x', thickness: 'z' }),
+    },
+    joint: {
+      ...{ ...between, kind: 'screwed', into: 'lid', from: id, removed: [], added: [] },
+      ties: [fixed(screw('middle', middle)), slot('front', at.front + SCREW), slot('back', at.back - SCREW)],
+    },
+  };
+}
