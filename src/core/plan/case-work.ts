@@ -255,7 +255,7 @@ function frontSteps({ piece, ids, glue }: CaseWork): Step[] {
 }
 
 /** What it stands on or hangs by, and what its shelves lie on. */
-function standSteps({ ids, glue }: CaseWork): Step[] {
+function standSteps({ piece, ids, glue }: CaseWork): Step[] {
   const cleats = ids('cleat');
   const steps: Step[] = [
     {
@@ -273,6 +273,14 @@ function standSteps({ ids, glue }: CaseWork): Step[] {
       wait: 0,
       caution: 'Bore for every screw.',
       parts: ids('foot'),
+    },
+    {
+      id: 'levellers',
+      name: 'Screw the levelling feet under the bottom, all at one height',
+      work: 0.4,
+      wait: 0,
+      caution: 'Bore for every screw; it is stood on them without being dragged.',
+      parts: piece.parts.filter(({ kind, material }) => kind === 'foot' && material).map(({ id }) => id),
     },
     {
       id: 'frame',

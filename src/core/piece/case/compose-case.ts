@@ -293,11 +293,18 @@ function notInAlcove(form: CaseForm, shell: Shell): Unbuildable[] {
       wayOut: 'Make the plinth higher.',
       mends: Math.ceil(LEAST_PLINTH + Math.abs(alcove.rise)),
     });
+  if (stand.kind === 'levellers' && Math.abs(alcove.rise) > 2 * stand.adjust)
+    found.push({
+      problem: 'The floor slopes by more than the feet can make up.',
+      where: 'form.stand.adjust',
+      wayOut: 'Take feet with a longer thread.',
+      mends: Math.ceil(Math.abs(alcove.rise) / 2),
+    });
   const { skirting } = alcove;
   if (skirting && skirting.height > shell.under)
     found.push({
       problem: 'The skirting reaches up behind the bottom, where the back is let in.',
-      where: stand.kind === 'plinth' ? 'form.stand.height' : 'form.stand.lift',
+      where: stand.kind === 'sides' ? 'form.stand.lift' : 'form.stand.height',
       wayOut: 'Raise the bottom above it.',
       mends: Math.ceil(skirting.height),
     });
