@@ -1,8 +1,15 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { bookcase, caseOf, sideboard } from '../../../tests/fixtures/cases';
 import type { CaseForm } from '../piece/case/form';
 import { frameOfCase } from './case-racking';
 import { solveFrame } from './plane-frame';
+
+// Plane stress by CalculiX, run by `npm run finite-elements`; the file holds what came out.
+const recorded: { results: Record<string, { value: number }> } = JSON.parse(
+  readFileSync(join(import.meta.dirname, '../../../tests/fixtures/finite-elements.json'), 'utf8'),
+);
 
 const swayOf = (form: CaseForm) => {
   const made = frameOfCase(caseOf(form), 12_000, 100);
@@ -39,5 +46,33 @@ describe('a case as a frame', () => {
     const [all] = sideboard.inside.cells;
     const open = { ...sideboard, inside: { ...sideboard.inside, cells: [{ ...all!, divided: 'not' as const }] } };
     expect(swayOf(sideboard)).toBeLessThan(swayOf(open) / 2);
+  });
+});
+
+describe('a case pushed sideways, beside plane stress of its whole front by finite elements', () => {
+  /** mm, under the push that the elements were given. */
+  const sway = (form: CaseForm, brace = 0) => {
+    const made = frameOfCase(caseOf(form), 12_000, 150, brace);
+    return made ? (solveFrame(made.frame)?.[made.pushed]?.[0] ?? Number.NaN) : Number.NaN;
+  };
+  const cells = sideboard.inside.cells
+    .filter(({ of }) => of === null || of === 'all')
+    .map((cell) => (cell.of === null ? cell : { ...cell, divided: 'not' as const, loose: 0 }));
+  it.each([
+    ['case-without-back', sway({ ...bookcase, back: { kind: 'open' } }), 1.2],
+    // 6 mm of a sheet with G 600 MPa, 880 wide, 1 692 high.
+    ['case-with-sheet', sway(bookcase, (600 * 6 * 880) / 1692), 1.3],
+    ['case-with-uprights', sway({ ...sideboard, inside: { ...sideboard.inside, cells } }), 1.1],
+  ])('%s: no less, for its joints have no size, and no more than so many times as much', (key, value, most) => {
+    const elements = recorded.results[key]!.value;
+    expect(value / elements).toBeGreaterThan(1);
+    expect(value / elements).toBeLessThan(most);
+  });
+
+  it('a sheet behind makes it some twenty times as stiff', () => {
+    const [open, closed] = ['case-without-back', 'case-with-sheet'].map((key) => recorded.results[key]!.value);
+    expect(open! / closed!).toBeGreaterThan(20);
+    const check = sway({ ...bookcase, back: { kind: 'open' } }) / sway(bookcase, (600 * 6 * 880) / 1692);
+    expect(check).toBeGreaterThan(20);
   });
 });
