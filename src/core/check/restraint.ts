@@ -1,4 +1,5 @@
-import { movement, say } from '../measure/quantity';
+import { mm, movement, say } from '../measure/quantity';
+import type { CaseForm } from '../piece/case/form';
 import type { Piece } from '../piece/piece';
 import type { Trap } from '../restraint/restraint';
 import { startBack, startBackChanges } from '../start/start-case';
@@ -62,9 +63,30 @@ function freeing(
         { say: say`Close it with a sheet, which hardly moves`, changes: startBackChanges('sheet', form) },
       ],
     };
+  const frame = form.build === 'case' ? narrowerFrame(bodies, form) : null;
+  if (frame) return frame;
   return { wayOut: { say: say`Fix one point only, and let the other ties slide`, changes: [] } };
 }
 
+/** A frame whose stiles and rails are so broad that they move more than their joints give. */
+function narrowerFrame(bodies: readonly string[], { back, front }: CaseForm): Pick<Check, 'wayOut'> | null {
+  const of = (which: string) => bodies.some((id) => id.startsWith(`${which}-`));
+  const own =
+    back.kind === 'framed' && of('back')
+      ? { path: 'form.back', frame: back }
+      : front.kind === 'face-frame' && of('front')
+        ? { path: 'form.front', frame: front }
+        : null;
+  if (!own) return null;
+  const changes = (['stile', 'rail'] as const)
+    .filter((bar) => own.frame[bar] > NARROW)
+    .map((bar) => ({ path: `${own.path}.${bar}`, value: NARROW }));
+  if (changes.length === 0) return null;
+  return { wayOut: { say: say`Make its stiles and rails ${mm(NARROW)} wide`, changes } };
+}
+
+/** Stiles and rails so wide move no more than their joints give, mm; common practice. */
+const NARROW = 60;
 /** Room at each side of a solid back to begin with, mm; common practice. */
 const FREE_SIDES = 5;
 /** Laps and gaps of boards behind that are wide, mm; common practice. */
