@@ -110,6 +110,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   lid: 'lid',
   cleat: 'cleat',
   'wall-rail': 'wall rail',
+  'stand-rail': 'rail',
   stile: 'stile',
   rail: 'rail',
   muntin: 'muntin',
@@ -119,12 +120,9 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
 /** Parts that have a word of their own among those of their kind. */
 const OWN_WORDS: Readonly<Record<string, string>> = { arm: 'arm', tusk: 'tusk' };
 
-/** What a part is called among the joints: a sheet behind is the back, and what stands between legs is what its name says. */
-function wordFor({ id, kind, name }: Part): string {
-  if (id === 'back') return 'back';
-  if (kind === 'apron') return (name.split(',', 1)[0] ?? name).toLowerCase();
-  return OWN_WORDS[id.split('-', 1)[0] ?? ''] ?? KIND_WORDS[kind];
-}
+/** What a part is called among the joints: a sheet behind is the back. */
+const wordFor = ({ id, kind }: Part): string =>
+  id === 'back' ? 'back' : (OWN_WORDS[id.split('-', 1)[0] ?? ''] ?? KIND_WORDS[kind]);
 
 function familyWords({ kind, hold }: Joint, into: Part, from: Part): string {
   const [a, b] = [kind === 'hold' ? (hold ? HOLDS[hold].one : 'screw') : wordFor(from), wordFor(into)];

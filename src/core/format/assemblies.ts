@@ -49,7 +49,7 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   batten: 'Lid',
   foot: 'Stand',
   leg: 'Stand',
-  apron: 'Stand',
+  'stand-rail': 'Stand',
   stretcher: 'Stand',
   'wall-rail': 'Stand',
   plinth: 'Stand',

@@ -69,6 +69,7 @@ export type PartKind =
   | 'lid'
   | 'cleat'
   | 'wall-rail'
+  | 'stand-rail'
   /** Of a frame with panels. */
   | 'stile'
   | 'rail'

@@ -285,10 +285,10 @@ function standSteps({ piece, ids, glue }: CaseWork): Step[] {
     {
       id: 'frame',
       name: 'Mortise the legs, tenon the rails, glue the frame two legs at a time; screw the case to it, fast in front and in slots behind',
-      work: 0.5 + 0.6 * ids('leg', 'apron', 'stretcher').length,
+      work: 0.5 + 0.6 * ids('leg', 'stand-rail', 'stretcher').length,
       wait: glue.clampFor / 60,
       caution: `Measure the diagonals above and at the feet, sight across both fronts. ${glue.caution}`,
-      parts: ids('leg', 'apron', 'stretcher'),
+      parts: ids('leg', 'stand-rail', 'stretcher'),
     },
     {
       id: 'cleats',

@@ -37,7 +37,10 @@ export function Question({
   const light = useLook((look) => look.light);
   const open = useLook((look) => look.openQuestions.includes(question.id));
   const openQuestion = useLook((look) => look.openQuestion);
-  const parts = () => piece.parts.filter(({ kind }) => question.parts.includes(kind)).map(({ id }) => id);
+  const parts = () =>
+    piece.parts
+      .filter(({ id, kind }) => question.parts.includes(kind) || (question.named && id.startsWith(question.named)))
+      .map(({ id }) => id);
   return (
     <details
       data-question={question.id}

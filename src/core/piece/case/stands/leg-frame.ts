@@ -10,6 +10,7 @@ import { LEGS, LONG, SHORT } from '../../legs/four-legs';
 import { legRacking } from '../../legs/leg-racking';
 import { squareLegs } from '../../legs/square-legs';
 import { legStretchers } from '../../legs/stretchers';
+import type { Draft } from '../../part';
 import type { Racking } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
 import type { StandKind, StoodOn } from '../kind';
@@ -137,7 +138,7 @@ export const legFrame: StandKind<typeof schema> = {
     const under = (['front', 'back'] as const).map((end) => underCase(end, own, base.width, outside));
     const spans = { long: base.length - 2 * section, short: base.width - 2 * section };
     return {
-      drafts: [...legs, ...aprons, ...low.drafts],
+      drafts: [...legs, ...aprons.map((rail): Draft => ({ ...rail, kind: 'stand-rail' })), ...low.drafts],
       joints: [...joints, ...low.joints, ...under],
       problems: [...problemsOf(own, spans, isInserted(corner) ? corner.tenon.length : 0), ...low.problems],
       lift: height,
