@@ -11,8 +11,11 @@ const SWAY = 1 / 200;
 /** So many times as far, and nothing else holds it; common practice. */
 const FALLS = 4;
 
-/** What is behind is not bent with the boards. */
-const BEHIND: ReadonlySet<Part['kind']> = new Set(['back', 'back-panel', 'sheet', 'stile', 'rail', 'muntin', 'panel']);
+/** What is behind or in front is not bent with the boards; legs have a check of their own. */
+const BESIDE: ReadonlySet<Part['kind']> = new Set([
+  ...(['back', 'back-panel', 'sheet', 'stile', 'rail', 'muntin', 'panel'] as const),
+  ...(['leg', 'stand-rail', 'stretcher'] as const),
+]);
 
 /**
  * The boards of a case that are joined to one another, from the front, as a frame with stiff joints: pushed sideways at its
@@ -46,7 +49,7 @@ export function frameOfCase(
     const [a, b] = [byId.get(into), byId.get(from)];
     if (!a || !b) continue;
     const [post, rail] = upright(a) && level(b) ? [a, b] : upright(b) && level(a) ? [b, a] : [];
-    if (!post || !rail || BEHIND.has(post.kind) || BEHIND.has(rail.kind)) continue;
+    if (!post || !rail || BESIDE.has(post.kind) || BESIDE.has(rail.kind)) continue;
     meets(post, rail.frame.at[2]);
     meets(rail, post.frame.at[0]);
   }

@@ -33,6 +33,14 @@ describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, bad }) => {
     expect(stops.map(({ check }) => `${check.id}: ${writePhrase(check.sentence, { system: 'metric' })}`)).toEqual([]);
   });
 
+  it('its sway, its tipping and its way through the door are judged', () => {
+    const ids = new Set(derived(inputsOf(form)).pieces[0]?.checks.map(({ id }) => id));
+    const stands = form.stand.kind !== 'wall';
+    expect(ids.has('people.door')).toBe(true);
+    expect(ids.has('stability.case-tips')).toBe(stands);
+    expect(ids.has('stiffness.case-sway')).toBe(stands && form.opens === 'front');
+  });
+
   it('every part is in the order of work and in one assembly', () => {
     const job = derived(inputsOf(form));
     const own = job.pieces[0];
