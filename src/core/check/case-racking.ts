@@ -5,7 +5,7 @@ import { type CaseContext, type Check, judge, softestOf } from './check';
 import { type PlaneFrame, solveFrame } from './plane-frame';
 
 /** In the plane of a thin sheet, MPa; plywood and fibreboard, Wood Handbook ch. 12, from memory. */
-const SHEET_SHEAR = 600;
+export const SHEET_SHEAR = 600;
 /** A case that goes farther than this share of its height binds doors and works its joints loose; common practice. */
 const SWAY = 1 / 200;
 /** So many times as far, and nothing else holds it; common practice. */

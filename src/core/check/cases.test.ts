@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { blanketChest, bookcase, sideboard } from '../../../tests/fixtures/cases';
+import { blanketChest, bookcase, caseOf, sideboard } from '../../../tests/fixtures/cases';
 import { boards, demoJob, jobOf, places, shop } from '../../../tests/fixtures/demo';
 import { deriveJob } from '../job/derive-job';
 import type { CaseForm } from '../piece/case/form';
-import { WHOLE } from '../piece/case/inside/cells';
+import { divideCell, WHOLE } from '../piece/case/inside/cells';
+import { sagOfFrame } from './case-sags';
 
 const G = 9.81;
 
@@ -101,5 +102,24 @@ describe('a case by hand', () => {
     // Half of a panel some 330 wide, and what its stile moves toward it: flat-sawn white oak, 0.37 % for a point.
     expect(side?.value.amount).toBeGreaterThan(2);
     expect(side?.value.amount).toBeLessThan(9);
+  });
+
+  it('between its ends, an upright in its middle: top and bottom bend together, stiffer than resting, softer than built in', () => {
+    const form: CaseForm = {
+      ...bookcase,
+      ...{ width: 1800, height: 700, depth: 300 },
+      carcass: { sides: 20, across: 20, corner: { kind: 'rabbets' } },
+      inside: { ...bookcase.inside, thickness: 20, cells: divideCell([WHOLE], WHOLE.id, 'uprights', 2) },
+      back: { kind: 'open' },
+      stand: { kind: 'feet', height: 60, section: 60, setBack: 0 },
+    };
+    const modulus = 12_000;
+    const load = 1000;
+    const sag = sagOfFrame(caseOf(form), modulus, { weight: load });
+    // Half of what lies on the bottom goes to its middle, the rest to its ends; two boards of 300 × 20 carry it.
+    const two = 2 * ((300 * 20 ** 3) / 12);
+    const [between, clear] = [1800 - 60, 1800 - 2 * 60];
+    expect(sag).toBeLessThan(((load / 2) * between ** 3) / (48 * modulus * two));
+    expect(sag).toBeGreaterThan(((load / 2) * clear ** 3) / (192 * modulus * two));
   });
 });

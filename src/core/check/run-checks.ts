@@ -6,6 +6,7 @@ import { caseCarried } from './case-carried';
 import { hungOnTheWall } from './case-hung';
 import { pinsOfCase } from './case-pins';
 import { rackingOfCase } from './case-racking';
+import { caseBetweenItsEnds } from './case-sags';
 import { boardsOfSheet } from './case-sheet';
 import { shelvesOfCase } from './case-shelves';
 import { slotsOfCase } from './case-slots';
@@ -70,6 +71,7 @@ const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   fittedToAlcove,
   caseCarried,
   shelvesOfCase,
+  caseBetweenItsEnds,
   rackingOfCase,
   racked,
   tippingOfCase,

@@ -102,12 +102,12 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
   };
 }
 
-/** The bottom as a shelf between the sides, where nothing is under it and no upright on it. */
+/** The bottom as a shelf between the sides, where neither a plinth nor rails are under it and no upright is on it. */
 function bottomSpan(
   { inside, stand, back, front, depth, loads }: CaseForm,
   { width, sides, across }: Shell,
 ): ShelfSpan[] {
-  if (stand.kind === 'plinth' || rootOf(inside.cells).divided === 'uprights') return [];
+  if (stand.kind === 'plinth' || stand.kind === 'leg-frame' || rootOf(inside.cells).divided === 'uprights') return [];
   return [
     {
       ...{ id: SHELL.bottom, part: SHELL.bottom, words: 'Bottom, between the sides', thick: 'form.carcass.across' },
