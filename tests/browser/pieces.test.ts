@@ -305,8 +305,8 @@ describe('a painted base with a shelf of plywood', () => {
     await reads(page, 'figure[data-board]', new RegExp(`ZP${stamp}`));
     await reads(page, 'main', /To buy\s+nothing/);
     const csv = await (await fetch(`${base}/api/jobs/${id}/files/cut-list.csv`)).text();
-    expect(csv).toMatch(/Shelf.*Birch plywood,$/m);
-    expect(csv).toMatch(/Leg.*maple,yes$/m);
+    expect(csv).toMatch(/Shelf.*Birch plywood,,$/m);
+    expect(csv).toMatch(/Leg.*maple,yes,$/m);
     const rack = await (await fetch(`${base}/api/boards/export`)).text();
     expect(rack).toMatch(new RegExp(`ZP${stamp}.*(plywood-birch|Birch plywood)`));
     expect(page.faults).toEqual([]);
