@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { onlyPiece } from '../fixtures/demo';
 import {
   again,
+  base,
   button,
   call,
   field,
@@ -235,16 +236,16 @@ describe('at the desk', () => {
     expect(new URL(page.url()).pathname).toMatch(/plan$/);
     await goTo(page, 'layout');
     await reads(page, 'main', /changes tried/);
-    await (await button(page, 'Search again')).click();
-    await button(page, 'Stop');
-    // Pressed within the page: a slow driver would press when all is already tried.
-    await page.waitForFunction(() => {
-      const progress = Number(document.querySelector('[role="progressbar"]')?.getAttribute('aria-valuenow'));
-      const stop = [...document.querySelectorAll('button')].find((e) => e.textContent?.trim() === 'Stop');
-      if (!(progress > 2 && stop)) return false;
-      stop.click();
-      return true;
+    // Another job, stopped in its first search: pressed within the page, for a driver may come when all is tried already.
+    const other = await newJob('Stopped at once', 'oak-white');
+    await page.evaluateOnNewDocument(() => {
+      setInterval(() => {
+        const progress = Number(document.querySelector('[role="progressbar"]')?.getAttribute('aria-valuenow'));
+        const stop = [...document.querySelectorAll('button')].find((e) => e.textContent?.trim() === 'Stop');
+        if (progress > 2) stop?.click();
+      }, 20);
     });
+    await page.goto(`${base}/jobs/${other.id}/layout`, { waitUntil: 'networkidle2' });
     await reads(page, 'main', /changes tried/);
     const tried = await page.$eval('main', (e) =>
       Number(/([\d,]+) changes tried/.exec(e.textContent ?? '')?.[1]?.replaceAll(',', '')),
