@@ -1,7 +1,9 @@
 // A case from the front by finite elements: its boards and the sheet behind as quadratic plane-stress elements that share nodes.
+import { bookcase, sideboard } from '../tests/fixtures/cases';
+
 type Solve = (name: string, lines: readonly string[]) => Map<number, [number, number, number]>;
 
-export interface Elevation {
+interface Elevation {
   name: string;
   /** Seen from the front, mm; of each, how deep it is from front to back. */
   boards: readonly { left: number; right: number; low: number; high: number; deep: number }[];
@@ -21,7 +23,7 @@ const ACROSS = 2;
 const BETWEEN = 14;
 
 /** How far the upper edge goes, mm. */
-export function swayOfElevation(solve: Solve, given: Elevation): number {
+function swayOfElevation(solve: Solve, given: Elevation): number {
   const { name, boards, modulus, sheet, closedFrom, feet, push } = given;
   const lines = (list: readonly number[]): number[] => {
     const sorted = [...new Set(list.map((n) => Number(n.toFixed(6))))].sort((a, b) => a - b);
@@ -99,4 +101,77 @@ export function swayOfElevation(solve: Solve, given: Elevation): number {
     '*END STEP',
   ]);
   return heads.reduce((sum, node) => sum + (moved.get(node)?.[0] ?? Number.NaN), 0) / heads.length;
+}
+
+/** Cases whose boards are put down by hand, pushed at their upper edge. */
+export function swaysOfCases(solve: Solve): Record<string, { piece: string; value: number }> {
+  const found: Record<string, { piece: string; value: number }> = {};
+  // A bookcase from the front, its boards put down by hand: pushed at its upper edge without a back, and with a sheet behind.
+  const modulus = 12_000;
+  const push = 150;
+  const [w, h, side, across] = [bookcase.width, bookcase.height, bookcase.carcass.sides, bookcase.carcass.across];
+  const inner = { left: side, right: w - side };
+  const spaces = (h - 80 - 5 * across) / 4;
+  const boards: Elevation['boards'] = [
+    { left: 0, right: side, low: 0, high: h, deep: 300 },
+    { left: w - side, right: w, low: 0, high: h, deep: 300 },
+    { ...inner, low: 80, high: 80 + across, deep: 300 },
+    { ...inner, low: h - across, high: h, deep: 300 },
+    ...[1, 2, 3].map((i) => {
+      const low = 80 + across + i * spaces + (i - 1) * across;
+      return { ...inner, low, high: low + across, deep: 294 };
+    }),
+  ];
+  const feet = [side / 2, w - side / 2];
+  const given = { boards, modulus, feet, push, closedFrom: 80 };
+  found['case-without-back'] = {
+    piece: 'bookcase',
+    value: swayOfElevation(solve, {
+      ...given,
+      name: 'open',
+      boards: boards.map((own) => ({ ...own, deep: 300 })),
+      sheet: null,
+    }),
+  };
+  found['case-with-sheet'] = {
+    piece: 'bookcase',
+    value: swayOfElevation(solve, { ...given, name: 'closed', sheet: { thickness: 6, modulus: 6_000, shear: 600 } }),
+  };
+  // Two uprights beside one another, on the floor by its outer corners.
+  const { width, height, carcass } = sideboard;
+  const low = 90;
+  const ends = { low: low + carcass.across, high: height - carcass.across, deep: 450 };
+  const bays = [carcass.sides + 400, width - carcass.sides - 400 - 20];
+  found['case-with-uprights'] = {
+    piece: 'sideboard',
+    value: swayOfElevation(solve, {
+      ...{
+        name: 'uprights',
+        modulus,
+        push,
+        sheet: null,
+        closedFrom: 0,
+        feet: [carcass.sides / 2, width - carcass.sides / 2],
+      },
+      boards: [
+        { left: 0, right: width, low: low - low, high: carcass.across, deep: 450 },
+        { left: 0, right: width, low: height - low - carcass.across, high: height - low, deep: 450 },
+        ...[0, width - carcass.sides].map((left) => ({
+          ...ends,
+          low: carcass.across,
+          high: height - low - carcass.across,
+          left,
+          right: left + carcass.sides,
+        })),
+        ...bays.map((left) => ({
+          ...ends,
+          low: carcass.across,
+          high: height - low - carcass.across,
+          left,
+          right: left + 20,
+        })),
+      ],
+    }),
+  };
+  return found;
 }

@@ -6,9 +6,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { partsOfKind } from '@/core';
 import { ladderOf } from '@/core/check/apron-bow';
-import { bookcase, sideboard } from '../tests/fixtures/cases';
 import { baseOf, CONSTRUCTIONS, derived, topOf } from '../tests/fixtures/constructions';
-import { type Elevation, swayOfElevation } from './elevation';
+import { swaysOfCases } from './elevation';
 
 type Point = readonly [number, number, number];
 interface Member {
@@ -401,75 +400,7 @@ legFrame('sway-along-tapered', find('a square table on tapered legs'));
   };
 }
 
-{
-  // A bookcase from the front, its boards put down by hand: pushed at its upper edge without a back, and with a sheet behind.
-  const modulus = 12_000;
-  const push = 150;
-  const [w, h, side, across] = [bookcase.width, bookcase.height, bookcase.carcass.sides, bookcase.carcass.across];
-  const inner = { left: side, right: w - side };
-  const spaces = (h - 80 - 5 * across) / 4;
-  const boards: Elevation['boards'] = [
-    { left: 0, right: side, low: 0, high: h, deep: 300 },
-    { left: w - side, right: w, low: 0, high: h, deep: 300 },
-    { ...inner, low: 80, high: 80 + across, deep: 300 },
-    { ...inner, low: h - across, high: h, deep: 300 },
-    ...[1, 2, 3].map((i) => {
-      const low = 80 + across + i * spaces + (i - 1) * across;
-      return { ...inner, low, high: low + across, deep: 294 };
-    }),
-  ];
-  const feet = [side / 2, w - side / 2];
-  const given = { boards, modulus, feet, push, closedFrom: 80 };
-  results['case-without-back'] = {
-    piece: 'bookcase',
-    value: swayOfElevation(solve, {
-      ...given,
-      name: 'open',
-      boards: boards.map((own) => ({ ...own, deep: 300 })),
-      sheet: null,
-    }),
-  };
-  results['case-with-sheet'] = {
-    piece: 'bookcase',
-    value: swayOfElevation(solve, { ...given, name: 'closed', sheet: { thickness: 6, modulus: 6_000, shear: 600 } }),
-  };
-  // Two uprights beside one another, on the floor by its outer corners.
-  const { width, height, carcass } = sideboard;
-  const low = 90;
-  const ends = { low: low + carcass.across, high: height - carcass.across, deep: 450 };
-  const bays = [carcass.sides + 400, width - carcass.sides - 400 - 20];
-  results['case-with-uprights'] = {
-    piece: 'sideboard',
-    value: swayOfElevation(solve, {
-      ...{
-        name: 'uprights',
-        modulus,
-        push,
-        sheet: null,
-        closedFrom: 0,
-        feet: [carcass.sides / 2, width - carcass.sides / 2],
-      },
-      boards: [
-        { left: 0, right: width, low: low - low, high: carcass.across, deep: 450 },
-        { left: 0, right: width, low: height - low - carcass.across, high: height - low, deep: 450 },
-        ...[0, width - carcass.sides].map((left) => ({
-          ...ends,
-          low: carcass.across,
-          high: height - low - carcass.across,
-          left,
-          right: left + carcass.sides,
-        })),
-        ...bays.map((left) => ({
-          ...ends,
-          low: carcass.across,
-          high: height - low - carcass.across,
-          left,
-          right: left + 20,
-        })),
-      ],
-    }),
-  };
-}
+Object.assign(results, swaysOfCases(solve));
 
 const file = join(import.meta.dirname, '../tests/fixtures/finite-elements.json');
 writeFileSync(

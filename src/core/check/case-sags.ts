@@ -105,7 +105,7 @@ export function sagOfFrame(piece: CasePiece, modulus: number, { weight }: { weig
   if (!first || !last || along.length < 2) return null;
   const nearest = (x: number) => along.reduce((a, b) => (Math.abs(b.x - x) < Math.abs(a.x - x) ? b : a)).node;
   const loads: PlaneFrame['loads'][number][] = [];
-  // A board's load goes down by what its two ends are in.
+  // Half of a board's load is carried at each of its ends.
   for (const { part, span, load } of piece.spans) {
     const x = findPart(piece, part)?.frame.at[0] ?? 0;
     const half = (load * span) / 2000;

@@ -1,5 +1,5 @@
 import { movement, say } from '../measure/quantity';
-import { STAYS_IN } from '../piece/frame-and-panels';
+import { STAYS_IN } from '../piece/frame-fields';
 import { findPart } from '../piece/piece';
 import type { LedgerLine } from '../restraint/restraint';
 import type { Tie } from '../restraint/tie';

@@ -77,7 +77,7 @@ const add = (row: Float64Array, i: number, value: number) => {
 /**
  * Gaussian elimination with pivots; rows that are fixed come to nought.
  *
- * @param band so far beside the diagonal anything stands
+ * @param band the farthest entry from the diagonal
  */
 function eliminate(
   k: Float64Array[],

@@ -131,7 +131,7 @@ function drawn(
 }
 
 /**
- * What carries the moment made so much higher that it holds, where that is one figure: its modulus goes with the square.
+ * The height at which what carries the moment is strong enough, where that is one figure: its modulus grows with the square of it.
  *
  * @param over how many times more is asked than is allowed
  */

@@ -38,6 +38,10 @@ describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, bad }) => {
     const stands = form.stand.kind !== 'wall';
     expect(ids.has('people.door')).toBe(true);
     expect(ids.has('stability.case-tips')).toBe(stands);
+    const { stand, opens, inside } = form;
+    const between =
+      stand.kind === 'leg-frame' || inside.cells.some((cell) => cell.of === null && cell.divided === 'uprights');
+    expect(ids.has('stiffness.case-sags')).toBe(stands && opens === 'front' && stand.kind !== 'plinth' && between);
     expect(ids.has('stiffness.case-sway')).toBe(stands && form.opens === 'front');
   });
 

@@ -49,7 +49,7 @@ function placesOf([front, back]: readonly [front: number, back: number], key: Bu
 /**
  * The end of a board against the face of another, over its whole depth. mm
  *
- * @param share what of the other board's thickness a key goes in
+ * @param share of the other board's thickness that a key enters
  */
 export function caseButt(given: {
   id: string;

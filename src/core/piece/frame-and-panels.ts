@@ -1,63 +1,13 @@
-import * as v from 'valibot';
-import { length, whole } from '../decision/fields';
-import type { FormField } from '../decision/form-field';
 import { asPoint, type Cut, type Joint } from '../joint/joint';
 import { fixed, givingAcross, glued, inGroove } from '../restraint/tie';
 import { box, type Convex } from '../solid/convex';
 import { type AxisName, squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
+import { type FrameDecided, STAYS_IN } from './frame-fields';
 import type { Draft } from './part';
 import type { Unbuildable } from './unbuildable';
 
-/** What is decided of a frame whose panels float in its grooves; mm. */
-export const frameEntries = {
-  thickness: length(12, 50),
-  stile: length(25, 200),
-  rail: length(25, 200),
-  /** Panels beside one another, and over one another. */
-  across: whole(1, 8),
-  up: whole(1, 8),
-  panelThickness: length(4, 25),
-  /** Beyond the panel's face, into the grooves. */
-  tongue: length(4, 30),
-  /** Free at each side of a panel, across its grain, on the day it is made. */
-  room: length(0, 15),
-};
-const schema = v.object(frameEntries);
-export type FrameDecided = v.InferOutput<typeof schema>;
-
-/** What is asked of it. */
-export const FRAME_FIELDS: readonly FormField<FrameDecided>[] = [
-  { ask: 'figure', at: 'thickness', label: 'Frame, thick' },
-  { ask: 'figure', at: 'stile', label: 'Stiles, wide' },
-  { ask: 'figure', at: 'rail', label: 'Rails, wide' },
-  { ask: 'figure', at: 'across', label: 'Panels beside one another' },
-  { ask: 'figure', at: 'up', label: 'Panels over one another' },
-  { ask: 'figure', at: 'panelThickness', label: 'Panels, thick' },
-  { ask: 'figure', at: 'tongue', label: 'Into the grooves' },
-  { ask: 'figure', at: 'room', label: 'Room at each side of a panel' },
-];
-
-/** About so wide is a panel, mm; common practice. */
-const USUAL_PANEL = 330;
-const USUAL_HIGH = 900;
-
-/** A panel so wide grows or shrinks by about this share of it through most years, at each of its sides; common practice. */
-const USUAL_MOVES = 0.017;
-
-/** Usual sizes for a frame so wide and so high, mm; common practice. */
-export function startFrame(wide: number, high: number): FrameDecided {
-  const across = Math.min(8, Math.max(1, Math.round(wide / USUAL_PANEL)));
-  const stile = 60;
-  const room = Math.min(12, Math.max(2, Math.ceil((wide / across - stile) * USUAL_MOVES)));
-  return {
-    ...{ thickness: 18, stile, rail: 60, across, panelThickness: 8, room },
-    up: Math.min(8, Math.max(1, Math.round(high / USUAL_HIGH))),
-    tongue: Math.min(18, 2 * room + STAYS_IN + 2),
-  };
-}
-
-/** Where a frame stands: upright, its width along one axis of the piece. mm */
+/** Position of an upright frame, its width along one axis of the piece. mm */
 export interface FramePlace {
   /** Its parts' ids begin with it. */
   id: string;
@@ -83,16 +33,15 @@ export interface FramePlan {
   rails: readonly string[];
 }
 
-/** A tenon's share of the stile that it goes into, and what stands over it at a frame's outer edge; common practice. */
+/** A tenon's length as a share of the stile, and its outer shoulder as a share of the rail; common practice. */
 const TENON_SHARE = 0.6;
 const SHOULDER_SHARE = 0.2;
-/** A panel's ends have so much play in their grooves, and so much of a tongue stays in even in the driest week, mm; common practice. */
+/** A panel's ends have this play in their grooves, mm; common practice. */
 const END_PLAY = 1;
-export const STAYS_IN = 2;
 /** mm */
 const LEAST_PANEL = 30;
 
-/** Where everything in a frame stands, and how its own ways lie in the piece. mm */
+/** Positions of all that a frame has, and its own directions in the axes of the piece. mm */
 interface Net {
   own: FrameDecided;
   place: FramePlace;
@@ -103,7 +52,7 @@ interface Net {
   stiles: FramePlan['stiles'];
   /** From below. */
   rails: readonly string[];
-  /** A point so far along, so high, in the middle of its thickness. */
+  /** A point by its place along and its height, in the middle of the thickness. */
   point: (along: number, z: number) => Vec;
   /** A block between two such places, so thick to both sides of the middle. */
   solid: (along: readonly [number, number], up: readonly [number, number]) => Convex;

@@ -254,7 +254,7 @@ function frontSteps({ piece, ids, glue }: CaseWork): Step[] {
   return steps.filter(({ parts }) => parts.length > 0);
 }
 
-/** What it stands on or hangs by, and what its shelves lie on. */
+/** Its stand or wall rail, and the cleats under its shelves. */
 function standSteps({ piece, ids, glue }: CaseWork): Step[] {
   const cleats = ids('cleat');
   const steps: Step[] = [
@@ -310,7 +310,7 @@ function standSteps({ piece, ids, glue }: CaseWork): Step[] {
   return steps.filter(({ parts }) => parts.length > 0);
 }
 
-/** What goes on when it is finished: its back, its lid, what is planed to the walls. */
+/** What is fitted after finishing: its back, its lid, what is planed to the walls. */
 function closingSteps({ piece, chest, ids }: CaseWork): Step[] {
   const steps: Step[] = [
     {

@@ -16,7 +16,7 @@ export interface Turn {
 
 const AS_IT_WAS: Turn['axes'] = { x: { axis: 'x', way: 1 }, y: { axis: 'y', way: 1 }, z: { axis: 'z', way: 1 } };
 
-/** So far behind where it was, mm. */
+/** Moved backward, mm. */
 export const behind = (by: number): Turn => ({
   point: ([x, y, z]) => [x, y + by, z],
   direction: (along) => along,

@@ -1,7 +1,8 @@
 import * as v from 'valibot';
 import { length } from '../../../decision/fields';
 import { fixed, sliding, type Tie } from '../../../restraint/tie';
-import { FRAME_FIELDS, frameAndPanels, frameEntries, startFrame } from '../../frame-and-panels';
+import { frameAndPanels } from '../../frame-and-panels';
+import { FRAME_FIELDS, frameEntries, startFrame } from '../../frame-fields';
 import type { BackKind } from '../kind';
 import { SHELL } from '../shell';
 import { backJoint, backPlace, rabbetsRound } from './in-rabbets';

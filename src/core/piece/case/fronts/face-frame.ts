@@ -16,7 +16,7 @@ const schema = v.object({
 });
 type FaceFrame = v.InferOutput<typeof schema>;
 
-/** A third of the frame thick, six tenths of the stile deep, so far from a rail's edges; common practice. */
+/** Tenons are a third of the frame thick, six tenths of the stile deep, and have this shoulder at a rail's edges, mm; common practice. */
 const TENON_SHARE = 0.6;
 const SHOULDER = 6;
 

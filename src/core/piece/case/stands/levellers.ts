@@ -21,7 +21,7 @@ const PLATE = 40;
 const WEIGHS = 0.08;
 const APART = 900;
 
-/** Bought feet on threads: the case is levelled by them, and stands free of a wet floor. */
+/** Bought feet on threads: the case is levelled by them, and kept off a wet floor. */
 export const levellers: StandKind<typeof schema> = {
   name: 'Levelling feet',
   reason: 'Bought, on threads: it is levelled where it stands, and its bottom moves over them as it likes.',

@@ -120,7 +120,7 @@ export const lid: TopKind<typeof schema> = {
   },
 };
 
-/** A gap in the upper edge of each end; through a lipping it goes on into the end. mm */
+/** A gap in the upper edge of each end; through a lipping it continues into the end. mm */
 function airGaps(
   air: { width: number; height: number },
   at: { inner: number; outer: number; under: number; edging: number },
