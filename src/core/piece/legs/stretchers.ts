@@ -49,7 +49,6 @@ export function legStretchers(
   const x = base.length / 2 - leg.section + drop + sectionAt / 2;
   const drafts: Draft[] = [];
   const joints: Joint[] = [];
-  const stub = Math.max(5, Math.floor(thickness / 2));
   for (const side of [-1, 1]) {
     const frame = squareFrame([side * x, 0, at], { length: 'y', width: 'z', thickness: 'x' });
     const faces = [-1, 1].map((s) => ({ s, normal: [0, -s, -slope] as Vec, point: [side * x, s * inner, at] as Vec }));
@@ -110,33 +109,44 @@ export function legStretchers(
       problems: [...outOfReach(form, leg), ...shelfProblems(own, 2 * inner, form.path)],
     };
   }
-  const between = 2 * (x - thickness / 2);
-  const middle: Draft = {
+  const middle = middleStretcher(own, { x, tenon, ends: drafts });
+  return {
+    drafts: [...drafts, middle.draft],
+    joints: [...joints, ...middle.joints],
+    problems: outOfReach(form, leg),
+  };
+}
+
+/** One in the middle from end to end, with stub tenons in the two at the ends, whose middles are at ±x. mm */
+function middleStretcher(
+  { height, thickness, at }: { height: number; thickness: number; at: number },
+  given: { x: number; tenon: { width: number; thickness: number }; ends: readonly Draft[] },
+): { draft: Draft; joints: Joint[] } {
+  const face = given.x - thickness / 2;
+  const stub = Math.max(5, Math.floor(thickness / 2));
+  const draft: Draft = {
     id: 'stretcher',
     name: 'Stretcher, middle',
     kind: 'stretcher',
     grade: 'all-faces',
-    size: { length: between + 2 * stub, width: height, thickness },
+    size: { length: 2 * face + 2 * stub, width: height, thickness },
     beyond: { start: stub, end: stub },
     frame: squareFrame([0, 0, at], { length: 'x', width: 'z', thickness: 'y' }),
   };
-  for (const [i, side] of [-1, 1].entries()) {
-    const end = drafts[i];
-    if (!end) continue;
-    joints.push(
-      tenonJoint({
-        id: `${end.id}/stretcher`,
-        kind: 'stub-tenon',
-        into: forJoint(end),
-        from: forJoint(middle),
-        at: [side * (x - thickness / 2), 0, at],
-        along: [side, 0, 0],
-        wide: [0, 0, 1],
-        size: { ...tenon, length: stub },
-      }),
-    );
-  }
-  return { drafts: [...drafts, middle], joints, problems: outOfReach(form, leg) };
+  const joints = given.ends.map((end) => {
+    const side = Math.sign(end.frame.at[0]);
+    return tenonJoint({
+      id: `${end.id}/stretcher`,
+      kind: 'stub-tenon',
+      into: forJoint(end),
+      from: forJoint(draft),
+      at: [side * face, 0, at],
+      along: [side, 0, 0],
+      wide: [0, 0, 1],
+      size: { ...given.tenon, length: stub },
+    });
+  });
+  return { draft, joints };
 }
 
 /** A shelf whose boards are slats no wider than a hand, mm. */

@@ -71,8 +71,14 @@ export const legFrame: StandKind<typeof schema> = {
       at: 'corner',
       label: 'Rails in the legs',
       options: optionsOf({
-        'mortise-tenon': CORNERS['mortise-tenon'],
-        'loose-tenon': CORNERS['loose-tenon'],
+        'mortise-tenon': {
+          name: CORNERS['mortise-tenon'].name,
+          reason: 'The tenon is cut on the rail, which is longer overall than between its shoulders.',
+        },
+        'loose-tenon': {
+          name: CORNERS['loose-tenon'].name,
+          reason: 'Rails cut to their shoulders; a separate tenon in leg and rail alike.',
+        },
         dowels: CORNERS.dowels,
       }),
     },
