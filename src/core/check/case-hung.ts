@@ -1,5 +1,6 @@
 import { kilogram, mm, newton, say } from '../measure/quantity';
 import { GRAVITY, weightOf } from '../piece/weight';
+import { loadInCase } from './case-load';
 import { type CaseContext, type Check, judge } from './check';
 
 /** What a screw in sound masonry or a stud is asked to bear by common practice, N, across it and drawn; the wall decides. */
@@ -13,7 +14,8 @@ export function hungOnTheWall({ piece, document, species, season }: CaseContext)
   const { stand } = form;
   if (stand.kind !== 'wall') return [];
   const weight = weightOf(piece.parts, species, season.glued.moisture) * GRAVITY;
-  const load = piece.spans.reduce((sum, span) => sum + (span.load * span.span) / 1000, 0);
+  const { shelves, bottom } = loadInCase(piece, form);
+  const load = shelves + bottom;
   const whole = weight + load + LEANED;
   const arm = Math.max(1, form.height - form.carcass.across - stand.rail.height / 2);
   const drawn = (whole * form.depth) / 2 / arm;
@@ -37,7 +39,7 @@ export function hungOnTheWall({ piece, document, species, season }: CaseContext)
         formula: '√(load² + (load · depth ÷ 2 ÷ rail over its lower edge)²) ÷ screws',
         inputs: [
           { label: 'Its own weight', quantity: kilogram(weight / GRAVITY) },
-          { label: 'On its shelves', quantity: newton(load) },
+          { label: 'On its shelves and its bottom', quantity: newton(load) },
           { label: 'Leaned on', quantity: newton(LEANED) },
           { label: 'Depth', quantity: mm(form.depth) },
           { label: 'Rail over its lower edge', quantity: mm(arm) },

@@ -1,4 +1,5 @@
 import { mm, movement, say } from '../measure/quantity';
+import { boardOrBar } from '../piece/case/shell';
 import type { Part } from '../piece/part';
 import type { CasePiece } from '../piece/piece';
 import { type CaseContext, type Check, judge, softestOf } from './check';
@@ -72,7 +73,9 @@ export function frameOfCase(
     });
   }
   if (nodes.length < 3) return null;
-  const [left, right, bottom, top] = ['side-left', 'side-right', 'bottom', 'top'].map((id) => byId.get(id)?.frame.at);
+  const [left, right, bottom, top] = (['left', 'right', 'bottom', 'top'] as const).map(
+    (which) => boardOrBar(piece.parts, which)?.frame.at,
+  );
   if (brace > 0 && left && right && bottom && top) {
     const [wide, high] = [right[0] - left[0], top[2] - bottom[2]];
     const long = Math.hypot(wide, high);
@@ -124,7 +127,7 @@ export function rackingOfCase(context: CaseContext): Check[] {
   if (piece.opens === 'above' || piece.hung) return [];
   const { push } = document.form.loads;
   const boards = piece.parts.filter(({ kind }) =>
-    ['side', 'case-top', 'case-bottom', 'upright', 'case-shelf', 'case-rail'].includes(kind),
+    ['side', 'case-top', 'case-bottom', 'case-post', 'upright', 'case-shelf', 'case-rail'].includes(kind),
   );
   const where = boards.map(({ id }) => id);
   const { modulusOfElasticity: modulus } = softestOf(context, where);

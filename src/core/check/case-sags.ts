@@ -1,9 +1,11 @@
 import { mm, movement, newton, say } from '../measure/quantity';
 import { rootOf } from '../piece/case/inside/cells';
+import { boardOrBar } from '../piece/case/shell';
 import type { Part } from '../piece/part';
 import { type CasePiece, findPart } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
 import { startBackChanges, startStandChanges } from '../start/start-case';
+import { loadInCase, shelvesIn } from './case-load';
 import { frameOfCase, SHEET_SHEAR } from './case-racking';
 import { type CaseContext, type Check, judge, softestOf } from './check';
 import { type PlaneFrame, solveFrame } from './plane-frame';
@@ -25,8 +27,7 @@ export function caseBetweenItsEnds(context: CaseContext): Check[] {
   const where = boards.map(({ id }) => id);
   const { modulusOfElasticity: modulus } = softestOf(context, where);
   const weight = weightOf(piece.parts, species, season.glued.moisture) * GRAVITY;
-  const onShelves = piece.spans.reduce((sum, { load, span }) => sum + (load * span) / 1000, 0);
-  const onBottom = piece.spans.some(({ part }) => part === 'bottom') ? 0 : (form.loads.shelf * form.width) / 1000;
+  const { shelves: onShelves, bottom: onBottom } = loadInCase(piece, form);
   const once = sagOfFrame(piece, modulus, { weight: weight + onBottom });
   if (once === null) return [];
   const sheet = piece.parts.find(({ kind }) => kind === 'sheet');
@@ -89,12 +90,14 @@ export function caseBetweenItsEnds(context: CaseContext): Check[] {
   ];
 }
 
-const BOARDS: ReadonlySet<Part['kind']> = new Set(['side', 'case-top', 'case-bottom', 'upright', 'case-shelf']);
+const BOARDS: ReadonlySet<Part['kind']> = new Set([
+  ...(['side', 'case-top', 'case-bottom', 'case-post', 'case-rail', 'upright', 'case-shelf'] as const),
+]);
 
 /** How far the lowest of a case's boards sinks between its ends at once, mm; null where its boards are no frame. */
 export function sagOfFrame(piece: CasePiece, modulus: number, { weight }: { weight: number }): number | null {
   const made = frameOfCase(piece, modulus, 0);
-  const bottom = findPart(piece, 'bottom');
+  const bottom = boardOrBar(piece.parts, 'bottom');
   if (!made || !bottom) return null;
   const { nodes } = made.frame;
   const level = bottom.frame.at[2];
@@ -106,7 +109,7 @@ export function sagOfFrame(piece: CasePiece, modulus: number, { weight }: { weig
   const nearest = (x: number) => along.reduce((a, b) => (Math.abs(b.x - x) < Math.abs(a.x - x) ? b : a)).node;
   const loads: PlaneFrame['loads'][number][] = [];
   // Half of a board's load is carried at each of its ends.
-  for (const { part, span, load } of piece.spans) {
+  for (const { part, span, load } of shelvesIn(piece)) {
     const x = findPart(piece, part)?.frame.at[0] ?? 0;
     const half = (load * span) / 2000;
     for (const end of [-1, 1]) loads.push({ node: nearest(x + (end * span) / 2), force: [0, -half] });

@@ -1,4 +1,5 @@
 import { mm, movement, say } from '../measure/quantity';
+import type { ShelfSpan } from '../piece/case/case-plan';
 import { woodOf } from '../piece/part';
 import { findPart } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
@@ -9,6 +10,24 @@ import { CREEP, SAG_PER_SPAN, STRESS_FACTOR, WATCHED } from './stiffness';
 const CAUTION = 'A design figure for clear, straight-grained wood; not a certification.';
 /** A lip that is tried where a shelf sags, mm; common practice. */
 const USUAL_LIP = { depth: 38, thickness: 20 };
+
+const THICK: Readonly<Record<ShelfSpan['thick'], string>> = {
+  'form.inside.thickness': 'shelves and uprights',
+  'form.carcass.across': 'top and bottom',
+  'form.carcass.corner.floor.thickness': 'its panels',
+};
+
+/** As many as are short enough: what it sags against its length grows with the cube of that. */
+function ofMore({ oneOf }: ShelfSpan, over: number) {
+  if (!oneOf) return null;
+  const count = Math.ceil(oneOf.count * Math.cbrt(over) * MORE);
+  return {
+    say: say`Divide it into ${count.toFixed(0)} panels`,
+    changes: [{ path: oneOf.path, value: count }],
+  };
+}
+/** The bars between them take of it too. */
+const MORE = 1.05;
 
 /** What the shelves of a case sag in time under what stands on them, and how far they are stressed; those alike once. */
 export function shelvesOfCase(context: CaseContext): Check[] {
@@ -44,10 +63,11 @@ export function shelvesOfCase(context: CaseContext): Check[] {
     };
     const isShelf = span.thick === 'form.inside.thickness';
     const thick = {
-      say: say`Make ${isShelf ? 'shelves and uprights' : 'top and bottom'} ${mm(thicker)} thick`,
+      say: say`Make ${THICK[span.thick]} ${mm(thicker)} thick`,
       changes: [{ path: span.thick, value: thicker }],
     };
-    const ways = isShelf && !document.form.inside.lip ? { wayOut: lipped, otherWaysOut: [thick] } : { wayOut: thick };
+    const shorter = isShelf && !document.form.inside.lip ? lipped : ofMore(span, sag / (WATCHED * limit));
+    const ways = shorter ? { wayOut: shorter, otherWaysOut: [thick] } : { wayOut: thick };
     return [
       {
         id: `stiffness.case-shelf${place}`,

@@ -43,7 +43,7 @@ describe('a case by hand', () => {
       return typeof quantity === 'object' ? quantity.amount : Number.NaN;
     };
     // Its bottom alone carries: 800 clear.
-    expect(input('On its shelves')).toBeCloseTo(300 * 0.8, 6);
+    expect(input('On its shelves and its bottom')).toBeCloseTo(300 * 0.8, 6);
     const whole = input('Its own weight') * G + 240 + 300;
     // The middle of the rail over the lower edge: 600 − 20 − 35.
     const drawn = (whole * 110) / 545;

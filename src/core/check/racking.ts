@@ -15,6 +15,8 @@ const WAYS = {
 } as const;
 const pushed = ({ piece }: TableContext | CaseContext, way: Racking['way']): string => WAYS[piece.build][way];
 
+const placeOf = ({ way, of }: Racking): string => (of ? `${way}-${of}` : way);
+
 /** A level push at the top: what it does to the joint that keeps the base upright, and how far the top goes. */
 export function racked(context: TableContext | CaseContext): Check[] {
   return context.piece.racking.flatMap((racking) => [strength(context, racking), sway(context, racking)]);
@@ -42,7 +44,7 @@ function bent(
   const working = species.modulusOfRupture / STRESS_FACTOR;
   const inMegapascal = (amount: number) => ({ amount, unit: 'megapascal' as const });
   return {
-    id: `strength.racking-${way}`,
+    id: `strength.racking-${placeOf(racking)}`,
     step: 'joints',
     level: judge(stress, working, { sense: 'at-most', watchFrom: working * 0.8 }),
     sentence: say`Pushed ${pushed(context, way)} with ${newton(push)}, ${joint} are stressed to ${inMegapascal(stress)} of ${inMegapascal(working)}.`,
@@ -52,7 +54,7 @@ function bent(
     why: WHY,
     school: 'Loads on the edge as in tests of furniture; the limit is common practice',
     figure: {
-      id: `racking-${way}`,
+      id: `racking-${placeOf(racking)}`,
       label: `Stress in ${joint}, pushed ${pushed(context, way)}`,
       quantity: inMegapascal(stress),
       formula: `M ÷ W; M = ${formula}`,
@@ -101,7 +103,7 @@ function drawn(
   const breaking = force(species, diameter, bite);
   const working = breaking / STRESS_FACTOR;
   return {
-    id: `strength.racking-${way}`,
+    id: `strength.racking-${placeOf(racking)}`,
     step: 'joints',
     level: judge(pull, working, { sense: 'at-most', watchFrom: working * 0.8 }),
     sentence: say`Pushed ${pushed(context, way)} with ${newton(push)}, the outermost of ${joint} is drawn with ${newton(pull)} of ${newton(working)}.`,
@@ -111,7 +113,7 @@ function drawn(
     why: WHY,
     school: 'Loads on the edge as in tests of furniture; the limit is common practice',
     figure: {
-      id: `racking-${way}`,
+      id: `racking-${placeOf(racking)}`,
       label: `Pull on the outermost of ${joint}, pushed ${pushed(context, way)}`,
       quantity: newton(pull),
       formula: `M ÷ reach; M = ${formula}; reach = Σ d² ÷ d_max from the edge they turn about`,
@@ -140,12 +142,19 @@ function deeper({ deepens }: Racking, over: number, otherwise: string): Pick<Che
   const { now, joint } = deepens;
   const higher = Math.ceil(now * Math.sqrt(Math.max(1, over) * 1.3));
   const changes = [{ path: deepens.height, value: higher }];
-  const tenons = [{ path: joint.path, value: joint.strongest }];
+  const tenons = joint ? [{ path: joint.path, value: joint.strongest }] : [];
   return {
     wayOut: { say: say`Make the rails ${mm(higher)} high`, changes },
     otherWaysOut: [
-      { say: say`Take mortise and tenon`, changes: tenons },
-      { say: say`Take mortise and tenon, and make the rails ${mm(higher)} high`, changes: [...tenons, ...changes] },
+      ...(joint
+        ? [
+            { say: say`Take mortise and tenon`, changes: tenons },
+            {
+              say: say`Take mortise and tenon, and make the rails ${mm(higher)} high`,
+              changes: [...tenons, ...changes],
+            },
+          ]
+        : []),
       ...deepens.thicker.map((own) => ({ say: say`Make legs and rails thicker`, changes: own })),
     ],
   };
@@ -176,7 +185,7 @@ function sway(context: TableContext | CaseContext, racking: Racking): Check {
   const value = (push * racking.sway) / modulus;
   const limit = piece.overall.height * SWAY;
   return {
-    id: `stiffness.sway-${way}`,
+    id: `stiffness.sway-${placeOf(racking)}`,
     step: 'form',
     level: judge(value, limit, { sense: 'at-most' }) === 'good' ? 'good' : 'watch',
     sentence: say`Pushed ${pushed(context, way)}, the top goes ${movement(value)} sideways; a hundredth of its height is ${movement(limit)}.`,
@@ -186,7 +195,7 @@ function sway(context: TableContext | CaseContext, racking: Racking): Check {
     why: 'What sways works its joints loose. Real joints give a little more than stiff ones.',
     school: 'A hundredth of the height, common practice',
     figure: {
-      id: `sway-${way}`,
+      id: `sway-${placeOf(racking)}`,
       label: `Sway, pushed ${pushed(context, way)}`,
       quantity: movement(value),
       formula: 'bending of the uprights and of what holds them upright, joints stiff, feet resting on the floor',

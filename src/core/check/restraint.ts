@@ -2,7 +2,7 @@ import { mm, movement, say } from '../measure/quantity';
 import type { CaseForm } from '../piece/case/form';
 import type { Piece } from '../piece/piece';
 import type { Trap } from '../restraint/restraint';
-import { startBack, startBackChanges } from '../start/start-case';
+import { startBack, startBackChanges, startFixingChanges } from '../start/start-case';
 import type { Check, CheckContext } from './check';
 
 /**
@@ -63,10 +63,21 @@ function freeing(
         { say: say`Close it with a sheet, which hardly moves`, changes: startBackChanges('sheet', form) },
       ],
     };
+  if (form.build === 'case' && isFastInFrames(bodies, form))
+    return {
+      wayOut: {
+        say: say`House shelves and uprights: glued in front, they move behind`,
+        changes: startFixingChanges('housed', form),
+      },
+    };
   const frame = form.build === 'case' ? narrowerFrame(bodies, form) : null;
   if (frame) return frame;
   return { wayOut: { say: say`Fix one point only, and let the other ties slide`, changes: [] } };
 }
+
+/** A board held fast in front and behind by frames, which do not move with it. */
+const isFastInFrames = (bodies: readonly string[], { carcass, inside }: CaseForm): boolean =>
+  'post' in carcass.corner && inside.fixing.kind === 'butted' && bodies.some((id) => /^(shelf|upright)-/.test(id));
 
 /** A frame whose stiles and rails are so broad that they move more than their joints give. */
 function narrowerFrame(bodies: readonly string[], { back, front }: CaseForm): Pick<Check, 'wayOut'> | null {

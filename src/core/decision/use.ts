@@ -118,6 +118,14 @@ export const USE_OF_PIECE = {
     start: { length: 420, width: 540, thickness: 20, height: 680 },
     loads: { edge: 0, spread: 200, push: 150 },
   },
+  drawers: {
+    name: 'Chest of drawers',
+    build: 'case',
+    sitting: 'none',
+    heights: [700, 1300],
+    start: { length: 800, width: 460, thickness: 22, height: 980 },
+    loads: { edge: 0, spread: 200, push: 200 },
+  },
   'wall-cabinet': {
     name: 'Wall shelf or cabinet',
     build: 'case',

@@ -19,7 +19,7 @@ export const dimensionsOf = (piece: Piece, name: ViewName, drawn: readonly Drawn
 /** Over all, what it stands on, and every clear space between two boards that lie over or beside one another. */
 function dimensionsOfCase(piece: CasePiece, name: ViewName, drawn: readonly DrawnPart[]): Dimension[] {
   const { length, width, height } = piece.overall;
-  const side = drawn.find(({ part }) => part.id === piece.leading);
+  const side = drawn.find(({ part }) => part.id === piece.leading && part.kind === 'side');
   // The ends of a chest run from front to back along their grain.
   const deep = piece.opens === 'above' ? width : (side?.real.width ?? width);
   const [x, y] = [length / 2, deep / 2];

@@ -36,6 +36,7 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   side: 'Carcass',
   'case-top': 'Carcass',
   'case-bottom': 'Carcass',
+  'case-post': 'Carcass',
   upright: 'Inside',
   'case-shelf': 'Inside',
   'case-rail': 'Inside',
@@ -56,8 +57,12 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   scribe: 'Scribes',
 };
 
+/** Bars and panels of its sides, its top and its bottom. */
+const OF_CARCASS = /^(side-left|side-right|top|bottom)-/;
+
 function assemblyOf({ id, kind }: Part, { build, over }: Pick<Piece, 'build' | 'over'>): (typeof IN_ORDER)[number] {
   if (build === 'table') return over.includes(id) ? 'Top' : 'Base';
+  if (OF_CARCASS.test(id)) return 'Carcass';
   return id.startsWith('back') ? 'Back' : (OF_CASE[kind] ?? 'Carcass');
 }
 

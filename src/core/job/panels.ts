@@ -48,11 +48,18 @@ export function workPanels(
     const laid = layout ? layPanel({ panel, layout, boards, school: document.season.ringSchool, choices }) : [];
     const trim = laid.length > 0 ? trimLaid(panel, laid, keptOffJoints(piece, panel.id), jointMargin) : null;
     const strips = stripsOf(panel, laid);
-    const size = alignerSize(document.glueUp.level, panel.finished.thickness, tools);
+    const rule = alignerSize(document.glueUp.level, panel.finished.thickness, tools);
+    const size = rule && isTooThin(findPart(piece, panel.id)?.kind, panel.finished.thickness, rule) ? null : rule;
     const joints = size && !isCrosscutLater(piece, panel) ? edgesOf(piece, panel, strips, trim, size) : [];
     return { demand: panel, laid, trim, strips, edges: size && joints.length > 0 ? { joints, size } : null };
   });
 }
+
+/** A floating panel so thin that nothing can be let into its edges is brought level with the fingers; common practice. */
+const isTooThin = (kind: Part['kind'] | undefined, thickness: number, size: AlignerSize): boolean =>
+  kind === 'panel' && (thickness - size.thickness) / 2 < LEAST_OVER;
+/** Over and under what is let in, mm; common practice. */
+const LEAST_OVER = 2;
 
 /** In a panel that is crosscut later nobody knows yet where anything may stand. */
 const isCrosscutLater = (piece: Piece, panel: PanelDemand) => piece.parts.some((part) => part.oneWith === panel.id);

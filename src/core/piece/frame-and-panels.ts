@@ -4,7 +4,7 @@ import { box, type Convex } from '../solid/convex';
 import { type AxisName, squareFrame } from '../solid/frame';
 import type { Vec } from '../solid/vector';
 import { type FrameDecided, STAYS_IN } from './frame-fields';
-import type { Draft } from './part';
+import type { Draft, PartKind } from './part';
 import type { Unbuildable } from './unbuildable';
 
 /** Position of an upright frame, its width along one axis of the piece. mm */
@@ -20,8 +20,25 @@ export interface FramePlace {
   through: readonly [from: number, to: number];
   /** Cut off at its four outer corners: along and up. */
   corner?: { along: number; up: number };
+  /** Its stiles where they are more than that: posts that run on and are thicker, rails of a frame that will lie. */
+  stiles?: {
+    kind: PartKind;
+    left: Bar;
+    right: Bar;
+    up: readonly [low: number, high: number];
+    through: readonly [from: number, to: number];
+    /** No tenon goes deeper into them. */
+    deepest: number;
+  };
+  /** What its outer rails are called, and what of their outer edges their tenons leave to others. */
+  rails?: { first: string; last: string; clear: { first: number; last: number } };
   /** Where in the decisions it is. */
   path: string;
+}
+
+interface Bar {
+  id: string;
+  name: string;
 }
 
 export interface FramePlan {
@@ -52,7 +69,9 @@ interface Net {
   stiles: FramePlan['stiles'];
   /** From below. */
   rails: readonly string[];
-  /** A point by its place along and its height, in the middle of the thickness. */
+  /** A point by its place along, its height and its place through the frame. */
+  at: (along: number, z: number, through: number) => Vec;
+  /** The same in the middle of the thickness. */
   point: (along: number, z: number) => Vec;
   /** A block between two such places, so thick to both sides of the middle. */
   solid: (along: readonly [number, number], up: readonly [number, number]) => Convex;
@@ -79,8 +98,12 @@ function netOf(own: FrameDecided, place: FramePlace): Net {
     inner: [inner0, inner1],
     wide: (inner1 - inner0 - (across - 1) * stile) / across,
     high: (high - low - (up + 1) * rail) / up,
-    stiles: { left: `${id}-stile-left`, right: `${id}-stile-right` },
+    stiles: {
+      left: place.stiles?.left.id ?? `${id}-stile-left`,
+      right: place.stiles?.right.id ?? `${id}-stile-right`,
+    },
     rails: Array.from({ length: up + 1 }, (_, i) => `${id}-rail-${i + 1}`),
+    at,
     point: (along, z) => at(along, z, middle),
     solid: (along, z) => {
       const [[u0, u1], [z0, z1]] = [ordered(along), ordered(z)];
@@ -118,20 +141,25 @@ export function frameAndPanels(own: FrameDecided, place: FramePlace): FramePlan 
   };
 }
 
-function stilesOf({ own, place, stiles, inner, point, standing }: Net): Draft[] {
-  const [low, high] = place.up;
+function stilesOf({ own, place, stiles, inner, at, standing }: Net): Draft[] {
   const { corner, name } = place;
-  const half = own.thickness / 2;
+  const [low, high] = place.stiles?.up ?? place.up;
+  const through = place.stiles?.through ?? place.through;
+  const [middle, thickness] = [(through[0] + through[1]) / 2, through[1] - through[0]];
+  const half = thickness / 2;
   return (['left', 'right'] as const).map((which): Draft => {
     const left = which === 'left';
     const [from, to] = left ? [place.along[0], inner[0]] : [inner[1], place.along[1]];
-    const middle = (from + to) / 2;
+    const along = (from + to) / 2;
     const strip = (a: number, b: number, cut: number): Convex =>
-      box([-(high - low) / 2 + cut, a - middle, -half], [(high - low) / 2 - cut, b - middle, half]);
+      box([-(high - low) / 2 + cut, a - along, -half], [(high - low) / 2 - cut, b - along, half]);
     return {
-      ...{ id: stiles[which], name: `Stile of ${name}, ${which}`, kind: 'stile', grade: 'one-face' },
-      size: { length: high - low, width: own.stile, thickness: own.thickness },
-      frame: squareFrame(point(middle, (low + high) / 2), standing),
+      id: stiles[which],
+      name: place.stiles?.[which].name ?? `Stile of ${name}, ${which}`,
+      kind: place.stiles?.kind ?? 'stile',
+      grade: place.stiles ? 'all-faces' : 'one-face',
+      size: { length: high - low, width: own.stile, thickness },
+      frame: squareFrame(at(along, (low + high) / 2, middle), standing),
       ...(corner && corner.along > 0
         ? {
             body: left
@@ -146,15 +174,16 @@ function stilesOf({ own, place, stiles, inner, point, standing }: Net): Draft[] 
 function railsOf(net: Net): { drafts: Draft[]; joints: Joint[] } {
   const { own, place, rails, inner, high, point, lying } = net;
   const { rail, stile, thickness, tongue, up } = own;
-  const tenon = Math.round(stile * TENON_SHARE);
+  const tenon = Math.min(Math.round(stile * TENON_SHARE), place.stiles?.deepest ?? stile);
   const shoulder = Math.round(rail * SHOULDER_SHARE);
   const list = rails.map((id, i) => {
     const low = place.up[0] + i * (rail + high);
     const [first, last] = [i === 0, i === up];
-    const which = first ? 'lower' : last ? 'upper' : `middle${up > 2 ? ` ${i}` : ''}`;
+    const named = place.rails ?? { first: 'lower', last: 'upper', clear: { first: shoulder, last: shoulder } };
+    const which = first ? named.first : last ? named.last : `middle${up > 2 ? ` ${i}` : ''}`;
     // The tenon keeps clear of the panels' grooves, and of the frame's outer edge.
-    const from = low + (first ? shoulder : tongue);
-    const to = Math.max(from + 1, low + rail - (last ? shoulder : tongue));
+    const from = low + (first ? named.clear.first : tongue);
+    const to = Math.max(from + 1, low + rail - (last ? named.clear.last : tongue));
     const draft: Draft = {
       ...{ id, name: `Rail of ${place.name}, ${which}`, kind: 'rail', grade: 'one-face' },
       size: { length: inner[1] - inner[0] + 2 * tenon, width: rail, thickness },
@@ -176,7 +205,8 @@ function railInStile(
   const into = stiles[which];
   const at = inner[way < 0 ? 0 : 1];
   const own = solid([at, at + way * tenon], [from, to]);
-  const between = { id: `${into}/${id}`, name: `Rail ${number} of ${place.name} in its ${which} stile` };
+  const stile = place.stiles?.[which].name.toLowerCase() ?? `its ${which} stile`;
+  const between = { id: `${into}/${id}`, name: `Rail ${number} of ${place.name} in ${stile}` };
   return {
     ...{ ...between, kind: 'frame-tenon', into, from: id, along: side(way) },
     removed: [{ part: into, what: 'mortise', solid: own, open: [side(way < 0 ? 1 : -1)] }],
@@ -254,12 +284,12 @@ function besidePanel(net: Net, { id, number, row, column, along, up }: Opening, 
   const left = way < 0;
   const outer = left ? column === 0 : column === across - 1;
   const into = outer ? stiles[left ? 'left' : 'right'] : net.muntin(row, column - (left ? 1 : 0));
-  const where = outer ? 'stile' : 'muntin';
+  const where = outer ? (place.stiles?.[left ? 'left' : 'right'].name.toLowerCase() ?? 'its stile') : 'its muntin';
   const edge = along[left ? 0 : 1];
   // Into a stile the panel's corners reach beyond the rail; beside a muntin they are in the rail itself.
   const beyond = outer ? tongue : 0;
   const between = {
-    ...{ id: `${into}/${id}`, name: `Panel ${number} of ${place.name} in its ${where}`, a: id, b: into },
+    ...{ id: `${into}/${id}`, name: `Panel ${number} of ${place.name} in ${where}`, a: id, b: into },
     at: asPoint(point(edge, (up[0] + up[1]) / 2)),
   };
   const loose = inGroove(between, {
@@ -273,7 +303,7 @@ function besidePanel(net: Net, { id, number, row, column, along, up }: Opening, 
     open: [side(left ? 1 : -1), ...(outer ? [] : [upward(1), upward(-1)])],
   };
   return {
-    ...grooved(between, into, id, `Panel of ${place.name} in its ${where}`, cut),
+    ...grooved(between, into, id, `Panel of ${place.name} in ${where}`, cut),
     ties: [
       {
         ...loose,
@@ -349,13 +379,15 @@ function problemsOf(own: FrameDecided, at: { wide: number; high: number; path: s
       wayOut: 'Leave less room, or let the panels in deeper.',
       mends: Math.max(0, Math.floor(tongue - STAYS_IN - 1)),
     });
-  const narrowest = Math.min(stile, rail);
-  if (2 * tongue > narrowest * DEEPEST)
+  // Muntins, and rails between panels, are grooved at both edges.
+  const [ofStile, ofRail] = [(stile * DEEPEST) / (across > 1 ? 2 : 1), (rail * DEEPEST) / (up > 1 ? 2 : 1)];
+  const deepest = Math.min(ofStile, ofRail);
+  if (tongue > deepest)
     found.push({
       problem: 'The grooves go so deep that they leave the frame no strength.',
       where: `${path}.tongue`,
       wayOut: 'Let the panels in less, or make stiles and rails wider.',
-      mends: Math.max(4, Math.floor((narrowest * DEEPEST) / 2)),
+      mends: Math.max(4, Math.floor(deepest)),
     });
   return found;
 }

@@ -58,6 +58,8 @@ export type PartKind =
   | 'upright'
   | 'case-shelf'
   | 'case-rail'
+  /** At a corner of a case whose sides are frames, from its foot to its top. */
+  | 'case-post'
   | 'back'
   | 'back-panel'
   | 'plinth'

@@ -107,7 +107,13 @@ export function topLoads(piece: TablePiece): readonly (readonly Part[])[] {
 
 /** What the part is called by which the season of a piece is told. */
 export const leadingWord = (piece: Piece): string =>
-  piece.build === 'table' ? 'top' : piece.opens === 'above' ? 'wall' : 'side';
+  piece.build === 'table'
+    ? 'top'
+    : piece.opens === 'above'
+      ? 'wall'
+      : (LEADING_OF_CASE[leadingPart(piece).kind] ?? 'board over it');
+
+const LEADING_OF_CASE: Partial<Record<Part['kind'], string>> = { side: 'side', panel: 'panel of the bottom' };
 
 /** The part that represents the piece through the year: the top, a slat, the side of a case. */
 export function leadingPart(piece: Pick<Piece, 'parts' | 'leading'>): Part {

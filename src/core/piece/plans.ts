@@ -119,6 +119,8 @@ export type Resistance =
 /** How a base stands against a push at the height of the top. */
 export interface Racking {
   way: 'along' | 'across';
+  /** Names it among the checks, where another is pushed the same way. */
+  of?: string;
   /** In a sentence: “the aprons’ tenons”. */
   joint: string;
   parts: readonly string[];
@@ -135,7 +137,7 @@ export interface Racking {
   deepens?: {
     height: string;
     now: number;
-    joint: { path: string; strongest: string };
+    joint?: { path: string; strongest: string };
     thicker: readonly (readonly { path: string; value: unknown }[])[];
   };
 }

@@ -34,7 +34,7 @@ export function planCase(given: PlanGiven): Operation[] {
     ids,
     panels: made.filter(({ kind, wood }) => isPanel(kind) && !wood?.sheet).map(({ id }) => id),
     sheets: made.filter(({ wood }) => wood?.sheet).map(({ id }) => id),
-    shell: ids('side', 'case-top', 'case-bottom'),
+    shell: ids('side', 'case-top', 'case-bottom', 'case-post'),
     within: ids('upright', 'case-shelf', 'case-rail'),
   };
   const operations = milling({ boards, resaw, parts: all });
@@ -152,14 +152,23 @@ function jointSteps({ piece, chest, shell, within }: CaseWork): Step[] {
   return steps;
 }
 
+/** Rails above and below in a case of frames. */
+const LYING = /^(top|bottom)-/;
+
 /** Frames with panels, from their grooves to the glue. */
 function frameSteps({ ids, glue }: CaseWork): Step[] {
-  const [bars, panels] = [ids('stile', 'rail', 'muntin'), ids('panel')];
+  const panels = ids('panel');
+  const sides = ids('case-post');
+  const lying = sides.length > 0 ? ids('case-rail').filter((id) => LYING.test(id)) : [];
+  const bars = [...ids('stile', 'rail', 'muntin'), ...sides, ...lying];
   if (bars.length === 0) return [];
   return [
     {
       id: 'frame-joints',
-      name: 'Groove stiles, rails and muntins, mortise and tenon them, fit the panels dry',
+      name:
+        sides.length > 0
+          ? 'Groove, mortise and tenon the frames of the case, fit their panels dry'
+          : 'Groove stiles, rails and muntins, mortise and tenon them, fit the panels dry',
       work: 0.35 * bars.length,
       wait: 0,
       caution: 'One fence, show faces against it. Push blocks at the grooves; the last pass is light.',
@@ -220,7 +229,9 @@ function carcassSteps({ ids, glue, chest, panels, sheets, shell, within }: CaseW
       id: 'glue-case',
       name: chest
         ? 'Glue the walls round the corners, dividers with them'
-        : 'Glue the carcass: shelves and uprights into one side, the other side on, top and bottom',
+        : ids('case-post').length > 0
+          ? 'Glue the rails into one side, shelves and uprights in front alone, the other side on'
+          : 'Glue the carcass: shelves and uprights into one side, the other side on, top and bottom',
       work: 1 + 0.1 * within.length,
       wait: glue.levelAfter,
       caution: `Rehearse it dry with every clamp in its place. Two people. Measure both diagonals before the glue grips. ${glue.caution}`,

@@ -39,7 +39,7 @@ export function caseForUse(
     carcass: {
       sides: thickness,
       across: thickness,
-      corner: startCorner('dovetails', { depth: size.width, sides: thickness, across: thickness }),
+      corner: startCorner('dovetails', { ...outside, sides: thickness, across: thickness }),
     },
     inside: {
       thickness,
@@ -72,7 +72,10 @@ export function chestForUse(use: Use, size: { length: number; width: number; hei
   return {
     ...form,
     opens: 'above',
-    carcass: { ...form.carcass, corner: startCorner('dovetails', { depth: walls, sides, across: sides }) },
+    carcass: {
+      ...form.carcass,
+      corner: startCorner('dovetails', { width: size.length, depth: walls, sides, across: sides }),
+    },
     inside: { ...form.inside, thickness: Math.min(form.inside.thickness, sides), cells: [WHOLE] },
     back: { kind: 'sheet', thickness: isBox ? 4 : 9 },
     top:

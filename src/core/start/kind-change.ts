@@ -13,7 +13,7 @@ export function sayCaseChange(changes: readonly Change[], form: CaseForm): Phras
     switch (path) {
       case 'form.carcass.corner': {
         const next = value as CaseForm['carcass']['corner'];
-        return named('Corners', cornerKind(form.carcass.corner.kind).name, cornerKind(next.kind).name);
+        return named('Carcass', cornerKind(form.carcass.corner.kind).name, cornerKind(next.kind).name);
       }
       case 'form.back': {
         const next = value as CaseForm['back'];

@@ -9,7 +9,7 @@ type Stand = CaseForm['stand'];
 type Top = CaseForm['top'];
 
 /** Sound beginnings of the kinds of a case (common practice), mm. What a kind begins with is of its own schema. */
-export const startCorner = (kind: Corner['kind'], shell: Pick<Shell, 'depth' | 'sides' | 'across'>): Corner =>
+export const startCorner = (kind: Corner['kind'], shell: Pick<Shell, 'width' | 'depth' | 'sides' | 'across'>): Corner =>
   cornerKind(kind).start(shell) as unknown as Corner;
 export const startBack = (kind: Back['kind'], outside: Outside): Back =>
   backKind(kind).start(outside) as unknown as Back;
@@ -30,10 +30,16 @@ const before = <K extends { kind: string }>(list: readonly K[], kind: string): K
   list.find((own) => own.kind === kind);
 
 /** What changes when the boards of a case meet in another way; what was decided of the old one is put aside, and comes back. */
-export function startCornerChanges(kind: Corner['kind'], { carcass, depth, aside }: CaseForm): Change[] {
+export function startCornerChanges(kind: Corner['kind'], form: CaseForm): Change[] {
+  const { carcass, width, depth, aside } = form;
   if (kind === carcass.corner.kind) return [];
-  const next = before(aside.corners, kind) ?? startCorner(kind, { ...carcass, depth });
+  const next = before(aside.corners, kind) ?? startCorner(kind, { ...carcass, width, depth });
+  const [from, to] = [cornerKind(carcass.corner.kind), cornerKind(kind)];
+  const thin = from.brings && carcass.sides > carcass.across;
   return [
+    // Sides as thick as posts are no boards.
+    ...(thin ? [{ path: 'form.carcass.sides', value: carcass.across }] : []),
+    ...(to.brings?.(form, backKind(form.back.kind).depth(form.back)) ?? []),
     { path: 'form.carcass.corner', value: next },
     { path: 'form.aside.corners', value: put(aside.corners, carcass.corner) },
   ];

@@ -83,6 +83,12 @@ export const STARTS = {
     use: 'pedestal',
     as: { stand: 'plinth', rails: 3 },
   },
+  drawers: {
+    name: 'Chest of drawers',
+    built: 'posts and rails, openings for drawers',
+    use: 'drawers',
+    as: { corner: 'post-and-rail', back: 'framed', stand: 'sides', rails: 4 },
+  },
   hung: { name: 'Wall shelf', built: 'hung on a rail', use: 'wall-cabinet', hung: true },
   chest: { name: 'Blanket chest', built: 'dovetailed, a lid on hinges', use: 'chest', chest: true },
   box: { name: 'Box', built: 'dovetailed, with a lid', use: 'box', chest: true },

@@ -90,7 +90,7 @@ export function CaseQuestions() {
       </KindQuestion>
       <KindQuestion
         question={CASE_QUESTIONS.carcass}
-        label="Corners"
+        label="Carcass"
         kinds={CORNER_KINDS}
         kind={form.carcass.corner.kind}
         own={cornerKind(form.carcass.corner.kind)}

@@ -38,9 +38,7 @@ export function Question({
   const open = useLook((look) => look.openQuestions.includes(question.id));
   const openQuestion = useLook((look) => look.openQuestion);
   const parts = () =>
-    piece.parts
-      .filter(({ id, kind }) => question.parts.includes(kind) || (question.named && id.startsWith(question.named)))
-      .map(({ id }) => id);
+    piece.parts.filter(({ id, kind }) => question.parts.includes(kind) || question.named?.test(id)).map(({ id }) => id);
   return (
     <details
       data-question={question.id}

@@ -12,9 +12,11 @@ export interface ShelfSpan {
   breadth: number;
   thickness: number;
   /** Where in the decisions its thickness is. */
-  thick: 'form.inside.thickness' | 'form.carcass.across';
+  thick: 'form.inside.thickness' | 'form.carcass.across' | 'form.carcass.corner.floor.thickness';
   /** Depth and thickness of a lip glued under its front edge; null where there is none. */
   lip: { depth: number; thickness: number } | null;
+  /** It is one of so many, and where that is decided: of more, each is shorter. */
+  oneOf?: { path: string; count: number };
   /** What stands on it, N/m. */
   load: number;
 }

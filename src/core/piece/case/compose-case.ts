@@ -1,20 +1,24 @@
 import type { Bench } from '../../decision/bench';
 import type { Joint } from '../../joint/joint';
-import { boundsOf } from '../../solid/convex';
+import { boundsOf, box, gapBetween } from '../../solid/convex';
+import { solidInPiece } from '../../solid/frame';
 import { boundsOfFlat, type Flat } from '../../solid/outline';
+import type { Vec } from '../../solid/vector';
 import { nothingLeft, solidDraft, solidJoint } from '../degenerate';
 import { finishedPart, jointWork } from '../finished-part';
-import { type Draft, letterOf, shoulderLengthOf } from '../part';
+import { bodyOf, type Draft, letterOf, shoulderLengthOf } from '../part';
 import type { CasePiece } from '../piece';
 import type { Unbuildable } from '../unbuildable';
 import { asFitted, fitOf } from './alcove';
 import type { ShelfSpan } from './case-plan';
 import type { FittedCase } from './fit-alcove';
 import type { CaseForm } from './form';
+import { meetBars } from './framed-walls';
 import { rootOf } from './inside/cells';
+import type { PinRow } from './inside/pin-rows';
 import { type InsidePlan, planInside } from './inside/plan-inside';
 import type { Space } from './inside/spaces';
-import type { FrontEdge, Shell } from './kind';
+import type { CarcassOfFrames, CornerPlan, FrontEdge, Shell, StandPlan } from './kind';
 import { backKind, caseTopKind, cornerKind, frontKind, standKind } from './kinds';
 import { laidOnItsBack } from './laid-back';
 import { scribesOf } from './scribes';
@@ -44,9 +48,10 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     inside: { high: upper - carcass.across, back: depth / 2 - backKind(form.back.kind).depth(form.back) },
   });
   const lift = opensAbove && stand.sidesDown ? 0 : stand.lift;
+  const seen = { covered: over.thickness(form.top) > 0, back: backKind(form.back.kind).depth(form.back) };
   const shell: Shell = opensAbove
-    ? { width, depth: upper - lift, ...THICK(carcass), foot: 0, under: 0, over: depth }
-    : { width, depth, ...THICK(carcass), foot: stand.sidesDown ? 0 : lift, under: lift, over: upper };
+    ? { width, depth: upper - lift, ...THICK(carcass), foot: 0, under: 0, over: depth, ...seen }
+    : { width, depth, ...THICK(carcass), foot: stand.sidesDown ? 0 : lift, under: lift, over: upper, ...seen };
   const asCase = planCarcass(form, shell);
   const body = opensAbove ? laidOnItsBack(asCase, { height: depth, depth: upper - lift }, lift) : asCase;
   const top = over.plan(form.top, {
@@ -59,8 +64,21 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
   const scribes = fit && form.alcove ? scribesOf(fit, shell, form.alcove.strips) : NOT_FITTED;
   const asDrawn = [...body.drafts, ...top.drafts, ...stand.drafts, ...scribes.drafts];
   const drafts = asDrawn.map(solidDraft);
-  const joints: readonly Joint[] = [...body.joints, ...top.joints, ...stand.joints, ...scribes.joints].map(solidJoint);
-  const work = jointWork(joints, [...top.cuts, ...scribes.cuts]);
+  const planned = {
+    joints: [
+      ...body.joints,
+      ...top.joints,
+      ...stand.joints,
+      ...scribes.joints,
+      ...(stand.through ? notchedFor(stand.through, body.drafts) : []),
+    ],
+    cuts: [...top.cuts, ...scribes.cuts],
+    pinRows: opensAbove ? [] : body.pinRows,
+  };
+  const frames = body.frames;
+  const met = frames ? meetBars(planned, frames.walls, frames.behind) : planned;
+  const joints: readonly Joint[] = met.joints.map(solidJoint);
+  const work = jointWork(joints, met.cuts);
   const parts = drafts.map((draft, i) => finishedPart(draft, letterOf(i), bench, work));
   const ground = boundsOfFlat(stand.feet);
   const problems: Unbuildable[] = [
@@ -80,19 +98,19 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     unreached: [],
     fasteners: [],
     fittings: [...body.fittings, ...top.fittings, ...stand.fittings],
-    leading: SHELL.left,
-    over: top.drafts[0] ? [top.drafts[0].id] : opensAbove ? Object.values(SHELL) : [SHELL.top],
+    leading: frames ? (top.drafts[0]?.id ?? LEADING_PANEL) : SHELL.left,
+    over: liftedFirst(form, top.drafts[0]?.id, frames && body.drafts),
     envelope: boundsOf(parts.flatMap(({ placed, added }) => [...placed, ...added.map(({ solid }) => solid)])),
     overall: { length: width, width: depth, height },
     base: { length: ground.right - ground.left, width: ground.high - ground.low },
     feet: stand.feet,
     ground,
-    spans: opensAbove ? [] : [...body.spans, ...bottomSpan(form, shell)],
-    pinRows: opensAbove ? [] : body.pinRows,
+    spans: opensAbove ? [] : [...body.spans, ...(frames ? framesBear(form, frames) : bottomSpan(form, shell))],
+    pinRows: met.pinRows,
     around: fit && aroundOf(form, fit),
     stand: stand.hung ? [] : stand.drafts.map(({ id }) => id),
     hung: stand.hung ?? false,
-    racking: stand.racking ?? [],
+    racking: [...(stand.racking ?? []), ...(frames && !stand.hung ? frames.racking : [])],
     spaces: body.spaces.map(({ cell: { id, of }, space: { left, right, low, high }, divided }) => {
       // Laid back, what was its height runs from its front to its back.
       const by = opensAbove ? depth / 2 : 0;
@@ -102,12 +120,59 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
   };
 }
 
+/** Uprights cut out from behind for what runs through between the sides. */
+function notchedFor({ part, solid }: NonNullable<StandPlan['through']>, drafts: readonly Draft[]): Joint[] {
+  return drafts
+    .filter(({ kind }) => kind === 'upright')
+    .flatMap((draft): Joint[] => {
+      const own = boundsOf(bodyOf(draft).map((body) => solidInPiece(draft.frame, body)));
+      const { from, to } = solid.bounds;
+      if (gapBetween(own, solid.bounds) > 0) return [];
+      const cut = box([own.from[0], from[1], from[2]], [own.to[0], Math.max(to[1], own.to[1]), to[2]]);
+      return [
+        {
+          ...{ id: `${draft.id}/${part}`, kind: 'notch', name: `${draft.name} round the rail` },
+          ...{ into: draft.id, from: part, added: [], ties: [] },
+          removed: [{ part: draft.id, what: 'notch', solid: cut, open: NOTCHED }],
+        },
+      ];
+    });
+}
+
+/** A notch comes out at both faces and behind; above, where it meets what lies there. */
+const NOTCHED: readonly Vec[] = [
+  [1, 0, 0],
+  [-1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+
+const BUTTED = { kind: 'butted', key: 'loose-tenons' } as const;
+
+/** Of frames, the panel by which the season is told where no board lies over them. */
+const LEADING_PANEL = `${SHELL.bottom}-panel-1`;
+
+/** What is lifted off first. */
+function liftedFirst({ opens }: CaseForm, cover: string | undefined, bars: readonly Draft[] | undefined): string[] {
+  if (cover) return [cover];
+  if (opens === 'above') return Object.values(SHELL);
+  return bars ? bars.flatMap(({ id }) => (id.startsWith(`${SHELL.top}-`) ? [id] : [])) : [SHELL.top];
+}
+
+const isCarried = ({ stand }: CaseForm): boolean => stand.kind === 'plinth' || stand.kind === 'leg-frame';
+
+/** What of a carcass of frames bends under what stands in it; rails of the bottom where neither a stand is under them nor an upright on them. */
+function framesBear(form: CaseForm, { bears }: CarcassOfFrames): ShelfSpan[] {
+  const free = !isCarried(form) && rootOf(form.inside.cells).divided !== 'uprights';
+  return bears
+    .filter(({ onStand }) => free || !onStand)
+    .map(({ share, onStand, ...own }) => ({ ...own, load: form.loads.shelf * share }));
+}
+
 /** The bottom as a shelf between the sides, where neither a plinth nor rails are under it and no upright is on it. */
-function bottomSpan(
-  { inside, stand, back, front, depth, loads }: CaseForm,
-  { width, sides, across }: Shell,
-): ShelfSpan[] {
-  if (stand.kind === 'plinth' || stand.kind === 'leg-frame' || rootOf(inside.cells).divided === 'uprights') return [];
+function bottomSpan(form: CaseForm, { width, sides, across }: Shell): ShelfSpan[] {
+  const { inside, back, front, depth, loads } = form;
+  if (isCarried(form) || rootOf(inside.cells).divided === 'uprights') return [];
   return [
     {
       ...{ id: SHELL.bottom, part: SHELL.bottom, words: 'Bottom, between the sides', thick: 'form.carcass.across' },
@@ -124,19 +189,23 @@ function bottomSpan(
 const THICK = ({ sides, across }: CaseForm['carcass']) => ({ sides, across });
 
 /** The carcass with its back, what is in it and what is on its front edges, standing and open to the front. */
-function planCarcass(form: CaseForm, whole: Shell): InsidePlan {
+function planCarcass(form: CaseForm, whole: Shell): InsidePlan & Pick<CornerPlan, 'frames'> {
   const fronts = frontKind(form.front.kind);
   const before = fronts.depth(form.front);
   const shell = { ...whole, depth: whole.depth - before };
   const { carcass } = form;
-  const drawn = cornerKind(carcass.corner.kind).plan(carcass.corner, shell);
+  const corners = cornerKind(carcass.corner.kind);
+  // What does not go with its way of opening is told, and drawn as boards.
+  const goes = !corners.only || corners.only === form.opens;
+  const drawn = goes ? corners.plan(carcass.corner, shell) : cornerKind('butted').plan(BUTTED, shell);
+  const { frames } = drawn;
   const backs = backKind(form.back.kind);
   const back = backs.plan(form.back, shell);
   const inside = planInside({
     form: form.opens === 'above' ? withoutLoose(form) : form,
     space: insideOf(shell),
-    y: [-shell.depth / 2, shell.depth / 2 - backs.depth(form.back)],
-    boards: {
+    y: [-shell.depth / 2, shell.depth / 2 - backs.depth(form.back) - (frames?.behind.room ?? 0)],
+    boards: frames?.takes ?? {
       [SHELL.left]: carcass.sides,
       [SHELL.right]: carcass.sides,
       [SHELL.top]: carcass.across,
@@ -145,10 +214,11 @@ function planCarcass(form: CaseForm, whole: Shell): InsidePlan {
   });
   const boards = {
     ...inside,
+    frames,
     drafts: [...drawn.drafts, ...inside.drafts, ...back.drafts],
     joints: [...drawn.joints, ...inside.joints, ...back.joints],
     fittings: [...(drawn.fittings ?? []), ...inside.fittings, ...back.fittings],
-    problems: [...drawn.problems, ...inside.problems, ...back.problems],
+    problems: [...drawn.problems, ...inside.problems, ...back.problems, ...pinsInGrooves(form, inside.pinRows, shell)],
   };
   if (before === 0) return boards;
   const front = fronts.plan(form.front, {
@@ -209,8 +279,28 @@ const withoutLoose = (form: CaseForm): CaseForm => ({
   inside: { ...form.inside, cells: form.inside.cells.map((cell) => ({ ...cell, loose: 0 })) },
 });
 
+/** Rows of pins stand in the posts of a side that is a frame, clear of its panels' grooves. */
+function pinsInGrooves(
+  { carcass: { corner }, inside: { pins } }: CaseForm,
+  rows: readonly PinRow[],
+  { depth }: Shell,
+): Unbuildable[] {
+  if (!('post' in corner)) return [];
+  const edge = depth / 2 - corner.post + corner.tongue + pins.diameter / 2;
+  const off = Math.max(...rows.filter(({ wall }) => wall.startsWith('side-')).map(({ y }) => edge - Math.abs(y)));
+  if (!(off > 0)) return [];
+  return [
+    {
+      problem: 'The rows for shelf pins come into the grooves of the panels at its sides.',
+      where: 'form.inside.pins.fromEdge',
+      wayOut: 'Bore them nearer to the edges, or make the posts wider.',
+      mends: Math.max(15, Math.floor(pins.fromEdge - off)),
+    },
+  ];
+}
+
 /** What a chest or a case cannot have, because it opens the other way. */
-function notWithItsOpening({ opens, top, front, stand, inside }: CaseForm): Unbuildable[] {
+function notWithItsOpening({ opens, top, front, stand, inside, carcass }: CaseForm): Unbuildable[] {
   const found: Unbuildable[] = [];
   const { only, name } = caseTopKind(top.kind);
   if (only && only !== opens)
@@ -218,6 +308,21 @@ function notWithItsOpening({ opens, top, front, stand, inside }: CaseForm): Unbu
       problem: `${name}: this goes with a case that opens ${only === 'above' ? 'above' : 'to the front'}.`,
       where: 'form.top',
       wayOut: 'Choose another top, or let it open the other way.',
+    });
+  const corners = cornerKind(carcass.corner.kind);
+  if (corners.only && corners.only !== opens)
+    found.push({
+      problem: `${corners.name}: this goes with a case that opens to the front.`,
+      where: 'form.carcass.corner',
+      wayOut: 'Make it of boards, or let it open to the front.',
+      mends: BUTTED,
+    });
+  if ('post' in carcass.corner && front.kind !== 'plain')
+    found.push({
+      problem: 'Posts and rails need nothing on their front edges.',
+      where: 'form.front',
+      wayOut: 'Leave its edges plain.',
+      mends: { kind: 'plain' },
     });
   const before = frontKind(front.kind);
   if (before.only && before.only !== opens)

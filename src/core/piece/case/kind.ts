@@ -1,10 +1,15 @@
 import type * as v from 'valibot';
+import type { Change } from '../../decision/changes';
 import type { FormField } from '../../decision/form-field';
 import type { Cut, Joint } from '../../joint/joint';
+import type { Convex } from '../../solid/convex';
 import type { Flat } from '../../solid/outline';
 import type { Draft, Fitting } from '../part';
 import type { Racking } from '../plans';
 import type { Unbuildable } from '../unbuildable';
+import type { ShelfSpan } from './case-plan';
+import type { CaseForm } from './form';
+import type { FramedWalls } from './framed-walls';
 
 export type KindSchema = v.ObjectSchema<
   { readonly kind: v.LiteralSchema<string, undefined> } & v.ObjectEntries,
@@ -30,6 +35,10 @@ export interface Shell {
   foot: number;
   under: number;
   over: number;
+  /** A board lies over all of it, so that its own top is not seen. */
+  covered: boolean;
+  /** What its back takes of the depth. */
+  back: number;
 }
 
 export interface ShellPlan {
@@ -45,10 +54,33 @@ interface Kind<S extends KindSchema> {
   fields: readonly FormField<v.InferOutput<S>>[];
 }
 
-/** How sides, top and bottom meet; its line is in `corners/kinds.ts`. */
+/** Where sides, top and bottom are frames and no boards. */
+export interface CarcassOfFrames {
+  /** By the ids of the boards that they stand in for. */
+  walls: FramedWalls;
+  /** Behind what is let into them, so that it can grow, mm. */
+  behind: { room: number; path: string };
+  /** They are let into no deeper than boards so thick; ids as above. mm */
+  takes: Readonly<Record<string, number>>;
+  /** What of it bends under what stands in it, and with what share of that; carried where the stand is under all of it. */
+  bears: readonly (Omit<ShelfSpan, 'load'> & { share: number; onStand: boolean })[];
+  /** Its sides when it is pushed at its upper edge. */
+  racking: readonly Racking[];
+}
+
+export interface CornerPlan extends ShellPlan {
+  fittings?: readonly Fitting[];
+  frames?: CarcassOfFrames;
+}
+
+/** How sides, top and bottom are made and meet; its line is in `corners/kinds.ts`. */
 export interface CornerKind<S extends KindSchema> extends Kind<S> {
-  start(shell: Pick<Shell, 'depth' | 'sides' | 'across'>): v.InferOutput<S>;
-  plan(own: v.InferOutput<S>, shell: Shell): ShellPlan & { fittings?: readonly Fitting[] };
+  /** The only way of opening that it goes with. */
+  only?: 'front' | 'above';
+  /** What else of a case is decided anew when it is chosen; its back takes so much of the depth, mm. */
+  brings?(form: CaseForm, back: number): readonly Change[];
+  start(shell: Pick<Shell, 'width' | 'depth' | 'sides' | 'across'>): v.InferOutput<S>;
+  plan(own: v.InferOutput<S>, shell: Shell): CornerPlan;
 }
 
 /** What closes it behind; its line is in `backs/kinds.ts`. */
@@ -65,6 +97,8 @@ export interface StandPlan extends ShellPlan {
   sidesDown: boolean;
   /** It hangs on a wall: nothing of it is on the floor. */
   hung?: true;
+  /** Between the sides, right through: uprights are cut out for it. */
+  through?: { part: string; solid: Convex };
   /** Its corners when it is pushed level at the case's upper edge. */
   racking?: readonly Racking[];
   /** Outer corners of what is on the floor. */

@@ -4,6 +4,18 @@ import type { Shell } from './kind';
 
 export const SHELL = { left: 'side-left', right: 'side-right', top: 'top', bottom: 'bottom' } as const;
 
+/** Where sides are frames: what stands or lies in front where a board would. */
+export const BARS = {
+  left: 'post-front-left',
+  right: 'post-front-right',
+  top: 'top-front',
+  bottom: 'bottom-front',
+} as const satisfies Record<keyof typeof SHELL, string>;
+
+/** A board of the carcass, or the bar in its place. */
+export const boardOrBar = <P extends { id: string }>(parts: readonly P[], which: keyof typeof SHELL): P | undefined =>
+  parts.find(({ id }) => id === SHELL[which] || id === BARS[which]);
+
 /** A side from one height to another, with what stands beyond its shoulders. */
 export function sideDraft(shell: Shell, side: -1 | 1, from: number, to: number, beyond = { start: 0, end: 0 }): Draft {
   const x = side * (shell.width / 2 - shell.sides / 2);

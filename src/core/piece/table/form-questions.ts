@@ -8,8 +8,8 @@ export interface FormQuestion {
   /** First keys of the paths of its fields. */
   of: readonly string[];
   parts: readonly PartKind[];
-  /** Parts that are lit beside those of its kinds: what their ids begin with. */
-  named?: string;
+  /** Parts that are lit beside those of its kinds: by their ids. */
+  named?: RegExp;
 }
 
 const TOP: readonly PartKind[] = ['top', 'slat', 'slab', 'leaf', 'border', 'sheet', 'fill', 'breadboard'];

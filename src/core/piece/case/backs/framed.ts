@@ -27,7 +27,7 @@ export const framed: BackKind<typeof schema> = {
     ...(FRAME_FIELDS as BackKind<typeof schema>['fields']),
     { ask: 'figure', at: 'beside', label: 'Room beside it in the rabbets' },
   ],
-  start: ({ width, height }) => ({ kind: 'framed', ...startFrame(width, height), beside: 1 }),
+  start: ({ width, height }) => ({ kind: 'framed', ...startFrame(width, height), beside: 2 }),
   depth: ({ thickness }) => thickness,
   plan(own, shell) {
     const place = backPlace(shell, own.thickness);

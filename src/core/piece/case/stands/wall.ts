@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { length, whole } from '../../../decision/fields';
 import type { Joint } from '../../../joint/joint';
 import { fixed } from '../../../restraint/tie';
+import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import type { StandKind } from '../kind';
 import { SHELL } from '../shell';
@@ -58,6 +59,13 @@ export const wall: StandKind<typeof schema> = {
       ],
       joints,
       problems: [],
+      through: {
+        part: 'wall-rail',
+        solid: box(
+          [-inner, y - rail.thickness / 2, z - rail.height / 2],
+          [inner, y + rail.thickness / 2, z + rail.height / 2],
+        ),
+      },
       lift: 0,
       sidesDown: false,
       hung: true,

@@ -1,0 +1,426 @@
+import * as v from 'valibot';
+import type { Change } from '../../../decision/changes';
+import { length, whole } from '../../../decision/fields';
+import type { FormField } from '../../../decision/form-field';
+import type { Joint } from '../../../joint/joint';
+import { glued } from '../../../restraint/tie';
+import { box } from '../../../solid/convex';
+import { squareFrame } from '../../../solid/frame';
+import { type FramePlan, frameAndPanels } from '../../frame-and-panels';
+import type { FrameDecided } from '../../frame-fields';
+import type { Draft } from '../../part';
+import type { Racking } from '../../plans';
+import type { Unbuildable } from '../../unbuildable';
+import type { CaseForm } from '../form';
+import { barOf, type WallBar } from '../framed-walls';
+import { rootOf } from '../inside/cells';
+import type { CornerPlan, Shell } from '../kind';
+import { SHELL } from '../shell';
+import { travelFor } from '../stands/sides';
+import { type Turn, turned } from '../turned';
+
+/** What is decided of a carcass whose sides, top and bottom are frames; mm. Its posts are as thick as its sides, the frames above and below as top and bottom. */
+export const framesEntries = {
+  /** Of a post, front to back. */
+  post: length(25, 150),
+  /** Of the rails in the sides, high. */
+  rail: length(40, 250),
+  /** Panels of a side beside one another, and over one another. */
+  across: whole(1, 4),
+  up: whole(1, 8),
+  panelThickness: length(4, 25),
+  tongue: length(4, 30),
+  room: length(0, 15),
+  /** Of the rails above and below, front to back. */
+  level: length(30, 200),
+  floor: v.object({
+    thickness: length(4, 30),
+    /** Panels beside one another. */
+    panels: whole(1, 8),
+    tongue: length(4, 30),
+    room: length(0, 15),
+  }),
+  /** Free behind what is let into the sides over their whole depth. */
+  behind: length(0, 20),
+};
+const schema = v.object(framesEntries);
+export type FramesDecided = v.InferOutput<typeof schema>;
+
+export const FRAMES_FIELDS: readonly FormField<FramesDecided>[] = [
+  { ask: 'figure', at: 'rail', label: 'Rails of the sides, high' },
+  { ask: 'figure', at: 'across', label: 'Panels of a side beside one another' },
+  { ask: 'figure', at: 'up', label: 'Panels of a side over one another' },
+  { ask: 'figure', at: 'panelThickness', label: 'Panels of the sides, thick' },
+  { ask: 'figure', at: 'tongue', label: 'Into the grooves' },
+  { ask: 'figure', at: 'room', label: 'Room at each side of a panel' },
+  { ask: 'figure', at: 'level', label: 'Rails above and below, front to back' },
+  { ask: 'figure', at: 'floor.panels', label: 'Panels of the bottom beside one another' },
+  { ask: 'figure', at: 'floor.thickness', label: 'Panels of the bottom, thick' },
+  { ask: 'figure', at: 'floor.tongue', label: 'Into the grooves of the bottom' },
+  { ask: 'figure', at: 'floor.room', label: 'Room in front of its panels and behind' },
+  {
+    ask: 'figure',
+    at: 'behind',
+    label: 'Room behind shelves and uprights',
+    hint: 'They are glued in front alone, and grow toward the back.',
+  },
+];
+
+/** Sound sizes for a case so deep, mm; common practice. */
+export function startFrames({ width, depth }: Pick<Shell, 'width' | 'depth'>, post: number): FramesDecided {
+  const level = 70;
+  const room = (wide: number) => Math.max(2, Math.ceil(wide * MOVES));
+  const [side, floor] = [room(depth - 2 * post), room(depth - 2 * level)];
+  return {
+    ...{ post, rail: 95, across: 1, up: 1, panelThickness: 8, level },
+    ...{ tongue: 2 * side + 5, room: side, behind: travelFor(depth) },
+    floor: { thickness: 10, panels: Math.min(8, Math.ceil(width / USUAL_PANEL)), tongue: 2 * floor + 5, room: floor },
+  };
+}
+
+/** Of a panel's breadth, what it grows or shrinks by at each of its sides through most years; common practice. */
+const MOVES = 0.017;
+/** Of the bottom, one for so much of its length at the most, mm; common practice. */
+const USUAL_PANEL = 300;
+/** What of a rail's height is left to what meets it in the post, mm; of a tenon, to both faces; common practice. */
+const CLEAR = 2;
+const SHOULDER = 6;
+/** Between what is let into a rail and a tenon in its middle, mm; common practice. */
+const LEFT = 4;
+/** A tenon is so long in a post, as a share of it, and no lower than this. mm; common practice. */
+const DEEP = 0.6;
+const LEAST_TENON = 15;
+const LEAST_DEEP = 12;
+const LEAST_BETWEEN = 60;
+
+const END = ['front', 'back'] as const;
+const SIDE = ['left', 'right'] as const;
+const PATH = 'form.carcass.corner';
+
+/** What lies is planned as if it stood: its height along the piece, its breadth from front to back. */
+const LYING: Turn = {
+  point: ([x, y, z]) => [z, x, y],
+  direction: ([x, y, z]) => [z, x, y],
+  axes: { x: { axis: 'y', way: 1 }, y: { axis: 'z', way: 1 }, z: { axis: 'x', way: 1 } },
+};
+
+/**
+ * A carcass of frames: at each side two posts with rails between them and panels that float, flush inside; above and below a
+ * rail in front and one behind, tenoned into the posts, the lower pair and an upper one that is seen with panels between them.
+ * None of it moves but by the breadth of its bars.
+ *
+ * @param thickness of the rails in the sides, mm
+ * @param word what its posts are called
+ */
+export function framesOf(own: FramesDecided, thickness: number, word: string, shell: Shell): CornerPlan {
+  const { depth, across, under, over, covered } = shell;
+  const sides = SIDE.map((side) => sideFrame(own, Math.min(thickness, shell.sides), word, side, shell));
+  const posts = sides.flatMap(({ drafts }) => drafts.filter(({ kind }) => kind === 'case-post'));
+  const levels = [
+    { which: 'bottom', z: [under, under + across], panelled: true },
+    { which: 'top', z: [over - across, over], panelled: !covered },
+  ] as const;
+  const lying = levels.map((level) => levelFrame(own, shell, level));
+  const drafts = [...sides, ...lying].flatMap((plan) => plan.drafts);
+  const bars = (kinds: readonly Draft['kind'][], of: { drafts: readonly Draft[] }) =>
+    of.drafts.filter(({ kind }) => kinds.includes(kind)).map(barOf);
+  const walls = new Map<string, readonly WallBar[]>([
+    ...SIDE.map((side, i) => [SHELL[side], bars(['case-post', 'rail', 'muntin'], sides[i] ?? { drafts: [] })] as const),
+    ...levels.map(({ which }, i) => [SHELL[which], bars(['case-rail', 'rail'], lying[i] ?? { drafts: [] })] as const),
+  ]);
+  const panels = lying[0]?.drafts.filter(({ kind }) => kind === 'panel') ?? [];
+  const [panel] = panels;
+  const before = (thick: number, inner: number, left = 0) => 3 * Math.max(3, Math.floor((thick - inner) / 2) - left);
+  return {
+    drafts,
+    joints: [...[...sides, ...lying].flatMap((plan) => plan.joints), ...railsInPosts(own, shell, posts)],
+    problems: [...(sides[0]?.problems ?? []), ...(lying[0]?.problems ?? []), ...problemsOf(own, thickness, shell)],
+    frames: {
+      walls,
+      behind: { room: own.behind, path: `${PATH}.behind` },
+      takes: {
+        [SHELL.left]: before(Math.min(thickness, shell.sides), own.panelThickness),
+        [SHELL.right]: before(Math.min(thickness, shell.sides), own.panelThickness),
+        [SHELL.top]: before(across, covered ? 0 : own.floor.thickness, LEFT),
+        [SHELL.bottom]: before(across, own.floor.thickness, LEFT),
+      },
+      bears: [
+        ...END.map((end) => ({
+          ...{ id: `bottom-${end}`, part: `bottom-${end}`, words: `Rail of the bottom, ${end}` },
+          ...{ thick: 'form.carcass.across' as const, span: shell.width - 2 * shell.sides, breadth: own.level },
+          ...{ thickness: across, lip: null, share: 0.5, onStand: true },
+        })),
+        ...(panel
+          ? [
+              {
+                ...{ id: panel.id, part: panel.id, words: 'Panel of the bottom' },
+                ...{ thick: `${PATH}.floor.thickness` as const, span: panel.size.length - 2 * own.floor.tongue },
+                ...{ breadth: Math.max(1, depth - 2 * own.level), thickness: own.floor.thickness },
+                ...{ lip: null, share: 1, onStand: false },
+                oneOf: { path: `${PATH}.floor.panels`, count: own.floor.panels },
+              },
+            ]
+          : []),
+      ],
+      racking: [rackingOf(own, thickness, shell)],
+    },
+  };
+}
+
+function sideFrame(
+  own: FramesDecided,
+  thickness: number,
+  word: string,
+  side: (typeof SIDE)[number],
+  { width, depth, sides, across, foot, under, over, back }: Shell,
+): FramePlan {
+  const inner = width / 2 - sides;
+  const out = (far: number): readonly [number, number] =>
+    side === 'left' ? [-inner - far, -inner] : [inner, inner + far];
+  const { post, panelThickness, tongue, room } = own;
+  const frame: FrameDecided = {
+    ...{ thickness, stile: post, rail: own.rail, across: own.across, up: own.up, panelThickness, tongue, room },
+  };
+  const bar = (end: (typeof END)[number]) => ({ id: `post-${end}-${side}`, name: `${word}, ${end} ${side}` });
+  // Rails above and below are tenoned into the posts at the heights of the outer edges.
+  const clear = across + CLEAR;
+  return frameAndPanels(frame, {
+    ...{ id: SHELL[side], name: `the ${side} side`, toward: 'y', path: PATH },
+    along: [-depth / 2, depth / 2],
+    up: [under, over],
+    through: out(thickness),
+    stiles: {
+      kind: 'case-post',
+      left: bar('front'),
+      right: bar('back'),
+      up: [foot, over],
+      through: out(sides),
+      deepest: Math.max(LEAST_DEEP, post - back - LEFT),
+    },
+    rails: { first: 'lower', last: 'upper', clear: { first: clear, last: clear } },
+  });
+}
+
+/** Where the figures of a frame that lies are decided; null where a problem of the whole case says the same. */
+const FLOOR_PATHS: Readonly<Record<string, string | null>> = {
+  [`${PATH}.floor.across`]: null,
+  [`${PATH}.floor.up`]: `${PATH}.floor.panels`,
+  [`${PATH}.floor.panelThickness`]: `${PATH}.floor.thickness`,
+};
+
+function levelFrame(
+  own: FramesDecided,
+  { width, depth, sides, across }: Shell,
+  { which, z, panelled }: { which: 'top' | 'bottom'; z: readonly [low: number, high: number]; panelled: boolean },
+): Pick<FramePlan, 'drafts' | 'joints' | 'problems'> {
+  const inner = width / 2 - sides;
+  const tenon = Math.round(sides * DEEP);
+  const [name, long] = [which === 'top' ? 'Top rail' : 'Bottom rail', 2 * (inner + tenon)];
+  const bar = (end: (typeof END)[number]) => ({ id: `${which}-${end}`, name: `${name}, ${end}` });
+  const tenoned = (draft: Draft): Draft => ({
+    ...draft,
+    size: { ...draft.size, length: long },
+    beyond: { start: tenon, end: tenon },
+  });
+  if (!panelled)
+    return {
+      drafts: END.map((end) =>
+        tenoned({
+          ...{ ...bar(end), kind: 'case-rail', grade: 'hidden' },
+          size: { length: 2 * inner, width: own.level, thickness: across },
+          frame: squareFrame([0, (end === 'front' ? -1 : 1) * (depth / 2 - own.level / 2), (z[0] + z[1]) / 2], {
+            ...{ length: 'x', width: 'y', thickness: 'z' },
+          }),
+        }),
+      ),
+      joints: [],
+      problems: [],
+    };
+  const { thickness, panels, tongue, room } = own.floor;
+  const plan = frameAndPanels(
+    {
+      ...{ thickness: across, stile: own.level, rail: own.level, across: 1, up: panels },
+      ...{ panelThickness: thickness, tongue, room },
+    },
+    {
+      ...{ id: which, name: `the ${which}`, toward: 'x', path: `${PATH}.floor` },
+      ...{ along: [-depth / 2, depth / 2], up: [-inner, inner], through: z, deepest: own.level },
+      stiles: {
+        kind: 'case-rail',
+        left: bar('front'),
+        right: bar('back'),
+        up: [-inner, inner],
+        through: z,
+        deepest: own.level,
+      },
+      rails: { first: 'left', last: 'right', clear: { first: SHOULDER, last: SHOULDER } },
+    },
+  );
+  const laid = turned(plan, LYING);
+  const problems = laid.problems.flatMap((own) => {
+    const where = FLOOR_PATHS[own.where];
+    return where === null ? [] : [{ ...own, where: where ?? own.where }];
+  });
+  return {
+    ...laid,
+    problems,
+    drafts: laid.drafts.map((draft) => (draft.kind === 'case-rail' ? tenoned(draft) : draft)),
+  };
+}
+
+/** The rails above and below, a tenon at each end. */
+function railsInPosts(
+  own: FramesDecided,
+  { width, depth, sides, across, under, over }: Shell,
+  posts: readonly Draft[],
+): Joint[] {
+  const inner = width / 2 - sides;
+  const tenon = Math.round(sides * DEEP);
+  const wide = Math.min(own.level, own.post);
+  return (['bottom', 'top'] as const).flatMap((which) => {
+    const low = which === 'bottom' ? under : over - across;
+    const z = [low + across / 4, low + (3 * across) / 4] as const;
+    return END.flatMap((end) =>
+      SIDE.map((side): Joint => {
+        const [way, toward] = [side === 'left' ? -1 : 1, end === 'front' ? -1 : 1];
+        const edges = [toward * (depth / 2 - SHOULDER), toward * (depth / 2 - wide + SHOULDER)];
+        const y = [Math.min(...edges), Math.max(...edges)] as const;
+        const x = [way * inner, way * (inner + tenon)].sort((a, b) => a - b) as [number, number];
+        const solid = box([x[0], y[0], z[0]], [x[1], y[1], z[1]]);
+        const [into, from] = [`post-${end}-${side}`, `${which}-${end}`];
+        const post = posts.find(({ id }) => id === into)?.name.toLowerCase() ?? into;
+        const name = `${which === 'top' ? 'Top' : 'Bottom'} rail, ${end}, in ${post}`;
+        const at = { x: way * inner, y: (y[0] + y[1]) / 2, z: (z[0] + z[1]) / 2 };
+        return {
+          ...{ id: `${into}/${from}`, kind: 'frame-tenon', name, into, from, along: [way, 0, 0] },
+          removed: [{ part: into, what: 'mortise', solid, open: [[-way, 0, 0]] }],
+          added: [{ part: from, solid }],
+          ties: glued({ id: `${into}/${from}`, name, a: into, b: from, at }, { y: y[1] - y[0] }),
+        };
+      }),
+    );
+  });
+}
+
+/** How high the tenons of a side's rails are. */
+const tenonOf = ({ rail, tongue }: FramesDecided, across: number): number => rail - across - CLEAR - tongue;
+
+/**
+ * Two side frames pushed from the front at their upper edge: of a push F each post takes a quarter. Between the rails it is
+ * bent both ways about the middle, below them it stands as a leg. Joints taken as stiff, feet as resting; panels and rails
+ * between count for nothing.
+ */
+export function rackingOf(own: FramesDecided, thickness: number, shell: Shell): Racking {
+  const { depth, sides, across, foot, under, over } = shell;
+  const [leg, story] = [under + own.rail / 2 - foot, over - under - own.rail];
+  const span = depth - own.post;
+  const [ofPost, ofRail] = [(sides * own.post ** 3) / 12, (thickness * own.rail ** 3) / 12];
+  // A plinth or a stand keeps the lower ends of the posts where they are.
+  const below = foot < under ? leg : 0;
+  const [upper, lower] = [story / 2, story / 2 + below];
+  const height = Math.max(1, tenonOf(own, across));
+  return {
+    ...{ way: 'across', of: 'sides', joint: 'the side rails’ tenons', lever: lower / 4 },
+    parts: SIDE.flatMap((side) => [`${SHELL[side]}-rail-1`, `${SHELL[side]}-rail-${own.up + 1}`]),
+    resists: { kind: 'bent', modulus: (own.panelThickness * height ** 2) / 6 },
+    sway:
+      (story ** 3 / (12 * ofPost) + below ** 3 / (3 * ofPost) + ((upper ** 2 + lower ** 2) * span) / (6 * ofRail)) / 4,
+    formula: 'push ÷ 4 posts · (half the height between the rails + floor to the lower one)',
+    deepens: {
+      ...{ height: `${PATH}.rail`, now: own.rail },
+      thicker: [1.4, 2].map((more) => [
+        { path: `${PATH}.rail`, value: Math.min(250, Math.ceil(own.rail * more)) },
+        { path: `${PATH}.panelThickness`, value: Math.min(Math.floor(thickness / 2), own.panelThickness + 4) },
+      ]),
+    },
+  };
+}
+
+function problemsOf(
+  own: FramesDecided,
+  thickness: number,
+  { width, depth, sides, across, under, over }: Shell,
+): Unbuildable[] {
+  const found: Unbuildable[] = [];
+  const { post, level, rail } = own;
+  if (depth - 2 * Math.max(post, level) < LEAST_BETWEEN) {
+    const most = Math.max(30, Math.floor((depth - LEAST_BETWEEN) / 2));
+    const narrow = (tongue: number, room: number, share: number) => {
+      const deepest = Math.floor(most * share);
+      return { tongue: Math.min(tongue, deepest), room: Math.min(room, Math.max(0, deepest - 4)) };
+    };
+    found.push({
+      problem: 'Front and back of it leave nothing between them.',
+      where: PATH,
+      wayOut: 'Make posts and rails narrower, or the case deeper.',
+      mends: {
+        ...own,
+        ...{ post: Math.min(post, most), level: Math.min(level, most) },
+        ...narrow(own.tongue, own.room, 0.5),
+        floor: { ...own.floor, ...narrow(own.floor.tongue, own.floor.room, 0.28) },
+      },
+    });
+  }
+  if (tenonOf(own, across) < LEAST_TENON)
+    found.push({
+      problem: 'Rails of the sides so low have no tenon beside those above and below.',
+      where: `${PATH}.rail`,
+      wayOut: 'Make them higher.',
+      mends: Math.ceil(rail + LEAST_TENON - tenonOf(own, across)),
+    });
+  if (thickness > sides)
+    found.push({
+      problem: 'The rails of the sides are thicker than the posts.',
+      where: `${PATH}.thickness`,
+      wayOut: 'Make them thinner.',
+      mends: Math.max(12, Math.floor(sides)),
+    });
+  if (over - under - 2 * rail < LEAST_BETWEEN || width < 4 * sides)
+    found.push({
+      problem: 'Its rails leave nothing between them.',
+      where: `${PATH}.rail`,
+      wayOut: 'Make them lower, or the case higher.',
+      mends: Math.max(40, Math.floor((over - under - LEAST_BETWEEN) / 2)),
+    });
+  return found;
+}
+
+/**
+ * What else of a case is decided anew where it is made of frames: a top that hides the upper rails, held with travel; plain
+ * edges; rows of pins in the posts; rails that bear what stands on the bottom.
+ *
+ * @param back what its back takes of the depth, mm
+ */
+export function broughtByFrames(form: CaseForm, own: FramesDecided, back: number): Change[] {
+  const { inside, top, front, depth, carcass } = form;
+  const { pins } = inside;
+  const most = Math.floor(own.post - own.tongue - pins.diameter / 2 - own.behind - back);
+  const across = bearing(form, own);
+  return [
+    ...(front.kind === 'plain' ? [] : [{ path: 'form.front', value: { kind: 'plain' } }]),
+    {
+      path: 'form.top',
+      value: {
+        ...(top.kind === 'overhanging' ? top : { kind: 'overhanging', thickness: 22, front: 20, ends: 20 }),
+        travel: travelFor(depth),
+      },
+    },
+    ...(pins.fromEdge > most ? [{ path: 'form.inside.pins.fromEdge', value: Math.max(LEAST_FROM_EDGE, most) }] : []),
+    ...(across > carcass.across ? [{ path: 'form.carcass.across', value: across }] : []),
+  ];
+}
+
+/** A row of pins stands no nearer to an edge, mm; common practice. */
+const LEAST_FROM_EDGE = 15;
+/** Of soft wood, MPa; what the eye accepts, of a length; twice as much in time. */
+const SOFT = 8500;
+const ACCEPTED = 0.0016;
+
+/** So thick the rails of the bottom bear what stands on it, where nothing else is under it, mm. */
+function bearing({ width, carcass, loads, stand, inside }: CaseForm, { level }: FramesDecided): number {
+  if (stand.kind === 'plinth' || stand.kind === 'leg-frame' || rootOf(inside.cells).divided === 'uprights') return 0;
+  const span = width - 2 * carcass.sides;
+  const each = loads.shelf / 2000;
+  // 2 · 5wL⁴ ÷ 384EI, with I = level · t³ ÷ 12.
+  return Math.min(60, Math.ceil(Math.cbrt((120 * each * span ** 3) / (384 * SOFT * level * ACCEPTED))));
+}
