@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { bookcase, caseOf, sideboard } from '../../../tests/fixtures/cases';
+import { rackingOf, startFrames } from '../piece/case/corners/frames';
 import type { CaseForm } from '../piece/case/form';
 import { frameOfCase } from './case-racking';
 import { solveFrame } from './plane-frame';
@@ -23,6 +24,33 @@ const portal: CaseForm = {
   back: { kind: 'open' },
   stand: { kind: 'sides', lift: 0 },
 };
+
+describe('sides of frames pushed from the front', () => {
+  it.each([
+    ['on a plinth', 0],
+    ['on their own posts', 150],
+  ])('%s: what a side gives, and what its tenons take, are those of a plane frame', (_, lift) => {
+    const own = startFrames({ width: 900, depth: 450 }, 50);
+    const shell = { width: 900, depth: 450, sides: 30, across: 22, foot: 0, under: lift, over: 900 + lift };
+    const racking = rackingOf(own, 22, { ...shell, covered: true, back: 6 });
+    const [low, high, apart] = [lift + own.rail / 2, 900 + lift - own.rail / 2, 450 - own.post];
+    const post = { area: 50 * 30, second: (30 * 50 ** 3) / 12, modulus: 10_000 };
+    const rail = { area: own.rail * 22, second: (22 * own.rail ** 3) / 12, modulus: 10_000 };
+    const feet: [number, number][] = lift > 0 ? [0, apart].map((x) => [x, 0]) : [];
+    const nodes: [number, number][] = [[0, low], [apart, low], [0, high], [apart, high], ...feet];
+    const members = [
+      ...[0, 2].map((from) => ({ from, to: from + 1, ...rail })),
+      ...[0, 1].map((from) => ({ from, to: from + 2, ...post })),
+      ...feet.map((_, i) => ({ from: 4 + i, to: i, ...post })),
+    ];
+    const held = lift > 0 ? [4, 5] : [0, 1];
+    const moved = solveFrame({ nodes, members, held, loads: [{ node: 2, force: [50, 0] }] })?.[2]?.[0] ?? Number.NaN;
+    // Of a push of 100 each side takes half.
+    expect((racking.sway * 100) / 10_000).toBeGreaterThan(moved * 0.95);
+    expect((racking.sway * 100) / 10_000).toBeLessThan(moved * 1.05);
+    expect(racking.lever).toBeCloseTo(((high - low) / 2 + (lift > 0 ? low : 0)) / 4, 9);
+  });
+});
 
 describe('a case as a frame', () => {
   it('four equal boards bend each about its middle: P·h²·(h + b)/(24EI)', () => {

@@ -132,6 +132,9 @@ function drawn(
   };
 }
 
+/** Where more than so many times what is allowed is asked, no height helps. */
+const MOST_TIMES = 100;
+
 /**
  * The height at which what carries the moment is strong enough, where that is one figure: its modulus grows with the square of it.
  *
@@ -140,7 +143,9 @@ function drawn(
 function deeper({ deepens }: Racking, over: number, otherwise: string): Pick<Check, 'wayOut' | 'otherWaysOut'> {
   if (!deepens) return { wayOut: { say: say`${otherwise}`, changes: [] } };
   const { now, joint } = deepens;
-  const higher = Math.ceil(now * Math.sqrt(Math.max(1, over) * 1.3));
+  // Joints of which nothing is left bear nothing.
+  const times = Number.isFinite(over) ? Math.min(MOST_TIMES, Math.max(1, over)) : MOST_TIMES;
+  const higher = Math.ceil(now * Math.sqrt(times * 1.3));
   const changes = [{ path: deepens.height, value: higher }];
   const tenons = joint ? [{ path: joint.path, value: joint.strongest }] : [];
   return {

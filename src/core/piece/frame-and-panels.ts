@@ -53,8 +53,8 @@ export interface FramePlan {
 /** A tenon's length as a share of the stile, and its outer shoulder as a share of the rail; common practice. */
 const TENON_SHARE = 0.6;
 const SHOULDER_SHARE = 0.2;
-/** A panel's ends have this play in their grooves, mm; common practice. */
-const END_PLAY = 1;
+/** A panel's ends have this play in their grooves, mm: rails come nearer as they swell. Common practice. */
+const endPlay = ({ rail }: FrameDecided): number => Math.max(1, Math.floor(rail / 40));
 /** mm */
 const LEAST_PANEL = 30;
 
@@ -260,7 +260,11 @@ function panelOf(net: Net, row: number, column: number): { draft: Draft; joints:
   return {
     draft: {
       ...{ id, name: `Panel of ${place.name}${across * up > 1 ? ` ${number}` : ''}`, kind: 'panel', grade: 'one-face' },
-      size: { length: high + 2 * (tongue - END_PLAY), width: wide + 2 * (tongue - room), thickness: panelThickness },
+      size: {
+        length: high + 2 * (tongue - endPlay(own)),
+        width: wide + 2 * (tongue - room),
+        thickness: panelThickness,
+      },
       frame: squareFrame(point(from + wide / 2, low + high / 2), standing),
     },
     joints: [...WAYS.map((way) => besidePanel(net, opening, way)), ...WAYS.map((way) => overPanel(net, opening, way))],
@@ -334,7 +338,7 @@ function overPanel(net: Net, { id, number, row, column, along, up }: Opening, wa
   };
   return {
     ...grooved(between, into, id, `Panel of ${place.name} in its rail`, cut),
-    ties: [{ ...held, room: { ...held.room, z: { minus: END_PLAY, plus: END_PLAY } } }],
+    ties: [{ ...held, room: { ...held.room, z: { minus: endPlay(own), plus: endPlay(own) } } }],
     meets: Array.from({ length: across - 1 }, (_, i) => `${into}/${net.muntin(row, i)}`),
   };
 }

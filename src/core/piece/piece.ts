@@ -113,7 +113,11 @@ export const leadingWord = (piece: Piece): string =>
       ? 'wall'
       : (LEADING_OF_CASE[leadingPart(piece).kind] ?? 'board over it');
 
-const LEADING_OF_CASE: Partial<Record<Part['kind'], string>> = { side: 'side', panel: 'panel of the bottom' };
+const LEADING_OF_CASE: Partial<Record<Part['kind'], string>> = {
+  side: 'side',
+  panel: 'panel of the bottom',
+  'case-post': 'post',
+};
 
 /** The part that represents the piece through the year: the top, a slat, the side of a case. */
 export function leadingPart(piece: Pick<Piece, 'parts' | 'leading'>): Part {

@@ -13,6 +13,7 @@ import { partMeshes } from '../../drawing/part-meshes';
 import { caseDovetails, layOutDovetails, usualTails } from '../../joint/case-dovetails';
 import { writePhrase } from '../../measure/write-quantity';
 import { volumeOf } from '../../solid/convex';
+import { caseAs } from '../../start/case-as';
 import type { CasePiece } from '../piece';
 import { findPart } from '../piece';
 import { type CaseForm, CaseFormSchema } from './form';
@@ -287,6 +288,30 @@ describe.each<[string, CaseForm]>([
     'sideboard under a board',
     { ...sideboard, top: { kind: 'overhanging', thickness: 24, front: 20, ends: 18, travel: 4 } },
   ],
+  ...(['framed-sides', 'post-and-rail'] as const).flatMap((kind): [string, CaseForm][] => {
+    const [high, low, fitted] = [bookcase, sideboard, alcoveBookcase].map((form) => caseAs(form, { corner: kind }));
+    if (!high || !low || !fitted) return [];
+    return [
+      [`bookcase, ${kind}`, high],
+      [`sideboard, ${kind}`, low],
+      [`fitted bookcase, ${kind}`, fitted],
+      ...(['open', 'framed', 'sheet', 'boards'] as const).map((back): [string, CaseForm] => [
+        `sideboard, ${kind}, behind it ${back}`,
+        caseAs(low, { back }),
+      ]),
+      ...(['feet', 'leg-frame', 'levellers', 'sides', 'wall'] as const).map((stand): [string, CaseForm] => [
+        `bookcase, ${kind}, on ${stand}`,
+        caseAs(high, { stand }),
+      ]),
+      ...FIXINGS.filter(([, fixing]) => fixing.kind !== 'butted').map(([name, fixing]): [string, CaseForm] => [
+        `sideboard, ${kind}, ${name}`,
+        { ...low, inside: { ...low.inside, fixing } },
+      ]),
+      [`sideboard, ${kind}, its top seen`, { ...low, top: { kind: 'none' } }],
+      [`sideboard, ${kind}, rails`, { ...low, inside: { ...low.inside, cells: withRails } }],
+    ];
+  }),
+  ['sideboard on a wall, its uprights cut out', caseAs(sideboard, { stand: 'wall' })],
   ['sideboard in rabbets', { ...sideboard, carcass: { ...sideboard.carcass, corner: { kind: 'rabbets' } } }],
 ])('%s', (_, form) => {
   it('no part stands in another, and volumes are those of the mesh library', () => {

@@ -22,7 +22,7 @@ import type { CarcassOfFrames, CornerPlan, FrontEdge, Shell, StandPlan } from '.
 import { backKind, caseTopKind, cornerKind, frontKind, standKind } from './kinds';
 import { laidOnItsBack } from './laid-back';
 import { scribesOf } from './scribes';
-import { SHELL } from './shell';
+import { BARS, SHELL } from './shell';
 import { behind, turned } from './turned';
 
 /** What was decided of a case that bears on its parts. */
@@ -98,7 +98,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     unreached: [],
     fasteners: [],
     fittings: [...body.fittings, ...top.fittings, ...stand.fittings],
-    leading: frames ? (top.drafts[0]?.id ?? LEADING_PANEL) : SHELL.left,
+    leading: frames ? (top.drafts[0]?.id ?? leadingOfFrames(drafts)) : SHELL.left,
     over: liftedFirst(form, top.drafts[0]?.id, frames && body.drafts),
     envelope: boundsOf(parts.flatMap(({ placed, added }) => [...placed, ...added.map(({ solid }) => solid)])),
     overall: { length: width, width: depth, height },
@@ -149,8 +149,9 @@ const NOTCHED: readonly Vec[] = [
 
 const BUTTED = { kind: 'butted', key: 'loose-tenons' } as const;
 
-/** Of frames, the panel by which the season is told where no board lies over them. */
-const LEADING_PANEL = `${SHELL.bottom}-panel-1`;
+/** Of frames, the panel by which the season is told where no board lies over them; a post where nothing is left of that. */
+const leadingOfFrames = (drafts: readonly Draft[]): string =>
+  drafts.find(({ id }) => id === `${SHELL.bottom}-panel-1`)?.id ?? BARS.left;
 
 /** What is lifted off first. */
 function liftedFirst({ opens }: CaseForm, cover: string | undefined, bars: readonly Draft[] | undefined): string[] {
