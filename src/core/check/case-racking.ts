@@ -76,20 +76,20 @@ export function frameOfCase(
   const [left, right, bottom, top] = (['left', 'right', 'bottom', 'top'] as const).map(
     (which) => boardOrBar(piece.parts, which)?.frame.at,
   );
+  const ties: NonNullable<PlaneFrame['ties']>[number][] = [];
   if (brace > 0 && left && right && bottom && top) {
-    const [wide, high] = [right[0] - left[0], top[2] - bottom[2]];
-    const long = Math.hypot(wide, high);
-    const tie = { area: (brace * long * (long / wide) ** 2) / (2 * modulus), second: 0, modulus };
-    members.push(
-      { from: node(left[0], bottom[2]), to: node(right[0], top[2]), ...tie },
-      { from: node(right[0], bottom[2]), to: node(left[0], top[2]), ...tie },
+    const wide = right[0] - left[0];
+    const stiffness = (brace * (Math.hypot(wide, top[2] - bottom[2]) / wide) ** 2) / 2;
+    ties.push(
+      { from: node(left[0], bottom[2]), to: node(right[0], top[2]), stiffness },
+      { from: node(right[0], bottom[2]), to: node(left[0], top[2]), stiffness },
     );
   }
   const lowest = Math.min(...nodes.map(([, z]) => z));
   const highest = Math.max(...nodes.map(([, z]) => z));
   const held = nodes.flatMap(([, z], i) => (z - lowest < 1 ? [i] : []));
   const pushed = nodes.findIndex(([x, z]) => highest - z < 1 && x === Math.min(...nodes.map(([own]) => own)));
-  return { frame: { nodes, members, held, loads: [{ node: pushed, force: [push, 0] }] }, pushed };
+  return { frame: { nodes, members, held, ties, loads: [{ node: pushed, force: [push, 0] }] }, pushed };
 }
 
 /** Stiles and rails of a back with floating panels that is screwed in at its rails, or of a face frame, as a frame with stiff joints of their own: N a millimetre. Muntins are left out. */
@@ -138,7 +138,7 @@ export function rackingOfCase(context: CaseContext): Check[] {
   const sheet = back.kind === 'sheet' ? piece.parts.find(({ kind }) => kind === 'sheet') : undefined;
   const shear = sheet ? (SHEET_SHEAR * sheet.size.thickness * sheet.size.width) / sheet.size.length : 0;
   const framed = stiffnessOfFrame(piece, modulus, 'back') + stiffnessOfFrame(piece, modulus, 'front');
-  const braced = frameOfCase(piece, modulus, 1, shear + framed);
+  const braced = shear + framed > 0 ? frameOfCase(piece, modulus, 1, shear + framed) : null;
   const value = push * ((braced && solveFrame(braced.frame)?.[braced.pushed]?.[0]) || moved);
   const limit = piece.overall.height * SWAY;
   const newton = (amount: number) => ({ amount, unit: 'newton' as const });
