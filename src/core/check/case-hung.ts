@@ -12,7 +12,7 @@ const LEANED = 300;
 export function hungOnTheWall({ piece, document, species, season }: CaseContext): Check[] {
   const { form } = document;
   const { stand } = form;
-  if (stand.kind !== 'wall') return [];
+  if (stand.kind !== 'wall' && stand.kind !== 'bevelled-cleats') return [];
   const weight = weightOf(piece.parts, species, season.glued.moisture) * GRAVITY;
   const { shelves, bottom } = loadInCase(piece, form);
   const load = shelves + bottom;

@@ -1,7 +1,7 @@
 import type { CaseContext } from '../check/check';
 import type { Figure } from '../measure/figure';
 import { mm } from '../measure/quantity';
-import { backKind } from '../piece/case/kinds';
+import { backKind, standKind } from '../piece/case/kinds';
 import { findPart } from '../piece/piece';
 import { boundsOf } from '../solid/convex';
 
@@ -26,6 +26,7 @@ export function caseFigures({ piece, document: { form } }: CaseContext): Figure[
   const inside = piece.spaces.find(({ of }) => of === null);
   const { sides, across } = form.carcass;
   const back = backKind(form.back.kind).depth(form.back);
+  const recess = standKind(form.stand.kind).recess?.(form.stand) ?? 0;
   const overAll = [
     figure('case-width', 'Width', length, 'as decided, or as the alcove leaves it', [['Decided', form.width]]),
     figure('case-height', 'Height, over all', height, 'as decided', [['Decided', form.height]]),
@@ -59,9 +60,12 @@ export function caseFigures({ piece, document: { form } }: CaseContext): Figure[
       ['Floor to the bottom', inside.low - across],
       ['Top and bottom, thick', across],
     ]),
-    figure('inside-deep', 'Inside, deep', form.depth - back, 'depth − back', [
-      ['Depth', form.depth],
-      ['Back, thick', back],
-    ]),
+    figure(
+      'inside-deep',
+      'Inside, deep',
+      form.depth - back - recess,
+      recess > 0 ? 'depth − back − behind it' : 'depth − back',
+      [['Depth', form.depth], ['Back, thick', back], ...(recess > 0 ? [['Behind it', recess] as const] : [])],
+    ),
   ];
 }

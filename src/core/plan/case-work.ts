@@ -311,7 +311,9 @@ function standSteps({ piece, ids, glue }: CaseWork): Step[] {
     },
     {
       id: 'rail',
-      name: 'Fit the rail under the top and screw it to both sides',
+      name: ids('wall-rail').includes('wall-cleat')
+        ? 'Rip the cleats with one bevel, screw one under the top behind the back; the other goes level on the wall'
+        : 'Fit the rail under the top and screw it to both sides',
       work: 0.5,
       wait: 0,
       caution: 'It carries all of it.',

@@ -28,7 +28,7 @@ export function caseForUse(
   const isHigh = size.height > HIGH;
   const stand = startStand(hung ? 'wall' : isHigh && !fitted ? 'sides' : 'plinth', outside);
   const high =
-    size.height - 2 * thickness - (stand.kind === 'sides' ? stand.lift : stand.kind === 'wall' ? 0 : stand.height);
+    size.height - 2 * thickness - (stand.kind === 'sides' ? stand.lift : 'height' in stand ? stand.height : 0);
   const wide = size.length - 2 * thickness;
   return {
     build: 'case',

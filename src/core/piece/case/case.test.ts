@@ -38,6 +38,9 @@ const framedBack = (across: number, up: number): CaseForm['back'] => ({
   ...{ thickness: 18, stile: 60, rail: 60, across, up, panelThickness: 8, tongue: 16, room: 6, beside: 2 },
 });
 
+/** Stands that every form is tried on. */
+const STANDS = ['feet', 'turned-feet', 'bracket-feet', 'bevelled-cleats'] as const;
+
 type Library = Awaited<ReturnType<typeof ManifoldModule>>;
 let library: Library;
 beforeAll(async () => {
@@ -299,7 +302,7 @@ describe.each<[string, CaseForm]>([
         `sideboard, ${kind}, behind it ${back}`,
         caseAs(low, { back }),
       ]),
-      ...(['feet', 'leg-frame', 'levellers', 'sides', 'wall'] as const).map((stand): [string, CaseForm] => [
+      ...([...STANDS, 'leg-frame', 'levellers', 'sides', 'wall'] as const).map((stand): [string, CaseForm] => [
         `bookcase, ${kind}, on ${stand}`,
         caseAs(high, { stand }),
       ]),
@@ -311,6 +314,17 @@ describe.each<[string, CaseForm]>([
       [`sideboard, ${kind}, rails`, { ...low, inside: { ...low.inside, cells: withRails } }],
     ];
   }),
+  ...STANDS.flatMap((stand): [string, CaseForm][] => [
+    [`bookcase on ${stand}`, caseAs(bookcase, { stand })],
+    [`sideboard on ${stand}`, caseAs(sideboard, { stand })],
+    ...(stand === 'bevelled-cleats'
+      ? []
+      : [[`chest on ${stand}`, caseAs(blanketChest, { stand })] as [string, CaseForm]]),
+  ]),
+  ...(['open', 'framed', 'panel', 'boards'] as const).map((back): [string, CaseForm] => [
+    `bookcase hung on cleats, behind it ${back}`,
+    caseAs({ ...bookcase, width: 420 }, { stand: 'bevelled-cleats', back }),
+  ]),
   ['sideboard on a wall, its uprights cut out', caseAs(sideboard, { stand: 'wall' })],
   ['sideboard in rabbets', { ...sideboard, carcass: { ...sideboard.carcass, corner: { kind: 'rabbets' } } }],
 ])('%s', (_, form) => {

@@ -39,16 +39,22 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
   const opensAbove = form.opens === 'above';
   const over = caseTopKind(form.top.kind);
   const upper = height - over.thickness(form.top);
-  const stand = standKind(form.stand.kind).plan(form.stand, {
+  const standing = standKind(form.stand.kind);
+  const recess = standing.recess?.(form.stand) ?? 0;
+  const stand = standing.plan(form.stand, {
     width,
     depth: depth - (form.alcove?.skirting && form.stand.kind !== 'sides' ? form.alcove.skirting.thickness : 0),
     sides: carcass.sides,
     seats: opensAbove ? { front: SHELL.bottom, back: SHELL.top } : { front: SHELL.bottom, back: SHELL.bottom },
     moves: !opensAbove,
-    inside: { high: upper - carcass.across, back: depth / 2 - backKind(form.back.kind).depth(form.back) },
+    inside: {
+      low: carcass.across,
+      high: upper - carcass.across,
+      back: depth / 2 - backKind(form.back.kind).depth(form.back),
+    },
   });
   const lift = opensAbove && stand.sidesDown ? 0 : stand.lift;
-  const seen = { covered: over.thickness(form.top) > 0, back: backKind(form.back.kind).depth(form.back) };
+  const seen = { covered: over.thickness(form.top) > 0, back: backKind(form.back.kind).depth(form.back), recess };
   const shell: Shell = opensAbove
     ? { width, depth: upper - lift, ...THICK(carcass), foot: 0, under: 0, over: depth, ...seen }
     : { width, depth, ...THICK(carcass), foot: stand.sidesDown ? 0 : lift, under: lift, over: upper, ...seen };
@@ -205,7 +211,7 @@ function planCarcass(form: CaseForm, whole: Shell): InsidePlan & Pick<CornerPlan
   const inside = planInside({
     form: form.opens === 'above' ? withoutLoose(form) : form,
     space: insideOf(shell),
-    y: [-shell.depth / 2, shell.depth / 2 - backs.depth(form.back) - (frames?.behind.room ?? 0)],
+    y: [-shell.depth / 2, shell.depth / 2 - shell.recess - shell.back - (frames?.behind.room ?? 0)],
     boards: frames?.takes ?? {
       [SHELL.left]: carcass.sides,
       [SHELL.right]: carcass.sides,
@@ -341,7 +347,7 @@ function notWithItsOpening({ opens, top, front, stand, inside, carcass }: CaseFo
       wayOut: 'Set it to nought, or stand it on feet or a plinth.',
       mends: 0,
     });
-  if (stand.kind === 'wall')
+  if (stand.kind === 'wall' || stand.kind === 'bevelled-cleats')
     found.push({
       problem: 'A chest does not hang on a wall.',
       where: 'form.stand',

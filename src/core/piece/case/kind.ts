@@ -37,8 +37,9 @@ export interface Shell {
   over: number;
   /** A board lies over all of it, so that its own top is not seen. */
   covered: boolean;
-  /** What its back takes of the depth. */
+  /** What its back takes of the depth, and what is free behind that. */
   back: number;
+  recess: number;
 }
 
 export interface ShellPlan {
@@ -115,8 +116,8 @@ export interface StoodOn {
   seats: { front: string; back: string };
   /** Its depth moves through the year, while a stand keeps its own. */
   moves: boolean;
-  /** Underside of its top, where it stands on nothing, and front face of its back. */
-  inside: { high: number; back: number };
+  /** Upper face of its bottom and underside of its top, where it stands on nothing, and front face of its back. */
+  inside: { low: number; high: number; back: number };
 }
 
 /** Where something lies over a carcass: over all of it, how thick its boards are, and its upper edge. mm */
@@ -176,5 +177,7 @@ export interface FrontKind<S extends KindSchema> extends Kind<S> {
 /** What it stands on; its line is in `stands/kinds.ts`. */
 export interface StandKind<S extends KindSchema> extends Kind<S> {
   start(outside: Outside): v.InferOutput<S>;
+  /** What it needs free behind the back, mm. */
+  recess?(own: v.InferOutput<S>): number;
   plan(own: v.InferOutput<S>, outside: StoodOn): StandPlan;
 }

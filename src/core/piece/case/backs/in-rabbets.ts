@@ -17,22 +17,25 @@ export interface BackPlace {
   over: number;
   front: number;
   back: number;
+  /** The rear edges of the boards. */
+  rear: number;
 }
 
-export function backPlace({ width, depth, sides, across, under, over }: Shell, thickness: number): BackPlace {
+export function backPlace({ width, depth, sides, across, under, over, recess }: Shell, thickness: number): BackPlace {
   return {
     half: width / 2 - sides,
     low: under + across,
     high: over - across,
     over: Math.min(GREATEST, Math.floor(Math.min(sides, across) / 2)),
-    front: depth / 2 - thickness,
-    back: depth / 2,
+    front: depth / 2 - recess - thickness,
+    back: depth / 2 - recess,
+    rear: depth / 2,
   };
 }
 
 /** What of each of the four boards is cut away for the back. */
 export function rabbetsRound(place: BackPlace): Record<keyof typeof SHELL, Cut> {
-  const { half, low, high, over, front, back } = place;
+  const { half, low, high, over, front, rear: back } = place;
   const behind: Vec = [0, 1, 0];
   const cut = (part: string, from: Vec, to: Vec, inward: Vec, along: Vec): Cut => ({
     part,

@@ -172,7 +172,7 @@ function sideFrame(
   thickness: number,
   word: string,
   side: (typeof SIDE)[number],
-  { width, depth, sides, across, foot, under, over, back }: Shell,
+  { width, depth, sides, across, foot, under, over, back, recess }: Shell,
 ): FramePlan {
   const inner = width / 2 - sides;
   const out = (far: number): readonly [number, number] =>
@@ -195,7 +195,7 @@ function sideFrame(
       right: bar('back'),
       up: [foot, over],
       through: out(sides),
-      deepest: Math.max(LEAST_DEEP, post - back - LEFT),
+      deepest: Math.max(LEAST_DEEP, post - back - recess - LEFT),
     },
     rails: { first: 'lower', last: 'upper', clear: { first: clear, last: clear } },
   });
@@ -210,7 +210,7 @@ const FLOOR_PATHS: Readonly<Record<string, string | null>> = {
 
 function levelFrame(
   own: FramesDecided,
-  { width, depth, sides, across }: Shell,
+  { width, depth, sides, across, back, recess }: Shell,
   { which, z, panelled }: { which: 'top' | 'bottom'; z: readonly [low: number, high: number]; panelled: boolean },
 ): Pick<FramePlan, 'drafts' | 'joints' | 'problems'> {
   const inner = width / 2 - sides;
@@ -244,7 +244,12 @@ function levelFrame(
     },
     {
       ...{ id: which, name: `the ${which}`, toward: 'x', path: `${PATH}.floor` },
-      ...{ along: [-depth / 2, depth / 2], up: [-inner, inner], through: z, deepest: own.level },
+      ...{
+        along: [-depth / 2, depth / 2],
+        up: [-inner, inner],
+        through: z,
+        deepest: Math.max(LEAST_DEEP, own.level - back - recess - LEFT),
+      },
       stiles: {
         kind: 'case-rail',
         left: bar('front'),

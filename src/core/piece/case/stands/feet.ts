@@ -2,9 +2,10 @@ import * as v from 'valibot';
 import { length } from '../../../decision/fields';
 import type { Joint } from '../../../joint/joint';
 import { fixed } from '../../../restraint/tie';
+import type { Convex } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import type { Draft } from '../../part';
-import type { StandKind } from '../kind';
+import type { StandKind, StandPlan, StoodOn } from '../kind';
 import { cornersOf } from './sides';
 
 const schema = v.object({
@@ -28,36 +29,42 @@ export const feet: StandKind<typeof schema> = {
     { ask: 'figure', at: 'setBack', label: 'Set back' },
   ],
   start: () => ({ kind: 'feet', height: 60, section: 60, setBack: 10 }),
-  plan({ height, section, setBack }, { width, depth, seats }) {
-    const [wide, deep] = [width - 2 * setBack, depth - 2 * setBack];
-    const places = cornersOf(wide - section, deep - section);
-    const drafts = places.map(
-      ([x, y], i): Draft => ({
-        id: `foot-${i + 1}`,
-        name: `Foot, ${NAMES[i] ?? ''}`,
-        kind: 'foot',
-        grade: 'all-faces',
-        size: { length: height, width: section, thickness: section },
-        frame: squareFrame([x, y, height / 2], { length: 'z', width: 'y', thickness: 'x' }),
-      }),
-    );
-    const joints = places.map(([x, y], i): Joint => {
-      const id = `foot-${i + 1}`;
-      const b = y < 0 ? seats.front : seats.back;
-      const own = { id: `${b}/${id}`, name: `Foot, ${NAMES[i] ?? ''}, under the case` };
-      return {
-        ...{ ...own, kind: 'screwed', into: b, from: id, removed: [], added: [] },
-        ties: [fixed({ ...own, a: id, b, at: { x, y, z: height } })],
-      };
-    });
-    return {
-      drafts,
-      joints,
-      problems: [],
-      lift: height,
-      sidesDown: false,
-      feet: cornersOf(wide, deep),
-      fittings: [{ name: 'Screws for the feet', count: 8, size: [5, 50] }],
-    };
-  },
+  plan: (own, outside) => fourFeet(own, outside),
 };
+
+/**
+ * A foot under each corner, screwed on by itself.
+ *
+ * @param turned its body in its own axes, and how thick it is at the floor, where it is no square block; mm
+ */
+export function fourFeet(
+  { height, section, setBack }: { height: number; section: number; setBack: number },
+  { width, depth, seats }: StoodOn,
+  turned?: { body: readonly Convex[]; foot: number },
+): StandPlan {
+  const [wide, deep] = [width - 2 * setBack, depth - 2 * setBack];
+  const places = cornersOf(wide - section, deep - section);
+  const drafts = places.map(
+    ([x, y], i): Draft => ({
+      ...{ id: `foot-${i + 1}`, name: `Foot, ${NAMES[i] ?? ''}`, kind: 'foot', grade: 'all-faces' },
+      size: { length: height, width: section, thickness: section },
+      frame: squareFrame([x, y, height / 2], { length: 'z', width: 'y', thickness: 'x' }),
+      ...(turned ? { body: turned.body } : {}),
+    }),
+  );
+  const joints = places.map(([x, y], i): Joint => {
+    const id = `foot-${i + 1}`;
+    const b = y < 0 ? seats.front : seats.back;
+    const own = { id: `${b}/${id}`, name: `Foot, ${NAMES[i] ?? ''}, under the case` };
+    return {
+      ...{ ...own, kind: 'screwed', into: b, from: id, removed: [], added: [] },
+      ties: [fixed({ ...own, a: id, b, at: { x, y, z: height } })],
+    };
+  });
+  const on = turned?.foot ?? section;
+  return {
+    ...{ drafts, joints, problems: [], lift: height, sidesDown: false },
+    feet: cornersOf(wide - section + on, deep - section + on),
+    fittings: [{ name: 'Screws for the feet', count: 8, size: [5, 50] }],
+  };
+}

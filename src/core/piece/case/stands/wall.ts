@@ -32,7 +32,7 @@ export const wall: StandKind<typeof schema> = {
     kind: 'wall',
     over: 1400,
     rail: { height: 70, thickness: 20 },
-    screws: Math.max(2, Math.ceil(width / SCREWS)),
+    screws: Math.max(2, Math.ceil(width / WALL_SCREWS)),
   }),
   plan({ rail, screws }, { width, depth, sides, inside }) {
     const inner = width / 2 - sides;
@@ -79,4 +79,4 @@ export const wall: StandKind<typeof schema> = {
 };
 
 /** From one to the next, mm; common practice. */
-const SCREWS = 300;
+export const WALL_SCREWS = 300;
