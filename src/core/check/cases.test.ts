@@ -122,4 +122,20 @@ describe('a case by hand', () => {
     expect(sag).toBeLessThan(((load / 2) * between ** 3) / (48 * modulus * two));
     expect(sag).toBeGreaterThan(((load / 2) * clear ** 3) / (192 * modulus * two));
   });
+
+  it('the bottom of a chest full of linen: 2 · 5qL⁴ ÷ 384EI of a strip a millimetre wide', () => {
+    const chest: CaseForm = { ...blanketChest, back: { kind: 'sheet', thickness: 6 } };
+    const { check, value } = judged(chest);
+    const given = check('stiffness.chest-bottom')?.figure?.inputs ?? [];
+    const input = (label: string) => {
+      const found = given.find((each) => each.label === label)?.quantity;
+      return typeof found === 'object' ? found.amount : Number.NaN;
+    };
+    const span = chest.depth - 2 * chest.carcass.across;
+    expect(input('Spans L')).toBeCloseTo(span, 9);
+    const load = 150 * G * input('Linen over it, high') * 1e-9;
+    const bending = (2 * 5 * load * span ** 4) / (384 * 5000 * (6 ** 3 / 12));
+    expect(value('stiffness.chest-bottom')).toBeGreaterThan(bending);
+    expect(value('stiffness.chest-bottom')).toBeLessThan(bending * 1.01);
+  });
 });

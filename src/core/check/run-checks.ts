@@ -13,6 +13,7 @@ import { slotsOfCase } from './case-slots';
 import { tippingOfCase } from './case-tipping';
 import { glassInChannel, resinInChannel } from './channel';
 import { type CaseContext, type Check, type CheckContext, isOfCase, isOfTable, type TableContext } from './check';
+import { chestBottom } from './chest-bottom';
 import { chestLid } from './chest-lid';
 import { cutsInParts, partsInParts } from './collisions';
 import { cornerFasteners, haunchLeftOut, pegsInLegs } from './corner-fasteners';
@@ -68,6 +69,7 @@ const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   pinsOfCase,
   hungOnTheWall,
   chestLid,
+  chestBottom,
   fittedToAlcove,
   caseCarried,
   shelvesOfCase,

@@ -83,6 +83,7 @@ export function openingChanges(opens: CaseForm['opens'], form: CaseForm): Change
     ...startCaseTopChanges('lid', form),
     ...(frontKind(form.front.kind).only === 'front' ? startFrontChanges('plain', form) : []),
     ...(form.stand.kind === 'sides' ? startStandChanges('feet', form) : []),
+    ...(form.back.kind === 'open' ? startBackChanges('sheet', form) : []),
   ];
 }
 

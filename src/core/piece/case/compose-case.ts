@@ -307,7 +307,7 @@ function pinsInGrooves(
 }
 
 /** What a chest or a case cannot have, because it opens the other way. */
-function notWithItsOpening({ opens, top, front, stand, inside, carcass }: CaseForm): Unbuildable[] {
+function notWithItsOpening({ opens, top, front, stand, inside, carcass, back }: CaseForm): Unbuildable[] {
   const found: Unbuildable[] = [];
   const { only, name } = caseTopKind(top.kind);
   if (only && only !== opens)
@@ -353,6 +353,13 @@ function notWithItsOpening({ opens, top, front, stand, inside, carcass }: CaseFo
       where: 'form.stand',
       wayOut: 'Stand it on feet or a plinth.',
       mends: { kind: 'feet', height: 60, section: 60, setBack: 10 },
+    });
+  if (back.kind === 'open')
+    found.push({
+      problem: 'A chest without a bottom holds nothing.',
+      where: 'form.back',
+      wayOut: 'Close it below.',
+      mends: { kind: 'sheet', thickness: 9 },
     });
   if (inside.cells.some(({ loose }) => loose > 0))
     found.push({
