@@ -8,6 +8,7 @@ import { inPart } from '../solid/frame';
 import { boundsOfFlat, type Flat, hullOf, type Outline, polygonOf } from '../solid/outline';
 
 import { type FullSizeDrawing, type FullSizeMark, line, MARGIN, plainName, text } from './full-size-drawing';
+import { scribeLines } from './scribe-lines';
 import { caseStick, edgeSticks, type PanelEdges, storySticks } from './story-sticks';
 
 /** Everything of a piece that is wanted at full size: a story stick a family of parts, templates, joints face on. */
@@ -21,6 +22,7 @@ export function fullSizeDrawings(
     ...storySticks(piece, style),
     ...edgeSticks(piece, panels, style),
     ...templates(piece, style),
+    ...scribeLines(piece, style),
     ...jointFaces(piece, style),
   ];
 }
