@@ -135,7 +135,8 @@ export function rackingOfCase(context: CaseContext): Check[] {
   const moved = made && solveFrame(made.frame)?.[made.pushed]?.[0];
   if (!moved || !Number.isFinite(moved)) return [];
   const { back } = document.form;
-  const sheet = back.kind === 'sheet' ? piece.parts.find(({ kind }) => kind === 'sheet') : undefined;
+  const sheet =
+    back.kind === 'sheet' || back.kind === 'grooved' ? piece.parts.find(({ kind }) => kind === 'sheet') : undefined;
   const shear = sheet ? (SHEET_SHEAR * sheet.size.thickness * sheet.size.width) / sheet.size.length : 0;
   const framed = stiffnessOfFrame(piece, modulus, 'back') + stiffnessOfFrame(piece, modulus, 'front');
   const braced = shear + framed > 0 ? frameOfCase(piece, modulus, 1, shear + framed) : null;

@@ -15,12 +15,12 @@ const AIR = 650;
 /** What a lid asks of its stay, and whether a closed chest lets a child breathe. */
 export function chestLid(context: CaseContext): Check[] {
   const { top, opens } = context.document.form;
-  if (opens !== 'above' || top.kind !== 'lid') return [];
+  if (opens !== 'above' || !('air' in top)) return [];
   return [stay(context), ...air(context, top.air)];
 }
 
 function stay({ piece, species, season }: CaseContext): Check {
-  const moving = piece.parts.filter(({ id, kind }) => id === 'lid' || kind === 'batten');
+  const moving = piece.parts.filter(({ id, kind }) => id === 'lid' || id.startsWith('lid-') || kind === 'batten');
   const lid = findPart(piece, 'lid');
   const weight = weightOf(moving, species, season.glued.moisture);
   const deep = lid?.size.width ?? 0;

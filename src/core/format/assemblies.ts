@@ -47,6 +47,7 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   muntin: 'Front',
   cleat: 'Inside',
   lid: 'Lid',
+  breadboard: 'Lid',
   batten: 'Lid',
   foot: 'Stand',
   leg: 'Stand',

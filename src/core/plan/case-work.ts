@@ -193,8 +193,12 @@ function frameSteps({ ids, glue }: CaseWork): Step[] {
   ];
 }
 
-function carcassSteps({ ids, glue, chest, panels, sheets, shell, within }: CaseWork): Step[] {
+/** Its back, or a chest's bottom, goes in with the glue. */
+const isGrooved = ({ form }: CaseWork['document']): boolean => form.build === 'case' && form.back.kind === 'grooved';
+
+function carcassSteps({ document, ids, glue, chest, panels, sheets, shell, within }: CaseWork): Step[] {
   const boards = [...shell, ...within];
+  const closed = isGrooved(document) ? `, ${chest ? 'the bottom' : 'the back'} in its grooves` : '';
   const lips = ids('lip');
   return [
     ...(lips.length > 0
@@ -228,14 +232,14 @@ function carcassSteps({ ids, glue, chest, panels, sheets, shell, within }: CaseW
     {
       id: 'glue-case',
       name: chest
-        ? 'Glue the walls round the corners, dividers with them'
+        ? `Glue the walls round the corners, dividers with them${closed}`
         : ids('case-post').length > 0
-          ? 'Glue the rails into one side, shelves and uprights in front alone, the other side on'
-          : 'Glue the carcass: shelves and uprights into one side, the other side on, top and bottom',
+          ? `Glue the rails into one side, shelves and uprights in front alone, the other side on${closed}`
+          : `Glue the carcass: shelves and uprights into one side, the other side on, top and bottom${closed}`,
       work: 1 + 0.1 * within.length,
       wait: glue.levelAfter,
       caution: `Rehearse it dry with every clamp in its place. Two people. Measure both diagonals before the glue grips. ${glue.caution}`,
-      parts: boards,
+      parts: isGrooved(document) ? [...boards, 'back'] : boards,
     },
   ];
 }
@@ -324,7 +328,7 @@ function standSteps({ piece, ids, glue }: CaseWork): Step[] {
 }
 
 /** What is fitted after finishing: its back, its lid, what is planed to the walls. */
-function closingSteps({ piece, chest, ids }: CaseWork): Step[] {
+function closingSteps({ document, piece, chest, ids }: CaseWork): Step[] {
   const steps: Step[] = [
     {
       id: 'back',
@@ -332,15 +336,20 @@ function closingSteps({ piece, chest, ids }: CaseWork): Step[] {
       work: 0.5,
       wait: 0,
       caution: 'Solid boards each in their middle alone; nothing is glued but a sheet. Bore for every screw.',
-      parts: piece.parts.filter(({ id }) => id === 'back' || id.startsWith('back-')).map(({ id }) => id),
+      parts: isGrooved(document)
+        ? []
+        : piece.parts.filter(({ id }) => id === 'back' || id.startsWith('back-')).map(({ id }) => id),
     },
     {
       id: 'lid',
-      name: 'Screw the battens under the lid, fast in their middle; hang it on its hinges, fit the stay',
+      name:
+        ids('breadboard').length > 0
+          ? 'Tenon the ends of the lid, fit the boards across them: glue in their middle alone, pegs in slots; hang it on its hinges, fit the stay'
+          : 'Screw the battens under the lid, fast in their middle; hang it on its hinges, fit the stay',
       work: 1.5,
       wait: 0,
       caution: 'Hold the lid while its stay is set; what it holds is written on it by its maker.',
-      parts: ids('lid').flatMap((lid) => [lid, ...ids('batten')]),
+      parts: ids('lid').flatMap((lid) => [lid, ...ids('batten', 'breadboard')]),
     },
     {
       id: 'scribe',

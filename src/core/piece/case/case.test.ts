@@ -325,6 +325,32 @@ describe.each<[string, CaseForm]>([
     `bookcase hung on cleats, behind it ${back}`,
     caseAs({ ...bookcase, width: 420 }, { stand: 'bevelled-cleats', back }),
   ]),
+  ...(['solid', 'sheet'] as const).flatMap((made): [string, CaseForm][] => {
+    const back: CaseForm['back'] = { kind: 'grooved', made, thickness: 8, tongue: 9, inset: 8, room: 4 };
+    return [
+      [`narrow bookcase, ${made} in grooves`, { ...bookcase, width: 300, back }],
+      [
+        `narrow bookcase of frames, ${made} in grooves`,
+        caseAs({ ...bookcase, width: 300, back }, { corner: 'post-and-rail' }),
+      ],
+      [`small chest, its bottom ${made} in grooves`, { ...blanketChest, width: 300, back, top: { kind: 'none' } }],
+      [
+        `bookcase in mitres, ${made} in grooves`,
+        { ...bookcase, width: 300, back, carcass: { sides: 20, across: 20, corner: { kind: 'mitred' } } },
+      ],
+    ];
+  }),
+  [
+    'chest under a breadboard lid',
+    {
+      ...blanketChest,
+      top: {
+        kind: 'breadboard-lid',
+        ...{ thickness: 22, front: 20, ends: 20, endWidth: 60, tenons: 3, hinges: 3 },
+        air: { width: 90, height: 12 },
+      },
+    },
+  ],
   ['sideboard on a wall, its uprights cut out', caseAs(sideboard, { stand: 'wall' })],
   ['sideboard in rabbets', { ...sideboard, carcass: { ...sideboard.carcass, corner: { kind: 'rabbets' } } }],
 ])('%s', (_, form) => {

@@ -105,7 +105,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     fasteners: [],
     fittings: [...body.fittings, ...top.fittings, ...stand.fittings],
     leading: frames ? (top.drafts[0]?.id ?? leadingOfFrames(drafts)) : SHELL.left,
-    over: liftedFirst(form, top.drafts[0]?.id, frames && body.drafts),
+    over: liftedFirst(form, top.drafts, frames && body.drafts),
     envelope: boundsOf(parts.flatMap(({ placed, added }) => [...placed, ...added.map(({ solid }) => solid)])),
     overall: { length: width, width: depth, height },
     base: { length: ground.right - ground.left, width: ground.high - ground.low },
@@ -160,8 +160,8 @@ const leadingOfFrames = (drafts: readonly Draft[]): string =>
   drafts.find(({ id }) => id === `${SHELL.bottom}-panel-1`)?.id ?? BARS.left;
 
 /** What is lifted off first. */
-function liftedFirst({ opens }: CaseForm, cover: string | undefined, bars: readonly Draft[] | undefined): string[] {
-  if (cover) return [cover];
+function liftedFirst({ opens }: CaseForm, cover: readonly Draft[], bars: readonly Draft[] | undefined): string[] {
+  if (cover.length > 0) return cover.filter(({ kind }) => kind !== 'batten').map(({ id }) => id);
   if (opens === 'above') return Object.values(SHELL);
   return bars ? bars.flatMap(({ id }) => (id.startsWith(`${SHELL.top}-`) ? [id] : [])) : [SHELL.top];
 }

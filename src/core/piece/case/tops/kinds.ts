@@ -1,4 +1,5 @@
 /** What lies over a case: one line each. */
+export { breadboardLid } from './breadboard-lid';
 export { lid } from './lid';
 export { none } from './none';
 export { overhanging } from './overhanging';

@@ -1,13 +1,23 @@
 import * as v from 'valibot';
 import { length, whole } from '../../../decision/fields';
+import type { FormField } from '../../../decision/form-field';
 import type { Cut, Joint } from '../../../joint/joint';
 import { fixed, sliding } from '../../../restraint/tie';
 import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import type { Vec } from '../../../solid/vector';
-import type { Draft } from '../../part';
-import type { TopKind } from '../kind';
+import type { Draft, Fitting } from '../../part';
+import type { TopKind, UnderTop } from '../kind';
 import { SHELL } from '../shell';
+
+/** Cut into the upper edge of each end, so that the closed chest lets air in. */
+export const airEntries = v.object({ width: length(0, 300), height: length(0, 40) });
+
+/** What is asked of it. */
+export const AIR_FIELDS: readonly FormField<{ air: v.InferOutput<typeof airEntries> }>[] = [
+  { ask: 'figure', at: 'air.width', label: 'Air gap in each end, wide' },
+  { ask: 'figure', at: 'air.height', label: 'Air gap, high', hint: 'A child that climbs in must be able to breathe.' },
+];
 
 const schema = v.object({
   kind: v.literal('lid'),
@@ -22,8 +32,7 @@ const schema = v.object({
     travel: length(0, 25),
   }),
   hinges: whole(2, 6),
-  /** Cut into the upper edge of each end, so that the closed chest lets air in. */
-  air: v.object({ width: length(0, 300), height: length(0, 40) }),
+  air: airEntries,
 });
 
 /** From the edges of the lid to the outer screws of its battens, and from the walls to what hangs under it, mm; common practice. */
@@ -46,13 +55,7 @@ export const lid: TopKind<typeof schema> = {
     { ask: 'figure', at: 'battens.thickness', label: 'Batten, thick', when: ({ battens }) => battens.count > 0 },
     { ask: 'figure', at: 'battens.travel', label: 'Slots, travel each way', when: ({ battens }) => battens.count > 0 },
     { ask: 'figure', at: 'hinges', label: 'Hinges' },
-    { ask: 'figure', at: 'air.width', label: 'Air gap in each end, wide' },
-    {
-      ask: 'figure',
-      at: 'air.height',
-      label: 'Air gap, high',
-      hint: 'A child that climbs in must be able to breathe.',
-    },
+    ...(AIR_FIELDS as TopKind<typeof schema>['fields']),
   ],
   start: ({ width }) => ({
     kind: 'lid',
@@ -79,14 +82,7 @@ export const lid: TopKind<typeof schema> = {
     const long = inner.back - inner.front;
     const places = Array.from({ length: battens.count }, (_, i) => ((i + 0.5) / battens.count - 0.5) * 2 * inner.x);
     const held = places.map((x, i) => battenAt(battens, { x, i, under, front: inner.front, back: inner.back }));
-    const hung = Array.from({ length: hinges }, (_, i): Joint => {
-      const x = ((i + 0.5) / hinges - 0.5) * width;
-      const own = { id: `${SHELL.top}/lid-hinge-${i + 1}`, name: `Hinge ${i + 1} of the lid` };
-      return {
-        ...{ ...own, kind: 'hinged', into: SHELL.top, from: 'lid', removed: [], added: [] },
-        ties: [fixed({ ...own, a: SHELL.top, b: 'lid', at: { x, y: depth / 2, z: under } })],
-      };
-    });
+    const hung = hingesOfLid(hinges, { width, depth, under });
     const cuts = airGaps(air, { inner: inner.x, outer: width / 2, under, edging });
     return {
       drafts: [panel, ...held.map(({ draft }) => draft)],
@@ -103,8 +99,7 @@ export const lid: TopKind<typeof schema> = {
             ]
           : [],
       fittings: [
-        { name: 'Hinges for the lid', count: hinges, size: [60, 35] },
-        { name: 'Lid stay that holds in any place', count: width > 800 ? 2 : 1, size: [] },
+        ...boughtForLid(hinges, width),
         ...(battens.count > 0
           ? [
               {
@@ -120,8 +115,27 @@ export const lid: TopKind<typeof schema> = {
   },
 };
 
+/** Along the back wall, even. mm */
+export const hingesOfLid = (
+  count: number,
+  { width, depth, under }: Pick<UnderTop, 'width' | 'depth' | 'under'>,
+): Joint[] =>
+  Array.from({ length: count }, (_, i): Joint => {
+    const x = ((i + 0.5) / count - 0.5) * width;
+    const own = { id: `${SHELL.top}/lid-hinge-${i + 1}`, name: `Hinge ${i + 1} of the lid` };
+    return {
+      ...{ ...own, kind: 'hinged', into: SHELL.top, from: 'lid', removed: [], added: [] },
+      ties: [fixed({ ...own, a: SHELL.top, b: 'lid', at: { x, y: depth / 2, z: under } })],
+    };
+  });
+
+export const boughtForLid = (hinges: number, width: number): Fitting[] => [
+  { name: 'Hinges for the lid', count: hinges, size: [60, 35] },
+  { name: 'Lid stay that holds in any place', count: width > 800 ? 2 : 1, size: [] },
+];
+
 /** A gap in the upper edge of each end; through a lipping it continues into the end. mm */
-function airGaps(
+export function airGaps(
   air: { width: number; height: number },
   at: { inner: number; outer: number; under: number; edging: number },
 ): Cut[] {
