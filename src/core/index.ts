@@ -171,6 +171,7 @@ export { type CaseForm, CaseFormSchema } from './piece/case/form';
 export * from './piece/case/form-fields';
 export * from './piece/case/inside/cells';
 export * from './piece/case/kinds';
+export { MOULDING_FIELDS } from './piece/case/moulding';
 export type { PieceDecided } from './piece/derive-piece';
 export { derivePiece } from './piece/derive-piece';
 export { KIND_PLURALS } from './piece/kind-words';

@@ -1,5 +1,6 @@
 import { mm, movement, say } from '../measure/quantity';
 import type { CaseForm } from '../piece/case/form';
+import { travelFor } from '../piece/case/stands/sides';
 import type { Piece } from '../piece/piece';
 import type { Trap } from '../restraint/restraint';
 import { startBack, startBackChanges, startFixingChanges } from '../start/start-case';
@@ -68,6 +69,13 @@ function freeing(
       wayOut: {
         say: say`House shelves and uprights: glued in front, they move behind`,
         changes: startFixingChanges('housed', form),
+      },
+    };
+  if (form.build === 'case' && form.moulding?.held === 'glued' && bodies.some((id) => id.startsWith('moulding-')))
+    return {
+      wayOut: {
+        say: say`Hold the mouldings at its sides in front alone, in slots behind`,
+        changes: [{ path: 'form.moulding', value: { ...form.moulding, held: 'slots', travel: travelFor(form.depth) } }],
       },
     };
   const frame = form.build === 'case' ? narrowerFrame(bodies, form) : null;

@@ -100,6 +100,7 @@ const KIND_WORDS: Readonly<Record<Part['kind'], string>> = {
   'case-bottom': 'bottom',
   upright: 'upright',
   'case-shelf': 'shelf',
+  moulding: 'moulding',
   'case-post': 'post',
   'case-rail': 'rail',
   back: 'back',

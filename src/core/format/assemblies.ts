@@ -42,6 +42,7 @@ const OF_CASE: Partial<Record<PartKind, (typeof IN_ORDER)[number]>> = {
   'case-rail': 'Inside',
   lip: 'Inside',
   lipping: 'Front',
+  moulding: 'Front',
   stile: 'Front',
   rail: 'Front',
   muntin: 'Front',

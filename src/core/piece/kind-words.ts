@@ -25,6 +25,7 @@ export const KIND_PLURALS: Partial<Record<PartKind, string>> = {
   'case-bottom': 'bottom',
   upright: 'uprights',
   'case-shelf': 'shelves',
+  moulding: 'mouldings',
   'case-post': 'posts',
   'case-rail': 'rails within',
   back: 'boards of the back',

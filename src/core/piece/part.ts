@@ -66,6 +66,8 @@ export type PartKind =
   | 'lip'
   /** Of solid wood on the edge of a board. */
   | 'lipping'
+  /** Round its upper edge. */
+  | 'moulding'
   /** Planed to the wall beside a case that is fitted. */
   | 'scribe'
   | 'lid'

@@ -258,6 +258,15 @@ function frontSteps({ piece, ids, glue }: CaseWork): Step[] {
       parts: lippings,
     },
     {
+      id: 'mouldings',
+      name: 'Work the mouldings in one length, mitre them round the front; glue the front one, hold those at the sides as drawn',
+      work: 1.5,
+      wait: glue.clampFor / 60,
+      caution:
+        'A featherboard at the cutter; narrow stock is worked on a wide board and ripped off. Slots run from front to back.',
+      parts: ids('moulding'),
+    },
+    {
       id: 'face-frame',
       name: 'Glue the face frame together, then to the front edges, a hair too wide at the sides; plane it flush',
       work: 0.8 + 0.1 * frame.length,

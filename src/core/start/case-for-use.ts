@@ -52,6 +52,7 @@ export function caseForUse(
     back: startBack(isHigh || hung ? 'sheet' : 'boards', outside),
     front: { kind: 'plain' },
     top: { kind: 'none' },
+    moulding: null,
     stand,
     loads: { shelf: loads.spread, push: loads.push },
   };

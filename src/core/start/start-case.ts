@@ -82,7 +82,10 @@ export function openingChanges(opens: CaseForm['opens'], form: CaseForm): Change
     { path: 'form.inside.cells', value: cells },
     ...startCaseTopChanges('lid', form),
     ...(frontKind(form.front.kind).only === 'front' ? startFrontChanges('plain', form) : []),
-    ...(form.stand.kind === 'sides' ? startStandChanges('feet', form) : []),
+    ...(form.stand.kind === 'sides' || standKind(form.stand.kind).only === 'front'
+      ? startStandChanges('feet', form)
+      : []),
+    ...(cornerKind(form.carcass.corner.kind).only === 'front' ? startCornerChanges('butted', form) : []),
     ...(form.back.kind === 'open' ? startBackChanges('sheet', form) : []),
   ];
 }

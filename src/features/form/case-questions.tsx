@@ -19,6 +19,7 @@ import {
   fixingKind,
   frontKind,
   INSIDE_FIELDS,
+  MOULDING_FIELDS,
   OPENS,
   openingChanges,
   PIN_FIELDS,
@@ -49,6 +50,8 @@ export function CaseQuestions() {
   const size = useSizeWords();
   const chest = form.opens === 'above';
   const tops = CASE_TOP_KINDS.filter(({ kind }) => (caseTopKind(kind).only ?? form.opens) === form.opens);
+  const corners = CORNER_KINDS.filter(({ kind }) => (cornerKind(kind).only ?? form.opens) === form.opens);
+  const stands = STAND_KINDS.filter(({ kind }) => (standKind(kind).only ?? form.opens) === form.opens);
   const fronts = FRONT_KINDS.filter(({ kind }) => (frontKind(kind).only ?? form.opens) === form.opens);
   const say = (changes: readonly Change[]) => sayCaseChange(changes, form);
   return (
@@ -91,7 +94,7 @@ export function CaseQuestions() {
       <KindQuestion
         question={CASE_QUESTIONS.carcass}
         label="Carcass"
-        kinds={CORNER_KINDS}
+        kinds={corners}
         kind={form.carcass.corner.kind}
         own={cornerKind(form.carcass.corner.kind)}
         at="form.carcass.corner"
@@ -124,11 +127,13 @@ export function CaseQuestions() {
         own={caseTopKind(form.top.kind)}
         at="form.top"
         changesFor={(kind) => startCaseTopChanges(kind, form)}
-      />
+      >
+        {chest ? null : <DecisionFields fields={MOULDING_FIELDS} schema={CaseFormSchema} at="form" />}
+      </KindQuestion>
       <KindQuestion
         question={CASE_QUESTIONS.stand}
         label="Stands on"
-        kinds={STAND_KINDS}
+        kinds={stands}
         kind={form.stand.kind}
         own={standKind(form.stand.kind)}
         at="form.stand"

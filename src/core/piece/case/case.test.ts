@@ -351,6 +351,14 @@ describe.each<[string, CaseForm]>([
       },
     },
   ],
+  [
+    'bookcase of frames with a moulding',
+    {
+      ...caseAs(bookcase, { corner: 'framed-sides' }),
+      moulding: { height: 40, thickness: 22, held: 'slots', travel: 8 },
+    },
+  ],
+  ['sideboard with a moulding', { ...sideboard, moulding: { height: 40, thickness: 22, held: 'slots', travel: 12 } }],
   ['sideboard on a wall, its uprights cut out', caseAs(sideboard, { stand: 'wall' })],
   ['sideboard in rabbets', { ...sideboard, carcass: { ...sideboard.carcass, corner: { kind: 'rabbets' } } }],
 ])('%s', (_, form) => {

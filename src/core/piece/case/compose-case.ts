@@ -21,6 +21,7 @@ import type { Space } from './inside/spaces';
 import type { CarcassOfFrames, CornerPlan, FrontEdge, Shell, StandPlan } from './kind';
 import { backKind, caseTopKind, cornerKind, frontKind, standKind } from './kinds';
 import { laidOnItsBack } from './laid-back';
+import { mouldingRound } from './moulding';
 import { scribesOf } from './scribes';
 import { BARS, SHELL } from './shell';
 import { behind, turned } from './turned';
@@ -68,7 +69,8 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     edging: opensAbove ? frontKind(form.front.kind).depth(form.front) : 0,
   });
   const scribes = fit && form.alcove ? scribesOf(fit, shell, form.alcove.strips) : NOT_FITTED;
-  const asDrawn = [...body.drafts, ...top.drafts, ...stand.drafts, ...scribes.drafts];
+  const moulding = form.moulding && !opensAbove ? mouldingRound(form.moulding, shell) : NOT_FITTED;
+  const asDrawn = [...body.drafts, ...top.drafts, ...stand.drafts, ...scribes.drafts, ...moulding.drafts];
   const drafts = asDrawn.map(solidDraft);
   const planned = {
     joints: [
@@ -76,6 +78,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
       ...top.joints,
       ...stand.joints,
       ...scribes.joints,
+      ...moulding.joints,
       ...(stand.through ? notchedFor(stand.through, body.drafts) : []),
     ],
     cuts: [...top.cuts, ...scribes.cuts],
@@ -347,7 +350,7 @@ function notWithItsOpening({ opens, top, front, stand, inside, carcass, back }: 
       wayOut: 'Set it to nought, or stand it on feet or a plinth.',
       mends: 0,
     });
-  if (stand.kind === 'wall' || stand.kind === 'bevelled-cleats')
+  if (standKind(stand.kind).only === 'front')
     found.push({
       problem: 'A chest does not hang on a wall.',
       where: 'form.stand',

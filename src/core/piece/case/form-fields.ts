@@ -143,7 +143,7 @@ export const CASE_QUESTIONS = {
   front: { id: 'front', ask: 'What is on its edges?', of: [], parts: ['lipping'], named: /^front-/ },
   back: { id: 'back', ask: 'What closes it behind?', of: [], parts: ['back', 'back-panel', 'sheet'], named: /^back-/ },
   bottom: { id: 'back', ask: 'What is its bottom?', of: [], parts: ['back', 'back-panel', 'sheet'], named: /^back-/ },
-  top: { id: 'top', ask: 'What lies over it?', of: [], parts: ['lid', 'batten', 'case-top'] },
+  top: { id: 'top', ask: 'What lies over it?', of: [], parts: ['lid', 'batten', 'breadboard', 'case-top', 'moulding'] },
   stand: {
     id: 'stand',
     ask: 'What does it stand on?',

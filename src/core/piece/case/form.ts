@@ -6,6 +6,7 @@ import * as corners from './corners/kinds';
 import * as fronts from './fronts/kinds';
 import { CellsSchema } from './inside/cells';
 import * as fixings from './inside/fixings/kinds';
+import { MouldingSchema } from './moulding';
 import * as stands from './stands/kinds';
 import * as tops from './tops/kinds';
 
@@ -69,6 +70,8 @@ export const CaseFormSchema = v.object({
   front: v.optional(FrontSchema, { kind: 'plain' }),
   /** What lies over the carcass. */
   top: v.optional(CaseTopSchema, { kind: 'none' }),
+  /** Round its upper edge; null where there is none. */
+  moulding: v.optional(v.nullable(MouldingSchema), null),
   stand: StandSchema,
   loads: v.object({
     /** N on a metre of shelf: a row of books 300 to 450, china 200 to 250, linen 100 to 150; common practice. */

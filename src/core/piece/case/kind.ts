@@ -176,6 +176,8 @@ export interface FrontKind<S extends KindSchema> extends Kind<S> {
 
 /** What it stands on; its line is in `stands/kinds.ts`. */
 export interface StandKind<S extends KindSchema> extends Kind<S> {
+  /** The only way of opening that it goes with. */
+  only?: 'front' | 'above';
   start(outside: Outside): v.InferOutput<S>;
   /** What it needs free behind the back, mm. */
   recess?(own: v.InferOutput<S>): number;

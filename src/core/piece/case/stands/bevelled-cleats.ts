@@ -30,6 +30,7 @@ export const bevelledCleats: StandKind<typeof schema> = {
   name: 'Bevelled cleats on the wall',
   reason:
     'Hung over a strip on the wall that is easily set level; it draws itself to the wall, and is lifted off again.',
+  only: 'front',
   schema,
   fields: [
     { ask: 'figure', at: 'over', label: 'Floor to its underside' },

@@ -21,6 +21,7 @@ const schema = v.object({
 export const wall: StandKind<typeof schema> = {
   name: 'A rail on the wall',
   reason: 'Hung: nothing on the floor. The rail between the sides is screwed through the back into what the wall has.',
+  only: 'front',
   schema,
   fields: [
     { ask: 'figure', at: 'over', label: 'Floor to its underside' },
