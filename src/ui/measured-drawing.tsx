@@ -8,8 +8,10 @@ import { useSize } from './use-size';
 
 /** Figures stand beside the drawing; in inches, with their fractions, they are wider. */
 const BESIDE = { metric: 62, imperial: 92 } as const;
-const ABOVE = { top: 40, bottom: 44 };
+const BELOW = 44;
+/** From one line of dimensions to the next, and over the outermost its figure. */
 const STEP = 22;
+const FIGURE = 18;
 /** Strips of several woods, from pale to dark. */
 const TONES = ['fill-none', 'fill-ink/12', 'fill-ink/28', 'fill-ink/50'] as const;
 const PAINTED: readonly string[] = ['seen', 'edge', 'cut'];
@@ -56,7 +58,8 @@ export function MeasuredDrawing({
   const [ref, size] = useSize<HTMLDivElement>();
   const { bounds } = view;
   const beside = units.system === 'metric' ? BESIDE.metric : BESIDE.imperial;
-  const margin = { left: beside, right: beside, ...ABOVE };
+  const above = Math.max(1, ...view.dimensions.filter(({ side }) => side === 'above').map(({ step }) => step));
+  const margin = { left: beside, right: beside, top: STEP * above + FIGURE, bottom: BELOW };
   const scale = Math.max(
     0.01,
     Math.min(

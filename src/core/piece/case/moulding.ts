@@ -43,6 +43,7 @@ export const MOULDING_FIELDS: readonly FormField<CaseForm>[] = [
     ask: 'choice',
     at: 'moulding.held',
     label: 'At the sides it is',
+    when: ({ moulding }) => moulding !== null,
     options: [
       {
         value: 'slots',
