@@ -181,6 +181,7 @@ export {
   type CasePiece,
   type CaseSpace,
   findPart,
+  leadingInWords,
   leadingPart,
   leadingWord,
   type Piece,

@@ -2,10 +2,9 @@ import type { Joint } from '../joint/joint';
 import type { CornerJoint } from '../joint/leg-corner';
 import type { Bounds } from '../solid/convex';
 import type { Flat } from '../solid/outline';
-import type { ShelfSpan } from './case/case-plan';
+import type { PinRow, ShelfSpan } from './case/case-plan';
 import type { CaseForm } from './case/form';
 import type { Cell } from './case/inside/cells';
-import type { PinRow } from './case/inside/pin-rows';
 import type { Form } from './form';
 import type { Fastener, Fitting, Part, Unreached } from './part';
 import type { BasePlan, BendingPart, Leaned, Racking, TopPlan, TopSpan } from './plans';
@@ -118,6 +117,14 @@ const LEADING_OF_CASE: Partial<Record<Part['kind'], string>> = {
   panel: 'panel of the bottom',
   'case-post': 'post',
 };
+
+/** The same in a sentence, and what its breadth is called there: a side, deep. */
+export function leadingInWords(piece: Piece): { part: string; across: string; size: string } {
+  if (piece.build === 'table') return { part: 'the top', across: 'wide', size: 'Width' };
+  const word = leadingWord(piece);
+  const part = `${word === 'board over it' ? 'the' : 'a'} ${word}`;
+  return piece.opens === 'above' ? { part, across: 'high', size: 'Height' } : { part, across: 'deep', size: 'Depth' };
+}
 
 /** The part that represents the piece through the year: the top, a slat, the side of a case. */
 export function leadingPart(piece: Pick<Piece, 'parts' | 'leading'>): Part {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { plusDays } from '@/core';
+import { leadingInWords, plusDays } from '@/core';
 import { Button } from '@/ui/button';
 import { DayField } from '@/ui/day-field';
 import { Choice, LengthField } from '@/ui/fields';
@@ -100,7 +100,9 @@ export function MeasuredWidths() {
         )}
         <LengthField
           label={
-            what === 'overhang' ? 'Overhang at a side' : piece.build === 'case' ? 'Depth of a side' : 'Width of the top'
+            what === 'overhang'
+              ? 'Overhang at a side'
+              : `${leadingInWords(piece).size} of ${leadingInWords(piece).part}`
           }
           mm={size}
           least={what === 'width' ? 50 : 0}

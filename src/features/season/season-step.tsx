@@ -4,6 +4,7 @@ import {
   FINISH_OF_PLAN,
   FINISHES,
   HOLDS,
+  leadingInWords,
   leadingWidthAt,
   leadingWord,
   MOVEMENT_SCHOOLS,
@@ -94,9 +95,7 @@ function WidthOnDay() {
         <span className="text-ink-2">
           {units.system === 'metric' ? 'mm ' : ''}
           {piece.build === 'case'
-            ? piece.opens === 'above'
-              ? 'high, a wall,'
-              : 'deep, a side,'
+            ? `${leadingInWords(piece).across}, ${leadingInWords(piece).part},`
             : (piece.top.leads ?? 'wide')}{' '}
           on {sayDayShort(plusDays(season.start, index))}
         </span>

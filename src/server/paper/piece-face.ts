@@ -1,5 +1,14 @@
 import type { Content } from 'pdfmake/interfaces';
-import { type Check, panelOfTop, sayDay, writeLength, writeNumber, writePhrase, writeQuantity } from '@/core';
+import {
+  type Check,
+  leadingInWords,
+  panelOfTop,
+  sayDay,
+  writeLength,
+  writeNumber,
+  writePhrase,
+  writeQuantity,
+} from '@/core';
 import { apartOnPaper, viewsOnPaper } from '@/core/format/piece-on-paper';
 import { titleOfAlike } from '@/core/job/alike-pieces';
 import { type Margins, sayIn, titleLine, words } from './blocks';
@@ -42,7 +51,8 @@ function facts(group: Alike, { derived, document, style }: SheetGiven, first: bo
   const shared = [...derived.woods.flatMap(({ checks }) => checks), ...derived.checks];
   const stops = [...group.flatMap(({ checks }) => stopsOf(checks)), ...(first ? stopsOf(shared) : [])];
   const sentences = [...new Set(stops.map(({ sentence }) => writePhrase(sentence, style)))];
-  const [told, across] = piece.build === 'case' ? ['a side', 'deep'] : ['top', 'wide'];
+  const { part, across } = leadingInWords(piece);
+  const told = piece.build === 'table' ? 'top' : part;
   const percent = (moisture: number) => `${writeNumber(moisture, 1, style)} %`;
   const rows: [string, string][] = [
     ['Size', `${say(piece.overall.length)} × ${say(piece.overall.width)} × ${say(piece.overall.height)}`],

@@ -20,3 +20,20 @@ export interface ShelfSpan {
   /** What stands on it, N/m. */
   load: number;
 }
+
+/** A row of bores for shelf pins, one over the other, in the face of a board; mm, in the axes of the piece. */
+export interface PinRow {
+  /** Id of the board it is bored into, and of the space it serves. */
+  wall: string;
+  space: string;
+  /** The face, and the way into it: −1 to the left. */
+  x: number;
+  into: -1 | 1;
+  y: number;
+  /** Middle of the lowest, from one to the next, and how many. */
+  from: number;
+  apart: number;
+  count: number;
+  diameter: number;
+  deep: number;
+}

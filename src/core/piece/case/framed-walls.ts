@@ -4,7 +4,7 @@ import { type Bounds, boundsOf, type Convex, clipAll, isEmpty, type Plane, volum
 import { solidInPiece } from '../../solid/frame';
 import type { Vec } from '../../solid/vector';
 import { bodyOf, type Draft } from '../part';
-import type { PinRow } from './inside/pin-rows';
+import type { PinRow } from './case-plan';
 
 /** A bar of a wall that is a frame: what meets the wall is joined to its bars, and never to its panels. */
 export interface WallBar {

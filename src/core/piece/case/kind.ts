@@ -8,8 +8,8 @@ import type { Draft, Fitting } from '../part';
 import type { Racking } from '../plans';
 import type { Unbuildable } from '../unbuildable';
 import type { ShelfSpan } from './case-plan';
-import type { CaseForm } from './form';
 import type { FramedWalls } from './framed-walls';
+import type { Cell } from './inside/cells';
 
 export type KindSchema = v.ObjectSchema<
   { readonly kind: v.LiteralSchema<string, undefined> } & v.ObjectEntries,
@@ -69,6 +69,18 @@ export interface CarcassOfFrames {
   racking: readonly Racking[];
 }
 
+/** What a way of making the carcass sees of the rest of a case. mm, N/m */
+export interface RestOfCase {
+  width: number;
+  depth: number;
+  carcass: { sides: number; across: number };
+  inside: { cells: readonly Cell[]; pins: { diameter: number; fromEdge: number } };
+  top: { kind: string };
+  front: { kind: string };
+  stand: { kind: string };
+  loads: { shelf: number };
+}
+
 export interface CornerPlan extends ShellPlan {
   fittings?: readonly Fitting[];
   frames?: CarcassOfFrames;
@@ -79,7 +91,7 @@ export interface CornerKind<S extends KindSchema> extends Kind<S> {
   /** The only way of opening that it goes with. */
   only?: 'front' | 'above';
   /** What else of a case is decided anew when it is chosen; its back takes so much of the depth, mm. */
-  brings?(form: CaseForm, back: number): readonly Change[];
+  brings?(rest: RestOfCase, back: number): readonly Change[];
   start(shell: Pick<Shell, 'width' | 'depth' | 'sides' | 'across'>): v.InferOutput<S>;
   plan(own: v.InferOutput<S>, shell: Shell): CornerPlan;
 }

@@ -8,7 +8,6 @@ import { clip, planeThrough } from '../../solid/convex';
 import { planeInPart, squareFrame } from '../../solid/frame';
 import type { Vec } from '../../solid/vector';
 import { blockOf, type Draft } from '../part';
-import type { CaseForm } from './form';
 import type { Shell, ShellPlan } from './kind';
 import { SHELL } from './shell';
 
@@ -22,12 +21,16 @@ export const MouldingSchema = v.object({
   travel: length(0, 25),
 });
 
+interface Moulded {
+  moulding: v.InferOutput<typeof MouldingSchema> | null;
+}
+
 /** What is asked of it. */
-export const MOULDING_FIELDS: readonly FormField<CaseForm>[] = [
+export const MOULDING_FIELDS: readonly FormField<Moulded>[] = [
   {
     at: 'moulding',
     label: 'Moulding round its upper edge',
-    ...noneOr<CaseForm, CaseForm['moulding']>(
+    ...noneOr<Moulded, Moulded['moulding']>(
       ({ moulding }) => moulding,
       {
         none: 'None',

@@ -11,10 +11,9 @@ import type { FrameDecided } from '../../frame-fields';
 import type { Draft } from '../../part';
 import type { Racking } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
-import type { CaseForm } from '../form';
 import { barOf, type WallBar } from '../framed-walls';
 import { rootOf } from '../inside/cells';
-import type { CornerPlan, Shell } from '../kind';
+import type { CornerPlan, RestOfCase, Shell } from '../kind';
 import { SHELL } from '../shell';
 import { travelFor } from '../stands/sides';
 import { type Turn, turned } from '../turned';
@@ -396,7 +395,7 @@ function problemsOf(
  *
  * @param back what its back takes of the depth, mm
  */
-export function broughtByFrames(form: CaseForm, own: FramesDecided, back: number): Change[] {
+export function broughtByFrames(form: RestOfCase, own: FramesDecided, back: number): Change[] {
   const { inside, top, front, depth, carcass } = form;
   const { pins } = inside;
   const most = Math.floor(own.post - own.tongue - pins.diameter / 2 - own.behind - back);
@@ -422,7 +421,7 @@ const SOFT = 8500;
 const ACCEPTED = 0.0016;
 
 /** So thick the rails of the bottom bear what stands on it, where nothing else is under it, mm. */
-function bearing({ width, carcass, loads, stand, inside }: CaseForm, { level }: FramesDecided): number {
+function bearing({ width, carcass, loads, stand, inside }: RestOfCase, { level }: FramesDecided): number {
   if (stand.kind === 'plinth' || stand.kind === 'leg-frame' || rootOf(inside.cells).divided === 'uprights') return 0;
   const span = width - 2 * carcass.sides;
   const each = loads.shelf / 2000;

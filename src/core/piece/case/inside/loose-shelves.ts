@@ -1,6 +1,7 @@
 import { squareFrame } from '../../../solid/frame';
 import type { Draft } from '../../part';
-import { onPins, type PinRow } from './pin-rows';
+import type { PinRow } from '../case-plan';
+import { onPins } from './pin-rows';
 import type { PlacedCell } from './spaces';
 
 /** They are so much shorter than their space at both ends together, and so much shallower behind. mm */

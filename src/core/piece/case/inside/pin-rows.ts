@@ -1,22 +1,6 @@
+import type { PinRow } from '../case-plan';
 import type { CaseForm } from '../form';
 import type { PlacedCell } from './spaces';
-
-/** A row of bores for shelf pins, one over the other, in the face of a board; mm, in the axes of the piece. */
-export interface PinRow {
-  /** Id of the board it is bored into, and of the space it serves. */
-  wall: string;
-  space: string;
-  /** The face, and the way into it: −1 to the left. */
-  x: number;
-  into: -1 | 1;
-  y: number;
-  /** Middle of the lowest, from one to the next, and how many. */
-  from: number;
-  apart: number;
-  count: number;
-  diameter: number;
-  deep: number;
-}
 
 /** Above and below the rows nothing is bored: no shelf is set so near a board. mm; common practice. */
 const CLEAR = 100;

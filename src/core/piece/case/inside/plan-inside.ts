@@ -1,13 +1,13 @@
 import type { Joint } from '../../../joint/joint';
 import type { Draft, Fitting } from '../../part';
 import type { Unbuildable } from '../../unbuildable';
-import type { ShelfSpan } from '../case-plan';
+import type { PinRow, ShelfSpan } from '../case-plan';
 import type { CaseForm } from '../form';
 import { fixingKind } from '../kinds';
 import { dividerBoard, railPair } from './dividers';
 import { lipUnder } from './lip';
 import { looseShelves } from './loose-shelves';
-import { type PinRow, pinRowsOf } from './pin-rows';
+import { pinRowsOf } from './pin-rows';
 import { type PlacedCell, placeSpaces, type Space } from './spaces';
 
 export interface InsidePlan {
