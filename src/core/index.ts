@@ -170,6 +170,7 @@ export { asFitted } from './piece/case/alcove';
 export { type CaseForm, CaseFormSchema } from './piece/case/form';
 export * from './piece/case/form-fields';
 export * from './piece/case/inside/cells';
+export { CLOSING_FIELDS } from './piece/case/inside/closed-spaces';
 export * from './piece/case/kinds';
 export { MOULDING_FIELDS } from './piece/case/moulding';
 export type { PieceDecided } from './piece/derive-piece';

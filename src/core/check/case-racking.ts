@@ -96,8 +96,13 @@ export function frameOfCase(
 function stiffnessOfFrame(piece: CasePiece, modulus: number, which: 'back' | 'front'): number {
   const of = (kind: Part['kind']) =>
     piece.parts.filter((part) => part.kind === kind && part.id.startsWith(`${which}-`));
-  const [stiles, rails] = [of('stile'), of('rail')];
-  const levels = rails.map(({ frame }) => frame.at[2]).sort((a, b) => a - b);
+  const [stiles, all] = [of('stile'), of('rail')];
+  const widest = Math.max(...all.map(({ shoulderLength }) => shoulderLength));
+  // Rails between inner stiles keep nothing square.
+  const rails = all
+    .filter(({ shoulderLength }) => shoulderLength > widest - 1)
+    .sort((a, b) => a.frame.at[2] - b.frame.at[2]);
+  const levels = rails.map(({ frame }) => frame.at[2]);
   if (stiles.length !== 2 || levels.length < 2) return 0;
   const second = ({ size: { width, thickness } }: Part) => ({
     area: width * thickness,

@@ -244,7 +244,7 @@ describe('what keeps a bookcase square', () => {
   const frame = { thickness: 18, stile: 60, rail: 60, across: 2, up: 1, panelThickness: 8, tongue: 16, room: 6 };
 
   it('a face frame, a framed back and a sheet behind, each more than nothing', () => {
-    const faced = sway({ ...open, front: { kind: 'face-frame', thickness: 20, stile: 45, rail: 50 } });
+    const faced = sway({ ...open, front: { kind: 'face-frame', thickness: 20, stile: 45, rail: 50, within: null } });
     const framed = sway({ ...open, back: { kind: 'framed', ...frame, beside: 2 } });
     expect(faced).toBeLessThan(sway(open));
     expect(framed).toBeLessThan(sway(open));

@@ -350,6 +350,14 @@ function closingSteps({ document, piece, chest, ids }: CaseWork): Step[] {
         : piece.parts.filter(({ id }) => id === 'back' || id.startsWith('back-')).map(({ id }) => id),
     },
     {
+      id: 'closing',
+      name: 'Screw the closing frames into their spaces, fast below, free beside and above',
+      work: 0.4,
+      wait: 0,
+      caution: 'The same gap at both sides; screws from inside, bored for.',
+      parts: piece.parts.filter(({ id }) => id.startsWith('closed-')).map(({ id }) => id),
+    },
+    {
       id: 'lid',
       name:
         ids('breadboard').length > 0

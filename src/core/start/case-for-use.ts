@@ -2,6 +2,7 @@ import { USE_OF_PIECE, type Use } from '../decision/use';
 import { startAlcove } from '../piece/case/alcove';
 import type { CaseForm } from '../piece/case/form';
 import { type Cell, divideCell, WHOLE } from '../piece/case/inside/cells';
+import { USUAL_CLOSING } from '../piece/case/inside/closed-spaces';
 import type { Outside } from '../piece/case/kind';
 import { startBack, startCaseTop, startCorner, startStand } from './start-case';
 
@@ -48,6 +49,7 @@ export function caseForUse(
       rail: 60,
       fixing: { kind: 'housed', stop: 12 },
       pins: { diameter: 5, deep: 10, fromEdge: 37, apart: 32 },
+      closing: USUAL_CLOSING,
     },
     back: startBack(isHigh || hung ? 'sheet' : 'boards', outside),
     front: { kind: 'plain' },

@@ -75,7 +75,7 @@ export function openingChanges(opens: CaseForm['opens'], form: CaseForm): Change
   const { only } = caseTopKind(form.top.kind);
   const top = only && only !== opens ? startCaseTopChanges('none', form) : [];
   if (opens === 'front') return [{ path: 'form.opens', value: opens }, ...top];
-  const cells = form.inside.cells.map((cell) => ({ ...cell, loose: 0 }));
+  const cells = form.inside.cells.map(({ closed, ...cell }) => ({ ...cell, loose: 0 }));
   return [
     { path: 'form.opens', value: opens },
     { path: 'form.alcove', value: null },

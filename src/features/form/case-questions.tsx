@@ -11,6 +11,7 @@ import {
   CASE_TOP_KINDS,
   CaseFormSchema,
   type Change,
+  CLOSING_FIELDS,
   CORNER_KINDS,
   caseTopKind,
   cornerKind,
@@ -89,7 +90,11 @@ export function CaseQuestions() {
         changesFor={(kind) => startFixingChanges(kind, form)}
         before={<SpaceFields />}
       >
-        <DecisionFields fields={[...INSIDE_FIELDS, ...PIN_FIELDS]} schema={CaseFormSchema} at="form" />
+        <DecisionFields
+          fields={[...INSIDE_FIELDS, ...PIN_FIELDS, ...CLOSING_FIELDS]}
+          schema={CaseFormSchema}
+          at="form"
+        />
       </KindQuestion>
       <KindQuestion
         question={CASE_QUESTIONS.carcass}

@@ -26,6 +26,14 @@ const DIVIDED = [
   { value: 'rails', label: 'Rails', reason: 'One in front and one behind: between drawers, or over doors.' },
 ] as const;
 
+const BEFORE = [
+  { value: 'open', label: 'Open' },
+  { value: 'closed', label: 'A panel', reason: 'A frame with panels, fast below: it does not open.' },
+] as const;
+
+const closedAs = ({ closed, ...cell }: Cell, before: (typeof BEFORE)[number]['value']): Cell =>
+  before === 'closed' ? { ...cell, closed: true } : cell;
+
 /** So many spaces at most side by side. */
 const MOST = 12;
 
@@ -83,13 +91,23 @@ export function SpaceFields() {
         }
       />
       {divided === 'not' ? (
-        <NumberField
-          label="Loose shelves in it"
-          value={cell.loose ?? 0}
-          least={0}
-          most={20}
-          onCommit={(loose) => put(cells.map((own) => (own.id === cell.id ? { ...own, loose } : own)))}
-        />
+        <>
+          {form.opens === 'front' ? (
+            <Choice
+              label="Before it"
+              value={cell.closed ? 'closed' : 'open'}
+              options={BEFORE}
+              onCommit={(before) => put(cells.map((own) => (own.id === cell.id ? closedAs(own, before) : own)))}
+            />
+          ) : null}
+          <NumberField
+            label="Loose shelves in it"
+            value={cell.loose ?? 0}
+            least={0}
+            most={20}
+            onCommit={(loose) => put(cells.map((own) => (own.id === cell.id ? { ...own, loose } : own)))}
+          />
+        </>
       ) : (
         <>
           <NumberField

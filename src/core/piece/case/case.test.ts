@@ -217,10 +217,10 @@ describe.each<[string, CaseForm]>([
     ...(form === blanketChest
       ? []
       : [
-          [
-            `${name} with a face frame`,
-            { ...form, front: { kind: 'face-frame', thickness: 20, stile: 45, rail: 50 } },
-          ] as [string, CaseForm],
+          ...[null, 40].map((within): [string, CaseForm] => [
+            `${name} with a face frame${within ? ', rails before its shelves' : ''}`,
+            { ...form, front: { kind: 'face-frame', thickness: 20, stile: 45, rail: 50, within } },
+          ]),
         ]),
   ]),
   ['bookcase with lips', { ...bookcase, inside: { ...bookcase.inside, lip: { depth: 38, thickness: 20 } } }],
@@ -358,6 +358,19 @@ describe.each<[string, CaseForm]>([
       moulding: { height: 40, thickness: 22, held: 'slots', travel: 8 },
     },
   ],
+  ...([sideboard, caseAs(sideboard, { corner: 'framed-sides' }), bookcase] as const).map(
+    (form, i): [string, CaseForm] => [
+      `${['sideboard', 'sideboard of frames', 'bookcase with lips'][i]}, every space closed`,
+      {
+        ...form,
+        inside: {
+          ...form.inside,
+          lip: form === bookcase ? { depth: 38, thickness: 20 } : null,
+          cells: form.inside.cells.map((cell) => (cell.divided === 'not' ? { ...cell, closed: true } : cell)),
+        },
+      },
+    ],
+  ),
   ['sideboard with a moulding', { ...sideboard, moulding: { height: 40, thickness: 22, held: 'slots', travel: 12 } }],
   ['sideboard on a wall, its uprights cut out', caseAs(sideboard, { stand: 'wall' })],
   ['sideboard in rabbets', { ...sideboard, carcass: { ...sideboard.carcass, corner: { kind: 'rabbets' } } }],

@@ -282,10 +282,10 @@ const insideOf = ({ width, sides, across, under, over }: Shell): Space => ({
   walls: { left: SHELL.left, right: SHELL.right, below: SHELL.bottom, above: SHELL.top },
 });
 
-/** In a chest nothing lies on pins. */
+/** In a chest nothing lies on pins, and nothing is closed in front. */
 const withoutLoose = (form: CaseForm): CaseForm => ({
   ...form,
-  inside: { ...form.inside, cells: form.inside.cells.map((cell) => ({ ...cell, loose: 0 })) },
+  inside: { ...form.inside, cells: form.inside.cells.map(({ closed, ...cell }) => ({ ...cell, loose: 0 })) },
 });
 
 /** Rows of pins stand in the posts of a side that is a frame, clear of its panels' grooves. */

@@ -5,6 +5,7 @@ import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
 import * as fronts from './fronts/kinds';
 import { CellsSchema } from './inside/cells';
+import { ClosingSchema, USUAL_CLOSING } from './inside/closed-spaces';
 import * as fixings from './inside/fixings/kinds';
 import { MouldingSchema } from './moulding';
 import * as stands from './stands/kinds';
@@ -62,6 +63,8 @@ export const CaseFormSchema = v.object({
       v.object({ diameter: length(3, 12), deep: length(5, 30), fromEdge: length(15, 150), apart: length(10, 100) }),
       { diameter: 5, deep: 10, fromEdge: 37, apart: 32 },
     ),
+    /** Before spaces that are closed. */
+    closing: v.optional(ClosingSchema, USUAL_CLOSING),
     /** Glued under the front edge of every shelf; null where there is none. */
     lip: v.optional(v.nullable(v.object({ depth: length(15, 120), thickness: length(9, 60) })), null),
   }),

@@ -1,11 +1,12 @@
 import * as v from 'valibot';
 import { length } from '../../../decision/fields';
+import { noneOr } from '../../../decision/form-field';
 import type { Joint } from '../../../joint/joint';
 import { fixed, givingAcross, glued } from '../../../restraint/tie';
 import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import type { Draft } from '../../part';
-import type { FrontKind } from '../kind';
+import type { FrontEdge, FrontKind } from '../kind';
 import { SHELL } from '../shell';
 
 const schema = v.object({
@@ -13,6 +14,8 @@ const schema = v.object({
   thickness: length(12, 40),
   stile: length(25, 150),
   rail: length(25, 150),
+  /** Of the rails before shelves and rails within; null where their edges are left bare. */
+  within: v.optional(v.nullable(length(18, 150)), null),
 });
 type FaceFrame = v.InferOutput<typeof schema>;
 
@@ -30,8 +33,18 @@ export const faceFrame: FrontKind<typeof schema> = {
     { ask: 'figure', at: 'thickness', label: 'Face frame, thick' },
     { ask: 'figure', at: 'stile', label: 'Its stiles, wide' },
     { ask: 'figure', at: 'rail', label: 'Its rails, wide' },
+    {
+      at: 'within',
+      label: 'Before shelves that are fixed',
+      ...noneOr<FaceFrame, FaceFrame['within']>(
+        ({ within }) => within,
+        { none: 'Nothing', some: 'A rail', reason: 'Tenoned between the stiles, its upper edge flush with the shelf.' },
+        ({ rail }) => Math.min(40, rail),
+      ),
+    },
+    { ask: 'figure', at: 'within', label: 'Rails before shelves, wide', when: ({ within }) => within !== null },
   ],
-  start: () => ({ kind: 'face-frame', thickness: 20, stile: 45, rail: 45 }),
+  start: () => ({ kind: 'face-frame', thickness: 20, stile: 45, rail: 45, within: null }),
   depth: ({ thickness }) => thickness,
   plan(own, place) {
     const { shell, edges } = place;
@@ -106,9 +119,80 @@ export const faceFrame: FrontKind<typeof schema> = {
       joints.push(onEdge({ id, name, into, x, y: place.front + own.thickness, z: (under + over) / 2 }, 'x', own.stile));
       for (const rail of rails) joints.push(stileInRail({ id, name, x }, rail, { stub, y }, own));
     }
+    const stiles = [
+      ...outer.map(({ id, x }) => ({ id, x })),
+      ...between.map(({ x }, i) => ({ id: `front-muntin-${i + 1}`, x })),
+    ].sort((a, b) => a.x - b.x);
+    const { within } = own;
+    const made =
+      within === null
+        ? []
+        : edges
+            .filter(isWithin)
+            .flatMap((edge) => railWithin(edge, stiles, within, { y, back: place.front + own.thickness }, own) ?? []);
+    drafts.push(...made.map(({ draft }) => draft));
+    joints.push(...made.flatMap((rail) => rail.joints));
     return { drafts, joints, problems: problemsOf(own, { inner, clear, between: between.length }), fittings: [] };
   },
 };
+
+/** A shelf or a rail between the boards of the carcass. */
+const isWithin = ({ id, upright }: FrontEdge): boolean =>
+  !upright && id !== SHELL.top && id !== SHELL.bottom && !id.startsWith('loose-');
+
+/** A rail before a shelf, tenoned into the stiles at both sides of it; none where an upright without a stile ends it. */
+function railWithin(
+  edge: FrontEdge,
+  stiles: readonly { id: string; x: number }[],
+  wide: number,
+  at: { y: number; back: number },
+  own: FaceFrame,
+): { draft: Draft; joints: Joint[] } | null {
+  const half = own.stile / 2;
+  const left = stiles.findLast(({ x }) => x - half <= edge.left + 1 && x < edge.right);
+  const right = stiles.find(({ x }) => x + half >= edge.right - 1 && x > edge.left);
+  if (!left || !right || stiles.indexOf(right) - stiles.indexOf(left) !== 1) return null;
+  const [from, to] = [left.x + half, right.x - half];
+  // Two may meet in one stile.
+  const tenon = Math.min(Math.round(own.stile * TENON_SHARE), Math.floor(half) - BETWEEN);
+  const [low, high] = [edge.high - wide, edge.high];
+  const id = `front-rail-${edge.id}`;
+  const words = edge.name.charAt(0).toLowerCase() + edge.name.slice(1);
+  const name = `Rail of the face frame before ${words}`;
+  const z = [low + Math.min(SHOULDER, wide / 4), high - Math.min(SHOULDER, wide / 4)] as const;
+  const ends = [
+    { stile: left, at: from, way: -1 },
+    { stile: right, at: to, way: 1 },
+  ].map((end): Joint => {
+    const x = [end.at, end.at + end.way * tenon].sort((p, q) => p - q) as [number, number];
+    const solid = box([x[0], at.y - own.thickness / 6, z[0]], [x[1], at.y + own.thickness / 6, z[1]]);
+    const between = { id: `${end.stile.id}/${id}`, name: `${name}, ${end.way < 0 ? 'left' : 'right'} end` };
+    return {
+      ...{ ...between, kind: 'frame-tenon', into: end.stile.id, from: id, along: [end.way, 0, 0] },
+      removed: [{ part: end.stile.id, what: 'mortise', solid, open: [[-end.way, 0, 0]] }],
+      added: [{ part: id, solid }],
+      ties: glued(
+        { ...between, a: end.stile.id, b: id, at: { x: end.at, y: at.y, z: (z[0] + z[1]) / 2 } },
+        { z: z[1] - z[0] },
+      ).map((tie) => givingAcross(givingAcross(tie, 'z', wide), 'x', own.stile)),
+    };
+  });
+  return {
+    draft: {
+      ...{ id, name, kind: 'rail', grade: 'one-face' },
+      size: { length: to - from + 2 * tenon, width: wide, thickness: own.thickness },
+      beyond: { start: tenon, end: tenon },
+      frame: squareFrame([(from + to) / 2, at.y, (low + high) / 2], { length: 'x', width: 'z', thickness: 'y' }),
+    },
+    joints: [
+      onEdge({ id, name, into: edge.id, x: (from + to) / 2, y: at.back, z: (edge.low + edge.high) / 2 }, 'z', wide),
+      ...ends,
+    ],
+  };
+}
+
+/** Wood left between two tenons that meet in a stile, to each, mm; common practice. */
+const BETWEEN = 3;
 
 function standing(
   at: { id: string; name: string; x: number; y: number; low: number; high: number; beyond: number },

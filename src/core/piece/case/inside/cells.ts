@@ -16,6 +16,8 @@ export const CellSchema = v.object({
   share: v.optional(amount(0.05, 20), 1),
   /** Loose shelves on pins, spread over its height. */
   loose: v.optional(whole(0, 20), 0),
+  /** A frame with panels before it, for good. */
+  closed: v.optional(v.boolean()),
 });
 export type Cell = v.InferOutput<typeof CellSchema>;
 /** What divides a space: boards that stand, boards that lie over its whole depth, or a rail in front and one behind. */
@@ -94,9 +96,14 @@ export function divideCell(cells: readonly Cell[], id: string, by: Division, cou
   const gone = new Set(parts.slice(count).flatMap((part) => [part.id, ...within(start, part.id)]));
   const kept = start
     .filter((cell) => !gone.has(cell.id))
-    .map((cell) => (cell.id === id ? { ...cell, divided: by, loose: 0 } : cell));
+    .map((cell) => (cell.id === id ? { ...withoutFront(cell), divided: by, loose: 0 } : cell));
   const added = freeIds(kept, Math.max(0, count - parts.length)).map((own): Cell => ({ ...WHOLE, id: own, of: id }));
   return followed([...kept, ...added], id);
+}
+
+/** What is before a space closes no other that it is divided into. */
+function withoutFront({ closed, ...cell }: Cell): Cell {
+  return cell;
 }
 
 /** So many ids that no space has. */

@@ -4,6 +4,7 @@ import type { Unbuildable } from '../../unbuildable';
 import type { PinRow, ShelfSpan } from '../case-plan';
 import type { CaseForm } from '../form';
 import { fixingKind } from '../kinds';
+import { behindClosing, closeSpace } from './closed-spaces';
 import { dividerBoard, railPair } from './dividers';
 import { lipUnder } from './lip';
 import { looseShelves } from './loose-shelves';
@@ -53,41 +54,56 @@ export function planInside(given: {
       words: `${name}, fixed`,
       onPins: false as const,
       ...{ left, right, underside: at, breadth: y[1] - y[0] },
+      front: y[0],
     }));
   let number = fixedShelves.length + 1;
+  const { closing } = form.inside;
+  const closed = placed
+    .filter(({ cell, divided }) => divided === 'not' && cell.closed)
+    .map((own) => closeSpace(own, cells, closing, { front: y[0], lip: lip?.depth ?? 0 }));
+  const behind = ({ cell }: PlacedCell) => [y[0] + (cell.closed ? behindClosing(closing) : 0), y[1]] as const;
   const onPins = placed.filter(({ cell, divided }) => divided === 'not' && (cell.loose ?? 0) > 0);
-  const pinRows = onPins.flatMap((own) => pinRowsOf(own, form.inside.pins, y));
+  const pinRows = onPins.flatMap((own) => pinRowsOf(own, form.inside.pins, behind(own)));
   const loose = onPins.flatMap((own) => {
     const row = pinRows.find(({ space }) => space === own.cell.id);
-    const shelves = looseShelves(own, { thickness, y, from: number, row });
+    const shelves = looseShelves(own, { thickness, y: behind(own), from: number, row });
     number += shelves.length;
     return shelves;
   });
-  const looseOnes = loose.map(({ draft: { id, name, size }, span, underside, middle }) => ({
+  const looseOnes = loose.map(({ draft: { id, name, size, frame }, span, underside, middle }) => ({
     id,
     name,
     words: `${name}, on pins`,
     onPins: true as const,
     ...{ left: middle - span / 2, right: middle + span / 2, underside, breadth: size.width },
+    front: frame.at[1] - size.width / 2,
   }));
   const shelves = [...fixedShelves, ...looseOnes];
-  const lips = lip ? shelves.map((shelf) => lipUnder({ ...shelf, front: y[0] }, lip)) : [];
+  const lips = lip ? shelves.map((shelf) => lipUnder(shelf, lip)) : [];
   return {
-    drafts: [...[...held, ...loose, ...lips].map(({ draft }) => draft), ...ends.flatMap(({ drafts }) => drafts)],
-    joints: [...ends.flatMap(({ joints }) => joints), ...lips.map(({ joint }) => joint)],
+    drafts: [
+      ...[...held, ...loose, ...lips].map(({ draft }) => draft),
+      ...ends.flatMap(({ drafts }) => drafts),
+      ...closed.flatMap(({ drafts }) => drafts),
+    ],
+    joints: [
+      ...ends.flatMap(({ joints }) => joints),
+      ...lips.map(({ joint }) => joint),
+      ...closed.flatMap(({ joints }) => joints),
+    ],
     spans: shelves.map(({ id, words, onPins: lies, left, right, breadth }) => ({
       ...(lies ? { onPins: lies } : {}),
       ...{ id, part: id, words, span: right - left, breadth, thickness, lip, load: form.loads.shelf },
       thick: 'form.inside.thickness' as const,
     })),
-    problems,
+    problems: [...problems, ...closed.flatMap((own) => own.problems)],
     spaces: placed,
     pinRows,
     fittings: [
       ...(loose.length > 0
         ? [{ name: 'Shelf pins', count: PINS * loose.length, size: [form.inside.pins.diameter] }]
         : []),
-      ...summed(ends.flatMap(({ fittings }) => fittings)),
+      ...summed([...ends, ...closed].flatMap(({ fittings }) => fittings)),
     ],
   };
 }
