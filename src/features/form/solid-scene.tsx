@@ -27,8 +27,8 @@ export default function SolidScene({
   onLight: (ids: readonly string[]) => void;
 }) {
   const { height, length, width } = piece.overall;
-  // So far that the ball round the piece fills the view: 1 / sin 15° of its radius, and a little for what stands off.
-  const far = Math.hypot(length, width, height) * 2;
+  // So far that the ball round the piece fills the view: 1 / sin 15° of its radius; farther where much stands off.
+  const far = Math.max(Math.hypot(length, width, height) * 2, FILLS * standsOff(piece, apart));
   return (
     <Canvas
       flat
@@ -60,6 +60,19 @@ export default function SolidScene({
     </Canvas>
   );
 }
+
+/** Of the ball round all parts, as far as the view is wider than high. */
+const FILLS = 0.75 / Math.sin(Math.PI / 12);
+
+/** How far the farthest part reaches from the middle of the piece as it is taken apart, mm. */
+const standsOff = (piece: Piece, apart: Apart): number =>
+  Math.max(
+    ...piece.parts.map((part) => {
+      const [x, y, z] = part.frame.at.map((at, i) => at + (takenApart(piece, part, apart)[i] ?? 0));
+      const { length, width, thickness } = part.size;
+      return Math.hypot(x ?? 0, y ?? 0, (z ?? 0) - piece.overall.height / 2) + Math.hypot(length, width, thickness) / 2;
+    }),
+  );
 
 function PartSolid({
   piece,
