@@ -1,6 +1,7 @@
 import { mm, say } from '../measure/quantity';
 import { fitOf } from '../piece/case/alcove';
 import { roomToTilt } from '../piece/case/fit-alcove';
+import type { Part } from '../piece/part';
 import { boundsOf } from '../solid/convex';
 import { startStandChanges } from '../start/start-case';
 import { type CaseContext, type Check, judge } from './check';
@@ -130,7 +131,11 @@ function keptClear({ piece, document: { form } }: CaseContext, alcove: Alcove): 
     const [left, right] = [wall + own.fromLeft, wall + own.fromLeft + own.width];
     const [low, high] = [own.fromFloor, own.fromFloor + own.height];
     const before = piece.parts.filter(({ id, kind, placed }) => {
-      if (!ACROSS.includes(kind) || piece.spans.some(({ part, onPins }) => part === id && onPins)) return false;
+      if (
+        !(ACROSS.includes(kind) || (id.startsWith('back-') && BARS.includes(kind))) ||
+        piece.spans.some(({ part, onPins }) => part === id && onPins)
+      )
+        return false;
       const { from, to } = boundsOf(placed);
       return from[0] < right && left < to[0] && from[2] < high && low < to[2];
     });
@@ -140,25 +145,26 @@ function keptClear({ piece, document: { form } }: CaseContext, alcove: Alcove): 
     return {
       id: `fit.clear-${own.id}`,
       step: 'form',
-      level: before.length > 0 ? 'stop' : closed ? 'watch' : 'good',
+      level: before.length > 0 ? 'stop' : 'good',
       sentence:
         before.length > 0
           ? say`Before the ${what} stands ${names}.`
           : closed
-            ? say`The back closes the ${what}: cut an opening of ${mm(own.width)} × ${mm(own.height)} in it, ${mm(own.fromFloor)} over the floor and ${mm(left + form.width / 2)} from the outside of the left side.`
+            ? say`For the ${what} an opening of ${mm(own.width)} × ${mm(own.height)} is cut in the back, ${mm(own.fromFloor)} over the floor and ${mm(left + form.width / 2)} from the outside of the left side.`
             : say`Nothing stands before the ${what}.`,
       value: mm(0),
       limit: mm(0),
       where: before.map(({ id }) => id),
       why: 'Sockets, switches and valves are reached for the life of the house. What is moved or extended is work for who is licensed, by local code.',
       school: 'Access, common practice',
-      wayOut: {
-        say: before.length > 0 ? say`Move the board in the drawing` : say`Cut the opening before the back is fixed`,
-        changes: [],
-      },
+      wayOut: { say: say`Move the board in the drawing`, changes: [] },
     };
   });
 }
 
 /** Boards that reach to the wall. */
-const ACROSS = ['upright', 'case-shelf', 'case-rail', 'case-top', 'case-bottom', 'side'];
+const ACROSS: readonly Part['kind'][] = [
+  ...(['upright', 'case-shelf', 'case-rail', 'case-top', 'case-bottom', 'side', 'case-post'] as const),
+];
+/** Of a back with panels. */
+const BARS: readonly Part['kind'][] = ['stile', 'rail', 'muntin'];

@@ -48,6 +48,7 @@ export function planCase(given: PlanGiven): Operation[] {
     [
       ...panelSteps(work),
       ...jointSteps(work),
+      ...openingSteps(work),
       ...frameSteps(work),
       ...carcassSteps(work),
       ...frontSteps(work),
@@ -154,6 +155,22 @@ function jointSteps({ piece, chest, shell, within }: CaseWork): Step[] {
 
 /** Rails above and below in a case of frames. */
 const LYING = /^(top|bottom)-/;
+
+/** Sawn in what closes it behind, for what on the wall must be reached. */
+function openingSteps({ piece }: CaseWork): Step[] {
+  const sawn = piece.parts.filter(({ removed }) => removed.some(({ what }) => what === 'opening')).map(({ id }) => id);
+  const steps: Step[] = [
+    {
+      id: 'openings',
+      name: 'Saw the openings in the back, measured from the floor and the left side; try them on the wall',
+      work: 0.4 * sawn.length,
+      wait: 0,
+      caution: 'Sockets and valves stay reached; what is moved or extended is work for who is licensed, by local code.',
+      parts: sawn,
+    },
+  ];
+  return steps.filter(({ parts }) => parts.length > 0);
+}
 
 /** Frames with panels, from their grooves to the glue. */
 function frameSteps({ ids, glue }: CaseWork): Step[] {

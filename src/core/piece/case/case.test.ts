@@ -41,6 +41,11 @@ const framedBack = (across: number, up: number): CaseForm['back'] => ({
 /** Stands that every form is tried on. */
 const STANDS = ['feet', 'turned-feet', 'bracket-feet', 'bevelled-cleats'] as const;
 
+const withSocket: CaseForm['alcove'] = alcoveBookcase.alcove && {
+  ...alcoveBookcase.alcove,
+  clear: [{ id: 'socket', name: 'Socket', fromLeft: 300, fromFloor: 280, width: 86, height: 86 }],
+};
+
 type Library = Awaited<ReturnType<typeof ManifoldModule>>;
 let library: Library;
 beforeAll(async () => {
@@ -371,6 +376,10 @@ describe.each<[string, CaseForm]>([
       },
     ],
   ),
+  ...(['sheet', 'boards', 'framed', 'grooved'] as const).map((back): [string, CaseForm] => [
+    `fitted bookcase round a socket, behind it ${back}`,
+    caseAs({ ...alcoveBookcase, alcove: withSocket }, { back }),
+  ]),
   ['sideboard with a moulding', { ...sideboard, moulding: { height: 40, thickness: 22, held: 'slots', travel: 12 } }],
   ['sideboard on a wall, its uprights cut out', caseAs(sideboard, { stand: 'wall' })],
   ['sideboard in rabbets', { ...sideboard, carcass: { ...sideboard.carcass, corner: { kind: 'rabbets' } } }],

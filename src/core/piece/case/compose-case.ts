@@ -21,6 +21,7 @@ import type { CarcassOfFrames, CornerPlan, FrontEdge, Shell, StandPlan } from '.
 import { backKind, caseTopKind, cornerKind, frontKind, standKind } from './kinds';
 import { laidOnItsBack } from './laid-back';
 import { mouldingRound } from './moulding';
+import { openingsInBack } from './openings-in-back';
 import { scribesOf } from './scribes';
 import { BARS, SHELL } from './shell';
 import { behind, turned } from './turned';
@@ -71,6 +72,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
   const moulding = form.moulding && !opensAbove ? mouldingRound(form.moulding, shell) : NOT_FITTED;
   const asDrawn = [...body.drafts, ...top.drafts, ...stand.drafts, ...scribes.drafts, ...moulding.drafts];
   const drafts = asDrawn.map(solidDraft);
+  const around = fit && aroundOf(form, fit);
   const planned = {
     joints: [
       ...body.joints,
@@ -80,7 +82,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
       ...moulding.joints,
       ...(stand.through ? notchedFor(stand.through, body.drafts) : []),
     ],
-    cuts: [...top.cuts, ...scribes.cuts],
+    cuts: [...top.cuts, ...scribes.cuts, ...openingsInBack(body.drafts, around?.clear ?? [])],
     pinRows: opensAbove ? [] : body.pinRows,
   };
   const frames = body.frames;
@@ -115,7 +117,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     ground,
     spans: opensAbove ? [] : [...body.spans, ...(frames ? framesBear(form, frames) : bottomSpan(form, shell))],
     pinRows: met.pinRows,
-    around: fit && aroundOf(form, fit),
+    around,
     stand: stand.hung ? [] : stand.drafts.map(({ id }) => id),
     hung: stand.hung ?? false,
     racking: [...(stand.racking ?? []), ...(frames && !stand.hung ? frames.racking : [])],
