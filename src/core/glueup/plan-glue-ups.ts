@@ -189,7 +189,8 @@ function stage(
       leastLength,
       spacing: length / (count - 1),
       force,
-      pressure: force / (length * thickness),
+      // Where the clamps could do more they are tightened less.
+      pressure: Math.min(asked, force / (length * thickness)),
       asked,
     },
     glue: joints * length * thickness * 1e-6 * glue.spread,

@@ -322,10 +322,10 @@ function glueFigures(glueUps: readonly GlueUp[], glue: Glue): Figure[] {
         `pressure-${s.id}`,
         `Pressure on every joint, ${s.name.toLowerCase()}`,
         { amount: s.clamps.pressure, unit: 'megapascal' },
-        'Σ force of the clamps that reach ÷ (length · thickness)',
+        'Σ force of the clamps that reach ÷ (length · thickness), no more than the glue asks for',
         [
           input('Clamps', count(s.clamps.count)),
-          input('All of them press with', { amount: s.clamps.force, unit: 'newton' }),
+          input('All of them press with, tight', { amount: s.clamps.force, unit: 'newton' }),
           input('Length', mm(s.length)),
           input('Thickness', mm(s.thickness)),
           input('The glue’s maker asks for', { amount: s.clamps.asked, unit: 'megapascal' }),
