@@ -1,4 +1,6 @@
 import type { AlcoveDecided } from '../../decision/alcove';
+import type { Flat } from '../../solid/outline';
+import type { CasePiece } from '../piece';
 import { type FittedCase, fitAlcove } from './fit-alcove';
 import type { CaseForm } from './form';
 
@@ -41,3 +43,24 @@ export function asFitted(form: CaseForm): CaseForm {
 
 /** A case is never narrower nor shallower, mm. */
 const LEAST = { width: 150, depth: 80 };
+
+/** Walls, floor and what must be kept clear, from the front. */
+export function aroundOf({ alcove, height }: CaseForm, { walls }: FittedCase): CasePiece['around'] {
+  const { rise = 0, clear = [] } = alcove ?? {};
+  const floors = { left: Math.max(0, -rise), right: Math.max(0, rise) };
+  const rising = (list: readonly number[], floor: number): Flat[] =>
+    list.map((x, i): Flat => [x, floor + ((height - floor) * i) / 2]);
+  const from = walls.left[0] ?? 0;
+  return {
+    walls: [...rising(walls.left, floors.left).reverse(), ...rising(walls.right, floors.right)],
+    clear: clear.map((own): Flat[] => {
+      const [left, low] = [from + own.fromLeft, own.fromFloor];
+      return [
+        [left, low],
+        [left + own.width, low],
+        [left + own.width, low + own.height],
+        [left, low + own.height],
+      ];
+    }),
+  };
+}

@@ -1,5 +1,6 @@
 import { squareFrame } from '../../solid/frame';
 import type { Draft } from '../part';
+import type { Space } from './inside/spaces';
 import type { Shell } from './kind';
 
 export const SHELL = { left: 'side-left', right: 'side-right', top: 'top', bottom: 'bottom' } as const;
@@ -43,3 +44,12 @@ export function acrossDraft(shell: Shell, which: 'top' | 'bottom', long: number,
     frame: squareFrame([0, 0, z], { length: 'x', width: 'y', thickness: 'z' }),
   };
 }
+
+/** What is clear between its four boards. */
+export const insideOf = ({ width, sides, across, under, over }: Shell): Space => ({
+  left: -width / 2 + sides,
+  right: width / 2 - sides,
+  low: under + across,
+  high: over - across,
+  walls: { left: SHELL.left, right: SHELL.right, below: SHELL.bottom, above: SHELL.top },
+});

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import type { CornerKind } from '../kind';
-import { broughtByFrames, FRAMES_FIELDS, framesEntries, framesOf, startFrames } from './frames';
+import { framesOf } from './frames';
+import { broughtByFrames, FRAMES_FIELDS, framesEntries, startFrames } from './frames-decided';
 
 const schema = v.object({ kind: v.literal('framed-sides'), ...framesEntries });
 

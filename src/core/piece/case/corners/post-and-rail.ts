@@ -1,7 +1,8 @@
 import * as v from 'valibot';
 import { length } from '../../../decision/fields';
 import type { CornerKind } from '../kind';
-import { broughtByFrames, FRAMES_FIELDS, framesEntries, framesOf, startFrames } from './frames';
+import { framesOf } from './frames';
+import { broughtByFrames, FRAMES_FIELDS, framesEntries, startFrames } from './frames-decided';
 
 const schema = v.object({
   kind: v.literal('post-and-rail'),
