@@ -1,9 +1,11 @@
 import { mm, newton, say } from '../measure/quantity';
+import type { PinRow } from '../piece/case/case-plan';
 import { type Cell, divideCell } from '../piece/case/inside/cells';
 import { PINS } from '../piece/case/inside/plan-inside';
 import { woodOf } from '../piece/part';
 import { findPart } from '../piece/piece';
 import { GRAVITY, weightOf } from '../piece/weight';
+import type { Bounds } from '../solid/convex';
 import { type CaseContext, type Check, judge } from './check';
 
 /** What a pin in solid wood carries, N: 150 to 300 by common practice. */
@@ -11,8 +13,12 @@ const CARRIES = { always: 150, most: 300 };
 /** Between two bores that come from both faces of a board, mm; common practice. */
 const LEAST_BETWEEN = 2;
 
-/** What the pins of loose shelves bear, and whether the bores of two spaces meet in the board between them. */
-export const pinsOfCase = (context: CaseContext): Check[] => [...borne(context), ...boresMeet(context)];
+/** What the pins of loose shelves bear, and whether their bores meet those of the space beside, or what is let into the board from there. */
+export const pinsOfCase = (context: CaseContext): Check[] => [
+  ...borne(context),
+  ...boresMeet(context),
+  ...boresInJoints(context),
+];
 
 function borne({ piece, species, season, document }: CaseContext): Check[] {
   const [worst] = piece.spans
@@ -112,4 +118,60 @@ function boresMeet({ piece, document }: CaseContext): Check[] {
       ],
     },
   ];
+}
+
+/** Bores against every mortise, housing and hole in the same board. */
+function boresInJoints({ piece, document }: CaseContext): Check[] {
+  const { pins, thickness } = document.form.inside;
+  const cuts = piece.joints.flatMap(({ name, removed }) => removed.map((cut) => ({ name, cut })));
+  const [worst] = piece.pinRows
+    .flatMap((row) =>
+      cuts.flatMap(({ name, cut }) => {
+        const left = cut.part === row.wall ? leftBeside(row, cut.solid.bounds) : null;
+        return left === null ? [] : [{ wall: row.wall, name, left }];
+      }),
+    )
+    .sort((a, b) => a.left - b.left);
+  if (!worst) return [];
+  const board = findPart(piece, worst.wall)?.name.toLowerCase() ?? '';
+  const shallower = Math.floor(pins.deep + worst.left - LEAST_BETWEEN);
+  const thicker = Math.ceil(thickness + LEAST_BETWEEN - worst.left);
+  const deeper = { path: 'form.inside.pins.deep', value: shallower };
+  return [
+    {
+      id: 'joints.pins-in-joints',
+      step: 'form',
+      level: judge(worst.left, 0, { sense: 'at-least', watchFrom: LEAST_BETWEEN }),
+      sentence:
+        worst.left < 0
+          ? say`In ${board} the bores for shelf pins run ${mm(-worst.left)} into ${worst.name.toLowerCase()}.`
+          : say`Between the bores for shelf pins and ${worst.name.toLowerCase()} ${mm(worst.left)} are left in ${board}.`,
+      value: mm(worst.left),
+      limit: mm(LEAST_BETWEEN),
+      where: [worst.wall],
+      why: 'A bore that comes into a housing or a mortise from behind leaves the pin nothing to press on, and the joint no glue.',
+      school: 'Wood left between two cuts, common practice',
+      wayOut:
+        shallower >= SHALLOWEST
+          ? { say: say`Bore ${mm(shallower)} deep`, changes: [deeper] }
+          : {
+              say: say`Make the uprights ${mm(thicker)} thick`,
+              changes: [{ path: 'form.inside.thickness', value: thicker }],
+            },
+    },
+  ];
+}
+
+/** No pin holds in less, mm; common practice. */
+const SHALLOWEST = 5;
+
+/** What is left between the nearest bore of a row and something cut into the same board, through its thickness; null where no bore lies before it. mm */
+function leftBeside(row: PinRow, { from, to }: Bounds): number | null {
+  const half = row.diameter / 2;
+  if (row.y + half <= from[1] || row.y - half >= to[1]) return null;
+  const first = Math.max(0, Math.ceil((from[2] - half - row.from) / row.apart + 1e-9));
+  const last = Math.min(row.count - 1, Math.floor((to[2] + half - row.from) / row.apart - 1e-9));
+  if (first > last) return null;
+  const [a, b] = [row.x, row.x + row.into * row.deep].sort((p, q) => p - q) as [number, number];
+  return Math.max(from[0] - b, a - to[0]);
 }

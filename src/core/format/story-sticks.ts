@@ -159,6 +159,9 @@ const pinMarks = ({ pinRows }: CasePiece, part: Part, start: number): StickMark[
 /** A rail behind is as high as the one in front of it. */
 const BEHIND = /-back$/;
 
+/** At the heights of others, or on them: lips, and what is between the bars of a frame that lies. */
+const NOT_MARKED: ReadonlySet<Part['kind']> = new Set(['lip', 'lipping', 'rail', 'panel']);
+
 /**
  * One stick for all heights of a case, from the floor: every board that lies level and every pin. It is made before anything
  * is cut, and all that is marked out is taken from it.
@@ -169,10 +172,7 @@ export function caseStick(piece: Piece, style: LengthStyle): FullSizeDrawing[] {
   if (!side) return [];
   const level = piece.parts.filter(
     ({ id, frame, kind }) =>
-      Math.abs(frame.thickness[2]) > 0.99 &&
-      kind !== 'lip' &&
-      kind !== 'lipping' &&
-      !BEHIND.test(kind === 'case-rail' ? id : ''),
+      Math.abs(frame.thickness[2]) > 0.99 && !NOT_MARKED.has(kind) && !BEHIND.test(kind === 'case-rail' ? id : ''),
   );
   const boards = level.map((part): StickMark => {
     const heights = part.placed.flatMap(({ corners }) => corners.map((p) => p[2]));
