@@ -98,7 +98,10 @@ describe('a case from an empty job to its cut list and its stick', () => {
       await page.waitForSelector('[data-check="stop"], nav [data-state="open"], [data-level="stop"]', {
         timeout: 8000,
       });
-      const stops = () => page.$$('[data-check="stop"] button, [data-level="stop"] button');
+      const WAY = '[data-check="stop"] button, [data-level="stop"] button';
+      // Ways out are tried before they are offered.
+      await page.waitForSelector(WAY);
+      const stops = () => page.$$(WAY);
       const met = (await stops()).length;
       expect(met, 'ways out of a stop').toBeGreaterThan(0);
       for (let i = 0; i < 4; i += 1) {
