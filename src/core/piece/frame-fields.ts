@@ -41,11 +41,14 @@ const USUAL_HIGH = 900;
 /** A panel so wide grows or shrinks by about this share of it through most years, at each of its sides; common practice. */
 const USUAL_MOVES = 0.017;
 
+/** Room to leave at each side of a panel of this width, mm. */
+export const usualRoom = (wide: number): number => Math.min(12, Math.max(2, Math.ceil(wide * USUAL_MOVES)));
+
 /** Usual sizes for a frame so wide and so high, mm; common practice. */
 export function startFrame(wide: number, high: number): FrameDecided {
   const across = Math.min(8, Math.max(1, Math.round(wide / USUAL_PANEL)));
   const stile = 60;
-  const room = Math.min(12, Math.max(2, Math.ceil((wide / across - stile) * USUAL_MOVES)));
+  const room = usualRoom(wide / across - stile);
   return {
     ...{ thickness: 18, stile, rail: 60, across, panelThickness: 8, room },
     up: Math.min(8, Math.max(1, Math.round(high / USUAL_HIGH))),

@@ -39,7 +39,11 @@ export function startCornerChanges(kind: Corner['kind'], form: CaseForm): Change
   return [
     // Sides as thick as posts are no boards.
     ...(thin ? [{ path: 'form.carcass.sides', value: carcass.across }] : []),
-    ...(to.brings?.(form, backKind(form.back.kind).depth(form.back)) ?? []),
+    ...(to.brings?.({
+      ...form,
+      back: backKind(form.back.kind).depth(form.back),
+      carried: standKind(form.stand.kind).carries ?? false,
+    }) ?? []),
     { path: 'form.carcass.corner', value: next },
     { path: 'form.aside.corners', value: put(aside.corners, carcass.corner) },
   ];

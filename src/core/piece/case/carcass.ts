@@ -4,7 +4,7 @@ import type { CaseForm } from './form';
 import { rootOf } from './inside/cells';
 import { type InsidePlan, planInside } from './inside/plan-inside';
 import type { CarcassOfFrames, CornerPlan, FrontEdge, Shell } from './kind';
-import { backKind, cornerKind, frontKind } from './kinds';
+import { backKind, cornerKind, frontKind, standKind } from './kinds';
 import { insideOf, SHELL } from './shell';
 import { behind, turned } from './turned';
 import { BUTTED, pinsInGrooves } from './unbuildable-case';
@@ -92,7 +92,7 @@ const withoutLoose = (form: CaseForm): CaseForm => ({
   inside: { ...form.inside, cells: form.inside.cells.map(({ closed, ...cell }) => ({ ...cell, loose: 0 })) },
 });
 
-const isCarried = ({ stand }: CaseForm): boolean => stand.kind === 'plinth' || stand.kind === 'leg-frame';
+const isCarried = ({ stand }: CaseForm): boolean => standKind(stand.kind).carries ?? false;
 
 /** What of a carcass of frames bends under what stands in it; rails of the bottom where neither a stand is under them nor an upright on them. */
 export function framesBear(form: CaseForm, { bears }: CarcassOfFrames): ShelfSpan[] {

@@ -77,8 +77,10 @@ export interface RestOfCase {
   inside: { cells: readonly Cell[]; pins: { diameter: number; fromEdge: number } };
   top: { kind: string };
   front: { kind: string };
-  stand: { kind: string };
   loads: { shelf: number };
+  /** What its back takes of the depth, mm, and whether its stand carries its bottom. */
+  back: number;
+  carried: boolean;
 }
 
 export interface CornerPlan extends ShellPlan {
@@ -90,8 +92,8 @@ export interface CornerPlan extends ShellPlan {
 export interface CornerKind<S extends KindSchema> extends Kind<S> {
   /** The only way of opening that it goes with. */
   only?: 'front' | 'above';
-  /** What else of a case is decided anew when it is chosen; its back takes so much of the depth, mm. */
-  brings?(rest: RestOfCase, back: number): readonly Change[];
+  /** What else of a case is decided anew when it is chosen. */
+  brings?(rest: RestOfCase): readonly Change[];
   start(shell: Pick<Shell, 'width' | 'depth' | 'sides' | 'across'>): v.InferOutput<S>;
   plan(own: v.InferOutput<S>, shell: Shell): CornerPlan;
 }
@@ -190,6 +192,8 @@ export interface FrontKind<S extends KindSchema> extends Kind<S> {
 export interface StandKind<S extends KindSchema> extends Kind<S> {
   /** The only way of opening that it goes with. */
   only?: 'front' | 'above';
+  /** It carries the bottom over its whole width. */
+  carries?: true;
   start(outside: Outside): v.InferOutput<S>;
   /** What it needs free behind the back, mm. */
   recess?(own: v.InferOutput<S>): number;

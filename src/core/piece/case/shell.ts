@@ -5,6 +5,10 @@ import type { Shell } from './kind';
 
 export const SHELL = { left: 'side-left', right: 'side-right', top: 'top', bottom: 'bottom' } as const;
 
+/** Of a case, from its front to its back and from its left to its right. */
+export const ENDS = ['front', 'back'] as const;
+export const SIDES = ['left', 'right'] as const;
+
 /** Where sides are frames: what stands or lies in front where a board would. */
 export const BARS = {
   left: 'post-front-left',

@@ -15,7 +15,7 @@ export const framedSides: CornerKind<typeof schema> = {
     { ask: 'figure', at: 'post', label: 'Stiles, front to back' },
     ...(FRAMES_FIELDS as CornerKind<typeof schema>['fields']),
   ],
-  brings: (form, back) => broughtByFrames(form, startFrames(form, STILE), back),
+  brings: (form) => broughtByFrames(form, startFrames(form, STILE)),
   start: (shell) => ({ kind: 'framed-sides', ...startFrames(shell, STILE) }),
   plan: (own, shell) => framesOf(own, shell.sides, 'Stile', shell),
 };

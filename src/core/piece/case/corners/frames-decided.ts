@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import type { Change } from '../../../decision/changes';
 import { length, whole } from '../../../decision/fields';
 import type { FormField } from '../../../decision/form-field';
+import { frameEntries, usualRoom } from '../../frame-fields';
 import { rootOf } from '../inside/cells';
 import type { RestOfCase, Shell } from '../kind';
 import { travelFor } from '../stands/sides';
@@ -15,17 +16,17 @@ export const framesEntries = {
   /** Panels of a side beside one another, and over one another. */
   across: whole(1, 4),
   up: whole(1, 8),
-  panelThickness: length(4, 25),
-  tongue: length(4, 30),
-  room: length(0, 15),
+  panelThickness: frameEntries.panelThickness,
+  tongue: frameEntries.tongue,
+  room: frameEntries.room,
   /** Of the rails above and below, front to back. */
   level: length(30, 200),
   floor: v.object({
     thickness: length(4, 30),
     /** Panels beside one another. */
     panels: whole(1, 8),
-    tongue: length(4, 30),
-    room: length(0, 15),
+    tongue: frameEntries.tongue,
+    room: frameEntries.room,
   }),
   /** Free behind what is let into the sides over their whole depth. */
   behind: length(0, 20),
@@ -56,8 +57,7 @@ export const FRAMES_FIELDS: readonly FormField<FramesDecided>[] = [
 /** Sound sizes for a case so deep, mm; common practice. */
 export function startFrames({ width, depth }: Pick<Shell, 'width' | 'depth'>, post: number): FramesDecided {
   const level = 70;
-  const room = (wide: number) => Math.max(2, Math.ceil(wide * MOVES));
-  const [side, floor] = [room(depth - 2 * post), room(depth - 2 * level)];
+  const [side, floor] = [usualRoom(depth - 2 * post), usualRoom(depth - 2 * level)];
   return {
     ...{ post, rail: 95, across: 1, up: 1, panelThickness: 8, level },
     ...{ tongue: 2 * side + 5, room: side, behind: travelFor(depth) },
@@ -65,18 +65,14 @@ export function startFrames({ width, depth }: Pick<Shell, 'width' | 'depth'>, po
   };
 }
 
-/** Of a panel's breadth, what it grows or shrinks by at each of its sides through most years; common practice. */
-const MOVES = 0.017;
 /** Of the bottom, one for so much of its length at the most, mm; common practice. */
 const USUAL_PANEL = 300;
 /**
  * What else of a case is decided anew where it is made of frames: a top that hides the upper rails, held with travel; plain
- * edges; rows of pins in the posts; rails that bear what stands on the bottom.
- *
- * @param back what its back takes of the depth, mm
+ * edges; rows of pins in the posts; rails that bear the load of the bottom.
  */
-export function broughtByFrames(form: RestOfCase, own: FramesDecided, back: number): Change[] {
-  const { inside, top, front, depth, carcass } = form;
+export function broughtByFrames(form: RestOfCase, own: FramesDecided): Change[] {
+  const { inside, top, front, depth, carcass, back } = form;
   const { pins } = inside;
   const most = Math.floor(own.post - own.tongue - pins.diameter / 2 - own.behind - back);
   const across = bearing(form, own);
@@ -100,9 +96,9 @@ const LEAST_FROM_EDGE = 15;
 const SOFT = 8500;
 const ACCEPTED = 0.0016;
 
-/** So thick the rails of the bottom bear what stands on it, where nothing else is under it, mm. */
-function bearing({ width, carcass, loads, stand, inside }: RestOfCase, { level }: FramesDecided): number {
-  if (stand.kind === 'plinth' || stand.kind === 'leg-frame' || rootOf(inside.cells).divided === 'uprights') return 0;
+/** The thickness at which the rails of the bottom bear its load, mm; 0 where the stand or an upright carries them. */
+function bearing({ width, carcass, loads, carried, inside }: RestOfCase, { level }: FramesDecided): number {
+  if (carried || rootOf(inside.cells).divided === 'uprights') return 0;
   const span = width - 2 * carcass.sides;
   const each = loads.shelf / 2000;
   // 2 · 5wL⁴ ÷ 384EI, with I = level · t³ ÷ 12.

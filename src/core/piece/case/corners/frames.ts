@@ -9,7 +9,7 @@ import type { Racking } from '../../plans';
 import type { Unbuildable } from '../../unbuildable';
 import { barOf, type WallBar } from '../framed-walls';
 import type { CornerPlan, Shell } from '../kind';
-import { SHELL } from '../shell';
+import { ENDS, SHELL, SIDES } from '../shell';
 import { type Turn, turned } from '../turned';
 import type { FramesDecided } from './frames-decided';
 
@@ -24,8 +24,6 @@ const LEAST_TENON = 15;
 const LEAST_DEEP = 12;
 const LEAST_BETWEEN = 60;
 
-const END = ['front', 'back'] as const;
-const SIDE = ['left', 'right'] as const;
 const PATH = 'form.carcass.corner';
 
 /** What lies is planned as if it stood: its height along the piece, its breadth from front to back. */
@@ -45,7 +43,7 @@ const LYING: Turn = {
  */
 export function framesOf(own: FramesDecided, thickness: number, word: string, shell: Shell): CornerPlan {
   const { depth, across, under, over, covered } = shell;
-  const sides = SIDE.map((side) => sideFrame(own, Math.min(thickness, shell.sides), word, side, shell));
+  const sides = SIDES.map((side) => sideFrame(own, Math.min(thickness, shell.sides), word, side, shell));
   const posts = sides.flatMap(({ drafts }) => drafts.filter(({ kind }) => kind === 'case-post'));
   const levels = [
     { which: 'bottom', z: [under, under + across], panelled: true },
@@ -56,7 +54,9 @@ export function framesOf(own: FramesDecided, thickness: number, word: string, sh
   const bars = (kinds: readonly Draft['kind'][], of: { drafts: readonly Draft[] }) =>
     of.drafts.filter(({ kind }) => kinds.includes(kind)).map(barOf);
   const walls = new Map<string, readonly WallBar[]>([
-    ...SIDE.map((side, i) => [SHELL[side], bars(['case-post', 'rail', 'muntin'], sides[i] ?? { drafts: [] })] as const),
+    ...SIDES.map(
+      (side, i) => [SHELL[side], bars(['case-post', 'rail', 'muntin'], sides[i] ?? { drafts: [] })] as const,
+    ),
     ...levels.map(({ which }, i) => [SHELL[which], bars(['case-rail', 'rail'], lying[i] ?? { drafts: [] })] as const),
   ]);
   const panels = lying[0]?.drafts.filter(({ kind }) => kind === 'panel') ?? [];
@@ -76,7 +76,7 @@ export function framesOf(own: FramesDecided, thickness: number, word: string, sh
         [SHELL.bottom]: before(across, own.floor.thickness, LEFT),
       },
       bears: [
-        ...END.map((end) => ({
+        ...ENDS.map((end) => ({
           ...{ id: `bottom-${end}`, part: `bottom-${end}`, words: `Rail of the bottom, ${end}` },
           ...{ thick: 'form.carcass.across' as const, span: shell.width - 2 * shell.sides, breadth: own.level },
           ...{ thickness: across, lip: null, share: 0.5, onStand: true },
@@ -102,7 +102,7 @@ function sideFrame(
   own: FramesDecided,
   thickness: number,
   word: string,
-  side: (typeof SIDE)[number],
+  side: (typeof SIDES)[number],
   { width, depth, sides, across, foot, under, over, back, recess }: Shell,
 ): FramePlan {
   const inner = width / 2 - sides;
@@ -112,7 +112,7 @@ function sideFrame(
   const frame: FrameDecided = {
     ...{ thickness, stile: post, rail: own.rail, across: own.across, up: own.up, panelThickness, tongue, room },
   };
-  const bar = (end: (typeof END)[number]) => ({ id: `post-${end}-${side}`, name: `${word}, ${end} ${side}` });
+  const bar = (end: (typeof ENDS)[number]) => ({ id: `post-${end}-${side}`, name: `${word}, ${end} ${side}` });
   // Rails above and below are tenoned into the posts at the heights of the outer edges.
   const clear = across + CLEAR;
   return frameAndPanels(frame, {
@@ -147,7 +147,7 @@ function levelFrame(
   const inner = width / 2 - sides;
   const tenon = Math.round(sides * DEEP);
   const [name, long] = [which === 'top' ? 'Top rail' : 'Bottom rail', 2 * (inner + tenon)];
-  const bar = (end: (typeof END)[number]) => ({ id: `${which}-${end}`, name: `${name}, ${end}` });
+  const bar = (end: (typeof ENDS)[number]) => ({ id: `${which}-${end}`, name: `${name}, ${end}` });
   const tenoned = (draft: Draft): Draft => ({
     ...draft,
     size: { ...draft.size, length: long },
@@ -155,7 +155,7 @@ function levelFrame(
   });
   if (!panelled)
     return {
-      drafts: END.map((end) =>
+      drafts: ENDS.map((end) =>
         tenoned({
           ...{ ...bar(end), kind: 'case-rail', grade: 'hidden' },
           size: { length: 2 * inner, width: own.level, thickness: across },
@@ -216,8 +216,8 @@ function railsInPosts(
   return (['bottom', 'top'] as const).flatMap((which) => {
     const low = which === 'bottom' ? under : over - across;
     const z = [low + across / 4, low + (3 * across) / 4] as const;
-    return END.flatMap((end) =>
-      SIDE.map((side): Joint => {
+    return ENDS.flatMap((end) =>
+      SIDES.map((side): Joint => {
         const [way, toward] = [side === 'left' ? -1 : 1, end === 'front' ? -1 : 1];
         const edges = [toward * (depth / 2 - SHOULDER), toward * (depth / 2 - wide + SHOULDER)];
         const y = [Math.min(...edges), Math.max(...edges)] as const;
@@ -257,7 +257,7 @@ export function rackingOf(own: FramesDecided, thickness: number, shell: Shell): 
   const height = Math.max(1, tenonOf(own, across));
   return {
     ...{ way: 'across', of: 'sides', joint: 'the side rails’ tenons', lever: lower / 4 },
-    parts: SIDE.flatMap((side) => [`${SHELL[side]}-rail-1`, `${SHELL[side]}-rail-${own.up + 1}`]),
+    parts: SIDES.flatMap((side) => [`${SHELL[side]}-rail-1`, `${SHELL[side]}-rail-${own.up + 1}`]),
     resists: { kind: 'bent', modulus: (own.panelThickness * height ** 2) / 6 },
     sway:
       (story ** 3 / (12 * ofPost) + below ** 3 / (3 * ofPost) + ((upper ** 2 + lower ** 2) * span) / (6 * ofRail)) / 4,

@@ -14,7 +14,7 @@ const schema = v.object({
 /** Square posts from the floor to the top with thinner rails between them, flush inside, panels in the rails. */
 export const postAndRail: CornerKind<typeof schema> = {
   name: 'Post and rail',
-  reason: 'Posts run from the floor to the top, rails are tenoned into them: the strongest case, and the longest made.',
+  reason: 'Posts over the whole height, rails tenoned into them: the strongest case, and the slowest to make.',
   only: 'front',
   schema,
   fields: [
@@ -22,10 +22,7 @@ export const postAndRail: CornerKind<typeof schema> = {
     { ask: 'figure', at: 'thickness', label: 'Rails of the sides, thick' },
     ...(FRAMES_FIELDS as CornerKind<typeof schema>['fields']),
   ],
-  brings: (form, back) => [
-    ...broughtByFrames(form, startFrames(form, POST), back),
-    { path: 'form.carcass.sides', value: POST },
-  ],
+  brings: (form) => [...broughtByFrames(form, startFrames(form, POST)), { path: 'form.carcass.sides', value: POST }],
   start: (shell) => ({ kind: 'post-and-rail', ...startFrames(shell, POST), thickness: 22 }),
   plan: (own, shell) => framesOf(own, own.thickness, 'Post', shell),
 };

@@ -7,6 +7,7 @@ import { planeInPart, squareFrame } from '../../../solid/frame';
 import type { Vec } from '../../../solid/vector';
 import { blockOf, type Draft } from '../../part';
 import type { StandKind } from '../kind';
+import { ENDS, SIDES } from '../shell';
 import { cornersOf } from './sides';
 
 const schema = v.object({
@@ -21,8 +22,6 @@ const schema = v.object({
 });
 type BracketFeet = v.InferOutput<typeof schema>;
 
-const ENDS = ['front', 'back'] as const;
-const SIDES = ['left', 'right'] as const;
 /** From a bracket's ends to its screws, mm; common practice. */
 const SCREW = 25;
 

@@ -58,6 +58,7 @@ const SCREWS = 250;
 export const legFrame: StandKind<typeof schema> = {
   name: 'A frame of legs',
   reason: 'Lifts the case, light to look at; joined as a table’s base. The case moves on it, fixed at the front alone.',
+  carries: true,
   schema,
   fields: [
     { ask: 'figure', at: 'height', label: 'Legs, high' },

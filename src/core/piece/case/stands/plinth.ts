@@ -24,6 +24,7 @@ const schema = v.object({
 export const plinth: StandKind<typeof schema> = {
   name: 'A plinth of its own',
   reason: 'Levelled on the floor before the case is put on it; the case moves over it, fixed at the front alone.',
+  carries: true,
   schema,
   fields: [
     { ask: 'figure', at: 'height', label: 'Plinth, high' },
