@@ -132,7 +132,7 @@ function drawn(
   };
 }
 
-/** Where more than so many times what is allowed is asked, no height helps. */
+/** Beyond this ratio of required to allowed no height helps. */
 const MOST_TIMES = 100;
 
 /**

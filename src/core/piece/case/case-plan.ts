@@ -15,7 +15,7 @@ export interface ShelfSpan {
   thick: 'form.inside.thickness' | 'form.carcass.across' | 'form.carcass.corner.floor.thickness';
   /** Depth and thickness of a lip glued under its front edge; null where there is none. */
   lip: { depth: number; thickness: number } | null;
-  /** It is one of so many, and where that is decided: of more, each is shorter. */
+  /** How many alike there are, and where that is decided: of more, each is shorter. */
   oneOf?: { path: string; count: number };
   /** What stands on it, N/m. */
   load: number;

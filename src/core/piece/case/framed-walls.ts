@@ -30,7 +30,7 @@ interface Met {
   pinRows: readonly PinRow[];
 }
 
-/** A joint that is glued in front and stands dry behind, so that a board moves in it along its housing. */
+/** Joints glued in front and left dry behind, so that a board slides along its housing. */
 const DRY_BEHIND: ReadonlySet<JointKind> = new Set(['housing', 'sliding-dovetail']);
 /** A board may draw back in its housing by so much before it is out of it, mm. */
 const DRAWS_BACK = 25;

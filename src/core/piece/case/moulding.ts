@@ -68,7 +68,7 @@ export const MOULDING_FIELDS: readonly FormField<Moulded>[] = [
   },
 ];
 
-/** Those at the sides are glued so far from their mitre, and screwed so far from their rear end, mm; common practice. */
+/** At the sides: glued length from the mitre, and distance of the screw from the rear end, mm; common practice. */
 const GLUED = 50;
 const SCREW = 40;
 

@@ -112,7 +112,7 @@ export const grooved: BackKind<typeof schema> = {
   },
 };
 
-/** A solid panel so wide moves more than a groove can take, mm; common practice. */
+/** A wider solid panel moves more than a groove can take, mm; common practice. */
 const WIDE = 420;
 
 interface GroovePlace {

@@ -54,7 +54,7 @@ export const FRAMES_FIELDS: readonly FormField<FramesDecided>[] = [
   },
 ];
 
-/** Sound sizes for a case so deep, mm; common practice. */
+/** Sound sizes for a case of this width and depth, mm; common practice. */
 export function startFrames({ width, depth }: Pick<Shell, 'width' | 'depth'>, post: number): FramesDecided {
   const level = 70;
   const [side, floor] = [usualRoom(depth - 2 * post), usualRoom(depth - 2 * level)];
@@ -65,7 +65,7 @@ export function startFrames({ width, depth }: Pick<Shell, 'width' | 'depth'>, po
   };
 }
 
-/** Of the bottom, one for so much of its length at the most, mm; common practice. */
+/** Greatest usual length of a panel of the bottom, mm; common practice. */
 const USUAL_PANEL = 300;
 /**
  * What else of a case is decided anew where it is made of frames: a top that hides the upper rails, held with travel; plain

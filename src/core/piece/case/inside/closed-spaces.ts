@@ -50,10 +50,10 @@ export const CLOSING_FIELDS: readonly FormField<Closed>[] = (
   ] as const
 ).map(([at, label]) => ({ ask: 'figure', at: `inside.closing.${at}`, label, when: anyClosed }));
 
-/** About so wide and so high is a panel, and no opening of a frame is less. mm; common practice. */
+/** Usual width and height of a panel, and the least opening of a frame. mm; common practice. */
 const PANEL = { wide: 450, high: 800 };
 const LEAST = 40;
-/** It may draw back from its gaps by so much. mm */
+/** Travel away from its gaps, mm. */
 const DRAWS_BACK = 25;
 /** Behind it a loose shelf begins, mm. */
 const BEHIND = 2;

@@ -13,7 +13,7 @@ import { cornersOf } from './sides';
 const schema = v.object({
   kind: v.literal('bracket-feet'),
   height: length(40, 250),
-  /** From a corner along the front and along the side; at the floor it ends so far before that. */
+  /** From a corner along the front and along the side; the slant shortens it at the floor. */
   length: length(60, 400),
   slant: length(0, 200),
   thickness: length(12, 50),
