@@ -62,7 +62,8 @@ export function chestBottom({ piece, document, species }: CaseContext): Check[] 
           { label: 'E', quantity: { amount: modulus, unit: 'megapascal' } },
         ],
         source: 'Roark, beam formulas with shear; species table',
-        limits: 'As a strip whose ends rest; its other edges, and the bars of a frame between its panels, are left out.',
+        limits:
+          'As a strip whose ends rest; its other edges, and the bars of a frame between its panels, are left out.',
       },
       wayOut: { say: say`Make it ${mm(thicker)} thick`, changes: [{ path, value: thicker }] },
     },
