@@ -275,7 +275,12 @@ describe('the Air page', () => {
     const was = (await call<{ id: string; tag: string; moisture: number }[]>('GET', '/api/boards')).data.find(
       (b) => b.tag === 'K04',
     )!;
+    // The rows find their places when every wait is known.
+    await page.waitForFunction(
+      () => /may be milled/.test(document.body.innerText) && !/computing, /.test(document.body.innerText),
+    );
     await (await button(page, 'Read K04')).click();
+    await reads(page, '[role="dialog"]', /K04/);
     await fill(page, 'The meter shows %', '16');
     await fill(page, 'The wood is at °C', '8');
     await reads(page, '[role="dialog"]', /That is 1[78]\.\d %/);

@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import type { AirReply, BoardInAir, ShopReply } from '@/contract/replies';
-import { correctPinReading, type Problem, sayDay, writeQuantity } from '@/core';
+import { correctPinReading, type Problem, sayDay, type Waits, writeQuantity } from '@/core';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { NumberField } from '@/ui/fields';
@@ -18,7 +18,10 @@ import { useWaits } from './use-waits';
 /** Boards listed at once. */
 const SHOWN = 300;
 
-/** Every board with its moisture and the days until it may be milled, the wettest from the target first. */
+/**
+ * Every board with its moisture and the days until it may be milled, the longest wait first; as long as the waits are
+ * being computed, as they were before or by how far each is from the target, so that the rows keep their places.
+ */
 export function BoardsToMill({ data, target, onRead }: { data: AirReply; target: number; onRead: () => void }) {
   const units = useUnits();
   const { place, boardsChanged, today } = data;
@@ -26,13 +29,13 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
   const { nameOf } = useSpecies();
   const { style } = useUnits();
   const boards = useBoardsInAir(boardsChanged);
-  const { waits, done, failed } = useWaits(boards, place, target, today);
+  const { waits, whole, done, failed } = useWaits(boards, place, target, today);
   const rows = useMemo(
     () =>
-      (boards ?? [])
-        .map((board) => ({ board, days: board.moisture === null ? undefined : waits.get(board.id) }))
-        .sort((a, b) => order(b.days) - order(a.days) || (a.board.tag < b.board.tag ? -1 : 1)),
-    [boards, waits],
+      [...(boards ?? [])]
+        .sort(byWait(whole, target))
+        .map((board) => ({ board, days: board.moisture === null ? undefined : waits.get(board.id) })),
+    [boards, waits, whole, target],
   );
   const chosen = boards?.find((board) => board.id === reading);
   const ready = rows.filter((row) => row.days === 0).length;
@@ -125,7 +128,13 @@ export function BoardsToMill({ data, target, onRead }: { data: AirReply; target:
   );
 }
 
-const order = (days: number | null | undefined) => (days === undefined ? -1 : days === null ? 1e9 : days);
+const rank = (days: number | null | undefined) => (days === undefined ? -1 : days === null ? 1e9 : days);
+
+const byWait = (waits: Waits, target: number) => {
+  const days = ({ id, moisture }: BoardInAir) => rank(moisture === null ? undefined : waits.get(id));
+  const off = ({ moisture }: BoardInAir) => (moisture === null ? -1 : Math.abs(moisture - target));
+  return (a: BoardInAir, b: BoardInAir) => days(b) - days(a) || off(b) - off(a) || (a.tag < b.tag ? -1 : 1);
+};
 
 function ReadingDialog({
   board,

@@ -4,6 +4,7 @@ import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { BoardInAir } from '@/contract/replies';
 import type { Day, Place, Waits } from '@/core';
+import { afterPress } from '@/ui/after-press';
 import { useSpecies } from '@/ui/species';
 import { useWorker } from '@/ui/use-worker';
 import type { Waiting } from '@/workers/waits.worker';
@@ -12,6 +13,8 @@ const NONE: Waits = new Map();
 
 interface Waited {
   waits: Waits;
+  /** Those of the last time that all were computed. */
+  whole: Waits;
   /** Why they could not be computed; null where nothing is wrong. */
   failed: string | null;
   done: boolean;
@@ -20,7 +23,7 @@ interface Waited {
 /** Days until each board may be milled, computed in a worker whenever the boards, the air or the target have changed. */
 export function useWaits(boards: readonly BoardInAir[] | null, place: Place | null, target: number, from: Day): Waited {
   const { all: woods } = useSpecies();
-  const [waited, setWaited] = useState<Waited>({ waits: NONE, failed: null, done: false });
+  const [waited, setWaited] = useState<Waited>({ waits: NONE, whole: NONE, failed: null, done: false });
   const { open, end } = useWorker<Waiting>(
     () => new Worker(new URL('../../workers/waits.worker.ts', import.meta.url), { type: 'module' }),
     'The waits could not be computed.',
@@ -44,11 +47,14 @@ export function useWaits(boards: readonly BoardInAir[] | null, place: Place | nu
     }));
     setWaited((before) => ({ ...before, done: false }));
     const known = (waits: Waits) => {
-      if (current) setWaited((before) => (before.done ? before : { waits, failed: null, done: false }));
+      if (current) setWaited((before) => (before.done ? before : { ...before, waits, failed: null }));
     };
     const { remote, failed } = open();
     Promise.race([remote.waits(lines, given, proxy(known)), failed]).then((waits) => {
-      if (current && waits) setWaited({ waits, failed: null, done: true });
+      // The rows may move then, but not from under a press.
+      afterPress(() => {
+        if (current && waits) setWaited({ waits, whole: waits, failed: null, done: true });
+      });
     }, fail);
     return () => {
       current = false;
