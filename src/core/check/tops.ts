@@ -3,7 +3,7 @@ import { mm, movement, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
 import { baseKind } from '../piece/table/form';
 import { HOLDS } from '../piece/table/holds/hold';
-import { thicknessInside } from '../piece/table/tops/outline';
+import { thicknessInside } from '../piece/worked-edge';
 import { travelOfTop } from '../season/restraint-of-piece';
 import { sizeAt } from '../season/size-at';
 import type { Convex } from '../solid/convex';

@@ -35,14 +35,13 @@ export function checkPiece(own: WorkedPiece, woods: readonly BoardsOfPiece[], co
   ];
 }
 
-const edgeOfTop = ({ form }: PieceInJob): Edge =>
-  form.build === 'table' && 'edge' in form.top ? form.top.edge : { kind: 'square' };
+/** Of the board that lies over a piece. */
+const edgeOf = ({ form }: PieceInJob): Edge => ('edge' in form.top ? form.top.edge : { kind: 'square' });
 
 /** What is judged of one panel; `place` sets its checks off from those of another. */
 function checkPanel({ document, piece }: WorkedPiece, panel: WorkedPanel, shop: Shop, place: string): Check[] {
   const { demand, laid, trim, strips, edges } = panel;
   const part = findPart(piece, demand.id);
-  const top = demand.id === piece.leading;
   const checks = [
     ...(trim ? panelChecks(demand, laid, trim, document.layout.jointMargin) : []),
     ...(edges && part
@@ -54,7 +53,7 @@ function checkPanel({ document, piece }: WorkedPiece, panel: WorkedPanel, shop: 
           joints: edges.joints,
           strips,
           thickness: demand.finished.thickness,
-          edge: top ? edgeOfTop(document) : { kind: 'square' },
+          edge: piece.over.includes(demand.id) ? edgeOf(document) : { kind: 'square' },
           polygon: outlineOfPanel(piece, part),
         })
       : []),

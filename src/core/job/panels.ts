@@ -10,7 +10,7 @@ import type { Layout } from '../layout/layout';
 import type { Part } from '../piece/part';
 import { findPart, type Piece } from '../piece/piece';
 import type { Season } from '../season/season-state';
-import type { Flat } from '../solid/outline';
+import { type Flat, polygonOf } from '../solid/outline';
 import type { Board } from '../stock/board';
 
 /** One panel of a piece, as its strips lie or are likely to be. */
@@ -135,6 +135,7 @@ function edgesOf(
 /** Its outline from its own middle: of a top that is one panel the top's own, else its rectangle. mm */
 export function outlineOfPanel(piece: Piece, part: Part): readonly Flat[] {
   if (part.id === piece.leading && piece.build === 'table' && piece.top.parts.length === 1) return piece.top.polygon;
+  if (part.profile) return polygonOf(part.profile);
   const [l, w] = [part.shoulderLength / 2, part.size.width / 2];
   return [
     [-l, -w],

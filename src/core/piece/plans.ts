@@ -111,8 +111,8 @@ export interface BendingPart {
 
 /** What takes the moment in a joint: tenons that are bent, or a row of fasteners that are drawn. mm */
 export type Resistance =
-  /** Section modulus at its root, mm³. */
-  | { kind: 'bent'; modulus: number }
+  /** Section modulus at its root, mm³; and whether it is bent across its grain. */
+  | { kind: 'bent'; modulus: number; across?: true }
   /** The moment over the force in the one farthest from the edge they turn about. */
   | { kind: 'drawn'; what: 'dowel' | 'screw' | 'bolt'; reach: number; diameter: number; bite: number };
 
@@ -127,8 +127,8 @@ export interface Racking {
   /** Moment in one joint over the push, mm. */
   lever: number;
   resists: Resistance;
-  /** What the top goes sideways times E over the push, 1/mm: joints taken as stiff, feet as resting. */
-  sway: number;
+  /** What the top goes sideways times E over the push, 1/mm: joints taken as stiff, feet as resting; none where another says it. */
+  sway?: number;
   /** Of what sways, MPa, where it is not of the job's wood. */
   modulus?: number;
   /** How the lever was found. */
@@ -137,6 +137,8 @@ export interface Racking {
   deepens?: {
     height: string;
     now: number;
+    /** In a sentence: “the legs”, “deep”; the rails, high, where nothing is said. */
+    words?: { of: string; how: string };
     joint?: { path: string; strongest: string };
     thicker: readonly (readonly { path: string; value: unknown }[])[];
   };

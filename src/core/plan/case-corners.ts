@@ -3,6 +3,14 @@ import type { JointKind } from '../joint/joint';
 /** How the corners of a case are made, and of a chest; hours for each of them (common practice). */
 export const CORNERS: Partial<Record<JointKind, { ofCase: string; ofChest: string; hours: number; caution: string }>> =
   {
+    'twin-tenon': {
+      ofCase:
+        'Mortise the legs for the shelf and the top for the legs with one fence; saw the twin tenons and fit each by hand',
+      ofChest:
+        'Mortise the legs for the shelf and the top for the legs with one fence; saw the twin tenons and fit each by hand',
+      hours: 0.6,
+      caution: 'Back the top up where a cutter comes through. A tight tenon splits a leg.',
+    },
     'case-dovetails': {
       ofCase: 'Cut the tails of both sides, mark top and bottom from them, cut the pins',
       ofChest: 'Cut the tails of both ends, mark front and back wall from them, cut the pins',

@@ -1,9 +1,11 @@
+import { SHELL } from '../piece/case/shell';
 import { madeParts } from '../piece/material';
 import { isPanel, type Part } from '../piece/part';
 import { CORNERS } from './case-corners';
 import { finishing } from './finishing';
 import { milling } from './milling';
 import type { Operation, PlanGiven } from './operation';
+import { edgeWork, OUTLINE_WORK } from './shaping';
 
 /** What is done to a case, without what comes before it. */
 type Step = Pick<Operation, 'id' | 'name' | 'work' | 'wait' | 'caution' | 'parts'>;
@@ -49,6 +51,7 @@ export function planCase(given: PlanGiven): Operation[] {
       ...panelSteps(work),
       ...jointSteps(work),
       ...openingSteps(work),
+      ...shapingSteps(work),
       ...frameSteps(work),
       ...carcassSteps(work),
       ...frontSteps(work),
@@ -172,10 +175,21 @@ function openingSteps({ piece }: CaseWork): Step[] {
   return steps.filter(({ parts }) => parts.length > 0);
 }
 
+/** The board over it, its outline and its edges. */
+function shapingSteps({ document: { form }, piece }: CaseWork): Step[] {
+  const boards = piece.parts.filter(({ id }) => piece.over.includes(id));
+  const area = boards.reduce((sum, { size }) => sum + (size.length * size.width) / 1e6, 0);
+  return [
+    boards.some(({ profile }) => profile) ? OUTLINE_WORK : null,
+    'edge' in form.top ? edgeWork(form.top.edge) : null,
+  ].flatMap((step) => (step ? [{ ...step, work: step.hours(area), wait: 0, parts: boards.map(({ id }) => id) }] : []));
+}
+
 /** Frames with panels, from their grooves to the glue. */
-function frameSteps({ ids, glue }: CaseWork): Step[] {
+function frameSteps({ ids, glue, shell }: CaseWork): Step[] {
   const panels = ids('panel');
-  const sides = ids('case-post');
+  // Legs with a shelf between them are no frame.
+  const sides = shell.includes(SHELL.bottom) ? [] : ids('case-post');
   const lying = sides.length > 0 ? ids('case-rail').filter((id) => LYING.test(id)) : [];
   const bars = [...ids('stile', 'rail', 'muntin'), ...sides, ...lying];
   if (bars.length === 0) return [];
@@ -250,9 +264,11 @@ function carcassSteps({ document, ids, glue, chest, panels, sheets, shell, withi
       id: 'glue-case',
       name: chest
         ? `Glue the walls round the corners, dividers with them${closed}`
-        : ids('case-post').length > 0
-          ? `Glue the rails into one side, shelves and uprights in front alone, the other side on${closed}`
-          : `Glue the carcass: shelves and uprights into one side, the other side on, top and bottom${closed}`,
+        : shell.includes(SHELL.bottom) && ids('case-post').length > 0
+          ? `Glue shelf and dividers between the legs and the top on them, all of it at once${closed}`
+          : ids('case-post').length > 0
+            ? `Glue the rails into one side, shelves and uprights in front alone, the other side on${closed}`
+            : `Glue the carcass: shelves and uprights into one side, the other side on, top and bottom${closed}`,
       work: 1 + 0.1 * within.length,
       wait: glue.levelAfter,
       caution: `Rehearse it dry with every clamp in its place. Two people. Measure both diagonals before the glue grips. ${glue.caution}`,

@@ -1,8 +1,9 @@
-import type { Edge, TopOf } from '../document/job-document';
+import type { TopOf } from '../document/job-document';
 import { partsOfKind, type TablePiece } from '../piece/piece';
 import { channelLines, resinFor } from '../piece/table/tops/channel';
 import type { Stripes } from '../piece/table/tops/stripes';
 import type { Operation, WorkGiven } from './operation';
+import { EDGE_WORK, edgeWork, OUTLINE_WORK } from './shaping';
 
 /** What is worked on, and where an operation is put down; it gives back what the next one comes after. */
 interface TopJob extends WorkGiven {
@@ -263,30 +264,11 @@ function breadboardWork(
 
 /** The outline and the edges of a glued panel. */
 function outlineWork(form: TopOf<'glued-panel'>, { area, panel, add }: TopJob, after: readonly string[]): string[] {
-  let last = [...after];
-  if (form.outline.kind !== 'rectangle') {
-    last = add(
-      'top-outline',
-      'Cut the outline to its template',
-      0.6 + 0.5 * area,
-      0,
-      last,
-      'With the grain, from the widest place toward the ends: against it the cutter tears out. Small passes on end grain.',
-      panel,
-    );
-  }
-  if (form.edge.kind !== 'square') {
-    last = add(
-      'top-edge',
-      EDGE_WORK[form.edge.kind],
-      0.8 + 0.3 * area,
-      0,
-      last,
-      'End grain first, long grain after it.',
-      panel,
-    );
-  }
-  return last;
+  const steps = [form.outline.kind === 'rectangle' ? null : OUTLINE_WORK, edgeWork(form.edge)];
+  return steps.reduce<string[]>(
+    (last, step) => (step ? add(step.id, step.name, step.hours(area), 0, last, step.caution, panel) : last),
+    [...after],
+  );
 }
 
 function cutOutWork({ piece, panel, add }: TopJob, after: readonly string[]): string[] {
@@ -437,11 +419,4 @@ const BREADBOARD_WORK: Record<TopOf<'breadboard'>['end']['tongue'], string> = {
   long: 'Cut the tongue on both ends of the panel and groove the ends for it',
   tenons: 'Cut the tongue and its tenons on both ends of the panel; groove and mortise the ends',
   loose: 'Slot the panel’s ends and the breadboards for the loose tenons, wider toward the outside',
-};
-
-const EDGE_WORK: Record<Exclude<Edge['kind'], 'square'>, string> = {
-  rounded: 'Round the edges over',
-  chamfered: 'Chamfer the edges',
-  thumbnail: 'Mould the upper edges, end grain first',
-  'under-bevelled': 'Bevel the edges from below',
 };

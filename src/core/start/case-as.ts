@@ -12,10 +12,12 @@ export interface CaseAs {
   stand?: CaseForm['stand']['kind'];
   /** Its inside in so many openings over one another, rails between them. */
   rails?: number;
+  /** In so many bays beside one another. */
+  bays?: number;
 }
 
 /** A first case with such kinds. Nothing was decided before: there is nothing to come back to. */
-export function caseAs(form: CaseForm, { corner, front, back, stand, rails }: CaseAs): CaseForm {
+export function caseAs(form: CaseForm, { corner, front, back, stand, rails, bays }: CaseAs): CaseForm {
   let made = form;
   const take = (changes: readonly Change[]) => {
     made = withChanges({ form: made }, changes).form;
@@ -25,5 +27,6 @@ export function caseAs(form: CaseForm, { corner, front, back, stand, rails }: Ca
   if (back) take(startBackChanges(back, made));
   if (stand) take(startStandChanges(stand, made));
   if (rails) take([{ path: 'form.inside.cells', value: divideCell([WHOLE], WHOLE.id, 'rails', rails) }]);
+  if (bays) take([{ path: 'form.inside.cells', value: divideCell([WHOLE], WHOLE.id, 'uprights', bays) }]);
   return { ...made, aside: form.aside };
 }

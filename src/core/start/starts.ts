@@ -77,6 +77,12 @@ export const STARTS = {
     use: 'low-case',
     as: { corner: 'mitred', back: 'open', stand: 'feet' },
   },
+  shelfTable: {
+    name: 'Coffee table with a shelf',
+    built: 'a shelf between four legs, dividers on it',
+    use: 'low-case',
+    as: { corner: 'between-legs', stand: 'sides', bays: 3 },
+  },
   pedestal: {
     name: 'Desk pedestal',
     built: 'openings for drawers between rails',

@@ -3,7 +3,7 @@ import type { Edge } from '../../document/job-document';
 import type { EdgeJoint } from '../../glueup/edge-joints';
 import { ALIGNERS, type Aligner, type AlignerSize } from '../../joint/edge-joint';
 import { count, mm, movement, say } from '../../measure/quantity';
-import { thicknessInside } from '../../piece/table/tops/outline';
+import { thicknessInside } from '../../piece/worked-edge';
 import { type Flat, insideBy } from '../../solid/outline';
 import type { Check } from '../check';
 

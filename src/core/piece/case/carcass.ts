@@ -25,7 +25,7 @@ export function planCarcass(form: CaseForm, whole: Shell): InsidePlan & Pick<Cor
   const inside = planInside({
     form: form.opens === 'above' ? withoutLoose(form) : form,
     space: insideOf(shell),
-    y: [-shell.depth / 2, shell.depth / 2 - shell.recess - shell.back - (frames?.behind.room ?? 0)],
+    y: [-shell.depth / 2, shell.depth / 2 - shell.recess - shell.back - (frames?.behind?.room ?? 0)],
     boards: frames?.takes ?? {
       [SHELL.left]: carcass.sides,
       [SHELL.right]: carcass.sides,

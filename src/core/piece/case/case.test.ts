@@ -6,6 +6,7 @@ import {
   bookcase,
   caseInSeason,
   caseOf,
+  STRAIGHT,
   sideboard,
 } from '../../../../tests/fixtures/cases';
 import { read } from '../../decision/issues';
@@ -294,7 +295,7 @@ describe.each<[string, CaseForm]>([
   ['fitted bookcase', alcoveBookcase],
   [
     'sideboard under a board',
-    { ...sideboard, top: { kind: 'overhanging', thickness: 24, front: 20, ends: 18, travel: 4 } },
+    { ...sideboard, top: { kind: 'overhanging', thickness: 24, front: 20, ends: 18, travel: 4, ...STRAIGHT } },
   ],
   ...(['framed-sides', 'post-and-rail'] as const).flatMap((kind): [string, CaseForm][] => {
     const [high, low, fitted] = [bookcase, sideboard, alcoveBookcase].map((form) => caseAs(form, { corner: kind }));

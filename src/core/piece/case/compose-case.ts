@@ -151,15 +151,17 @@ const NOTCHED: readonly Vec[] = [
   [0, 0, 1],
 ];
 
-/** Of frames, the panel by which the season is told where no board lies over them; a post where nothing is left of that. */
+/** Of frames, the panel or the shelf by which the season is told where no board lies over them; a post where nothing is left of that. */
 const leadingOfFrames = (drafts: readonly Draft[]): string =>
-  drafts.find(({ id }) => id === `${SHELL.bottom}-panel-1`)?.id ?? BARS.left;
+  drafts.find(({ id }) => id === `${SHELL.bottom}-panel-1` || id === SHELL.bottom)?.id ?? BARS.left;
 
 /** What is lifted off first. */
 function liftedFirst({ opens }: CaseForm, cover: readonly Draft[], bars: readonly Draft[] | undefined): string[] {
   if (cover.length > 0) return cover.filter(({ kind }) => kind !== 'batten').map(({ id }) => id);
   if (opens === 'above') return Object.values(SHELL);
-  return bars ? bars.flatMap(({ id }) => (id.startsWith(`${SHELL.top}-`) ? [id] : [])) : [SHELL.top];
+  return bars
+    ? bars.flatMap(({ id }) => (id === SHELL.top || id.startsWith(`${SHELL.top}-`) ? [id] : []))
+    : [SHELL.top];
 }
 
 const THICK = ({ sides, across }: CaseForm['carcass']) => ({ sides, across });

@@ -17,6 +17,9 @@ export interface WallBar {
 /** The bars of every wall that is a frame, by the id of the board that it stands in for. */
 export type FramedWalls = ReadonlyMap<string, readonly WallBar[]>;
 
+/** Room behind what is let into bars, mm, and where that is decided; null where they move with it. */
+export type Behind = { room: number; path: string } | null;
+
 export const barOf = (draft: Draft): WallBar => ({
   part: draft.id,
   name: draft.name.charAt(0).toLowerCase() + draft.name.slice(1),
@@ -41,13 +44,9 @@ const NOTHING = 1e-3;
  * What was planned against four boards, where some of them are frames: every joint falls into one with each bar that it comes
  * to. What is let in over the whole depth is glued to the bar in front and moves in the one behind.
  *
- * @param behind room behind what is let in, mm, and where that is decided
+ * @param behind where it is null, both bars are glued
  */
-export function meetBars(
-  { joints, cuts, pinRows }: Met,
-  walls: FramedWalls,
-  behind: { room: number; path: string },
-): Met {
+export function meetBars({ joints, cuts, pinRows }: Met, walls: FramedWalls, behind: Behind): Met {
   const renamed = new Map<string, readonly string[]>();
   const met = joints.flatMap((joint): readonly Joint[] => {
     const wall = [joint.into, joint.from].find((id) => walls.has(id));
@@ -85,12 +84,7 @@ export function meetBars(
   };
 }
 
-function ofBars(
-  joint: Joint,
-  wall: string,
-  bars: readonly WallBar[],
-  behind: { room: number; path: string },
-): readonly Joint[] {
+function ofBars(joint: Joint, wall: string, bars: readonly WallBar[], behind: Behind): readonly Joint[] {
   const shares = new Map<string, { removed: Cut[]; added: Grown[]; ties: Tie[] }>();
   const of = ({ part }: WallBar) => {
     const share = shares.get(part) ?? { removed: [], added: [], ties: [] };
@@ -135,12 +129,12 @@ function tiesOn(
   { id, name, kind, ties }: Joint,
   wall: string,
   bars: readonly WallBar[],
-  behind: { room: number; path: string },
+  behind: Behind,
 ): { bar: WallBar; tie: Tie }[] {
   const on = ties.map((tie) => ({ tie, bar: nearest(bars, [tie.at.x, tie.at.y, tie.at.z]) }));
   const sorted = [...on].sort((a, b) => a.tie.at.y - b.tie.at.y);
   const [front, back] = [sorted[0], sorted.at(-1)];
-  if (!DRY_BEHIND.has(kind) || !front || !back || front.bar.part === back.bar.part)
+  if (!behind || !DRY_BEHIND.has(kind) || !front || !back || front.bar.part === back.bar.part)
     return on.map(({ tie, bar }) => ({ bar, tie: renamed(tie, wall, bar.part) }));
   const there = (end: typeof front, part: string, at: string) =>
     renamed({ ...end.tie, id: `${id}:${at}`, name }, wall, part);

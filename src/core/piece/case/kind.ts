@@ -8,7 +8,7 @@ import type { Draft, Fitting } from '../part';
 import type { Racking } from '../plans';
 import type { Unbuildable } from '../unbuildable';
 import type { ShelfSpan } from './case-plan';
-import type { FramedWalls } from './framed-walls';
+import type { Behind, FramedWalls } from './framed-walls';
 import type { Cell } from './inside/cells';
 
 export type KindSchema = v.ObjectSchema<
@@ -59,8 +59,8 @@ interface Kind<S extends KindSchema> {
 export interface CarcassOfFrames {
   /** By the ids of the boards that they stand in for. */
   walls: FramedWalls;
-  /** Behind what is let into them, so that it can grow, mm. */
-  behind: { room: number; path: string };
+  /** Behind what is let into them, so that it can grow. */
+  behind: Behind;
   /** They are let into no deeper than boards so thick; ids as above. mm */
   takes: Readonly<Record<string, number>>;
   /** What of it bends under what stands in it, and with what share of that; carried where the stand is under all of it. */
@@ -72,6 +72,7 @@ export interface CarcassOfFrames {
 /** What a way of making the carcass sees of the rest of a case. mm, N/m */
 export interface RestOfCase {
   width: number;
+  height: number;
   depth: number;
   carcass: { sides: number; across: number };
   inside: { cells: readonly Cell[]; pins: { diameter: number; fromEdge: number } };
@@ -92,6 +93,8 @@ export interface CornerPlan extends ShellPlan {
 export interface CornerKind<S extends KindSchema> extends Kind<S> {
   /** The only way of opening that it goes with. */
   only?: 'front' | 'above';
+  /** Nothing goes on its front edges. */
+  plainInFront?: true;
   /** What else of a case is decided anew when it is chosen. */
   brings?(rest: RestOfCase): readonly Change[];
   start(shell: Pick<Shell, 'width' | 'depth' | 'sides' | 'across'>): v.InferOutput<S>;

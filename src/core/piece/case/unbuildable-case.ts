@@ -9,25 +9,32 @@ import { insideOf } from './shell';
 /** What stands in for a way of making the carcass that does not go with its opening. */
 export const BUTTED = { kind: 'butted', key: 'loose-tenons' } as const;
 
-/** Rows of pins stand in the posts of a side that is a frame, clear of its panels' grooves. */
+/** Rows of pins stand in the posts of a side that is a frame, clear of its panels' grooves, and in legs. */
 export function pinsInGrooves(
   { carcass: { corner }, inside: { pins } }: CaseForm,
   rows: readonly PinRow[],
   { depth }: Shell,
 ): Unbuildable[] {
-  if (!('post' in corner)) return [];
-  const edge = depth / 2 - corner.post + corner.tongue + pins.diameter / 2;
+  const wood = 'post' in corner ? corner.post - corner.tongue : 'leg' in corner ? corner.leg - BESIDE_PINS : null;
+  if (wood === null) return [];
+  const edge = depth / 2 - wood + pins.diameter / 2;
   const off = Math.max(...rows.filter(({ wall }) => wall.startsWith('side-')).map(({ y }) => edge - Math.abs(y)));
   if (!(off > 0)) return [];
   return [
     {
-      problem: 'The rows for shelf pins come into the grooves of the panels at its sides.',
+      problem:
+        'leg' in corner
+          ? 'The rows for shelf pins stand beside the legs.'
+          : 'The rows for shelf pins come into the grooves of the panels at its sides.',
       where: 'form.inside.pins.fromEdge',
       wayOut: 'Bore them nearer to the edges, or make the posts wider.',
       mends: Math.max(15, Math.floor(pins.fromEdge - off)),
     },
   ];
 }
+
+/** Left of a leg beside a row of bores, mm; common practice. */
+const BESIDE_PINS = 5;
 
 /** What a chest or a case cannot have, because it opens the other way. */
 export function notWithItsOpening({ opens, top, front, stand, inside, carcass, back }: CaseForm): Unbuildable[] {
@@ -47,9 +54,9 @@ export function notWithItsOpening({ opens, top, front, stand, inside, carcass, b
       wayOut: 'Make it of boards, or let it open to the front.',
       mends: BUTTED,
     });
-  if ('post' in carcass.corner && front.kind !== 'plain')
+  if (corners.plainInFront && front.kind !== 'plain')
     found.push({
-      problem: 'Posts and rails need nothing on their front edges.',
+      problem: 'Posts, legs and rails need nothing on their front edges.',
       where: 'form.front',
       wayOut: 'Leave its edges plain.',
       mends: { kind: 'plain' },

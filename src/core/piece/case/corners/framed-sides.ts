@@ -10,6 +10,7 @@ export const framedSides: CornerKind<typeof schema> = {
   name: 'Frame-and-panel sides',
   reason: 'Sides that hardly move, light for their size; the panels float. The top is held with travel.',
   only: 'front',
+  plainInFront: true,
   schema,
   fields: [
     { ask: 'figure', at: 'post', label: 'Stiles, front to back' },

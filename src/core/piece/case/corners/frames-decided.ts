@@ -6,6 +6,7 @@ import { frameEntries, usualRoom } from '../../frame-fields';
 import { rootOf } from '../inside/cells';
 import type { RestOfCase, Shell } from '../kind';
 import { travelFor } from '../stands/sides';
+import { overhanging } from '../tops/overhanging';
 
 /** What is decided of a carcass whose sides, top and bottom are frames; mm. Its posts are as thick as its sides, the frames above and below as top and bottom. */
 export const framesEntries = {
@@ -81,7 +82,7 @@ export function broughtByFrames(form: RestOfCase, own: FramesDecided): Change[] 
     {
       path: 'form.top',
       value: {
-        ...(top.kind === 'overhanging' ? top : { kind: 'overhanging', thickness: 22, front: 20, ends: 20 }),
+        ...(top.kind === 'overhanging' ? top : overhanging.start(form)),
         travel: travelFor(depth),
       },
     },

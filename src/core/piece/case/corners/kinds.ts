@@ -1,4 +1,5 @@
 /** The kinds of corners of a case: one line each. */
+export { betweenLegs } from './between-legs';
 export { boxJoints } from './box-joints';
 export { butted } from './butted';
 export { dovetails } from './dovetails';

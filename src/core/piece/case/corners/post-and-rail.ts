@@ -16,6 +16,7 @@ export const postAndRail: CornerKind<typeof schema> = {
   name: 'Post and rail',
   reason: 'Posts over the whole height, rails tenoned into them: the strongest case, and the slowest to make.',
   only: 'front',
+  plainInFront: true,
   schema,
   fields: [
     { ask: 'figure', at: 'post', label: 'Posts, front to back' },

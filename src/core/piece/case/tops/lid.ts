@@ -1,14 +1,17 @@
 import * as v from 'valibot';
 import { length, whole } from '../../../decision/fields';
 import type { FormField } from '../../../decision/form-field';
+import { EdgeSchema } from '../../../decision/top-shapes';
 import type { Cut, Joint } from '../../../joint/joint';
 import { fixed, sliding } from '../../../restraint/tie';
 import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import type { Vec } from '../../../solid/vector';
+import { EDGE_FIELDS } from '../../edge-fields';
 import type { Draft, Fitting } from '../../part';
 import type { TopKind, UnderTop } from '../kind';
 import { SHELL } from '../shell';
+import { shapeOf } from './shaped-board';
 
 /** Cut into the upper edge of each end, so that the closed chest lets air in. */
 export const airEntries = v.object({ width: length(0, 300), height: length(0, 40) });
@@ -24,6 +27,8 @@ const schema = v.object({
   thickness: length(9, 60),
   front: length(0, 100),
   ends: length(0, 100),
+  /** Worked in front and at its ends. */
+  edge: v.optional(EdgeSchema, { kind: 'square' }),
   battens: v.object({
     count: whole(0, 8),
     width: length(20, 120),
@@ -34,6 +39,8 @@ const schema = v.object({
   hinges: whole(2, 6),
   air: airEntries,
 });
+
+const STRAIGHT = { front: 0, ends: 0, back: 0 };
 
 /** From the edges of the lid to the outer screws of its battens, and from the walls to what hangs under it, mm; common practice. */
 const SCREW = 35;
@@ -50,6 +57,7 @@ export const lid: TopKind<typeof schema> = {
     { ask: 'figure', at: 'thickness', label: 'Lid, thick' },
     { ask: 'figure', at: 'front', label: 'Overhang, front' },
     { ask: 'figure', at: 'ends', label: 'Overhang, ends' },
+    ...(EDGE_FIELDS as TopKind<typeof schema>['fields']),
     { ask: 'figure', at: 'battens.count', label: 'Battens' },
     { ask: 'figure', at: 'battens.width', label: 'Batten, wide', when: ({ battens }) => battens.count > 0 },
     { ask: 'figure', at: 'battens.thickness', label: 'Batten, thick', when: ({ battens }) => battens.count > 0 },
@@ -62,20 +70,24 @@ export const lid: TopKind<typeof schema> = {
     thickness: 22,
     front: 20,
     ends: 20,
+    edge: { kind: 'square' },
     battens: { count: width > 900 ? 3 : 2, width: 60, thickness: 20, travel: 8 },
     hinges: width > 900 ? 3 : 2,
     air: { width: 90, height: 12 },
   }),
   thickness: ({ thickness }) => thickness,
-  plan({ thickness, front, ends, battens, hinges, air }, { width, depth, sides, across, under, edging }) {
+  plan(own, { width, depth, sides, across, under, edging }) {
+    const { thickness, front, ends, battens, hinges, air } = own;
     const [from, to] = [-depth / 2 - front, depth / 2];
     const y = (from + to) / 2;
+    const size = { length: width + 2 * ends, width: to - from, thickness };
     const panel: Draft = {
       id: 'lid',
       name: 'Lid',
       kind: 'lid',
       grade: 'all-faces',
-      size: { length: width + 2 * ends, width: to - from, thickness },
+      size,
+      ...shapeOf({ ...own, bulge: STRAIGHT }, size, false),
       frame: squareFrame([0, y, under + thickness / 2], { length: 'x', width: 'y', thickness: 'z' }),
     };
     const inner = { x: width / 2 - sides, front: -depth / 2 + across + CLEAR, back: depth / 2 - across - CLEAR };

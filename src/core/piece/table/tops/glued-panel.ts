@@ -5,12 +5,13 @@ import { noneOr } from '../../../decision/form-field';
 import type { TopOutline } from '../../../decision/top-shapes';
 import { cutOuts, EdgeSchema, OutlineSchema, topEntries } from '../../../decision/top-shapes';
 import { squareFrame } from '../../../solid/frame';
+import { EDGE_FIELDS } from '../../edge-fields';
 import type { TopPlan, TopSize } from '../../plans';
 import { drawnSize, measured } from '../../settle-locks';
+import { COARSE, solidWithEdge } from '../../worked-edge';
 import type { TopKind } from '../kind';
 import { cutOutsIn } from './cut-outs';
-import { EDGE_FIELDS } from './edge-fields';
-import { COARSE, outlineOfTop, solidOfTop } from './outline';
+import { outlineOfTop } from './outline';
 import { designedStrips, STRIPES_FIELDS, StripesSchema, stripesProblems } from './stripes';
 
 const schema = v.object({
@@ -69,7 +70,9 @@ export function gluedPanelTop(form: GluedPanel, size: TopSize, underside: number
         size,
         frame: squareFrame([0, 0, underside + size.thickness / 2], { length: 'x', width: 'y', thickness: 'z' }),
         ...(form.stripes ? { strips: designedStrips(form.stripes, size) } : {}),
-        ...(plain ? {} : { body: [solidOfTop(outlineOfTop(form.outline, size, COARSE), size.thickness, form.edge)] }),
+        ...(plain
+          ? {}
+          : { body: [solidWithEdge(outlineOfTop(form.outline, size, COARSE), size.thickness, form.edge)] }),
       },
     ],
     joints: [],

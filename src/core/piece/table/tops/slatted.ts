@@ -4,13 +4,13 @@ import { length, whole } from '../../../decision/fields';
 import { EdgeSchema, topEntries } from '../../../decision/top-shapes';
 import { squareFrame } from '../../../solid/frame';
 import { rectangleOutline } from '../../../solid/outline';
+import { EDGE_FIELDS } from '../../edge-fields';
 import type { Draft } from '../../part';
 import type { TopPlan, TopSize } from '../../plans';
 import { measured } from '../../settle-locks';
 import type { Unbuildable } from '../../unbuildable';
+import { solidWithEdge } from '../../worked-edge';
 import type { TopKind } from '../kind';
-import { EDGE_FIELDS } from './edge-fields';
-import { solidOfTop } from './outline';
 
 const schema = v.object({
   kind: v.literal('slatted'),
@@ -53,7 +53,7 @@ export function slattedTop(form: Slatted, size: TopSize, underside: number): Top
       frame: squareFrame([0, at, underside + size.thickness / 2], { length: 'x', width: 'y', thickness: 'z' }),
       ...(form.edge.kind === 'square'
         ? {}
-        : { body: [solidOfTop(rectangleOutline(size.length, width), size.thickness, form.edge)] }),
+        : { body: [solidWithEdge(rectangleOutline(size.length, width), size.thickness, form.edge)] }),
     };
   });
   return {

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { CONSTRUCTIONS, derived, topOf } from '../../../../../tests/fixtures/constructions';
-import { change } from '../../../../../tests/fixtures/demo';
-import type { Edge } from '../../../document/job-document';
-import { planesOf, volume } from '../../../solid/convex';
-import { ovalOutline, rectangleOutline, regularOutline } from '../../../solid/outline';
-import { solidOfTop, thicknessInside } from './outline';
+import { CONSTRUCTIONS, derived, topOf } from '../../../tests/fixtures/constructions';
+import { change } from '../../../tests/fixtures/demo';
+import type { Edge } from '../document/job-document';
+import { planesOf, volume } from '../solid/convex';
+import { ovalOutline, rectangleOutline, regularOutline } from '../solid/outline';
+import { solidWithEdge, thicknessInside } from './worked-edge';
 
 const square: Edge = { kind: 'square' };
 /** Area of a section of what an edge takes off, by its own shape, mm². */
@@ -35,8 +35,8 @@ describe.each([
     ['eight-sided', regularOutline(8, 1000)],
   ] as const)('takes off its own section all the way round: %s (the theorem of Pappus)', (_, outline) => {
     const thickness = 28;
-    const worked = solidOfTop(outline, thickness, edge);
-    const plain = solidOfTop(outline, thickness, square);
+    const worked = solidWithEdge(outline, thickness, edge);
+    const plain = solidWithEdge(outline, thickness, square);
     // The path of the section's middle: round the outline set in by where that middle lies.
     const area = taken(edge, thickness);
     const lost = volume(plain) - volume(worked);
@@ -54,7 +54,7 @@ describe.each([
   });
 
   it('leaves the top as large and as thick as it is, and without hollows', () => {
-    const solid = solidOfTop(rectangleOutline(1400, 800), 28, edge);
+    const solid = solidWithEdge(rectangleOutline(1400, 800), 28, edge);
     const { from, to } = solid.bounds;
     expect([to[0] - from[0], to[1] - from[1], to[2] - from[2]]).toEqual(
       [1400, 800, 28].map((n) => expect.closeTo(n, 6)),
@@ -69,9 +69,23 @@ describe.each([
   });
 });
 
+describe('an edge worked on three sides', () => {
+  it('leaves the fourth square: only the sections of the three are lost, mitred where they meet', () => {
+    const back = (a: readonly [number, number], b: readonly [number, number]) => a[1] > 399 && b[1] > 399;
+    const edge = { kind: 'chamfered', width: 6 } as const;
+    const plain = solidWithEdge(rectangleOutline(1400, 800), 28, square);
+    const solid = solidWithEdge(rectangleOutline(1400, 800), 28, edge, back);
+    // A chamfer above and one below, each 6 · 6 / 2; a pyramid of 6³ / 3 is shared at each mitre.
+    const lost = 36 * (1400 + 2 * 800) - 2 * 2 * (6 ** 3 / 3);
+    expect(volume(plain) - volume(solid)).toBeCloseTo(lost, 3);
+    expect(Math.max(...solid.corners.filter((p) => p[2] > 13.9).map((p) => p[1]))).toBeCloseTo(400, 9);
+    expect(Math.min(...solid.corners.filter((p) => p[2] > 13.9).map((p) => p[1]))).toBeCloseTo(-394, 9);
+  });
+});
+
 describe('a moulded edge', () => {
   it('is worked from above: the underside keeps its outline, the upper face loses the moulding’s width', () => {
-    const solid = solidOfTop(rectangleOutline(1400, 800), 28, { kind: 'thumbnail', width: 18, depth: 12 });
+    const solid = solidWithEdge(rectangleOutline(1400, 800), 28, { kind: 'thumbnail', width: 18, depth: 12 });
     const at = (z: number) => Math.max(...solid.corners.filter((p) => Math.abs(p[2] - z) < 1e-6).map((p) => p[0]));
     expect(at(-14)).toBe(700);
     expect(at(14)).toBeCloseTo(700 - 18, 9);

@@ -1,5 +1,5 @@
-import type { FormField } from '../../../decision/form-field';
-import type { Edge } from '../../../decision/top-shapes';
+import type { FormField } from '../decision/form-field';
+import type { Edge } from '../decision/top-shapes';
 
 interface Edged {
   thickness: number;

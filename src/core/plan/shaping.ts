@@ -1,0 +1,37 @@
+import type { Edge } from '../decision/top-shapes';
+
+/** What is done at an edge, and what it asks of whoever does it. */
+interface Shaping {
+  id: string;
+  name: string;
+  /** By the area of the board, m². */
+  hours: (area: number) => number;
+  caution: string;
+}
+
+/** Of a board whose outline is curved. */
+export const OUTLINE_WORK: Shaping = {
+  id: 'top-outline',
+  name: 'Cut the outline to its template',
+  hours: (area) => 0.6 + 0.5 * area,
+  caution:
+    'With the grain, from the widest place toward the ends: against it the cutter tears out. Small passes on end grain.',
+};
+
+export const EDGE_WORK: Record<Exclude<Edge['kind'], 'square'>, string> = {
+  rounded: 'Round the edges over',
+  chamfered: 'Chamfer the edges',
+  thumbnail: 'Mould the upper edges, end grain first',
+  'under-bevelled': 'Bevel the edges from below',
+};
+
+/** Of a board whose edges are worked; null where they are left square. */
+export const edgeWork = ({ kind }: Edge): Shaping | null =>
+  kind === 'square'
+    ? null
+    : {
+        id: 'top-edge',
+        name: EDGE_WORK[kind],
+        hours: (area) => 0.8 + 0.3 * area,
+        caution: 'End grain first, long grain after it.',
+      };
