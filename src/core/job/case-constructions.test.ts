@@ -45,6 +45,10 @@ describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, bad }) => {
     expect(ids.has('stiffness.case-sway')).toBe(stands && form.opens === 'front');
   });
 
+  it('goes from a worker to the screen as it is: nothing in it is a function', () => {
+    expect(() => structuredClone(derived(inputsOf(form)))).not.toThrow();
+  });
+
   it('every part is in the order of work and in one assembly', () => {
     const job = derived(inputsOf(form));
     const own = job.pieces[0];

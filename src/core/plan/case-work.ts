@@ -179,10 +179,15 @@ function openingSteps({ piece }: CaseWork): Step[] {
 function shapingSteps({ document: { form }, piece }: CaseWork): Step[] {
   const boards = piece.parts.filter(({ id }) => piece.over.includes(id));
   const area = boards.reduce((sum, { size }) => sum + (size.length * size.width) / 1e6, 0);
+  const parts = boards.map(({ id }) => id);
   return [
     boards.some(({ profile }) => profile) ? OUTLINE_WORK : null,
     'edge' in form.top ? edgeWork(form.top.edge) : null,
-  ].flatMap((step) => (step ? [{ ...step, work: step.hours(area), wait: 0, parts: boards.map(({ id }) => id) }] : []));
+  ].flatMap((step) => {
+    if (!step) return [];
+    const { id, name, caution } = step;
+    return [{ id, name, caution, work: step.hours(area), wait: 0, parts }];
+  });
 }
 
 /** Frames with panels, from their grooves to the glue. */

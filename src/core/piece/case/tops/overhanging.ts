@@ -91,7 +91,7 @@ export const overhanging: TopKind<typeof schema> = {
         },
       ],
       joints: [joint('front'), joint('back')],
-      problems: overScrews(own, bite),
+      problems: [...overScrews(own, bite), ...overCorners(own)],
       fittings: [
         {
           name: 'Screws for the board over it',
@@ -103,6 +103,29 @@ export const overhanging: TopKind<typeof schema> = {
     };
   },
 };
+
+/** Curves that leave the corners of the carcass bare. */
+function overCorners({
+  bulge,
+  front,
+  ends,
+  back,
+}: Shaped & { front: number; ends: number; back: number }): Unbuildable[] {
+  const covered = {
+    front: Math.min(bulge.front, front),
+    ends: Math.min(bulge.ends, ends),
+    back: Math.min(bulge.back, back),
+  };
+  if (covered.front === bulge.front && covered.ends === bulge.ends && covered.back === bulge.back) return [];
+  return [
+    {
+      problem: 'It curves by more than it overhangs: the corners of the case stand out from under it.',
+      where: 'form.top.bulge',
+      wayOut: 'Let it curve less, or overhang more.',
+      mends: covered,
+    },
+  ];
+}
 
 /** A board so thin over its screws that their points come near its upper face, where its edge is bevelled from below. */
 function overScrews(own: Shaped & { front: number; ends: number }, bite: number): Unbuildable[] {
