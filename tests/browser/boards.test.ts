@@ -64,7 +64,7 @@ describe('boards and strips by hand', () => {
     );
     const page = await openPage(`/jobs/${id}/layout`);
     await page.setViewport({ width: 1280, height: 1500 });
-    await reads(page, 'main', /changes tried/);
+    await laidOut(page);
     await page.click('main button[aria-expanded="false"]');
     const leg = '[aria-label="B 750 × 70"]';
     const home = await page.$eval(leg, (e) => e.closest<HTMLElement>('figure[data-board]')!.dataset.board!);

@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core';
-import { afterAll, beforeAll, expect, inject } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, expect, inject } from 'vitest';
 import { base } from '../http/api';
 
 export { base, call, newJob } from '../http/api';
@@ -16,14 +16,19 @@ const AWAKE = 'html[data-awake]:not([data-settling])';
 let browser: Browser;
 const contexts: BrowserContext[] = [];
 
-/** Connects a test file to the one browser, and closes the pages it opened. */
+/** Connects a test file to the one browser, and closes the pages it opened: what goes on in them takes time from the next. */
 export function withBrowser() {
+  let before = 0;
   beforeAll(async () => {
     browser = await puppeteer.connect({
       browserWSEndpoint: inject('browser'),
       defaultViewport: { width: 1280, height: 800 },
     });
   });
+  beforeEach(() => {
+    before = contexts.length;
+  });
+  afterEach(() => Promise.all(contexts.splice(before).map((context) => context.close())));
   afterAll(async () => {
     await Promise.all(contexts.splice(0).map((context) => context.close()));
     await browser.disconnect();
@@ -148,15 +153,22 @@ export async function goTo(page: Page, step: string) {
   await page.waitForSelector('h1');
 }
 
-/** Waits for a layout with its bound, ends the search there, and waits until the server has it. */
+/** Changes after which a layout is complete, though not the best. */
+const ENOUGH = 200;
+
+/** Waits for a layout, ends the search there, and waits until the server has it. */
 export async function laidOut(page: Page) {
-  await reads(page, 'main', /at most from the best possible/);
-  await page.evaluate(() =>
-    [...document.querySelectorAll('main button')]
-      .filter((button): button is HTMLButtonElement => button.textContent === 'Stop')
-      .forEach((button) => {
-        button.click();
-      }),
+  await page.waitForFunction(
+    (enough: number) => {
+      const said = document.querySelector('main')?.textContent ?? '';
+      if (/changes tried/.test(said)) return true;
+      if (Number(/Searching, ([\d,]+) tried/.exec(said)?.[1]?.replaceAll(',', '') ?? 0) < enough) return false;
+      const stop = [...document.querySelectorAll('main button')].find((button) => button.textContent === 'Stop');
+      (stop as HTMLButtonElement | undefined)?.click();
+      return stop !== undefined;
+    },
+    {},
+    ENOUGH,
   );
   await reads(page, 'main', /changes tried/);
   await saved(page);
