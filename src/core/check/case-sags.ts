@@ -11,6 +11,13 @@ import { type CaseContext, type Check, judge, softestOf } from './check';
 import { type PlaneFrame, solveFrame } from './plane-frame';
 import { CREEP, SAG_PER_SPAN, WATCHED } from './stiffness';
 
+/** N, with what stands on its own shelves. */
+function stoodOn(sum: number, { piece, document: { form }, season, species }: CaseContext['above'][number]): number {
+  if (piece.build !== 'case' || form.build !== 'case') return sum;
+  const { shelves, bottom } = loadInCase(piece, form);
+  return sum + weightOf(piece.parts, species, season.glued.moisture) * GRAVITY + shelves + bottom;
+}
+
 /**
  * A case that stands at its ends alone and is divided by uprights, or lies on the rails of a frame of legs: what all of it sags
  * in its middle, in time. Its boards as a plane frame with stiff joints, what stands on its shelves on the lower ends of its
@@ -18,15 +25,15 @@ import { CREEP, SAG_PER_SPAN, WATCHED } from './stiffness';
  * nothing divides it the bottom is judged as a shelf, and a plinth is under all of it.
  */
 export function caseBetweenItsEnds(context: CaseContext): Check[] {
-  const { piece, document, species, season } = context;
+  const { piece, document, species, season, above } = context;
   const { form } = document;
   const divided = rootOf(form.inside.cells).divided === 'uprights';
-  if (piece.opens === 'above' || piece.hung || form.stand.kind === 'plinth') return [];
+  if (piece.opens === 'above' || piece.hung || piece.stacked || form.stand.kind === 'plinth') return [];
   if (!divided && form.stand.kind !== 'leg-frame') return [];
   const boards = piece.parts.filter(({ kind }) => BOARDS.has(kind));
   const where = boards.map(({ id }) => id);
   const { modulusOfElasticity: modulus } = softestOf(context, where);
-  const weight = weightOf(piece.parts, species, season.glued.moisture) * GRAVITY;
+  const weight = weightOf(piece.parts, species, season.glued.moisture) * GRAVITY + above.reduce(stoodOn, 0);
   const { shelves: onShelves, bottom: onBottom } = loadInCase(piece, form);
   const once = sagOfFrame(piece, modulus, { weight: weight + onBottom });
   if (once === null) return [];

@@ -1,19 +1,15 @@
 import { count, kilogram, mm, newton, say } from '../measure/quantity';
 import { GRAVITY, partWeight } from '../piece/weight';
 import { middleOf } from '../solid/convex';
-import type { CaseContext, Check } from './check';
+import type { CaseContext, Check, Neighbour } from './check';
 
 /** What a floor may slope, and a carpet give at its edge: so much in a hundred; a design figure, common practice. */
-const SLOPE = 0.05;
-const FIX =
+export const SLOPE = 0.05;
+export const FIX =
   'Fix it to the wall, by who knows the wall; where children are, always. A design check, not a test by a standard.';
 
-/**
- * How a case stands empty, to the front and to the back: the push at its upper edge that tips it, and on a floor that slopes
- * that way.
- */
-export function tippingOfCase({ document, piece, season, species }: CaseContext): Check[] {
-  if (piece.hung) return [];
+/** What a piece weighs and where its middle is, in its own axes; kg, mm. */
+export function momentsOf({ piece, season, species }: Pick<Neighbour, 'piece' | 'season' | 'species'>) {
   let [mass, y, z] = [0, 0, 0];
   for (const part of piece.parts) {
     const own = partWeight(part, species, season.glued.moisture);
@@ -22,15 +18,34 @@ export function tippingOfCase({ document, piece, season, species }: CaseContext)
     y += own * middle[1];
     z += own * middle[2];
   }
-  if (mass <= 0) return [];
-  const [middle, high] = [y / mass, z / mass];
-  const { height } = piece.overall;
+  return mass > 0 ? { mass, y: y / mass, z: z / mass } : { mass: 0, y: 0, z: 0 };
+}
+
+/** The level push at a height that tips what stands on a ground, N; a floor that slopes takes its share of the reach before anybody pushes. */
+export function pushThatTips(
+  { mass, y, z }: ReturnType<typeof momentsOf>,
+  ground: { low: number; high: number },
+  height: number,
+) {
   // To the side that it stands nearer over.
-  const reach = Math.min(middle - piece.ground.low, piece.ground.high - middle);
-  // The floor's slope takes its share of the reach before anybody pushes.
-  const push = (mass * GRAVITY * Math.max(0, reach - SLOPE * high)) / height;
+  const reach = Math.min(y - ground.low, ground.high - y);
+  const push = (mass * GRAVITY * Math.max(0, reach - SLOPE * z)) / height;
+  return { push, reach, falls: reach <= SLOPE * z };
+}
+
+/**
+ * How a case stands empty, to the front and to the back: the push at its upper edge that tips it, and on a floor that slopes
+ * that way. What stands on another is judged with that.
+ */
+export function tippingOfCase(context: CaseContext): Check[] {
+  const { document, piece } = context;
+  if (piece.hung || piece.stacked) return [];
+  const balance = momentsOf(context);
+  const { mass, z: high } = balance;
+  if (mass <= 0) return [];
+  const { height } = piece.overall;
+  const { push, reach, falls } = pushThatTips(balance, piece.ground, height);
   const asked = document.form.loads.push;
-  const falls = reach <= SLOPE * high;
   // What stands, but less firmly than it is asked to, is fixed to the wall: nothing of its form alone needs to change.
   const level = falls ? 'stop' : push < asked ? 'watch' : 'good';
   return [

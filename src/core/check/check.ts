@@ -43,6 +43,15 @@ export interface Check {
   figure?: Figure;
 }
 
+/** Another piece of the same job, as far as it bears on this one. */
+export interface Neighbour {
+  title: string;
+  document: PieceInJob;
+  piece: Piece;
+  season: Season;
+  species: Species;
+}
+
 export interface CheckContext {
   document: PieceInJob;
   piece: Piece;
@@ -60,6 +69,10 @@ export interface CheckContext {
   /** Ids of those that the layout cuts from; null where there is no layout of the piece as it is. */
   used: readonly string[] | null;
   shopAir: Place;
+  /** What it stands on, or why it cannot; null where it stands on the floor or hangs. */
+  below: Neighbour | { problem: string } | null;
+  /** What stands on it. */
+  above: readonly Neighbour[];
 }
 
 /** The same of a table, and of a case. */

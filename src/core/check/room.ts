@@ -77,7 +77,8 @@ const foundAgain = (paths: readonly string[]): WayOut => ({
 });
 
 /** Whether all pieces of a job stand within its room, and clear of each other. `where` is empty: it is of no part. */
-export function roomChecks({ brief }: Pick<JobDocument, 'brief'>, standings: readonly Standing[]): Check[] {
+export function roomChecks({ brief }: Pick<JobDocument, 'brief'>, all: readonly Standing[]): Check[] {
+  const standings = all.filter(({ stacked }) => !stacked);
   if (standings.length < 2 && !standings.some(({ chosen }) => chosen)) return [];
   return [withinWalls(brief, standings), ...(standings.length < 2 ? [] : [clearOfEachOther(brief, standings)])];
 }

@@ -47,6 +47,7 @@ import { shelves } from './shelves';
 import { curvedParts, cutsBesideHollows, slantedTenons } from './short-grain';
 import { drawnOutEnd, leavesStored, runnersHeld, slidesOnTheirWay } from './slides';
 import { lifting, tipping } from './stability';
+import { stackedOnCase } from './stacked';
 import { sagging } from './stiffness';
 import { thicknessOnTheRack } from './stock';
 import { stretchersStoodOn } from './stretchers';
@@ -77,6 +78,7 @@ const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   rackingOfCase,
   racked,
   tippingOfCase,
+  stackedOnCase,
   slotsOfCase,
   gapsOfBack,
   boardsOfSheet,

@@ -57,7 +57,7 @@ export interface ShownFigure {
 
 /** What has a field of its own in the interface. */
 export interface SpecialField<F> extends AnyField<F> {
-  ask: 'live-edge' | 'cut-outs';
+  ask: 'live-edge' | 'cut-outs' | 'case-below';
 }
 
 /** What is asked of a kind, and drawn as a form. */

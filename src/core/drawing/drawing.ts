@@ -20,6 +20,15 @@ export interface ViewOptions {
   strips?: readonly number[];
   /** Taken apart: how far. */
   apart?: Apart;
+  /** What stands under it and on it, in thin lines from the front and the side. */
+  stack?: readonly Stacked[];
+}
+
+/** Another piece of the job: how far up it stands, and how far back. mm, in the axes of the one that is drawn */
+export interface Stacked {
+  piece: Piece;
+  up: number;
+  back: number;
 }
 
 /** How a view looks on the piece: its two axes on paper, v downward, and the way toward the one who looks. */
@@ -111,6 +120,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
         .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(solid.corners.map(paper)) })),
     ),
     ...(name === 'front' && piece.build === 'case' ? aroundCase(piece) : []),
+    ...(options.stack ?? []).flatMap((other) => outlinesOf(other, name)),
     ...(name === 'plan' && piece.build === 'table' ? holesFromAbove(piece) : []),
     ...(name === 'plan' ? seen.flatMap(stripsFromAbove) : []),
     ...(name === 'plan' && options.strips && piece.build === 'table' ? jointLines(piece, drawn, options.strips) : []),
@@ -322,6 +332,18 @@ function stripsFromAbove({ part, real }: DrawnPart): Shape[] {
 }
 
 /** The alcove that a case stands in, and what must be kept clear on its wall. */
+/** What stands under a piece or on it, where both are seen from the side. */
+function outlinesOf({ piece, up, back }: Stacked, name: ViewName): Shape[] {
+  if (name !== 'front' && name !== 'end') return [];
+  const right = name === 'end' ? back : 0;
+  return drawView(piece, name)
+    .shapes.filter(({ style }) => style === 'seen')
+    .map(({ points }): Shape => {
+      const moved = points.map(([u, v]): Point => [u + right, v - up]);
+      return { part: '', style: 'joint', points: [...moved, ...moved.slice(0, 1)] };
+    });
+}
+
 function aroundCase({ around }: CasePiece): Shape[] {
   if (!around) return [];
   const up = ([x, z]: Point): Point => [x, -z];

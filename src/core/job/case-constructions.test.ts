@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CASE_CONSTRUCTIONS } from '../../../tests/fixtures/case-constructions';
 import { demoJob, jobOf, places, shop } from '../../../tests/fixtures/demo';
-import type { PieceInJob } from '../document/piece-in-job';
+import { type PieceInJob, partOfPiece } from '../document/piece-in-job';
 import { assembliesOf } from '../format/assemblies';
 import { writePhrase } from '../measure/write-quantity';
 import type { CaseForm } from '../piece/case/form';
@@ -11,10 +11,12 @@ import type { JobInputs } from './inputs';
 import { ownedChecks } from './shown-piece';
 import { searchWayOut } from './ways-out';
 
-const inputsOf = (form: CaseForm): JobInputs => {
+const inputsOf = (form: CaseForm, below?: CaseForm): JobInputs => {
   const piece: PieceInJob = { ...demoJob('2-long-table'), use: 'bookcase', seatsAsked: null, form };
   const brief = { ...piece.brief, door: { width: 1200, height: 2300 } };
-  return { document: jobOf({ ...piece, brief }), shop, places, boards: null, layouts: [] };
+  const document = jobOf({ ...piece, brief });
+  const lower = document.pieces.flatMap((own) => (below ? { ...own, id: 'p2', name: 'Below', form: below } : []));
+  return { document: { ...document, pieces: [...document.pieces, ...lower] }, shop, places, boards: null, layouts: [] };
 };
 const derived = (inputs: JobInputs) => {
   const job = deriveJob(inputs);
@@ -27,33 +29,42 @@ const stopsOf = (job: ReturnType<typeof derived>) =>
     ({ check }) => check.level === 'stop' && ['form', 'season', 'joints', 'brief'].includes(check.step),
   );
 
-describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, bad }) => {
+describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, below, bad }) => {
   it('can be built, and nothing stops it', () => {
-    const stops = stopsOf(derived(inputsOf(form)));
+    const stops = stopsOf(derived(inputsOf(form, below)));
     expect(stops.map(({ check }) => `${check.id}: ${writePhrase(check.sentence, { system: 'metric' })}`)).toEqual([]);
   });
 
   it('its sway, its tipping and its way through the door are judged', () => {
-    const ids = new Set(derived(inputsOf(form)).pieces[0]?.checks.map(({ id }) => id));
+    const ids = new Set(derived(inputsOf(form, below)).pieces[0]?.checks.map(({ id }) => id));
     const stands = form.stand.kind !== 'wall' && form.stand.kind !== 'bevelled-cleats';
     expect(ids.has('people.door')).toBe(true);
-    expect(ids.has('stability.case-tips')).toBe(stands);
+    expect(ids.has('stability.case-tips')).toBe(stands && !below);
+    expect(ids.has('stability.stack-tips')).toBe(below !== undefined);
     const { stand, opens, inside } = form;
     const between =
       stand.kind === 'leg-frame' || inside.cells.some((cell) => cell.of === null && cell.divided === 'uprights');
-    expect(ids.has('stiffness.case-sags')).toBe(stands && opens === 'front' && stand.kind !== 'plinth' && between);
+    expect(ids.has('stiffness.case-sags')).toBe(
+      stands && !below && opens === 'front' && stand.kind !== 'plinth' && between,
+    );
     expect(ids.has('stiffness.case-sway')).toBe(stands && form.opens === 'front');
   });
 
   it('goes from a worker to the screen as it is: nothing in it is a function', () => {
-    expect(() => structuredClone(derived(inputsOf(form)))).not.toThrow();
+    expect(() => structuredClone(derived(inputsOf(form, below)))).not.toThrow();
   });
 
   it('every part is in the order of work and in one assembly', () => {
-    const job = derived(inputsOf(form));
+    const job = derived(inputsOf(form, below));
     const own = job.pieces[0];
     if (!own) throw new Error('nothing is derived');
-    const worked = new Set(job.operations.flatMap(({ parts }) => parts));
+    const worked = new Set(
+      job.operations
+        .flatMap(({ parts }) => parts)
+        .map(partOfPiece)
+        .filter(({ pieceId }) => !below || pieceId === own.pieceId)
+        .map(({ part }) => part),
+    );
     for (const { id, name } of own.piece.parts) expect(worked.has(id), name).toBe(true);
     const listed = assembliesOf(own.piece, own.demand).flatMap(({ rows }) => rows);
     // A sheet is bought to size where no wood is chosen for it.
@@ -62,7 +73,7 @@ describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, bad }) => {
   });
 
   it.each(bad)('$how: stopped, and said how it is mended', ({ form: variant, stop }) => {
-    const inputs = inputsOf(variant);
+    const inputs = inputsOf(variant, below);
     const job = derived(inputs);
     const found = stopsOf(job).find(({ check }) => check.id === stop || check.id.startsWith(`${stop}-`));
     expect(

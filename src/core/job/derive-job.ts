@@ -19,6 +19,7 @@ import type { JobInputs } from './inputs';
 import { layoutOfPiece } from './names-in-job';
 import { type Airs, type DrawnPiece, drawPieces, isAlone, type WorkedPiece, workPiece } from './piece-stages';
 import { emptyMemory, rememberedOf } from './remember';
+import { aboveOf, belowOf } from './stacks';
 import { layOutWood, type WoodOfJob } from './wood-stage';
 
 /** One instance of a piece, with all that follows from its decisions and from where it lies on the boards. */
@@ -79,7 +80,10 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
 
   const standings = standingInRoom(worked, document.brief);
   const pieces = worked.map((own, i) =>
-    judgePiece(own, woodsOf(own), inputs, { ...air, spot: (standings[i] as Standing).judged }),
+    judgePiece(own, woodsOf(own), inputs, {
+      ...{ ...air, spot: (standings[i] as Standing).judged },
+      ...{ below: belowOf(own, worked), above: aboveOf(own, worked) },
+    }),
   );
   return {
     ...air,
@@ -171,22 +175,44 @@ const judgePiece = (
   own: WorkedPiece,
   woods: readonly WoodOfJob[],
   { shop, boards }: JobInputs,
-  { shopAir, spot }: Airs & Pick<CheckContext, 'spot'>,
+  { shopAir, spot, below, above }: Airs & Pick<CheckContext, 'spot' | 'below' | 'above'>,
 ): DerivedPiece => {
   const beside = woods.flatMap((wood) => [wood.boards, wood.layoutState]);
   const { plainOptions } = woods[0] as WoodOfJob;
   return rememberedOf(
     isAlone(own),
     judgements,
-    [own, shop, shopAir, spot.x, spot.y, spot.turn, boards === null, plainOptions, ...beside, beside.length],
-    () => judged(own, woods, { shop, boards, shopAir, spot }),
+    [
+      own,
+      shop,
+      shopAir,
+      spot.x,
+      spot.y,
+      spot.turn,
+      boards === null,
+      plainOptions,
+      ...beside,
+      beside.length,
+      ...stackKeys(below, above),
+    ],
+    () => judged(own, woods, { shop, boards, shopAir, spot, below, above }),
   );
 };
+
+/** A problem reads alike whenever it is told. */
+const stackKeys = (below: CheckContext['below'], above: CheckContext['above']): unknown[] => [
+  below && 'problem' in below ? below.problem : below,
+  ...above,
+];
 
 function judged(
   own: WorkedPiece,
   woods: readonly BoardsOfPiece[],
-  { shop, boards, shopAir, spot }: Pick<JobInputs, 'shop' | 'boards'> & Pick<CheckContext, 'shopAir' | 'spot'>,
+  {
+    shop,
+    boards,
+    ...around
+  }: Pick<JobInputs, 'shop' | 'boards'> & Pick<CheckContext, 'shopAir' | 'spot' | 'below' | 'above'>,
 ): DerivedPiece {
   const current = woods.every(({ layoutState }) => layoutState === 'current');
   const [only] = woods;
@@ -196,12 +222,11 @@ function judged(
     season: own.season,
     restraint: own.restraint,
     species: own.species,
-    spot,
+    ...around,
     woods: woods.map(({ species }) => species),
     shop,
     boards: boards && (woods.length === 1 && only ? only.boards : woods.flatMap((wood) => wood.boards)),
     used: own.layout && current ? own.layout.boards : null,
-    shopAir,
   };
   const checks = inOrder(checkPiece(own, woods, context));
   return {

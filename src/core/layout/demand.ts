@@ -114,7 +114,8 @@ export function demandOf(piece: Piece, document: DemandDecided, shop: Shop): Dem
       continue;
     }
     if (isPanel(part.kind)) {
-      const whole = panels.findIndex((panel) => panel.id === part.oneWith);
+      // Of another wood it is glued up by itself.
+      const whole = panels.findIndex((panel) => panel.id === part.oneWith && panel.species === other.species);
       if (panels[whole]) {
         panels[whole] = longer(panels[whole], part.letter, upToStep(finished.length + CROSSCUT, step));
         continue;

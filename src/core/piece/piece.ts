@@ -82,6 +82,8 @@ export interface CasePiece extends AnyPiece {
   racking: readonly Racking[];
   /** It hangs on a wall. */
   hung: boolean;
+  /** It stands on another case of its job. */
+  stacked: boolean;
   /** Ids of the parts that it stands on and that come off it. */
   stand: readonly string[];
   /** Bores for the pins of loose shelves. */

@@ -67,7 +67,7 @@ export function planCase(given: PlanGiven): Operation[] {
   return operations;
 }
 
-function panelSteps({ glueUps, glue, panels, sheets }: CaseWork): Step[] {
+function panelSteps({ piece, glueUps, glue, panels, sheets }: CaseWork): Step[] {
   const stages = glueUps.reduce((sum, own) => sum + own.stages.length, 0);
   return [
     ...(stages > 0
@@ -96,7 +96,9 @@ function panelSteps({ glueUps, glue, panels, sheets }: CaseWork): Step[] {
       : []),
     {
       id: 'panels-flat',
-      name: 'Plane the panels level and to thickness, cut them square and to length; sides and shelves in pairs',
+      name: piece.parts.some(({ oneWith }) => oneWith)
+        ? 'Plane the panels level and to thickness; mark the order of the boards round the case on the long one, crosscut it in that order; shelves in pairs'
+        : 'Plane the panels level and to thickness, cut them square and to length; sides and shelves in pairs',
       work: 0.3 * panels.length,
       wait: 0,
       caution: 'Front edges together, one stop for both sides. Support long panels beyond the saw.',
@@ -420,7 +422,18 @@ function closingSteps({ document, piece, chest, ids }: CaseWork): Step[] {
 
 const checkedOver = ({ piece }: CaseWork, parts: readonly string[]): Step => ({
   id: 'check-over',
-  name: `Look it over, ${piece.build === 'case' && piece.pinRows.length > 0 ? 'put the loose shelves on their pins, ' : ''}wrap it; fix it to the wall where it will stand`,
+  name: [
+    'Look it over,',
+    ...(piece.build === 'case' && piece.pinRows.length > 0 ? ['put the loose shelves on their pins,'] : []),
+    'wrap it',
+    ...(piece.build === 'case' && piece.stacked
+      ? ['; set it on the case below, screws fast behind and in slots in front']
+      : []),
+    // What is lower than it is deep stands free.
+    ...(piece.overall.height > piece.overall.width ? ['; fix it to the wall where it will stand'] : []),
+  ]
+    .join(' ')
+    .replaceAll(' ;', ';'),
   work: 0.8,
   wait: 0,
   caution:

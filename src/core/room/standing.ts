@@ -24,6 +24,8 @@ export interface Standing extends Pick<InRoom, 'pieceId' | 'instance' | 'title'>
   spot: Spot;
   /** By the maker; otherwise found for it. */
   chosen: boolean;
+  /** It stands on another, and goes where that goes. */
+  stacked: boolean;
   /** Where it is judged: tables that are made alike may go to several rooms, and each has its own to itself unless it is put somewhere. */
   judged: Spot;
   /** Seen from above in the room, its middle the origin, mm. */
@@ -48,7 +50,9 @@ export const roomOf = ({ room }: PieceInJob['brief']): RoomSize => ({
  * them, and the rest along the walls. One table alone stands in the middle. A place that is found does not change because
  * another piece is moved, but for benches, which stay with their table.
  */
-export function standingInRoom(pieces: readonly InRoom[], brief: PieceInJob['brief']): Standing[] {
+export function standingInRoom(all: readonly InRoom[], brief: PieceInJob['brief']): Standing[] {
+  const lower = new Map(all.map((own) => [own, lowerOf(own, all)]));
+  const pieces = all.filter((own) => !lower.get(own));
   const room = roomOf(brief);
   const found = new Map<InRoom, Spot>();
   const dined = pieces.filter(({ document }) => document.use === 'dining');
@@ -71,7 +75,27 @@ export function standingInRoom(pieces: readonly InRoom[], brief: PieceInJob['bri
   const others = left.filter((own) => !found.has(own));
   const walls = wallsOf(room, Math.max(0, ...others.map(({ piece }) => piece.overall.width)));
   for (const own of others) found.set(own, takeWall(walls, own.piece.overall));
-  return pieces.map((own) => standingOf(own, spotOf(own)));
+  return all.map((own) => {
+    const below = lower.get(own);
+    return below
+      ? { ...standingOf(own, overIt(own, below, spotOf(below))), chosen: false, stacked: true }
+      : standingOf(own, spotOf(own));
+  });
+}
+
+/** The piece on the floor that another is to stand on; null where it stands on the floor itself. */
+function lowerOf({ document: { form }, instance }: InRoom, all: readonly InRoom[]): InRoom | null {
+  if (form.build !== 'case' || form.stand.kind !== 'on-case') return null;
+  const { lower } = form.stand;
+  const alike = all.filter((own) => own.pieceId === lower && own.piece.build === 'case' && !own.piece.stacked);
+  return alike.find((own) => own.instance === instance) ?? alike[0] ?? null;
+}
+
+/** Over the piece below, its front as far behind that as is decided. */
+function overIt({ document: { form }, piece }: InRoom, below: InRoom, spot: Spot): Spot {
+  const setBack = form.build === 'case' && form.stand.kind === 'on-case' ? form.stand.setBack : 0;
+  const [x, y] = inRoom(spot, [0, setBack + (piece.overall.width - below.piece.overall.width) / 2]);
+  return { x, y, turn: spot.turn };
 }
 
 function standingOf({ pieceId, instance, title, document, piece }: InRoom, spot: Spot): Standing {
@@ -82,6 +106,7 @@ function standingOf({ pieceId, instance, title, document, piece }: InRoom, spot:
     use: document.use,
     spot,
     chosen: document.spot !== null,
+    stacked: false,
     judged: document.spot ?? (document.use === 'dining' ? { ...spot, x: 0, y: 0 } : spot),
     outline: outlineInRoom(piece, spot),
     height: piece.overall.height,

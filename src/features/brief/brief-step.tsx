@@ -144,7 +144,8 @@ function SpotTools() {
   const change = useChange();
   const standing = job.standings.find((own) => own.pieceId === pieceId && own.instance === instance);
   if (!standing) return null;
-  const { spot, chosen, title } = standing;
+  const { spot, chosen, title, stacked } = standing;
+  if (stacked) return <span className="text-ink-2">It goes where the case below it goes.</span>;
   return (
     <span className="flex items-center gap-2">
       <span className="text-ink-2 max-lg:hidden">Drag it, or move it by the arrows.</span>

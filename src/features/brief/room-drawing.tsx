@@ -98,13 +98,28 @@ export function RoomDrawing() {
           </text>
         ) : null}
         {shown ? <ToTheWalls spot={shown.spot} own={shown.own} room={room} scale={scale} /> : null}
-        {inOrder.map(({ standing, spot, own, shown }) => (
-          <PieceInRoom
-            key={`${standing.pieceId}.${standing.instance}`}
-            {...{ standing, spot, own, shown, scale, room }}
-            onMoving={(to) => setMoving(to && { standing, spot: to })}
-          />
-        ))}
+        {inOrder
+          .filter(({ standing }) => !standing.stacked)
+          .map(({ standing, spot, own, shown }) => (
+            <PieceInRoom
+              key={`${standing.pieceId}.${standing.instance}`}
+              {...{ standing, spot, own, shown, scale, room }}
+              onMoving={(to) => setMoving(to && { standing, spot: to })}
+            />
+          ))}
+        {moving
+          ? null
+          : inOrder
+              .filter(({ standing }) => standing.stacked)
+              .map(({ standing: { outline, title, pieceId, instance } }) => (
+                <polygon
+                  key={`${pieceId}.${instance}`}
+                  aria-label={title}
+                  points={outline.map((point) => scale.at(point).join()).join(' ')}
+                  className="pointer-events-none fill-none stroke-ink"
+                  strokeWidth={0.9}
+                />
+              ))}
       </svg>
     </div>
   );

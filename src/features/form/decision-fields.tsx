@@ -5,6 +5,7 @@ import { AskedFigure } from '@/ui/asked-figure';
 import { Choice, Select } from '@/ui/fields';
 import { FigureLine } from '@/ui/figure';
 import { useChange, useDecisions, useDerived } from '../job/job-context';
+import { CaseBelowField } from './case-below-field';
 import { CutOutFields } from './cut-out-fields';
 import { LiveEdgeField } from './live-edge-field';
 
@@ -64,6 +65,8 @@ export function DecisionFields<F>({
       }
       case 'cut-outs':
         return <CutOutFields key={field.at} path={path} />;
+      case 'case-below':
+        return <CaseBelowField key={field.at} label={label} path={path} />;
       case 'live-edge':
         return <LiveEdgeField key={field.at} label={label} path={path} />;
     }

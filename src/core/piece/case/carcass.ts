@@ -1,6 +1,7 @@
 import { type Draft, shoulderLengthOf } from '../part';
 import type { ShelfSpan } from './case-plan';
 import type { CaseForm } from './form';
+import { grainOfTwo, grainRound } from './grain-round';
 import { rootOf } from './inside/cells';
 import { type InsidePlan, planInside } from './inside/plan-inside';
 import type { CarcassOfFrames, CornerPlan, FrontEdge, Shell } from './kind';
@@ -36,10 +37,16 @@ export function planCarcass(form: CaseForm, whole: Shell): InsidePlan & Pick<Cor
   const boards = {
     ...inside,
     frames,
-    drafts: [...drawn.drafts, ...inside.drafts, ...back.drafts],
+    drafts: [...(frames ? drawn.drafts : grainRound(form, drawn.drafts)), ...inside.drafts, ...back.drafts],
     joints: [...drawn.joints, ...inside.joints, ...back.joints],
     fittings: [...(drawn.fittings ?? []), ...inside.fittings, ...back.fittings],
-    problems: [...drawn.problems, ...inside.problems, ...back.problems, ...pinsInGrooves(form, inside.pinRows, shell)],
+    problems: [
+      ...drawn.problems,
+      ...inside.problems,
+      ...back.problems,
+      ...pinsInGrooves(form, inside.pinRows, shell),
+      ...(frames ? [] : grainOfTwo(form)),
+    ],
   };
   if (before === 0) return boards;
   const front = fronts.plan(form.front, {

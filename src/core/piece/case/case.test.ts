@@ -297,6 +297,43 @@ describe.each<[string, CaseForm]>([
     'sideboard under a board',
     { ...sideboard, top: { kind: 'overhanging', thickness: 24, front: 20, ends: 18, travel: 4, ...STRAIGHT } },
   ],
+  ...[bookcase, sideboard].flatMap((form, i): [string, CaseForm][] => {
+    const legs = caseAs(form, { corner: 'between-legs', stand: 'sides' });
+    const name = `${i === 0 ? 'bookcase' : 'sideboard'} between legs`;
+    return [
+      [name, legs],
+      ...(['framed', 'sheet', 'boards', 'grooved'] as const).map((back): [string, CaseForm] => [
+        `${name}, behind it ${back}`,
+        caseAs(legs, { back }),
+      ]),
+      ...(['feet', 'plinth', 'bracket-feet', 'leg-frame', 'wall'] as const).map((stand): [string, CaseForm] => [
+        `${name}, on ${stand}`,
+        caseAs(legs, { stand }),
+      ]),
+      ...FIXINGS.filter(([, fixing]) => fixing.kind !== 'butted').map(([words, fixing]): [string, CaseForm] => [
+        `${name}, ${words}`,
+        { ...legs, inside: { ...legs.inside, fixing } },
+      ]),
+      [`${name}, its top seen`, { ...legs, top: { kind: 'none' } }],
+      ...(
+        [
+          { kind: 'rounded', radius: 5 },
+          { kind: 'chamfered', width: 4 },
+          { kind: 'thumbnail', width: 14, depth: 9 },
+          { kind: 'under-bevelled', width: 45, left: 9 },
+        ] as const
+      ).map((edge, k): [string, CaseForm] => [
+        `${name}, its edges ${edge.kind}`,
+        {
+          ...legs,
+          top: {
+            ...{ kind: 'overhanging', thickness: 22, front: 30, ends: 30, back: k % 2 === 0 ? 0 : 30, travel: 12 },
+            ...{ edge, bulge: { front: 20, ends: 10, back: k % 2 === 0 ? 0 : 20 } },
+          },
+        },
+      ]),
+    ];
+  }),
   ...(['framed-sides', 'post-and-rail'] as const).flatMap((kind): [string, CaseForm][] => {
     const [high, low, fitted] = [bookcase, sideboard, alcoveBookcase].map((form) => caseAs(form, { corner: kind }));
     if (!high || !low || !fitted) return [];

@@ -20,7 +20,7 @@ import { mouldingRound } from './moulding';
 import { openingsInBack } from './openings-in-back';
 import { scribesOf } from './scribes';
 import { BARS, SHELL } from './shell';
-import { notInAlcove, notWithItsOpening, tooSmall } from './unbuildable-case';
+import { keyedInLegs, notInAlcove, notWithItsOpening, tooSmall } from './unbuildable-case';
 
 /** What was decided of a case that bears on its parts. */
 export interface CaseDecided {
@@ -47,6 +47,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     ...tooSmall(form, shell),
     ...notInAlcove(form, shell),
     ...notWithItsOpening(form),
+    ...keyedInLegs(form, met.joints),
   ];
   return {
     build: 'case',
@@ -69,6 +70,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     around,
     stand: stand.hung ? [] : stand.drafts.map(({ id }) => id),
     hung: stand.hung ?? false,
+    stacked: stand.stacked ?? false,
     racking: [...(stand.racking ?? []), ...(frames && !stand.hung ? frames.racking : [])],
     spaces: body.spaces.map(({ cell: { id, of }, space: { left, right, low, high }, divided }) => {
       // Laid back, what was its height runs from its front to its back.

@@ -1,8 +1,10 @@
-import { type FormField, noneOr } from '../../decision/form-field';
+import { type FormField, noneOr, optionsOf } from '../../decision/form-field';
 import type { PartKind } from '../part';
 import type { FormQuestion } from '../table/form-questions';
 import { startAlcove } from './alcove';
 import type { CaseForm } from './form';
+import { GRAIN } from './grain-round';
+import { cornerKind } from './kinds';
 
 /** Shelves and pins are of a case that opens to the front. */
 const opensToTheFront = ({ opens }: CaseForm): boolean => opens === 'front';
@@ -76,6 +78,16 @@ export const ALCOVE_FIELDS: readonly FormField<CaseForm>[] = [
 export const CARCASS_FIELDS: readonly FormField<CaseForm>[] = [
   { ask: 'figure', at: 'carcass.sides', label: 'Sides, thick' },
   { ask: 'figure', at: 'carcass.across', label: 'Top and bottom, thick' },
+  {
+    ask: 'choice',
+    at: 'carcass.grain',
+    label: 'The grain runs',
+    listed: true,
+    // Posts and legs have rails or nothing between them.
+    when: ({ carcass: { corner } }) => !cornerKind(corner.kind).plainInFront,
+    options: optionsOf(GRAIN),
+    chosen: ({ carcass }) => carcass.grain ?? 'apart',
+  },
 ];
 
 /** What is between the boards, beside the spaces themselves. */

@@ -49,6 +49,8 @@ export const CaseFormSchema = v.object({
     /** Top and bottom. */
     across: length(9, 60),
     corner: CornerSchema,
+    /** Whether the grain runs on from one of them to the next. */
+    grain: v.optional(v.picklist(['apart', 'over', 'round'])),
   }),
   inside: v.object({
     /** Uprights and shelves. */

@@ -94,8 +94,11 @@ function ofBars(joint: Joint, wall: string, bars: readonly WallBar[], behind: Be
   for (const cut of joint.removed) {
     if (cut.part === wall && !cut.bore) for (const bar of bars) of(bar).removed.push(...cutInBar(cut, bar));
     else {
-      const bar = nearest(bars, middle(cut.solid));
-      of(bar).removed.push(cut.part === wall ? { ...cut, part: bar.part } : cut);
+      const at = middle(cut.solid);
+      const bar = nearest(bars, at);
+      // A bore beside every bar is in none.
+      if (cut.part !== wall || offBar(bar, at) === 0)
+        of(bar).removed.push(cut.part === wall ? { ...cut, part: bar.part } : cut);
     }
   }
   for (const grown of joint.added) {
@@ -188,8 +191,9 @@ const middle = ({ bounds: { from, to } }: Convex): Vec => [
   (from[2] + to[2]) / 2,
 ];
 
-function nearest(bars: readonly WallBar[], at: Vec): WallBar {
-  const off = ({ bounds: { from, to } }: WallBar) =>
-    ([0, 1, 2] as const).reduce<number>((sum, i) => sum + Math.max(0, from[i] - at[i], at[i] - to[i]) ** 2, 0);
-  return bars.reduce((a, b) => (off(b) < off(a) ? b : a));
-}
+/** Square of how far a point lies beside a bar, mm². */
+const offBar = ({ bounds: { from, to } }: WallBar, at: Vec): number =>
+  ([0, 1, 2] as const).reduce<number>((sum, i) => sum + Math.max(0, from[i] - at[i], at[i] - to[i]) ** 2, 0);
+
+const nearest = (bars: readonly WallBar[], at: Vec): WallBar =>
+  bars.reduce((a, b) => (offBar(b, at) < offBar(a, at) ? b : a));

@@ -115,6 +115,8 @@ export interface StandPlan extends ShellPlan {
   sidesDown: boolean;
   /** It hangs on a wall: nothing of it is on the floor. */
   hung?: true;
+  /** It stands on another case. */
+  stacked?: boolean;
   /** Between the sides, right through: uprights are cut out for it. */
   through?: { part: string; solid: Convex };
   /** Its corners when it is pushed level at the case's upper edge. */

@@ -1,3 +1,4 @@
+import type { Joint } from '../../joint/joint';
 import type { Unbuildable } from '../unbuildable';
 import { fitOf } from './alcove';
 import type { PinRow } from './case-plan';
@@ -99,6 +100,23 @@ export function notWithItsOpening({ opens, top, front, stand, inside, carcass, b
       mends: inside.cells.map((cell) => ({ ...cell, loose: 0 })),
     });
   return found;
+}
+
+/** Shelves keyed by dowels or loose tenons over their depth: between the legs of a side there is nothing that takes these. */
+export function keyedInLegs(
+  { carcass: { corner }, inside: { fixing } }: CaseForm,
+  joints: readonly Joint[],
+): Unbuildable[] {
+  if (!('leg' in corner) || fixing.kind !== 'butted') return [];
+  if (!joints.some(({ kind, into }) => kind !== 'twin-tenon' && into.startsWith('post-'))) return [];
+  return [
+    {
+      problem: 'Shelves held by dowels or loose tenons find nothing between the legs of a side.',
+      where: 'form.inside.fixing',
+      wayOut: 'House them in the legs.',
+      mends: { kind: 'housed', stop: 0 },
+    },
+  ];
 }
 
 /** Walls that leave nothing, a plinth that the floor's slope uses up, a skirting that reaches up behind the bottom. */
