@@ -2,13 +2,14 @@
 
 import { type DecisionPath, valueAt } from '@/core';
 import { Select } from '@/ui/fields';
-import { useChange, useDecisions, useDerived } from '../job/job-context';
+import { useCase, useChanges, useDecisions, useDerived } from '../job/job-context';
 
 /** Which of the other cases of the job one stands on. */
 export function CaseBelowField({ label, path }: { label: string; path: DecisionPath }) {
   const chosen = useDecisions((decided) => valueAt(decided, path)) as string;
   const { job, pieceId } = useDerived();
-  const change = useChange();
+  const { form } = useCase();
+  const change = useChanges();
   const cases = [
     ...new Map(
       job.pieces
@@ -25,7 +26,14 @@ export function CaseBelowField({ label, path }: { label: string; path: DecisionP
       hint={
         cases.length === 0 ? 'There is no other case in this job: add one under Pieces, and choose it here.' : undefined
       }
-      onCommit={change(path)}
+      // Their backs in one plane, as they stand at a wall.
+      onCommit={(id) => {
+        const deep = job.pieces.find((own) => own.pieceId === id)?.piece.overall.width ?? form.depth;
+        change([
+          { path, value: id },
+          { path: 'form.stand.setBack', value: Math.max(0, Math.round(deep - form.depth)) },
+        ]);
+      }}
       wide
     />
   );

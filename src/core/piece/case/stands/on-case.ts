@@ -25,7 +25,7 @@ export const onCase: StandKind<typeof schema> = {
   carries: true,
   schema,
   fields: [
-    { ask: 'case-below', at: 'lower', label: 'Stands on' },
+    { ask: 'case-below', at: 'lower', label: 'The case below' },
     { ask: 'figure', at: 'setBack', label: 'Its front behind that below' },
     { ask: 'figure', at: 'screws', label: 'Screws' },
     { ask: 'figure', at: 'travel', label: 'Slots in front, travel each way' },
