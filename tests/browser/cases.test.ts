@@ -1,7 +1,21 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
+import type { CaseForm, JobDocument } from '@/core';
 import { misprints, readPaper } from '../fixtures/read-paper';
-import { downloadsOf, openPage, withBrowser } from './desk';
+import {
+  button,
+  call,
+  choose,
+  downloadsOf,
+  fill,
+  goTo,
+  newJob,
+  openPage,
+  openQuestions,
+  reads,
+  saved,
+  withBrowser,
+} from './desk';
 import { Stranger } from './stranger';
 
 withBrowser();
@@ -127,4 +141,35 @@ describe('a case from an empty job to its cut list and its stick', () => {
       expect(page.faults).toEqual([]);
     },
   );
+});
+
+it('a case is set on another: stopped until one is chosen, then drawn, placed and judged with it', async () => {
+  const { id } = await newJob('A dresser for a test', 'ash-white', 'sideboard');
+  const page = await openPage(`/jobs/${id}/form`);
+  await (await button(page, 'Pieces …')).click();
+  await page.waitForSelector('[role="dialog"] input[value="bookcase"]');
+  await page.$eval('[role="dialog"] input[value="bookcase"]', (e) => (e as HTMLElement).click());
+  await (await button(page, 'Add the bookcase')).click();
+  await reads(page, '[aria-label="Pieces"] [aria-current="true"]', /Bookcase/);
+  await page.keyboard.press('Escape');
+  await choose(page, 'Stands on', 'on-case');
+  await (await button(page, 'Change it')).click();
+  await reads(page, 'main', /It is to stand on another case, and none is chosen/);
+  await fill(page, 'Height, over all', '1000');
+  await openQuestions(page);
+  await choose(page, 'The case below', 'p1');
+  await reads(page, 'main', /On Sideboard, empty, on a floor that slopes/);
+  // Their backs are in one plane; the lower one is drawn under it.
+  await saved(page);
+  const { pieces } = (await call<{ document: JobDocument }>('GET', `/api/jobs/${id}`)).data.document;
+  const [lower, upper] = pieces.map(({ form }) => form as CaseForm);
+  expect(upper?.stand).toMatchObject({
+    kind: 'on-case',
+    lower: pieces[0]?.id,
+    setBack: (lower?.depth ?? 0) - (upper?.depth ?? 0),
+  });
+  expect(await page.$$eval('svg polyline[pointer-events="none"]', (all) => all.length)).toBeGreaterThan(6);
+  await goTo(page, 'brief');
+  await reads(page, 'main', /It goes where the case below it goes/);
+  expect(page.faults).toEqual([]);
 });

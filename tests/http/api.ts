@@ -40,7 +40,7 @@ export const brief = {
   note: '',
 };
 
-export async function newJob(name: string, species = 'ash-white'): Promise<JobReply> {
+export async function newJob(name: string, species = 'ash-white', start?: string): Promise<JobReply> {
   const { data: shop } = await call<{ places: { id: string; kind: string }[] }>('GET', '/api/shop');
   const homePlaceId = shop.places.find((p) => p.kind === 'home')!.id;
   const reply = await call<JobReply>('POST', '/api/jobs', {
@@ -50,6 +50,7 @@ export async function newJob(name: string, species = 'ash-white'): Promise<JobRe
     species,
     homePlaceId,
     startOn: '2027-03-08',
+    ...(start ? { start } : {}),
   });
   if (reply.status !== 201) throw new Error(JSON.stringify(reply.data));
   return reply.data;
