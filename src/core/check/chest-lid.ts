@@ -1,8 +1,8 @@
 import type { Quantity } from '../measure/quantity';
 import { mm, say } from '../measure/quantity';
 import { findPart } from '../piece/piece';
-import { GRAVITY, weightOf } from '../piece/weight';
-import { boundsOf } from '../solid/convex';
+import { GRAVITY, partWeight, weightOf } from '../piece/weight';
+import { boundsOf, volumeOf } from '../solid/convex';
 import { type CaseContext, type Check, judge } from './check';
 
 const newtonMetre = (amount: number): Quantity => ({ amount, unit: 'newton-metre' });
@@ -19,11 +19,26 @@ export function chestLid(context: CaseContext): Check[] {
   return [stay(context), ...air(context, top.air)];
 }
 
-function stay({ piece, species, season }: CaseContext): Check {
+/** What of the walls goes with a lid that is sawn off, kg. */
+function sawnOff({ piece, species, season, document: { form } }: CaseContext): number {
+  const { top } = form;
+  if (top.kind !== 'sawn-off') return 0;
+  const cut = piece.overall.height - top.lid;
+  return piece.parts
+    .filter(({ kind }) => ['side', 'case-top', 'case-bottom'].includes(kind))
+    .reduce((sum, part) => {
+      const over = part.placed.filter((solid) => solid.bounds.from[2] > cut - 1);
+      return sum + (partWeight(part, species, season.glued.moisture) * volumeOf(over)) / volumeOf(part.placed);
+    }, 0);
+}
+
+function stay(context: CaseContext): Check {
+  const { piece, species, season } = context;
   const moving = piece.parts.filter(({ id, kind }) => id === 'lid' || id.startsWith('lid-') || kind === 'batten');
   const lid = findPart(piece, 'lid');
-  const weight = weightOf(moving, species, season.glued.moisture);
-  const deep = lid?.size.width ?? 0;
+  const sawn = sawnOff(context);
+  const weight = weightOf(moving, species, season.glued.moisture) + sawn;
+  const deep = sawn > 0 ? piece.overall.width : (lid?.size.width ?? 0);
   const moment = (weight * GRAVITY * deep) / 2000;
   return {
     id: 'safety.lid-stay',

@@ -231,12 +231,18 @@ function frameSteps({ ids, glue, shell }: CaseWork): Step[] {
   ];
 }
 
+/** A lid that is sawn off is closed in with the glue. */
+const lidInWalls = ({ form }: CaseWork['document']): boolean => form.top.kind === 'sawn-off';
+
 /** Its back, or a chest's bottom, goes in with the glue. */
 const isGrooved = ({ form }: CaseWork['document']): boolean => form.build === 'case' && form.back.kind === 'grooved';
 
 function carcassSteps({ document, ids, glue, chest, panels, sheets, shell, within }: CaseWork): Step[] {
   const boards = [...shell, ...within];
-  const closed = isGrooved(document) ? `, ${chest ? 'the bottom' : 'the back'} in its grooves` : '';
+  const closed = [
+    ...(isGrooved(document) ? [`, ${chest ? 'the bottom' : 'the back'} in its grooves`] : []),
+    ...(lidInWalls(document) ? [', the panel of the lid loose in its own'] : []),
+  ].join('');
   const lips = ids('lip');
   return [
     ...(lips.length > 0
@@ -279,16 +285,24 @@ function carcassSteps({ document, ids, glue, chest, panels, sheets, shell, withi
       work: 1 + 0.1 * within.length,
       wait: glue.levelAfter,
       caution: `Rehearse it dry with every clamp in its place. Two people. Measure both diagonals before the glue grips. ${glue.caution}`,
-      parts: isGrooved(document) ? [...boards, 'back'] : boards,
+      parts: [...boards, ...(isGrooved(document) ? ['back'] : []), ...(lidInWalls(document) ? ids('lid') : [])],
     },
   ];
 }
 
 /** What is glued to its front edges when the carcass is together. */
-function frontSteps({ piece, ids, glue }: CaseWork): Step[] {
+function frontSteps({ document, piece, ids, glue, shell }: CaseWork): Step[] {
   const lippings = ids('lipping');
   const frame = piece.parts.filter(({ id }) => id.startsWith('front-')).map(({ id }) => id);
   const steps: Step[] = [
+    {
+      id: 'saw-lid',
+      name: 'Saw the lid off all round, the long sides first; plane both rims to one another',
+      work: 1,
+      wait: 0,
+      caution: 'Spacers in the cut before the last side, or it closes on the blade. The fence higher than the box.',
+      parts: lidInWalls(document) ? [...shell, ...ids('lid')] : [],
+    },
     {
       id: 'lippings',
       name: 'Glue the lippings on, a hair too wide; plane them flush when the glue is dry',
@@ -399,8 +413,9 @@ function closingSteps({ document, piece, chest, ids }: CaseWork): Step[] {
     },
     {
       id: 'lid',
-      name:
-        ids('breadboard').length > 0
+      name: lidInWalls(document)
+        ? 'Hang the lid on its hinges, fit the stay'
+        : ids('breadboard').length > 0
           ? 'Tenon the ends of the lid, fit the boards across them: glue in their middle alone, pegs in slots; hang it on its hinges, fit the stay'
           : 'Screw the battens under the lid, fast in their middle; hang it on its hinges, fit the stay',
       work: 1.5,

@@ -5,7 +5,7 @@ import { grainOfTwo, grainRound } from './grain-round';
 import { rootOf } from './inside/cells';
 import { type InsidePlan, planInside } from './inside/plan-inside';
 import type { CarcassOfFrames, CornerPlan, FrontEdge, Shell } from './kind';
-import { backKind, cornerKind, frontKind, standKind } from './kinds';
+import { backKind, caseTopKind, cornerKind, frontKind, standKind } from './kinds';
 import { insideOf, SHELL } from './shell';
 import { behind, turned } from './turned';
 import { BUTTED, pinsInGrooves } from './unbuildable-case';
@@ -26,7 +26,7 @@ export function planCarcass(form: CaseForm, whole: Shell): InsidePlan & Pick<Cor
   const inside = planInside({
     form: form.opens === 'above' ? withoutLoose(form) : form,
     space: insideOf(shell),
-    y: [-shell.depth / 2, shell.depth / 2 - shell.recess - shell.back - (frames?.behind?.room ?? 0)],
+    y: [-shell.depth / 2 + reachOfTop(form), shell.depth / 2 - shell.recess - shell.back - (frames?.behind?.room ?? 0)],
     boards: frames?.takes ?? {
       [SHELL.left]: carcass.sides,
       [SHELL.right]: carcass.sides,
@@ -92,6 +92,10 @@ function frontEdges({ width, sides, across, foot, under, over }: Shell, within: 
       }),
   ];
 }
+
+/** How far dividers stay under the upper edge of a chest, mm. */
+const reachOfTop = ({ opens, top }: CaseForm): number =>
+  opens === 'above' ? (caseTopKind(top.kind).reaches?.(top) ?? 0) : 0;
 
 /** In a chest nothing lies on pins, and nothing is closed in front. */
 const withoutLoose = (form: CaseForm): CaseForm => ({

@@ -357,6 +357,27 @@ describe.each<[string, CaseForm]>([
       [`sideboard, ${kind}, rails`, { ...low, inside: { ...low.inside, cells: withRails } }],
     ];
   }),
+  ...(
+    [
+      ['box joints', { kind: 'box-joints', fingers: 8 }],
+      ['dovetails', { kind: 'dovetails', tails: 5, pin: 10, slope: 7 }],
+      ['mitres', { kind: 'mitred' }],
+      ['loose tenons', { kind: 'butted', key: 'loose-tenons' }],
+    ] as const
+  ).map(([name, corner]): [string, CaseForm] => [
+    `chest sawn open, ${name}`,
+    {
+      ...blanketChest,
+      depth: 260,
+      carcass: { ...blanketChest.carcass, corner },
+      inside: { ...blanketChest.inside, cells: divideCell([WHOLE], WHOLE.id, 'uprights', 2) },
+      top: {
+        kind: 'sawn-off',
+        ...{ lid: 110, kerf: 3, panel: 9, tongue: 10, inset: 6, room: 4, hinges: 2 },
+        air: { width: 90, height: 12 },
+      },
+    },
+  ]),
   ...STANDS.flatMap((stand): [string, CaseForm][] => [
     [`bookcase on ${stand}`, caseAs(bookcase, { stand })],
     [`sideboard on ${stand}`, caseAs(sideboard, { stand })],

@@ -18,6 +18,7 @@ import { backKind, caseTopKind, frontKind, standKind } from './kinds';
 import { laidOnItsBack } from './laid-back';
 import { mouldingRound } from './moulding';
 import { openingsInBack } from './openings-in-back';
+import { sawnAtCorners, sawnThrough } from './sawn-walls';
 import { scribesOf } from './scribes';
 import { BARS, SHELL } from './shell';
 import { keyedInLegs, notInAlcove, notWithItsOpening, tooSmall } from './unbuildable-case';
@@ -33,11 +34,13 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
   const form = asFitted(asDecided);
   const { width, height, depth } = form;
   const opensAbove = form.opens === 'above';
-  const { shell, stand, body, top, asDrawn, met, around } = planWhole(form);
+  const { shell, stand, body, top, saw, asDrawn, met, around } = planWhole(form);
   const { frames } = body;
-  const drafts = asDrawn.map(solidDraft);
-  const joints: readonly Joint[] = met.joints.map(solidJoint);
-  const work = jointWork(joints, met.cuts);
+  const whole = { drafts: asDrawn, joints: met.joints, cuts: met.cuts };
+  const made = saw ? sawnThrough(whole, saw) : whole;
+  const drafts = made.drafts.map(solidDraft);
+  const joints: readonly Joint[] = made.joints.map(solidJoint);
+  const work = jointWork(joints, made.cuts);
   const parts = drafts.map((draft, i) => finishedPart(draft, letterOf(i), bench, work));
   const ground = boundsOfFlat(stand.feet);
   const problems: Unbuildable[] = [
@@ -48,6 +51,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     ...notInAlcove(form, shell),
     ...notWithItsOpening(form),
     ...keyedInLegs(form, met.joints),
+    ...(saw ? sawnAtCorners(form, met.joints, saw) : []),
   ];
   return {
     build: 'case',
@@ -119,9 +123,9 @@ function planWhole(form: CaseForm) {
     pinRows: opensAbove ? [] : body.pinRows,
   };
   const { frames } = body;
+  const asDrawn = [body, top, stand, scribes, moulding].flatMap(({ drafts }) => drafts);
   return {
-    ...{ shell, stand, body, top, around },
-    asDrawn: [body, top, stand, scribes, moulding].flatMap(({ drafts }) => drafts),
+    ...{ shell, stand, body, top, around, asDrawn, saw: opensAbove ? over.saws?.(form.top, upper) : undefined },
     met: frames ? meetBars(planned, frames.walls, frames.behind) : planned,
   };
 }

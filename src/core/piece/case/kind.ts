@@ -158,6 +158,12 @@ export interface TopKind<S extends KindSchema> extends Kind<S> {
   start(outside: Outside): v.InferOutput<S>;
   /** What of the height it takes, mm. */
   thickness(own: v.InferOutput<S>): number;
+  /** Nothing goes on the upper edges under it. */
+  plainInFront?: true;
+  /** How far down from the upper edge nothing else may stand, mm. */
+  reaches?(own: v.InferOutput<S>): number;
+  /** Between which heights the glued walls are sawn apart, by that of their upper edge. mm */
+  saws?(own: v.InferOutput<S>, upper: number): { from: number; to: number };
   plan(
     own: v.InferOutput<S>,
     place: UnderTop,

@@ -40,7 +40,8 @@ const BESIDE_PINS = 5;
 /** What a chest or a case cannot have, because it opens the other way. */
 export function notWithItsOpening({ opens, top, front, stand, inside, carcass, back }: CaseForm): Unbuildable[] {
   const found: Unbuildable[] = [];
-  const { only, name } = caseTopKind(top.kind);
+  const tops = caseTopKind(top.kind);
+  const { only, name } = tops;
   if (only && only !== opens)
     found.push({
       problem: `${name}: this goes with a case that opens ${only === 'above' ? 'above' : 'to the front'}.`,
@@ -55,9 +56,11 @@ export function notWithItsOpening({ opens, top, front, stand, inside, carcass, b
       wayOut: 'Make it of boards, or let it open to the front.',
       mends: BUTTED,
     });
-  if (corners.plainInFront && front.kind !== 'plain')
+  if ((corners.plainInFront || tops.plainInFront) && front.kind !== 'plain')
     found.push({
-      problem: 'Posts, legs and rails need nothing on their front edges.',
+      problem: tops.plainInFront
+        ? `${tops.name}: nothing goes on the edges under it.`
+        : 'Posts, legs and rails need nothing on their front edges.',
       where: 'form.front',
       wayOut: 'Leave its edges plain.',
       mends: { kind: 'plain' },

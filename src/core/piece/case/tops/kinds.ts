@@ -3,3 +3,4 @@ export { breadboardLid } from './breadboard-lid';
 export { lid } from './lid';
 export { none } from './none';
 export { overhanging } from './overhanging';
+export { sawnOff } from './sawn-off';
