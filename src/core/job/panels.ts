@@ -57,7 +57,7 @@ export function workPanels(
 
 /** A floating panel so thin that nothing can be let into its edges is brought level with the fingers; common practice. */
 const isTooThin = (kind: Part['kind'] | undefined, thickness: number, size: AlignerSize): boolean =>
-  kind === 'panel' && (thickness - size.thickness) / 2 < LEAST_OVER;
+  (kind === 'panel' || kind === 'lid') && (thickness - size.thickness) / 2 < LEAST_OVER;
 /** Over and under what is let in, mm; common practice. */
 const LEAST_OVER = 2;
 

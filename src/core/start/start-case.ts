@@ -18,7 +18,7 @@ export const startStand = (kind: Stand['kind'], outside: Outside): Stand =>
 
 export const startFixing = (kind: CaseForm['inside']['fixing']['kind']): CaseForm['inside']['fixing'] =>
   fixingKind(kind).start() as unknown as CaseForm['inside']['fixing'];
-export const startCaseTop = (kind: Top['kind'], outside: Outside): Top =>
+export const startCaseTop = (kind: Top['kind'], outside: Outside & Partial<Pick<CaseForm, 'carcass'>>): Top =>
   caseTopKind(kind).start(outside) as unknown as Top;
 
 const put = <K extends { kind: string }>(list: readonly K[], own: K): K[] => [

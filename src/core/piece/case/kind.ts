@@ -155,7 +155,8 @@ export interface UnderTop {
 export interface TopKind<S extends KindSchema> extends Kind<S> {
   /** The only way of opening that it goes with. */
   only?: 'front' | 'above';
-  start(outside: Outside): v.InferOutput<S>;
+  /** The carcass where it is let into that. */
+  start(outside: Outside & { carcass?: { sides: number; across: number } }): v.InferOutput<S>;
   /** What of the height it takes, mm. */
   thickness(own: v.InferOutput<S>): number;
   /** Nothing goes on the upper edges under it. */

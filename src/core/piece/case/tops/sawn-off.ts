@@ -5,7 +5,7 @@ import { fixed, sliding, type Tie } from '../../../restraint/tie';
 import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import type { Vec } from '../../../solid/vector';
-import { STAYS_IN, usualRoom } from '../../frame-fields';
+import { STAYS_IN } from '../../frame-fields';
 import type { Draft } from '../../part';
 import type { Unbuildable } from '../../unbuildable';
 import type { TopKind, UnderTop } from '../kind';
@@ -31,6 +31,11 @@ type SawnOff = v.InferOutput<typeof schema>;
 const END_PLAY = 1;
 const DEEPEST = 0.5;
 const UNDER_PANEL = 8;
+/** Of a panel's depth, a share is left on either side for its movement; what a groove is usually deep. mm; common practice. */
+const ROOM = 75;
+const USUAL_TONGUE = 6;
+/** A chest that is told to let air in, mm³. */
+const HOLDS_A_CHILD = 30e6;
 
 /** A box made closed and glued, its lid sawn off: grain and joints run on over the cut. */
 export const sawnOff: TopKind<typeof schema> = {
@@ -49,12 +54,22 @@ export const sawnOff: TopKind<typeof schema> = {
     { ask: 'figure', at: 'hinges', label: 'Hinges' },
     ...(AIR_FIELDS as TopKind<typeof schema>['fields']),
   ],
-  start({ width, height, depth }) {
-    const room = usualRoom(depth);
+  start({ width, height, depth, carcass }) {
+    const most = carcass ? Math.floor(Math.min(carcass.sides, carcass.across) * DEEPEST) : USUAL_TONGUE;
+    // As much as it may grow into its grooves it may shrink out of them.
+    const room = Math.max(0.5, Math.min(Math.ceil(depth / ROOM), (most - STAYS_IN) / 2));
+    const air = width * height * depth > HOLDS_A_CHILD ? { width: 90, height: 12 } : { width: 0, height: 0 };
     return {
       kind: 'sawn-off',
-      ...{ lid: Math.round(Math.max(40, height / 4)), kerf: 3, panel: 8, tongue: room + 5, inset: 6, room },
-      ...{ hinges: width > 900 ? 3 : 2, air: { width: 0, height: 0 } },
+      ...{
+        lid: Math.round(Math.max(40, height / 4)),
+        kerf: 3,
+        panel: 8,
+        tongue: Math.max(3, Math.min(most, Math.ceil(2 * room + STAYS_IN))),
+        inset: 6,
+        room,
+      },
+      ...{ hinges: width > 900 ? 3 : 2, air },
     };
   },
   thickness: () => 0,
