@@ -1,5 +1,6 @@
 import { kilogram, mm, say } from '../measure/quantity';
 import type { Part } from '../piece/part';
+import type { CasePiece } from '../piece/piece';
 import { weightOf } from '../piece/weight';
 import { boundsOf } from '../solid/convex';
 import type { CaseContext, Check } from './check';
@@ -26,18 +27,29 @@ const WITHIN: ReadonlySet<Part['kind']> = new Set([
 
 /** How a case comes to its place: through the door by its real outline, and by how many it is carried. Loose shelves are carried by themselves. */
 export function caseCarried(context: CaseContext): Check[] {
-  const { piece } = context;
+  const { whole, body } = carriedParts(context.piece);
+  return [throughDoor(context, whole, body), carried(context, whole, body)];
+}
+
+/** All of it but its loose shelves, and without what it stands on. */
+function carriedParts(piece: CasePiece) {
   const loose = new Set(piece.spans.flatMap(({ part, onPins }) => (onPins ? [part, `lip-${part}`] : [])));
   const whole = piece.parts.filter(({ id }) => !loose.has(id));
-  const body = whole.filter(({ id }) => !piece.stand.includes(id));
-  return [throughDoor(context, whole, body), carried(context, whole, body)];
+  return { whole, body: whole.filter(({ id }) => !piece.stand.includes(id)) };
+}
+
+/** What is inside takes no more room than what is round it. */
+const round = (parts: readonly Part[]) => parts.filter(({ kind }) => !WITHIN.has(kind)).flatMap(({ placed }) => placed);
+
+/** What of a case is carried: all of it, or its body and what it stands on by themselves. */
+export function loadsOfCase(piece: CasePiece) {
+  const { whole, body } = carriedParts(piece);
+  const stand = whole.filter((part) => !body.includes(part)).flatMap(({ placed }) => placed);
+  return { whole: round(whole), apart: stand.length > 0 ? [round(body), stand] : null };
 }
 
 function throughDoor({ document }: CaseContext, whole: readonly Part[], body: readonly Part[]): Check {
   const { door } = document.brief;
-  // What is inside takes no more room than what is round it.
-  const round = (parts: readonly Part[]) =>
-    parts.filter(({ kind }) => !WITHIN.has(kind)).flatMap(({ placed }) => placed);
   const solids = round(whole);
   const comesOff = body.length < whole.length;
   const together = wayThroughDoor(solids, door);
@@ -58,7 +70,7 @@ function throughDoor({ document }: CaseContext, whole: readonly Part[], body: re
     value: mm(least),
     limit: mm(door.width - HAND_ROOM),
     where: body.map(({ id }) => id),
-    why: `On the level, through a wall of ${WALL} mm, the floor free on both sides; corridors and stairs are not counted.`,
+    why: `On the level, through a wall of ${WALL} mm, the floor free on both sides; stairs are not counted.`,
     school: 'Room for hands, common practice',
     figure: doorFigure(least, door),
     wayOut: way

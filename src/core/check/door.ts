@@ -16,7 +16,7 @@ export const HAND_ROOM = 20;
 export const WALL = 120;
 
 /** How something is carried: which of its axes points up. */
-const POSTURES = [
+export const POSTURES = [
   { words: 'upright', up: 2 },
   { words: 'on its long edge', up: 1 },
   { words: 'on end', up: 0 },
@@ -114,6 +114,13 @@ export const doorFigure = (narrowest: number, door: PieceInJob['brief']['door'])
   source: 'geometry of all its parts',
 });
 
+/** What of a table is carried: all of it, or its top and its base by themselves where they come apart. */
+export function loadsOfTable(piece: TablePiece) {
+  const { tops, base } = carried(piece);
+  const comesApart = !baseKind(piece.kind.base).foldedWithTop;
+  return { whole: [...tops, ...base], apart: comesApart ? [...topLoads(piece).map(solidsOf), base] : null };
+}
+
 /** Whether the piece goes through the door, whole or with the top taken off. */
 export function throughTheDoor({ document, piece }: TableContext): Check[] {
   const { door } = document.brief;
@@ -143,7 +150,7 @@ export function throughTheDoor({ document, piece }: TableContext): Check[] {
       value: mm(smallest),
       limit: mm(door.width - HAND_ROOM),
       where: piece.parts.map(({ id }) => id),
-      why: 'Feet, ends and all that stands out beyond the top count. On the level, through a wall of 120 mm, the floor free on both sides; corridors and stairs are not counted.',
+      why: 'Feet, ends and all that stands out beyond the top count. On the level, through a wall of 120 mm, the floor free on both sides; stairs are not counted.',
       school: 'Room for hands, common practice',
       figure: doorFigure(whole?.width ?? smallest, door),
       wayOut: whole

@@ -41,6 +41,7 @@ import { racked } from './racking';
 import { tiesThatFight } from './restraint';
 import { roomAround } from './room';
 import { roundHoles } from './round-holes';
+import { roundTheCorner } from './round-the-corner';
 import { battensInSlots, roomInNotches, topOnItsFasteners } from './season';
 import { sectionsLeft } from './section-left';
 import { shelves } from './shelves';
@@ -63,6 +64,7 @@ const OF_ALL: readonly ((context: CheckContext) => Check[])[] = [
   roundHoles,
   cutsBesideHollows,
   curvedParts,
+  roundTheCorner,
 ];
 
 /** Of cases alone. */

@@ -16,6 +16,10 @@ export const BriefSchema = v.object({
   /** Free under the piece for the knees of who sits there; null: 24 in, 25 better. */
   kneeRoom: v.optional(v.nullable(length(400, 900)), null),
   door: v.object({ width: length(300, 5000), height: length(500, 6000) }),
+  /** A corner on the way to it, at a right angle; none where the way is straight. */
+  corner: v.optional(
+    v.nullable(v.object({ before: length(300, 6000), after: length(300, 6000), high: length(500, 6000) })),
+  ),
   dueOn: day,
   note: line(4000),
 });

@@ -41,6 +41,7 @@ export function BriefStep() {
       <Sitters />
       <DecisionFigure at="brief.door.width" label="Door, wide" />
       <DecisionFigure at="brief.door.height" label="Door, high" />
+      <WayToTheRoom />
       <DayField label="Due" value={brief.dueOn} onCommit={change('brief.dueOn')} />
       <TextField label="Note" value={brief.note} long onCommit={change('brief.note')} />
       {document.use === 'dining' && document.form.build === 'table' && !isSatAllRound(document.form.top) ? (
@@ -49,6 +50,35 @@ export function BriefStep() {
     </StepFrame>
   );
 }
+
+/** What is met on the way: a landing, or a passage that turns off another. */
+function WayToTheRoom() {
+  const corner = useDecisions(({ brief }) => brief.corner);
+  const change = useChange();
+  return (
+    <>
+      <Choice
+        label="Way to it"
+        value={corner ? 'corner' : 'straight'}
+        onCommit={(way) => change('brief.corner')(way === 'corner' ? USUAL_CORNER : null)}
+        options={[
+          { value: 'straight', label: 'Straight' },
+          { value: 'corner', label: 'Round a corner' },
+        ]}
+      />
+      {corner ? (
+        <>
+          <DecisionFigure at="brief.corner.before" label="Before the corner, wide" />
+          <DecisionFigure at="brief.corner.after" label="After it, wide" />
+          <DecisionFigure at="brief.corner.high" label="Free height there" />
+        </>
+      ) : null}
+    </>
+  );
+}
+
+/** A stair of a house, and the landing that it comes up to, mm; common practice. */
+const USUAL_CORNER = { before: 900, after: 900, high: 2200 };
 
 /** The room, and where a table is among what is built, who sits at it. */
 function Sitters() {
