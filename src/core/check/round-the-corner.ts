@@ -1,7 +1,7 @@
 import { mm, say } from '../measure/quantity';
 import { boundsOf, type Convex } from '../solid/convex';
-import type { Flat } from '../solid/outline';
-import { roundCorner } from '../solid/round-corner';
+import { type Flat, hullOf } from '../solid/outline';
+import { type Corner, roundCorner } from '../solid/round-corner';
 import { loadsOfCase } from './case-carried';
 import { type Check, type CheckContext, isOfCase, isOfTable } from './check';
 import { HAND_ROOM, loadsOfTable, POSTURES } from './door';
@@ -65,6 +65,20 @@ export function roundTheCorner(context: CheckContext): Check[] {
   ];
 }
 
+/** Ways found last, by outline and corner: they are sought through all turns. */
+const known: { key: string; room: number | null }[] = [];
+const KEPT = 24;
+
+function roomFor(hull: readonly Flat[], corner: Corner): number | null {
+  const key = JSON.stringify([corner, hull.map((point) => point.map(Math.round))]);
+  const before = known.find((own) => own.key === key);
+  if (before) return before.room;
+  const room = roundCorner(hull, corner);
+  known.unshift({ key, room });
+  known.splice(KEPT);
+  return room;
+}
+
 /** The posture in which solids together go round with most room; null where they do in none. */
 function wayOf(solids: readonly Convex[], corner: NonNullable<CheckContext['document']['brief']['corner']>): Way {
   const { from, to } = boundsOf(solids);
@@ -72,10 +86,7 @@ function wayOf(solids: readonly Convex[], corner: NonNullable<CheckContext['docu
   const ways = POSTURES.flatMap(({ words, up }) => {
     if (to[up] - from[up] > corner.high - HAND_ROOM) return [];
     const [a, b] = [0, 1, 2].filter((axis) => axis !== up) as [0 | 1, 1 | 2];
-    const room = roundCorner(
-      solids.flatMap(({ corners }) => corners.map((p): Flat => [p[a], p[b]])),
-      inside,
-    );
+    const room = roomFor(hullOf(solids.flatMap(({ corners }) => corners.map((p): Flat => [p[a], p[b]]))), inside);
     return room === null ? [] : [{ words, room }];
   });
   return ways.reduce<Way>((best, way) => (best && best.room >= way.room ? best : way), null);

@@ -105,12 +105,13 @@ const withoutLoose = (form: CaseForm): CaseForm => ({
 
 const isCarried = ({ stand }: CaseForm): boolean => standKind(stand.kind).carries ?? false;
 
-/** What of a carcass of frames bends under what stands in it; rails of the bottom where neither a stand is under them nor an upright on them. */
+/** What of a carcass of frames or legs bends under what stands on it, where nothing else carries that. */
 export function framesBear(form: CaseForm, { bears }: CarcassOfFrames): ShelfSpan[] {
-  const free = !isCarried(form) && rootOf(form.inside.cells).divided !== 'uprights';
+  const divided = rootOf(form.inside.cells).divided === 'uprights';
+  const carried = { nothing: false, uprights: divided, stand: divided || isCarried(form) };
   return bears
-    .filter(({ onStand }) => free || !onStand)
-    .map(({ share, onStand, ...own }) => ({ ...own, load: form.loads.shelf * share }));
+    .filter(({ on }) => !carried[on])
+    .map(({ share, on, ...own }) => ({ ...own, load: form.loads.shelf * share }));
 }
 
 /** The bottom as a shelf between the sides, where neither a plinth nor rails are under it and no upright is on it. */

@@ -63,8 +63,8 @@ export interface CarcassOfFrames {
   behind: Behind;
   /** They are let into no deeper than boards so thick; ids as above. mm */
   takes: Readonly<Record<string, number>>;
-  /** What of it bends under what stands in it, and with what share of that; carried where the stand is under all of it. */
-  bears: readonly (Omit<ShelfSpan, 'load'> & { share: number; onStand: boolean })[];
+  /** What of it bends under what stands on it, with what share of that, and what else carries it: uprights under it or on it, and a stand that is under all of it. */
+  bears: readonly (Omit<ShelfSpan, 'load'> & { share: number; on: 'nothing' | 'uprights' | 'stand' })[];
   /** Its sides when it is pushed at its upper edge. */
   racking: readonly Racking[];
 }

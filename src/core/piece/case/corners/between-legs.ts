@@ -65,6 +65,10 @@ export const betweenLegs: CornerKind<typeof schema> = {
       name: 'Shelf between the legs',
       grade: 'all-faces',
     };
+    const bears = {
+      ...{ thick: 'form.carcass.across' as const, span: 2 * inner, breadth: depth, thickness: across },
+      ...{ lip: null, share: 1 },
+    };
     return {
       drafts: [...legs.map(({ draft }) => draft), acrossDraft(shell, 'top', width), shelf],
       joints: legs.flatMap(({ side, end, draft }) => [
@@ -79,10 +83,8 @@ export const betweenLegs: CornerKind<typeof schema> = {
         behind: null,
         takes: { [SHELL.left]: sides, [SHELL.right]: sides, [SHELL.top]: across, [SHELL.bottom]: across },
         bears: [
-          {
-            ...{ id: SHELL.bottom, part: SHELL.bottom, words: 'Shelf between the legs', thick: 'form.carcass.across' },
-            ...{ span: 2 * inner, breadth: depth, thickness: across, lip: null, share: 1, onStand: true },
-          },
+          { ...bears, id: SHELL.bottom, part: SHELL.bottom, words: 'Shelf between the legs', on: 'stand' },
+          { ...bears, id: SHELL.top, part: SHELL.top, words: 'Top between the legs', on: 'uprights' },
         ],
         racking: rackingOf(own.leg, shell),
       },
@@ -90,7 +92,7 @@ export const betweenLegs: CornerKind<typeof schema> = {
   },
 };
 
-/** Its end left open, a board over the legs, and legs thick enough for their tenons. */
+/** Its back left open, a board over the legs, and legs thick enough for their tenons. */
 function broughtByLegs({ top, front, ...outside }: RestOfCase): Change[] {
   return [
     { path: 'form.carcass.sides', value: LEG },

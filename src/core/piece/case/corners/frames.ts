@@ -79,7 +79,7 @@ export function framesOf(own: FramesDecided, thickness: number, word: string, sh
         ...ENDS.map((end) => ({
           ...{ id: `bottom-${end}`, part: `bottom-${end}`, words: `Rail of the bottom, ${end}` },
           ...{ thick: 'form.carcass.across' as const, span: shell.width - 2 * shell.sides, breadth: own.level },
-          ...{ thickness: across, lip: null, share: 0.5, onStand: true },
+          ...{ thickness: across, lip: null, share: 0.5, on: 'stand' as const },
         })),
         ...(panel
           ? [
@@ -87,7 +87,7 @@ export function framesOf(own: FramesDecided, thickness: number, word: string, sh
                 ...{ id: panel.id, part: panel.id, words: 'Panel of the bottom' },
                 ...{ thick: `${PATH}.floor.thickness` as const, span: panel.size.length - 2 * own.floor.tongue },
                 ...{ breadth: Math.max(1, depth - 2 * own.level), thickness: own.floor.thickness },
-                ...{ lip: null, share: 1, onStand: false },
+                ...{ lip: null, share: 1, on: 'nothing' as const },
                 oneOf: { path: `${PATH}.floor.panels`, count: own.floor.panels },
               },
             ]

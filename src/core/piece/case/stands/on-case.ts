@@ -31,11 +31,18 @@ export const onCase: StandKind<typeof schema> = {
     { ask: 'figure', at: 'travel', label: 'Slots in front, travel each way' },
   ],
   start: () => ({ kind: 'on-case', lower: '', setBack: 0, screws: 4, travel: 5 }),
-  plan({ screws }, { width, depth, sides }) {
+  plan({ screws }, { width, depth }) {
     return {
       ...{ drafts: [], joints: [], problems: [], lift: 0, sidesDown: false, stacked: true },
       feet: cornersOf(width, depth),
-      fittings: [{ name: 'Screws into the case above, with washers', count: screws, size: [5, sides + BITE] }],
+      // As long as the top below is thick, and so far into its bottom.
+      fittings: [
+        {
+          name: `Screws into the case above, with washers, ${BITE} mm longer than the top below`,
+          count: screws,
+          size: [5],
+        },
+      ],
     };
   },
 };
