@@ -52,7 +52,19 @@ export interface Neighbour {
   species: Species;
 }
 
-export interface CheckContext {
+/** The other pieces of its job that bear on one. */
+export interface Around {
+  /** What it stands on, or why it cannot; null where it stands on the floor or hangs. */
+  below: Neighbour | { problem: string } | null;
+  /** What stands on it. */
+  above: readonly Neighbour[];
+  /** What it is bolted to at its left, or why it cannot be; null where it stands by itself. */
+  left: Neighbour | { problem: string } | null;
+  /** With all that is bolted to its left, mm. */
+  run: number;
+}
+
+export interface CheckContext extends Around {
   document: PieceInJob;
   piece: Piece;
   season: Season;
@@ -69,10 +81,6 @@ export interface CheckContext {
   /** Ids of those that the layout cuts from; null where there is no layout of the piece as it is. */
   used: readonly string[] | null;
   shopAir: Place;
-  /** What it stands on, or why it cannot; null where it stands on the floor or hangs. */
-  below: Neighbour | { problem: string } | null;
-  /** What stands on it. */
-  above: readonly Neighbour[];
 }
 
 /** The same of a table, and of a case. */

@@ -42,6 +42,7 @@ import { tiesThatFight } from './restraint';
 import { roomAround } from './room';
 import { roundHoles } from './round-holes';
 import { roundTheCorner } from './round-the-corner';
+import { runOfCases } from './run-of-cases';
 import { battensInSlots, roomInNotches, topOnItsFasteners } from './season';
 import { sectionsLeft } from './section-left';
 import { shelves } from './shelves';
@@ -81,6 +82,7 @@ const OF_CASES: readonly ((context: CaseContext) => Check[])[] = [
   racked,
   tippingOfCase,
   stackedOnCase,
+  runOfCases,
   slotsOfCase,
   gapsOfBack,
   boardsOfSheet,

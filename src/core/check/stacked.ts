@@ -186,7 +186,7 @@ function slots(context: CaseContext, { travel }: OnCase, below: Neighbour): Chec
 }
 
 /** Growth from front to back since it was delivered, as a share; none of what is a frame. */
-function strainOf(piece: Piece, ids: readonly string[], season: CaseContext['season']) {
+export function strainOf(piece: Piece, ids: readonly string[], season: CaseContext['season']) {
   const board = ids.flatMap((id) => findPart(piece, id) ?? [])[0];
   return (day: 'driest' | 'wettest'): number => {
     if (!board) return 0;

@@ -29,6 +29,8 @@ export interface Stacked {
   piece: Piece;
   up: number;
   back: number;
+  /** And how far to the right. */
+  aside?: number;
 }
 
 /** How a view looks on the piece: its two axes on paper, v downward, and the way toward the one who looks. */
@@ -333,9 +335,11 @@ function stripsFromAbove({ part, real }: DrawnPart): Shape[] {
 
 /** The alcove that a case stands in, and what must be kept clear on its wall. */
 /** What stands under a piece or on it, where both are seen from the side. */
-function outlinesOf({ piece, up, back }: Stacked, name: ViewName): Shape[] {
+function outlinesOf({ piece, up, back, aside = 0 }: Stacked, name: ViewName): Shape[] {
   if (name !== 'front' && name !== 'end') return [];
-  const right = name === 'end' ? back : 0;
+  // What stands beside it would hide it from the side.
+  if (name === 'end' && aside !== 0) return [];
+  const right = name === 'end' ? back : aside;
   return drawView(piece, name)
     .shapes.filter(({ style }) => style === 'seen')
     .map(({ points }): Shape => {

@@ -11,11 +11,11 @@ import type { JobInputs } from './inputs';
 import { ownedChecks } from './shown-piece';
 import { searchWayOut } from './ways-out';
 
-const inputsOf = (form: CaseForm, below?: CaseForm): JobInputs => {
+const inputsOf = (form: CaseForm, other?: CaseForm): JobInputs => {
   const piece: PieceInJob = { ...demoJob('2-long-table'), use: 'bookcase', seatsAsked: null, form };
   const brief = { ...piece.brief, door: { width: 1200, height: 2300 } };
   const document = jobOf({ ...piece, brief });
-  const lower = document.pieces.flatMap((own) => (below ? { ...own, id: 'p2', name: 'Below', form: below } : []));
+  const lower = document.pieces.flatMap((own) => (other ? { ...own, id: 'p2', name: 'The other', form: other } : []));
   return { document: { ...document, pieces: [...document.pieces, ...lower] }, shop, places, boards: null, layouts: [] };
 };
 const derived = (inputs: JobInputs) => {
@@ -29,14 +29,15 @@ const stopsOf = (job: ReturnType<typeof derived>) =>
     ({ check }) => check.level === 'stop' && ['form', 'season', 'joints', 'brief'].includes(check.step),
   );
 
-describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, below, bad }) => {
+describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, below, left, bad }) => {
+  const other = below ?? left;
   it('can be built, and nothing stops it', () => {
-    const stops = stopsOf(derived(inputsOf(form, below)));
+    const stops = stopsOf(derived(inputsOf(form, other)));
     expect(stops.map(({ check }) => `${check.id}: ${writePhrase(check.sentence, { system: 'metric' })}`)).toEqual([]);
   });
 
   it('its sway, its tipping and its way through the door are judged', () => {
-    const ids = new Set(derived(inputsOf(form, below)).pieces[0]?.checks.map(({ id }) => id));
+    const ids = new Set(derived(inputsOf(form, other)).pieces[0]?.checks.map(({ id }) => id));
     const stands = form.stand.kind !== 'wall' && form.stand.kind !== 'bevelled-cleats';
     expect(ids.has('people.door')).toBe(true);
     expect(ids.has('stability.case-tips')).toBe(stands && !below);
@@ -51,18 +52,18 @@ describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, below, bad }) => {
   });
 
   it('goes from a worker to the screen as it is: nothing in it is a function', () => {
-    expect(() => structuredClone(derived(inputsOf(form, below)))).not.toThrow();
+    expect(() => structuredClone(derived(inputsOf(form, other)))).not.toThrow();
   });
 
   it('every part is in the order of work and in one assembly', () => {
-    const job = derived(inputsOf(form, below));
+    const job = derived(inputsOf(form, other));
     const own = job.pieces[0];
     if (!own) throw new Error('nothing is derived');
     const worked = new Set(
       job.operations
         .flatMap(({ parts }) => parts)
         .map(partOfPiece)
-        .filter(({ pieceId }) => !below || pieceId === own.pieceId)
+        .filter(({ pieceId }) => !other || pieceId === own.pieceId)
         .map(({ part }) => part),
     );
     for (const { id, name } of own.piece.parts) expect(worked.has(id), name).toBe(true);
@@ -73,7 +74,7 @@ describe.each(CASE_CONSTRUCTIONS)('$name', ({ form, below, bad }) => {
   });
 
   it.each(bad)('$how: stopped, and said how it is mended', ({ form: variant, stop }) => {
-    const inputs = inputsOf(variant, below);
+    const inputs = inputsOf(variant, other);
     const job = derived(inputs);
     const found = stopsOf(job).find(({ check }) => check.id === stop || check.id.startsWith(`${stop}-`));
     expect(

@@ -1,4 +1,4 @@
-import type { Check, CheckContext } from '../check/check';
+import type { Around, Check, CheckContext } from '../check/check';
 import { inOrder } from '../check/in-order';
 import { planChecks } from '../check/plan-checks';
 import { roomChecks } from '../check/room';
@@ -19,7 +19,7 @@ import type { JobInputs } from './inputs';
 import { layoutOfPiece } from './names-in-job';
 import { type Airs, type DrawnPiece, drawPieces, isAlone, type WorkedPiece, workPiece } from './piece-stages';
 import { emptyMemory, rememberedOf } from './remember';
-import { aboveOf, belowOf } from './stacks';
+import { aboveOf, belowOf, leftOf, longOfRun } from './stacks';
 import { layOutWood, type WoodOfJob } from './wood-stage';
 
 /** One instance of a piece, with all that follows from its decisions and from where it lies on the boards. */
@@ -83,6 +83,7 @@ export function deriveJob(inputs: JobInputs): DerivedJob | { problems: Problem[]
     judgePiece(own, woodsOf(own), inputs, {
       ...{ ...air, spot: (standings[i] as Standing).judged },
       ...{ below: belowOf(own, worked), above: aboveOf(own, worked) },
+      ...{ left: leftOf(own, worked), run: longOfRun(own, worked) },
     }),
   );
   return {
@@ -175,7 +176,7 @@ const judgePiece = (
   own: WorkedPiece,
   woods: readonly WoodOfJob[],
   { shop, boards }: JobInputs,
-  { shopAir, spot, below, above }: Airs & Pick<CheckContext, 'spot' | 'below' | 'above'>,
+  { shopAir, spot, ...around }: Airs & Around & Pick<CheckContext, 'spot'>,
 ): DerivedPiece => {
   const beside = woods.flatMap((wood) => [wood.boards, wood.layoutState]);
   const { plainOptions } = woods[0] as WoodOfJob;
@@ -193,26 +194,23 @@ const judgePiece = (
       plainOptions,
       ...beside,
       beside.length,
-      ...stackKeys(below, above),
+      ...aroundKeys(around),
     ],
-    () => judged(own, woods, { shop, boards, shopAir, spot, below, above }),
+    () => judged(own, woods, { shop, boards, shopAir, spot, ...around }),
   );
 };
 
 /** A problem reads alike whenever it is told. */
-const stackKeys = (below: CheckContext['below'], above: CheckContext['above']): unknown[] => [
-  below && 'problem' in below ? below.problem : below,
+const aroundKeys = ({ below, above, left, run }: Around): unknown[] => [
+  ...[below, left].map((other) => (other && 'problem' in other ? other.problem : other)),
   ...above,
+  run,
 ];
 
 function judged(
   own: WorkedPiece,
   woods: readonly BoardsOfPiece[],
-  {
-    shop,
-    boards,
-    ...around
-  }: Pick<JobInputs, 'shop' | 'boards'> & Pick<CheckContext, 'shopAir' | 'spot' | 'below' | 'above'>,
+  { shop, boards, ...around }: Pick<JobInputs, 'shop' | 'boards'> & Around & Pick<CheckContext, 'shopAir' | 'spot'>,
 ): DerivedPiece {
   const current = woods.every(({ layoutState }) => layoutState === 'current');
   const [only] = woods;

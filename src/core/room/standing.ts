@@ -24,8 +24,9 @@ export interface Standing extends Pick<InRoom, 'pieceId' | 'instance' | 'title'>
   spot: Spot;
   /** By the maker; otherwise found for it. */
   chosen: boolean;
-  /** It stands on another, and goes where that goes. */
+  /** It stands on another, and goes where that goes; or it is bolted to the one at its left. */
   stacked: boolean;
+  beside: boolean;
   /** Where it is judged: tables that are made alike may go to several rooms, and each has its own to itself unless it is put somewhere. */
   judged: Spot;
   /** Seen from above in the room, its middle the origin, mm. */
@@ -52,7 +53,8 @@ export const roomOf = ({ room }: PieceInJob['brief']): RoomSize => ({
  */
 export function standingInRoom(all: readonly InRoom[], brief: PieceInJob['brief']): Standing[] {
   const lower = new Map(all.map((own) => [own, lowerOf(own, all)]));
-  const pieces = all.filter((own) => !lower.get(own));
+  const left = new Map(all.map((own) => [own, casesLeftOf(own, all)]));
+  const pieces = all.filter((own) => !lower.get(own) && !left.get(own));
   const room = roomOf(brief);
   const found = new Map<InRoom, Spot>();
   const dined = pieces.filter(({ document }) => document.use === 'dining');
@@ -65,21 +67,25 @@ export function standingInRoom(all: readonly InRoom[], brief: PieceInJob['brief'
   });
   const spotOf = (own: InRoom) => own.document.spot ?? (found.get(own) as Spot);
   const sides = inMiddle.flatMap((own) => sidesOf(own.piece.overall, spotOf(own)));
-  const left = pieces.filter((own) => !found.has(own));
-  for (const own of left) {
+  const unplaced = pieces.filter((own) => !found.has(own));
+  for (const own of unplaced) {
     if (own.document.use !== 'bench') continue;
     const side = sides.find((one) => leftOf(one) >= own.piece.overall.length);
     side?.benches.push(own);
   }
   for (const side of sides) for (const [own, spot] of alongSide(side)) found.set(own, spot);
-  const others = left.filter((own) => !found.has(own));
+  const others = unplaced.filter((own) => !found.has(own));
   const walls = wallsOf(room, Math.max(0, ...others.map(({ piece }) => piece.overall.width)));
   for (const own of others) found.set(own, takeWall(walls, own.piece.overall));
+  const placed = (own: InRoom): Spot => {
+    const [below, next] = [lower.get(own), left.get(own)];
+    if (below) return overIt(own, below, placed(below));
+    return next ? atItsRight(own, next, placed(next)) : spotOf(own);
+  };
   return all.map((own) => {
-    const below = lower.get(own);
-    return below
-      ? { ...standingOf(own, overIt(own, below, spotOf(below))), chosen: false, stacked: true }
-      : standingOf(own, spotOf(own));
+    const [stacked, beside] = [Boolean(lower.get(own)), Boolean(left.get(own))];
+    const standing = standingOf(own, placed(own));
+    return stacked || beside ? { ...standing, chosen: false, stacked, beside } : standing;
   });
 }
 
@@ -89,6 +95,29 @@ function lowerOf({ document: { form }, instance }: InRoom, all: readonly InRoom[
   const { lower } = form.stand;
   const alike = all.filter((own) => own.pieceId === lower && own.piece.build === 'case' && !own.piece.stacked);
   return alike.find((own) => own.instance === instance) ?? alike[0] ?? null;
+}
+
+/** The case at its left that it is bolted to; null where it stands by itself. A ring of such has no beginning: none of it is. */
+function casesLeftOf(own: InRoom, all: readonly InRoom[]): InRoom | null {
+  const next = (one: InRoom): InRoom | null => {
+    const { form } = one.document;
+    const id = form.build === 'case' && form.stand.kind !== 'on-case' ? form.beside?.piece : undefined;
+    const alike = all.filter(({ pieceId, piece }) => pieceId === id && piece.build === 'case' && !piece.stacked);
+    return alike.find(({ instance }) => instance === one.instance) ?? alike[0] ?? null;
+  };
+  const seen = [own];
+  for (let one = next(own); one; one = next(one)) {
+    if (seen.includes(one)) return null;
+    seen.push(one);
+  }
+  return next(own);
+}
+
+/** Side to side with the one at its left, their fronts in one plane. */
+function atItsRight({ piece }: InRoom, left: InRoom, spot: Spot): Spot {
+  const [own, other] = [piece.overall, left.piece.overall];
+  const [x, y] = inRoom(spot, [(own.length + other.length) / 2, (own.width - other.width) / 2]);
+  return { x, y, turn: spot.turn };
 }
 
 /** Over the piece below, its front as far behind that as is decided. */
@@ -107,6 +136,7 @@ function standingOf({ pieceId, instance, title, document, piece }: InRoom, spot:
     spot,
     chosen: document.spot !== null,
     stacked: false,
+    beside: false,
     judged: document.spot ?? (document.use === 'dining' ? { ...spot, x: 0, y: 0 } : spot),
     outline: outlineInRoom(piece, spot),
     height: piece.overall.height,

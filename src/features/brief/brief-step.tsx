@@ -174,7 +174,8 @@ function SpotTools() {
   const change = useChange();
   const standing = job.standings.find((own) => own.pieceId === pieceId && own.instance === instance);
   if (!standing) return null;
-  const { spot, chosen, title, stacked } = standing;
+  const { spot, chosen, title, stacked, beside } = standing;
+  if (beside) return <span className="text-ink-2">It goes where the case at its left goes.</span>;
   if (stacked) return <span className="text-ink-2">It goes where the case below it goes.</span>;
   return (
     <span className="flex items-center gap-2">

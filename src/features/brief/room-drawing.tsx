@@ -99,7 +99,7 @@ export function RoomDrawing() {
         ) : null}
         {shown ? <ToTheWalls spot={shown.spot} own={shown.own} room={room} scale={scale} /> : null}
         {inOrder
-          .filter(({ standing }) => !standing.stacked)
+          .filter(({ standing }) => !standing.stacked && !standing.beside)
           .map(({ standing, spot, own, shown }) => (
             <PieceInRoom
               key={`${standing.pieceId}.${standing.instance}`}
@@ -110,7 +110,7 @@ export function RoomDrawing() {
         {moving
           ? null
           : inOrder
-              .filter(({ standing }) => standing.stacked)
+              .filter(({ standing }) => standing.stacked || standing.beside)
               .map(({ standing: { outline, title, pieceId, instance } }) => (
                 <polygon
                   key={`${pieceId}.${instance}`}

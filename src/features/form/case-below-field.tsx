@@ -4,7 +4,7 @@ import { type DecisionPath, valueAt } from '@/core';
 import { Select } from '@/ui/fields';
 import { useCase, useChanges, useDecisions, useDerived } from '../job/job-context';
 
-/** Which of the other cases of the job one stands on. */
+/** Which of the other cases of the job one stands on, or beside. */
 export function CaseBelowField({ label, path }: { label: string; path: DecisionPath }) {
   const chosen = useDecisions((decided) => valueAt(decided, path)) as string;
   const { job, pieceId } = useDerived();
@@ -31,7 +31,9 @@ export function CaseBelowField({ label, path }: { label: string; path: DecisionP
         const deep = job.pieces.find((own) => own.pieceId === id)?.piece.overall.width ?? form.depth;
         change([
           { path, value: id },
-          { path: 'form.stand.setBack', value: Math.max(0, Math.round(deep - form.depth)) },
+          ...(path === 'form.stand.lower'
+            ? [{ path: 'form.stand.setBack', value: Math.max(0, Math.round(deep - form.depth)) }]
+            : []),
         ]);
       }}
       wide

@@ -24,6 +24,7 @@ import {
   OPENS,
   openingChanges,
   PIN_FIELDS,
+  RUN_FIELDS,
   STAND_KINDS,
   sayCaseChange,
   standKind,
@@ -143,7 +144,9 @@ export function CaseQuestions() {
         own={standKind(form.stand.kind)}
         at="form.stand"
         changesFor={(kind) => startStandChanges(kind, form)}
-      />
+      >
+        {chest ? null : <DecisionFields fields={RUN_FIELDS} schema={CaseFormSchema} at="form" />}
+      </KindQuestion>
       <FieldsQuestion question={CASE_QUESTIONS.loads} fields={CASE_LOAD_FIELDS} schema={CaseFormSchema} at="form" />
     </>
   );

@@ -6,7 +6,7 @@ import { boundsOfFlat } from '../../solid/outline';
 import type { Vec } from '../../solid/vector';
 import { nothingLeft, solidDraft, solidJoint } from '../degenerate';
 import { finishedPart, jointWork } from '../finished-part';
-import { bodyOf, type Draft, letterOf } from '../part';
+import { bodyOf, type Draft, type Fitting, letterOf } from '../part';
 import type { CasePiece } from '../piece';
 import type { Unbuildable } from '../unbuildable';
 import { aroundOf, asFitted, fitOf } from './alcove';
@@ -61,7 +61,7 @@ export function composeCase({ form: asDecided, bench }: CaseDecided): CasePiece 
     seats: [],
     unreached: [],
     fasteners: [],
-    fittings: [...body.fittings, ...top.fittings, ...stand.fittings],
+    fittings: [...body.fittings, ...top.fittings, ...stand.fittings, ...boltsOfRun(form)],
     leading: frames ? (top.drafts[0]?.id ?? leadingOfFrames(drafts)) : SHELL.left,
     over: liftedFirst(form, top.drafts, frames && body.drafts),
     envelope: boundsOf(parts.flatMap(({ placed, added }) => [...placed, ...added.map(({ solid }) => solid)])),
@@ -169,6 +169,11 @@ function liftedFirst({ opens }: CaseForm, cover: readonly Draft[], bars: readonl
     ? bars.flatMap(({ id }) => (id === SHELL.top || id.startsWith(`${SHELL.top}-`) ? [id] : []))
     : [SHELL.top];
 }
+
+const boltsOfRun = ({ beside }: CaseForm): Fitting[] =>
+  beside
+    ? [{ name: 'Connecting bolts with sleeves, as long as both sides are thick', count: beside.bolts, size: [6] }]
+    : [];
 
 const THICK = ({ sides, across }: CaseForm['carcass']) => ({ sides, across });
 

@@ -74,6 +74,26 @@ export const ALCOVE_FIELDS: readonly FormField<CaseForm>[] = [
   { ask: 'figure', at: 'alcove.skirting.thickness', label: 'Skirting, thick' },
 ];
 
+/** What it is bolted to. */
+export const RUN_FIELDS: readonly FormField<CaseForm>[] = [
+  {
+    at: 'beside',
+    label: 'At its left',
+    when: opensToTheFront,
+    ...noneOr<CaseForm, CaseForm['beside']>(
+      ({ beside }) => beside ?? null,
+      {
+        none: 'Nothing',
+        some: 'Another case',
+        reason: 'Side to side as a run, their fronts in one plane, bolted through both sides.',
+      },
+      () => ({ piece: '', bolts: 4 }),
+    ),
+  },
+  { ask: 'case-below', at: 'beside.piece', label: 'The case at its left', when: ({ beside }) => Boolean(beside) },
+  { ask: 'figure', at: 'beside.bolts', label: 'Bolts through both sides' },
+];
+
 /** Its four boards. */
 export const CARCASS_FIELDS: readonly FormField<CaseForm>[] = [
   { ask: 'figure', at: 'carcass.sides', label: 'Sides, thick' },

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { AlcoveSchema } from '../../decision/alcove';
-import { amount, length } from '../../decision/fields';
+import { amount, length, whole } from '../../decision/fields';
 import * as backs from './backs/kinds';
 import * as corners from './corners/kinds';
 import * as fronts from './fronts/kinds';
@@ -78,6 +78,8 @@ export const CaseFormSchema = v.object({
   /** Round its upper edge; null where there is none. */
   moulding: v.optional(v.nullable(MouldingSchema), null),
   stand: StandSchema,
+  /** The case at its left that it is bolted to, by the id of that piece of the job; none where it stands by itself. */
+  beside: v.optional(v.nullable(v.object({ piece: v.pipe(v.string(), v.maxLength(60)), bolts: whole(2, 16) }))),
   loads: v.object({
     /** N on a metre of shelf: a row of books 300 to 450, china 200 to 250, linen 100 to 150; common practice. */
     shelf: amount(0, 3000, 'N'),
