@@ -41,7 +41,7 @@ function wayRound(hull: readonly Flat[], { before, after }: Corner): number | nu
   let best: number | null = null;
   // Rows of turns go round: begin where one is interrupted.
   const broken = turns.findIndex(({ room }) => room < 0);
-  const from = broken < 0 ? 0 : broken;
+  const from = Math.max(0, broken);
   let run: Turned[] = [];
   const close = () => {
     if (run.some(({ enters }) => enters) && run.some(({ leaves }) => leaves)) {
