@@ -69,7 +69,7 @@ describe('a case on another', () => {
         9.81 *
         (of('Their middle to the edge they stand on') - 0.05 * of('Their middle over the floor'))) /
       of('Height of both');
-    expect((check?.value as { amount: number }).amount).toBeCloseTo(push, 6);
+    expect(check?.value).toMatchObject({ amount: expect.closeTo(push, 6) });
     expect(of('Height of both')).toBeCloseTo(sideboard.height + 900, 6);
   });
 });
