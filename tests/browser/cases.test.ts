@@ -170,6 +170,6 @@ it('a case is set on another: stopped until one is chosen, then drawn, placed an
   });
   expect(await page.$$eval('svg polyline[pointer-events="none"]', (all) => all.length)).toBeGreaterThan(6);
   await goTo(page, 'brief');
-  await reads(page, 'main', /It goes where the case below it goes/);
+  await reads(page, 'main', /It moves with the case below/);
   expect(page.faults).toEqual([]);
 });

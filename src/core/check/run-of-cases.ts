@@ -69,7 +69,7 @@ function moves({ document: { form }, piece, season }: CaseContext, left: Neighbo
     id: 'run.bolts',
     step: 'season',
     level: judge(need, GIVES, { sense: 'at-most' }) === 'good' ? 'good' : 'watch',
-    sentence: say`Between its front and its back bolts it moves ${movement(need)} against ${left.title}; bores 2 mm too wide give ${mm(GIVES)}.`,
+    sentence: say`Between its front and its back bolts it moves ${movement(need)} against ${left.title}; bores ${mm(2 * GIVES)} too wide give ${mm(GIVES)}.`,
     value: movement(need),
     limit: movement(GIVES),
     where: [],

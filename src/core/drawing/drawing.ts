@@ -1,5 +1,6 @@
 import { isRow, type Part, type Size } from '../piece/part';
 import type { CasePiece, Piece, TablePiece } from '../piece/piece';
+import type { OtherPiece } from '../room/in-room';
 import { areaVectors, type Convex, facesOf, mapped, middleOf, shifted } from '../solid/convex';
 import { inPart, inPiece, solidInPiece, stretched } from '../solid/frame';
 import { chordAt, type Flat, hullOf, insideBy, polygonOf } from '../solid/outline';
@@ -20,17 +21,8 @@ export interface ViewOptions {
   strips?: readonly number[];
   /** Taken apart: how far. */
   apart?: Apart;
-  /** What stands under it and on it, in thin lines from the front and the side. */
-  stack?: readonly Stacked[];
-}
-
-/** Another piece of the job: how far up it stands, and how far back. mm, in the axes of the one that is drawn */
-export interface Stacked {
-  piece: Piece;
-  up: number;
-  back: number;
-  /** And how far to the right. */
-  aside?: number;
+  /** What stands under it, on it and beside it, in thin lines from the front and the side. */
+  others?: readonly OtherPiece[];
 }
 
 /** How a view looks on the piece: its two axes on paper, v downward, and the way toward the one who looks. */
@@ -122,7 +114,7 @@ export function drawView(piece: Piece, name: ViewName, options: ViewOptions = {}
         .map((solid): Shape => ({ part: d.part.id, style: 'tenon', points: hullOf(solid.corners.map(paper)) })),
     ),
     ...(name === 'front' && piece.build === 'case' ? aroundCase(piece) : []),
-    ...(options.stack ?? []).flatMap((other) => outlinesOf(other, name)),
+    ...(options.others ?? []).flatMap((other) => outlinesOf(other, name)),
     ...(name === 'plan' && piece.build === 'table' ? holesFromAbove(piece) : []),
     ...(name === 'plan' ? seen.flatMap(stripsFromAbove) : []),
     ...(name === 'plan' && options.strips && piece.build === 'table' ? jointLines(piece, drawn, options.strips) : []),
@@ -335,7 +327,7 @@ function stripsFromAbove({ part, real }: DrawnPart): Shape[] {
 
 /** The alcove that a case stands in, and what must be kept clear on its wall. */
 /** What stands under a piece or on it, where both are seen from the side. */
-function outlinesOf({ piece, up, back, aside = 0 }: Stacked, name: ViewName): Shape[] {
+function outlinesOf({ piece, up, back, aside }: OtherPiece, name: ViewName): Shape[] {
   if (name !== 'front' && name !== 'end') return [];
   // What stands beside it would hide it from the side.
   if (name === 'end' && aside !== 0) return [];

@@ -9,6 +9,7 @@ import type { Figure } from '../measure/figure';
 import type { Problem } from '../measure/problem';
 import type { Operation } from '../plan/operation';
 import { type Schedule, schedule } from '../plan/schedule';
+import { aboveOf, belowOf, leftOf, longOfRun } from '../room/cases-together';
 import { type Standing, standingInRoom } from '../room/standing';
 import type { Board } from '../stock/board';
 import { speciesIn } from '../wood/blend';
@@ -19,7 +20,7 @@ import type { JobInputs } from './inputs';
 import { layoutOfPiece } from './names-in-job';
 import { type Airs, type DrawnPiece, drawPieces, isAlone, type WorkedPiece, workPiece } from './piece-stages';
 import { emptyMemory, rememberedOf } from './remember';
-import { aboveOf, belowOf, leftOf, longOfRun } from './stacks';
+
 import { layOutWood, type WoodOfJob } from './wood-stage';
 
 /** One instance of a piece, with all that follows from its decisions and from where it lies on the boards. */

@@ -1,13 +1,13 @@
 import type { Check } from '../check/check';
 import { inOrder } from '../check/in-order';
-import type { Stacked } from '../drawing/drawing';
 import { speciesOfDemand } from '../layout/demand';
 import type { Figure } from '../measure/figure';
 import type { Schedule } from '../plan/schedule';
+import { drawnWith } from '../room/cases-together';
+import type { OtherPiece } from '../room/in-room';
 import type { DerivedJob, DerivedPiece, DerivedWood } from './derive-job';
 import { namesOfPiece } from './names-in-job';
 import type { Airs } from './piece-stages';
-import { stackedWith } from './stacks';
 
 /** A check with what it is about: an instance of a piece, the boards of a species, or the job. */
 export interface OwnedCheck {
@@ -38,8 +38,8 @@ export interface ShownPiece extends Omit<DerivedPiece, 'figures'>, Airs {
   /** The same, by their ids. */
   figures: Readonly<Record<string, Figure>>;
   problems: DerivedPiece['piece']['problems'];
-  /** What stands under it and on it. */
-  stack: readonly Stacked[];
+  /** What stands under it, on it and beside it. */
+  others: readonly OtherPiece[];
 }
 
 /** A piece of a job as it is looked at, beside the boards of one of its species; the first one where there is none of that name. */
@@ -68,7 +68,7 @@ export function shownPiece(job: DerivedJob, pieceId?: string, instance = 1, spec
     checks,
     figures: byId([...own.figures, ...wood.figures, ...job.figures, ...checks.flatMap(({ figure }) => figure ?? [])]),
     problems: own.piece.problems,
-    stack: stackedWith(own, job.pieces),
+    others: drawnWith(own, job.pieces),
   };
 }
 

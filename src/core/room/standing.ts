@@ -2,20 +2,13 @@ import type { Spot } from '../document/piece-decisions';
 import type { PieceInJob } from '../document/piece-in-job';
 import type { Piece } from '../piece/piece';
 import { type Flat, hullOf } from '../solid/outline';
+import { behindBelow, belowOf, besideLeft, foundOrNull, leftOf } from './cases-together';
+import type { InRoom } from './in-room';
 
 /** The longer and the shorter side of a room, mm. */
 export interface RoomSize {
   length: number;
   width: number;
-}
-
-/** A piece as far as it matters where it stands. */
-export interface InRoom {
-  pieceId: string;
-  instance: number;
-  title: string;
-  document: PieceInJob;
-  piece: Piece;
 }
 
 /** Where one instance of a piece stands in the room of its job. */
@@ -24,7 +17,7 @@ export interface Standing extends Pick<InRoom, 'pieceId' | 'instance' | 'title'>
   spot: Spot;
   /** By the maker; otherwise found for it. */
   chosen: boolean;
-  /** It stands on another, and goes where that goes; or it is bolted to the one at its left. */
+  /** It stands on another, or is bolted to the one at its left, and moves with that. */
   stacked: boolean;
   beside: boolean;
   /** Where it is judged: tables that are made alike may go to several rooms, and each has its own to itself unless it is put somewhere. */
@@ -52,8 +45,8 @@ export const roomOf = ({ room }: PieceInJob['brief']): RoomSize => ({
  * another piece is moved, but for benches, which stay with their table.
  */
 export function standingInRoom(all: readonly InRoom[], brief: PieceInJob['brief']): Standing[] {
-  const lower = new Map(all.map((own) => [own, lowerOf(own, all)]));
-  const left = new Map(all.map((own) => [own, casesLeftOf(own, all)]));
+  const lower = new Map(all.map((own) => [own, foundOrNull(belowOf(own, all))]));
+  const left = new Map(all.map((own) => [own, foundOrNull(leftOf(own, all))]));
   const pieces = all.filter((own) => !lower.get(own) && !left.get(own));
   const room = roomOf(brief);
   const found = new Map<InRoom, Spot>();
@@ -70,7 +63,7 @@ export function standingInRoom(all: readonly InRoom[], brief: PieceInJob['brief'
   const unplaced = pieces.filter((own) => !found.has(own));
   for (const own of unplaced) {
     if (own.document.use !== 'bench') continue;
-    const side = sides.find((one) => leftOf(one) >= own.piece.overall.length);
+    const side = sides.find((one) => freeLength(one) >= own.piece.overall.length);
     side?.benches.push(own);
   }
   for (const side of sides) for (const [own, spot] of alongSide(side)) found.set(own, spot);
@@ -79,8 +72,8 @@ export function standingInRoom(all: readonly InRoom[], brief: PieceInJob['brief'
   for (const own of others) found.set(own, takeWall(walls, own.piece.overall));
   const placed = (own: InRoom): Spot => {
     const [below, next] = [lower.get(own), left.get(own)];
-    if (below) return overIt(own, below, placed(below));
-    return next ? atItsRight(own, next, placed(next)) : spotOf(own);
+    if (below) return movedFrom(placed(below), [0, behindBelow(own, below)]);
+    return next ? movedFrom(placed(next), besideLeft(own, next)) : spotOf(own);
   };
   return all.map((own) => {
     const [stacked, beside] = [Boolean(lower.get(own)), Boolean(left.get(own))];
@@ -89,41 +82,9 @@ export function standingInRoom(all: readonly InRoom[], brief: PieceInJob['brief'
   });
 }
 
-/** The piece on the floor that another is to stand on; null where it stands on the floor itself. */
-function lowerOf({ document: { form }, instance }: InRoom, all: readonly InRoom[]): InRoom | null {
-  if (form.build !== 'case' || form.stand.kind !== 'on-case') return null;
-  const { lower } = form.stand;
-  const alike = all.filter((own) => own.pieceId === lower && own.piece.build === 'case' && !own.piece.stacked);
-  return alike.find((own) => own.instance === instance) ?? alike[0] ?? null;
-}
-
-/** The case at its left that it is bolted to; null where it stands by itself. A ring of such has no beginning: none of it is. */
-function casesLeftOf(own: InRoom, all: readonly InRoom[]): InRoom | null {
-  const next = (one: InRoom): InRoom | null => {
-    const { form } = one.document;
-    const id = form.build === 'case' && form.stand.kind !== 'on-case' ? form.beside?.piece : undefined;
-    const alike = all.filter(({ pieceId, piece }) => pieceId === id && piece.build === 'case' && !piece.stacked);
-    return alike.find(({ instance }) => instance === one.instance) ?? alike[0] ?? null;
-  };
-  const seen = [own];
-  for (let one = next(own); one; one = next(one)) {
-    if (seen.includes(one)) return null;
-    seen.push(one);
-  }
-  return next(own);
-}
-
-/** Side to side with the one at its left, their fronts in one plane. */
-function atItsRight({ piece }: InRoom, left: InRoom, spot: Spot): Spot {
-  const [own, other] = [piece.overall, left.piece.overall];
-  const [x, y] = inRoom(spot, [(own.length + other.length) / 2, (own.width - other.width) / 2]);
-  return { x, y, turn: spot.turn };
-}
-
-/** Over the piece below, its front as far behind that as is decided. */
-function overIt({ document: { form }, piece }: InRoom, below: InRoom, spot: Spot): Spot {
-  const setBack = form.build === 'case' && form.stand.kind === 'on-case' ? form.stand.setBack : 0;
-  const [x, y] = inRoom(spot, [0, setBack + (piece.overall.width - below.piece.overall.width) / 2]);
+/** A spot so far to the right and back of another, turned as that is. mm */
+function movedFrom(spot: Spot, by: Flat): Spot {
+  const [x, y] = inRoom(spot, by);
   return { x, y, turn: spot.turn };
 }
 
@@ -226,7 +187,7 @@ const longOf = (benches: readonly InRoom[]): number =>
   benches.reduce((sum, { piece }, i) => sum + piece.overall.length + (i > 0 ? BESIDE_TABLE : 0), 0);
 
 /** What is free along a side for one more; a bench may be a little longer than its table. */
-const leftOf = ({ length, benches }: Side): number =>
+const freeLength = ({ length, benches }: Side): number =>
   benches.length === 0 ? length + 2 * BESIDE_TABLE : length - longOf(benches) - BESIDE_TABLE;
 
 function alongSide({ table, edge, benches }: Side): [InRoom, Spot][] {

@@ -175,8 +175,8 @@ function SpotTools() {
   const standing = job.standings.find((own) => own.pieceId === pieceId && own.instance === instance);
   if (!standing) return null;
   const { spot, chosen, title, stacked, beside } = standing;
-  if (beside) return <span className="text-ink-2">It goes where the case at its left goes.</span>;
-  if (stacked) return <span className="text-ink-2">It goes where the case below it goes.</span>;
+  if (beside) return <span className="text-ink-2">It moves with the case at its left.</span>;
+  if (stacked) return <span className="text-ink-2">It moves with the case below.</span>;
   return (
     <span className="flex items-center gap-2">
       <span className="text-ink-2 max-lg:hidden">Drag it, or move it by the arrows.</span>

@@ -35,7 +35,7 @@ export function PieceDrawing({ view, drags }: { view: ViewName; drags?: Readonly
 }
 
 function MeasuredPiece({ view: name, drags }: { view: ViewName; drags?: Readonly<Record<string, Draggable>> }) {
-  const { piece, season, panels, stack } = useDerived();
+  const { piece, season, panels, others } = useDerived();
   const laid = panelOfTop({ piece, panels })?.laid;
   const lit = useLook((look) => look.lit);
   const light = useLook((look) => look.light);
@@ -47,10 +47,10 @@ function MeasuredPiece({ view: name, drags }: { view: ViewName; drags?: Readonly
       drawView(piece, name, {
         sizeOf: (part) => sizeAt(part, season, moisture),
         exaggeration,
-        stack,
+        others,
         ...(laid && laid.length > 0 ? { strips: laid.map((strip) => strip.width) } : {}),
       }),
-    [piece, name, season, moisture, exaggeration, laid, stack],
+    [piece, name, season, moisture, exaggeration, laid, others],
   );
   const names = useMemo(
     () => Object.fromEntries(piece.parts.map((part) => [part.id, `${part.letter}, ${part.name}`])),

@@ -14,9 +14,6 @@ const schema = v.object({
   travel: length(0, 25),
 });
 
-/** So far they go into its bottom, mm; common practice. */
-const BITE = 15;
-
 /** On top of another case of the job: a dresser, a cabinet on a chest. */
 export const onCase: StandKind<typeof schema> = {
   name: 'Another case',
@@ -35,10 +32,9 @@ export const onCase: StandKind<typeof schema> = {
     return {
       ...{ drafts: [], joints: [], problems: [], lift: 0, sidesDown: false, stacked: true },
       feet: cornersOf(width, depth),
-      // As long as the top below is thick, and so far into its bottom.
       fittings: [
         {
-          name: `Screws into the case above, with washers, ${BITE} mm longer than the top below`,
+          name: 'Screws into the case above, with washers, longer than the top below is thick',
           count: screws,
           size: [5],
         },

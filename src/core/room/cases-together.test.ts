@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { bookcase, sideboard } from '../../../tests/fixtures/cases';
 import { demoJob, jobOf, places, shop } from '../../../tests/fixtures/demo';
+import { deriveJob } from '../job/derive-job';
 import type { CaseForm } from '../piece/case/form';
-import { deriveJob } from './derive-job';
-import { stackedWith } from './stacks';
+import { drawnWith } from './cases-together';
 
 /** A job of cases, each by its id. */
 function jobWith(forms: Readonly<Record<string, CaseForm>>) {
@@ -35,7 +35,7 @@ describe('a run of cases', () => {
     // Each is drawn with its neighbours.
     const middle = job.pieces[1];
     if (!middle) throw new Error('no b');
-    expect(stackedWith(middle, job.pieces).map(({ aside }) => aside)).toEqual([-bookcase.width, bookcase.width]);
+    expect(drawnWith(middle, job.pieces).map(({ aside }) => aside)).toEqual([-bookcase.width, bookcase.width]);
   });
 
   it('that goes round in a ring is stopped, and still has places in the room', () => {
