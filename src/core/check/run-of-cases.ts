@@ -75,6 +75,18 @@ function moves({ document: { form }, piece, season }: CaseContext, left: Neighbo
     where: [],
     why: 'Sides of one wood move alike. A solid side beside a frame, or beside a sheet, does not.',
     school: 'common practice',
+    figure: {
+      id: 'run.bolts',
+      label: 'Sides against one another between the bolts',
+      quantity: movement(need),
+      formula:
+        '|growth of its own side − growth of the other| · from bolt to bolt, since delivery; the worse of the driest and the wettest day',
+      inputs: [
+        { label: 'From the front bolts to those behind', quantity: mm(span) },
+        { label: 'Bores, too wide', quantity: mm(2 * GIVES) },
+      ],
+      source: 'the season of both pieces',
+    },
     wayOut: { say: say`Bolt them in front alone, or make both sides of one wood`, changes: [] },
   };
 }
@@ -92,6 +104,14 @@ function inRoom({ document, run }: CaseContext): Check {
     where: [],
     why: 'A run is measured where it stands: walls are out of plumb, and sockets lie behind.',
     school: 'geometry',
+    figure: {
+      id: 'run.long',
+      label: 'Length of the run',
+      quantity: mm(run),
+      formula: 'its width and those of all that is bolted to its left',
+      inputs: [{ label: 'Longer wall', quantity: mm(length) }],
+      source: 'geometry',
+    },
     wayOut: { say: say`Make one of them narrower, or let the run turn the corner as a second one`, changes: [] },
   };
 }

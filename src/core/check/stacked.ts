@@ -80,6 +80,17 @@ function seated(context: CaseContext, stand: OnCase, below: Neighbour): Check {
     where: [],
     why: 'What stands over an edge is held by screws alone.',
     school: 'common practice',
+    figure: {
+      id: 'stack.seat',
+      label: 'Beyond the case below',
+      quantity: mm(Math.max(0, out)),
+      formula: 'the farthest of its edges from the outline of the top below',
+      inputs: [
+        { label: 'Its front behind that below', quantity: mm(stand.setBack) },
+        { label: 'Height of both', quantity: mm(below.piece.overall.height + form.height) },
+      ],
+      source: 'geometry',
+    },
     wayOut: { say: say`Make it as small as what it stands on`, changes },
   };
 }
@@ -180,6 +191,18 @@ function slots(context: CaseContext, { travel }: OnCase, below: Neighbour): Chec
       where: [],
       why: 'A top that lies below moves with its own wood, what stands on it with that of its bottom; frames stand still.',
       school: 'A fifth more than is computed, common practice',
+      figure: {
+        id: 'season.stack-slots',
+        label: 'Movement between both cases at the front screws',
+        quantity: movement(need),
+        formula:
+          '|growth of its bottom − growth of the top below| · from screw to screw, since delivery; the worse of the driest and the wettest day',
+        inputs: [
+          { label: 'From the screws behind to those in front', quantity: mm(span) },
+          { label: 'Free in the slots', quantity: movement(travel) },
+        ],
+        source: 'the season of both pieces; a frame counts as still',
+      },
       wayOut: { say: say`Leave ${movement(enough)} there`, changes: [{ path: 'form.stand.travel', value: enough }] },
     },
   ];
