@@ -1,13 +1,13 @@
 import * as v from 'valibot';
 import { length } from '../../../decision/fields';
 import type { Cut, Joint } from '../../../joint/joint';
-import { fixed, glued, sliding, type Tie } from '../../../restraint/tie';
+import { glued } from '../../../restraint/tie';
 import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import type { Vec } from '../../../solid/vector';
-import { STAYS_IN } from '../../frame-fields';
 import type { Draft } from '../../part';
 import type { BackKind, Shell } from '../kind';
+import { END_PLAY, groovesOf, heldAtEnd, looseAtSide } from '../loose-panel';
 import { SHELL } from '../shell';
 
 const schema = v.object({
@@ -20,10 +20,6 @@ const schema = v.object({
   /** Free at each side on the day it is made, where it is solid. */
   room: length(0, 12),
 });
-
-/** Its ends have this play in their grooves, and a groove leaves so much of its board. mm; common practice. */
-const END_PLAY = 1;
-const DEEPEST = 0.5;
 
 /** Let into grooves round the inside while the carcass is put together: no rabbet, no screw, nothing of its edges is seen. */
 export const grooved: BackKind<typeof schema> = {
@@ -74,35 +70,16 @@ export const grooved: BackKind<typeof schema> = {
         ...{ id, name, kind: 'panel-groove', into, from: 'back', added: [] },
         removed: [grooveIn(at, { half, low, high, tongue, front, back })],
         ties: solid
-          ? looseTies(between, at, own)
+          ? level
+            ? heldAtEnd(between, 'z')
+            : looseAtSide(between, { axis: 'x', way: at === 'right' ? 1 : -1 }, own, 'form.back')
           : level
             ? glued(between, { x: 2 * half })
             : glued(between, { z: high - low }),
       };
     });
-    const most = Math.floor(Math.min(shell.sides, shell.across) * DEEPEST);
-    const problems = [
-      ...(tongue > most
-        ? [
-            {
-              problem: 'The grooves for the back leave too little of the boards.',
-              where: 'form.back.tongue',
-              wayOut: 'Let it in less, or make the boards thicker.',
-              mends: Math.max(3, most),
-            },
-          ]
-        : []),
-      ...(solid && own.room > tongue - STAYS_IN
-        ? [
-            {
-              problem: 'With that much room at its sides the back does not reach into its grooves.',
-              where: 'form.back.room',
-              wayOut: 'Leave less room, or let it in deeper.',
-              mends: Math.max(0, Math.floor(tongue - STAYS_IN - 1)),
-            },
-          ]
-        : []),
-    ];
+    const thick = Math.min(shell.sides, shell.across);
+    const problems = groovesOf({ tongue, room: solid ? own.room : null }, thick, 'the back', 'form.back');
     return {
       ...{ drafts: [draft], joints, problems },
       fittings: solid
@@ -186,23 +163,3 @@ const LEVEL: readonly Vec[] = [
   [1, 0, 0],
   [-1, 0, 0],
 ];
-
-/** Solid: held in the middle of its ends, loose at its sides. */
-function looseTies(
-  between: Parameters<typeof fixed>[0],
-  at: keyof typeof SHELL,
-  { room, tongue }: v.InferOutput<typeof schema>,
-): readonly Tie[] {
-  if (at === 'top' || at === 'bottom') {
-    const held = fixed(between, ['x', 'y']);
-    return [{ ...held, room: { ...held.room, z: { minus: END_PLAY, plus: END_PLAY } } }];
-  }
-  const [outward, inward] = [room, Math.max(0, tongue - room - STAYS_IN)];
-  const right = at === 'right';
-  return [
-    {
-      ...sliding(between, { x: right ? { plus: outward, minus: inward } : { plus: inward, minus: outward } }),
-      sets: { path: 'form.back.room', ways: right ? 'plus' : 'minus', cover: 'form.back.tongue' },
-    },
-  ];
-}

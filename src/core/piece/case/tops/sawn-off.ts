@@ -1,14 +1,13 @@
 import * as v from 'valibot';
 import { length, whole } from '../../../decision/fields';
 import type { Cut, Joint } from '../../../joint/joint';
-import { fixed, sliding, type Tie } from '../../../restraint/tie';
 import { box } from '../../../solid/convex';
 import { squareFrame } from '../../../solid/frame';
 import type { Vec } from '../../../solid/vector';
 import { STAYS_IN } from '../../frame-fields';
 import type { Draft } from '../../part';
-import type { Unbuildable } from '../../unbuildable';
-import type { TopKind, UnderTop } from '../kind';
+import type { TopKind } from '../kind';
+import { DEEPEST, END_PLAY, groovesOf, heldAtEnd, looseAtSide } from '../loose-panel';
 import { SHELL } from '../shell';
 import { AIR_FIELDS, airEntries, airGaps, boughtForLid } from './lid';
 
@@ -27,9 +26,7 @@ const schema = v.object({
 });
 type SawnOff = v.InferOutput<typeof schema>;
 
-/** Its ends have this play in their grooves, a groove leaves so much of its wall, and so much stays of the lid under the panel. mm; common practice. */
-const END_PLAY = 1;
-const DEEPEST = 0.5;
+/** So much is left of the lid under its panel, mm; common practice. */
 const UNDER_PANEL = 8;
 /** Of a panel's depth, a share is left on either side for its movement; what a groove is usually deep. mm; common practice. */
 const ROOM = 75;
@@ -80,7 +77,6 @@ export const sawnOff: TopKind<typeof schema> = {
     const { panel, tongue, inset, room } = own;
     const [x, y, high] = [width / 2 - sides, depth / 2 - across, under - inset];
     const [ends, front] = [tongue - END_PLAY, tongue - room];
-    const strip = (from: Vec, to: Vec) => box(from, to);
     const half = panel / 2;
     const lid: Draft = {
       ...{ id: 'lid', name: 'Panel of the lid', kind: 'lid', grade: 'all-faces' },
@@ -88,16 +84,14 @@ export const sawnOff: TopKind<typeof schema> = {
       frame: squareFrame([0, 0, high - half], { length: 'x', width: 'y', thickness: 'z' }),
       // Its corners are cut off: grooves end where the walls meet.
       body: [
-        strip([-x - ends, -y, -half], [x + ends, y, half]),
-        ...(front > 0
-          ? [strip([-x, -y - front, -half], [x, -y, half]), strip([-x, y, -half], [x, y + front, half])]
-          : []),
+        box([-x - ends, -y, -half], [x + ends, y, half]),
+        ...(front > 0 ? [box([-x, -y - front, -half], [x, -y, half]), box([-x, y, -half], [x, y + front, half])] : []),
       ],
     };
     return {
       drafts: [lid],
       joints: WALLS.map((wall) => grooved(own, wall, { x, y, low: high - panel, high })),
-      problems: problemsOf(own, place),
+      problems: groovesOf(own, Math.min(sides, across), 'the panel of the lid', 'form.top'),
       fittings: boughtForLid(own.hinges, width),
       cuts: airGaps(own.air, { inner: x, outer: width / 2, under: under - own.lid - own.kerf, edging: 0 }),
     };
@@ -134,49 +128,9 @@ function grooved(
   return {
     ...{ id: between.id, name: between.name, kind: 'panel-groove', into: id, from: 'lid', added: [] },
     removed: [removed],
-    ties: axis === 'x' ? heldInMiddle(between) : loose(between, way, { tongue, room }),
+    ties: axis === 'x' ? heldAtEnd(between, 'x') : looseAtSide(between, { axis, way }, { tongue, room }, 'form.top'),
   };
-}
-
-/** Where its grain ends it is held in its middle. */
-function heldInMiddle(between: Parameters<typeof fixed>[0]): readonly Tie[] {
-  const held = fixed(between, ['y', 'z']);
-  return [{ ...held, room: { ...held.room, x: { minus: END_PLAY, plus: END_PLAY } } }];
-}
-
-function loose(
-  between: Parameters<typeof fixed>[0],
-  way: -1 | 1,
-  { tongue, room }: Pick<SawnOff, 'tongue' | 'room'>,
-): readonly Tie[] {
-  const [outward, inward] = [room, Math.max(0, tongue - room - STAYS_IN)];
-  return [
-    {
-      ...sliding(between, { y: way > 0 ? { plus: outward, minus: inward } : { plus: inward, minus: outward } }),
-      sets: { path: 'form.top.room', ways: way > 0 ? 'plus' : 'minus', cover: 'form.top.tongue' },
-    },
-  ];
 }
 
 /** No lid is lower, mm: something must hold its panel. */
 export const leastLid = ({ inset, panel }: SawnOff): number => Math.ceil(inset + panel + UNDER_PANEL);
-
-function problemsOf({ tongue, room }: SawnOff, { sides, across }: UnderTop): Unbuildable[] {
-  const found: Unbuildable[] = [];
-  const most = Math.floor(Math.min(sides, across) * DEEPEST);
-  if (tongue > most)
-    found.push({
-      problem: 'The grooves for the panel of the lid leave too little of the walls.',
-      where: 'form.top.tongue',
-      wayOut: 'Let it in less, or make the walls thicker.',
-      mends: Math.max(3, most),
-    });
-  if (room > tongue - STAYS_IN)
-    found.push({
-      problem: 'With that much room the panel of the lid does not reach into its grooves.',
-      where: 'form.top.room',
-      wayOut: 'Leave less room, or let it in deeper.',
-      mends: Math.max(0, Math.floor(tongue - STAYS_IN - 1)),
-    });
-  return found;
-}
