@@ -19,7 +19,7 @@ export function chestLid(context: CaseContext): Check[] {
   return [stay(context), ...air(context, top.air)];
 }
 
-/** What of the walls goes with a lid that is sawn off, kg. */
+/** Weight of the walls above the cut of a sawn-off lid, kg. */
 function sawnOff({ piece, species, season, document: { form } }: CaseContext): number {
   const { top } = form;
   if (top.kind !== 'sawn-off') return 0;

@@ -16,7 +16,7 @@ const SPARE = 1.2;
 
 type OnCase = Extract<CaseContext['document']['form']['stand'], { kind: 'on-case' }>;
 
-/** What a case that stands on another asks of that, and of both together. */
+/** A case on another: its seat, the top it bears on, the slots between them, and the tipping of both. */
 export function stackedOnCase(context: CaseContext): Check[] {
   const { stand } = context.document.form;
   if (stand.kind !== 'on-case') return [];

@@ -201,7 +201,7 @@ const judgePiece = (
   );
 };
 
-/** A problem reads alike whenever it is told. */
+/** Problems are compared by their words, which are made anew each time. */
 const aroundKeys = ({ below, above, left, run }: Around): unknown[] => [
   ...[below, left].map((other) => (other && 'problem' in other ? other.problem : other)),
   ...above,

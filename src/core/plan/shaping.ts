@@ -1,6 +1,6 @@
 import type { Edge } from '../decision/top-shapes';
 
-/** What is done at an edge, and what it asks of whoever does it. */
+/** A step at an outline or an edge, its hours and its caution. */
 interface Shaping {
   id: string;
   name: string;

@@ -78,7 +78,7 @@ function tightest(run: readonly Turned[]): number {
   return best;
 }
 
-/** The outer corner is the origin: x along the passage before, so wide as y goes, y along the one after. */
+/** The outer corner is the origin: the passage before runs along x, the one after along y. */
 function turnedBy(hull: readonly Flat[], angle: number, before: number, after: number): Turned {
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
   const turned = hull.map(([x, y]): Flat => [x * cos - y * sin, x * sin + y * cos]);

@@ -31,7 +31,7 @@ const UNDER_PANEL = 8;
 /** Of a panel's depth, a share is left on either side for its movement; what a groove is usually deep. mm; common practice. */
 const ROOM = 75;
 const USUAL_TONGUE = 6;
-/** A chest that is told to let air in, mm³. */
+/** A chest this large requires air gaps, mm³. */
 const HOLDS_A_CHILD = 30e6;
 
 /** A box made closed and glued, its lid sawn off: grain and joints run on over the cut. */
